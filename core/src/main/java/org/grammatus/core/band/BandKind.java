@@ -1,0 +1,24 @@
+package org.grammatus.core.band;
+
+/** The bands of a report, in the order in which they come around a group. */
+public enum BandKind {
+    REPORT_HEADER,
+    /** A group's heading above its rows. */
+    GROUP_HEADING,
+    /** A group as one line in the columns. */
+    GROUP_LINE,
+    DETAIL,
+    /** Stands where there are no rows. */
+    EMPTY,
+    GROUP_FOOTER,
+    REPORT_FOOTER;
+
+    /** Whether the band is a row: what headings introduce and footers sum up. */
+    public boolean isRow() {
+        return this == GROUP_LINE || this == DETAIL || this == EMPTY;
+    }
+
+    public boolean isHeading() {
+        return this == REPORT_HEADER || this == GROUP_HEADING;
+    }
+}

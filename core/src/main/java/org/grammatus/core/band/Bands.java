@@ -1,0 +1,119 @@
+package org.grammatus.core.band;
+
+import java.util.Arrays;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+
+/** The bands of a report from first to last, three small numbers each. Immutable. */
+public final class Bands {
+
+    /** Stands where a band has no row of its own. */
+    public static final int NO_ROW = -1;
+
+    private static final BandKind[] KINDS = BandKind.values();
+
+    private final Grouped grouped;
+    private byte[] kinds = new byte[1024];
+    private int[] nodes = new int[1024];
+    private int[] rows = new int[1024];
+    private int size;
+
+    private Bands(Grouped grouped) {
+        this.grouped = grouped;
+    }
+
+    /** Lays a result out as bands. */
+    public static Bands of(Grouped grouped) {
+        Bands bands = new Bands(grouped);
+        bands.build();
+        return bands;
+    }
+
+    private void build() {
+        GroupTree tree = grouped.tree();
+        add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
+        if (grouped.selection().rows().length == 0) {
+            add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
+        }
+        int open = GroupTree.ROOT;
+        for (int place = 0; place < tree.nodeCount(); place++) {
+            int node = tree.nodeAt(place);
+            while (node != GroupTree.ROOT && tree.lastPlace(open) < place) {
+                close(open);
+                open = tree.parentOf(open);
+            }
+            open(node, place);
+            open = node;
+        }
+        while (open >= 0) {
+            close(open);
+            open = tree.parentOf(open);
+        }
+        kinds = Arrays.copyOf(kinds, size);
+        nodes = Arrays.copyOf(nodes, size);
+        rows = Arrays.copyOf(rows, size);
+    }
+
+    private void open(int node, int place) {
+        int depth = grouped.tree().depthOf(node);
+        if (depth > 0) {
+            switch (level(depth).header()) {
+                case HEADING -> add(BandKind.GROUP_HEADING, node, NO_ROW);
+                case LINE -> add(BandKind.GROUP_LINE, node, NO_ROW);
+                case NONE -> {}
+            }
+        }
+        if (depth == grouped.tree().depths() - 1 && grouped.plan().block().rows().shown()) {
+            for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
+                add(BandKind.DETAIL, node, grouped.rows()[i]);
+            }
+        }
+    }
+
+    private void close(int node) {
+        int depth = grouped.tree().depthOf(node);
+        if (depth == 0) {
+            add(BandKind.REPORT_FOOTER, node, NO_ROW);
+        } else if (level(depth).footer() == Report.Footer.TOTALS) {
+            add(BandKind.GROUP_FOOTER, node, NO_ROW);
+        }
+    }
+
+    private Report.Level level(int depth) {
+        return grouped.plan().levels().get(depth - 1).definition();
+    }
+
+    private void add(BandKind kind, int node, int row) {
+        if (size == kinds.length) {
+            kinds = Arrays.copyOf(kinds, size * 2);
+            nodes = Arrays.copyOf(nodes, size * 2);
+            rows = Arrays.copyOf(rows, size * 2);
+        }
+        kinds[size] = (byte) kind.ordinal();
+        nodes[size] = node;
+        rows[size++] = row;
+    }
+
+    public Grouped grouped() {
+        return grouped;
+    }
+
+    public int size() {
+        return size;
+    }
+
+    public BandKind kind(int band) {
+        return KINDS[kinds[band]];
+    }
+
+    /** The group in which the band stands. */
+    public int node(int band) {
+        return nodes[band];
+    }
+
+    /** The grain's row that a detail band prints, or {@link #NO_ROW}. */
+    public int row(int band) {
+        return rows[band];
+    }
+}

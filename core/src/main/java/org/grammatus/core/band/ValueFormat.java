@@ -1,0 +1,58 @@
+package org.grammatus.core.band;
+
+import com.ibm.icu.text.DateFormat;
+import com.ibm.icu.text.DecimalFormat;
+import com.ibm.icu.text.DecimalFormatSymbols;
+import com.ibm.icu.util.ULocale;
+import java.math.BigDecimal;
+import java.util.Date;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Type;
+
+/** Prints the values of one column by a CLDR pattern, rounded half away from zero; NULL prints as nothing. Not thread-safe. */
+public final class ValueFormat {
+
+    private static final long MICROS_OF_MILLI = 1000;
+    private static final long MILLIS_OF_DAY = 86_400_000L;
+
+    private final Type type;
+    private final DecimalFormat numbers;
+    private final DateFormat dates;
+
+    public ValueFormat(Type type, String pattern, ULocale locale) {
+        this.type = type;
+        this.numbers = type.isNumber() ? numbers(pattern, locale) : null;
+        this.dates =
+                switch (type.kind()) {
+                    case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
+                    default -> null;
+                };
+    }
+
+    private static DecimalFormat numbers(String pattern, ULocale locale) {
+        DecimalFormat format = new DecimalFormat(pattern, DecimalFormatSymbols.getInstance(locale));
+        format.setRoundingMode(Decimals.ROUNDING.ordinal());
+        return format;
+    }
+
+    /** The printed form of a row's value. */
+    public String format(Column column, int row) {
+        if (column.isNull(row)) {
+            return "";
+        }
+        return switch (type.kind()) {
+            case TEXT -> ((Column.Texts) column).text(row);
+            case INTEGER, DECIMAL -> numbers.format(new BigDecimal(column.wide(row), type.scale()));
+            case DATE -> dates.format(new Date(longAt(column, row) * MILLIS_OF_DAY));
+            case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
+            case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";
+        };
+    }
+
+    private static long longAt(Column column, int row) {
+        return ((Column.Longs) column).values()[row];
+    }
+}

@@ -1,0 +1,20 @@
+package org.grammatus.core.band;
+
+/** The words that the program itself puts on pages, in one place so that they can be translated. */
+public final class Words {
+
+    public static final String NONE = "(none)";
+    public static final String GRAND_TOTAL = "Grand total";
+    public static final String CONTINUED = " (continued)";
+    public static final String NO_ROWS = "No rows meet these conditions.";
+
+    private Words() {}
+
+    public static String total(String group) {
+        return group + " total";
+    }
+
+    public static String page(int number, int of) {
+        return "Page " + number + " of " + of;
+    }
+}

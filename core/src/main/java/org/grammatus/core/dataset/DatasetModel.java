@@ -1,0 +1,206 @@
+package org.grammatus.core.dataset;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Type;
+
+/**
+ * A dataset as a tree of tables: the grain at the root, each other table reached from it by one path of to-one joins.
+ *
+ * <p>Tables are numbered, the grain 0 and every table after the one that points to it. A table is <em>coarser</em> than
+ * another if the other reaches it: many lines share an order, many orders an apiary. Immutable.
+ */
+public final class DatasetModel {
+
+    /** Number of the grain's table. */
+    public static final int GRAIN = 0;
+
+    private final Dataset definition;
+    private final List<Dataset.Table> tables;
+    private final int[] pointedFrom;
+    private final List<Dataset.Join> joins;
+    private final Map<String, FieldInfo> fields;
+
+    /**
+     * A field with its type and home.
+     *
+     * @param table number of its home table
+     */
+    public record FieldInfo(Dataset.Field definition, Type type, int table) {}
+
+    private DatasetModel(
+            Dataset definition,
+            List<Dataset.Table> tables,
+            int[] pointedFrom,
+            List<Dataset.Join> joins,
+            Map<String, FieldInfo> fields) {
+        this.definition = definition;
+        this.tables = tables;
+        this.pointedFrom = pointedFrom;
+        this.joins = joins;
+        this.fields = fields;
+    }
+
+    /**
+     * Finds the way from the grain to every table.
+     *
+     * @throws org.grammatus.core.problem.ProblemException if a table is not reached, or reached twice, or a join does not fit
+     */
+    public static DatasetModel of(Dataset dataset) {
+        Problems problems = new Problems();
+        Map<String, Dataset.Table> byId = new LinkedHashMap<>();
+        dataset.tables().forEach(table -> byId.put(table.id(), table));
+        List<Dataset.Table> tables = new ArrayList<>();
+        List<Integer> pointedFrom = new ArrayList<>();
+        List<Dataset.Join> joins = new ArrayList<>();
+        Deque<Dataset.Table> reached = new ArrayDeque<>();
+        tables.add(byId.get(dataset.grain()));
+        pointedFrom.add(-1);
+        joins.add(null);
+        reached.add(tables.getFirst());
+        while (!reached.isEmpty()) {
+            Dataset.Table from = reached.poll();
+            for (int i = 0; i < dataset.joins().size(); i++) {
+                Dataset.Join join = dataset.joins().get(i);
+                if (!join.from().equals(from.id())) {
+                    continue;
+                }
+                Dataset.Table to = byId.get(join.to());
+                if (tables.contains(to)) {
+                    problems.error(
+                            "/joins/" + i,
+                            "table \"" + to.id() + "\" is reached a second time; give it a second name for that");
+                    continue;
+                }
+                if (join.columns().size() != to.key().size()) {
+                    problems.error(
+                            "/joins/" + i + "/columns",
+                            "found " + join.columns().size() + " columns, expected " + to.key().size()
+                                    + ", as many as the key of \"" + to.id() + "\" has");
+                }
+                tables.add(to);
+                pointedFrom.add(tables.indexOf(from));
+                joins.add(join);
+                reached.add(to);
+            }
+        }
+        for (int i = 0; i < dataset.tables().size(); i++) {
+            if (!tables.contains(dataset.tables().get(i))) {
+                problems.error(
+                        "/tables/" + i,
+                        "table \"" + dataset.tables().get(i).id() + "\" is not reached from \"" + dataset.grain()
+                                + "\" by to-one joins; add a join, or remove the table");
+            }
+        }
+        Map<String, FieldInfo> fields = fields(dataset, tables, problems);
+        problems.throwIfErrors();
+        return new DatasetModel(
+                dataset,
+                List.copyOf(tables),
+                pointedFrom.stream().mapToInt(Integer::intValue).toArray(),
+                joins,
+                fields);
+    }
+
+    private static Map<String, FieldInfo> fields(Dataset dataset, List<Dataset.Table> tables, Problems problems) {
+        Map<String, FieldInfo> fields = new LinkedHashMap<>();
+        for (int i = 0; i < dataset.fields().size(); i++) {
+            Dataset.Field field = dataset.fields().get(i);
+            Type type;
+            switch (field.type()) {
+                case DECIMAL -> {
+                    if (field.scale().isEmpty()) {
+                        problems.error("/fields/" + i, "property \"scale\" is missing: a decimal needs it");
+                    }
+                    type = Type.decimal(field.scale().orElse(0));
+                }
+                default -> {
+                    if (field.scale().isPresent()) {
+                        problems.error("/fields/" + i + "/scale", "only a decimal has a scale; remove it");
+                    }
+                    type = Type.of(field.type());
+                }
+            }
+            int table = -1;
+            for (int t = 0; t < tables.size(); t++) {
+                if (tables.get(t).id().equals(field.table())) {
+                    table = t;
+                }
+            }
+            fields.put(field.id(), new FieldInfo(field, type, table));
+        }
+        return fields;
+    }
+
+    public Dataset definition() {
+        return definition;
+    }
+
+    public FiscalCalendar calendar() {
+        return FiscalCalendar.of(definition.calendar());
+    }
+
+    public int tableCount() {
+        return tables.size();
+    }
+
+    public Dataset.Table table(int number) {
+        return tables.get(number);
+    }
+
+    public Optional<Integer> tableNumber(String id) {
+        for (int t = 0; t < tables.size(); t++) {
+            if (tables.get(t).id().equals(id)) {
+                return Optional.of(t);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Number of the table that points to this one; -1 for the grain. */
+    public int pointedFrom(int table) {
+        return pointedFrom[table];
+    }
+
+    /** The join by which a table other than the grain is reached. */
+    public Dataset.Join join(int table) {
+        return joins.get(table);
+    }
+
+    public Map<String, FieldInfo> fields() {
+        return fields;
+    }
+
+    /** A field by its id. */
+    public FieldInfo field(String id) {
+        return fields.get(id);
+    }
+
+    /** Whether every row of one table leads to exactly one row of the other; a table reaches itself. */
+    public boolean reaches(int from, int to) {
+        for (int t = to; t >= 0; t = pointedFrom[t]) {
+            if (t == from) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /**
+     * The coarsest table that reaches both: the home of what is made from fields of the two.
+     */
+    public int finest(int a, int b) {
+        int t = a;
+        while (!reaches(t, b)) {
+            t = pointedFrom[t];
+        }
+        return t;
+    }
+}

@@ -1,0 +1,97 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.value.Kind;
+
+/**
+ * A dataset's definition, as {@code dataset.schema.json} describes it: tables, how they join, and a dictionary of fields.
+ *
+ * @param grain id of the table whose rows are the dataset's rows
+ */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({
+    "format", "version", "id", "label", "description", "calendar", "grain", "tables", "joins", "fields"
+})
+public record Dataset(
+        String format,
+        int version,
+        String id,
+        String label,
+        Optional<String> description,
+        Calendar calendar,
+        String grain,
+        List<Table> tables,
+        List<Join> joins,
+        List<Field> fields) {
+
+    public static final String FORMAT = "grammatus-dataset";
+    public static final int VERSION = 1;
+
+    /**
+     * The fiscal calendar.
+     *
+     * @param fiscalYearStart month, 1 to 12, whose first day starts the fiscal year
+     * @param fiscalYearNamedBy whether the fiscal year bears the calendar year in which it starts or ends
+     */
+    @JsonPropertyOrder({"fiscalYearStart", "fiscalYearNamedBy"})
+    public record Calendar(int fiscalYearStart, NamedBy fiscalYearNamedBy) {}
+
+    public enum NamedBy {
+        START,
+        END
+    }
+
+    /**
+     * A table of the source.
+     *
+     * @param table its name in the source
+     * @param key the columns that tell its rows apart
+     * @param noun what one row and several rows are called in counts
+     */
+    @JsonPropertyOrder({"id", "table", "key", "noun"})
+    public record Table(String id, String table, List<String> key, Noun noun) {}
+
+    /** A thing's name, for one and for several: "line", "lines". */
+    @JsonPropertyOrder({"one", "other"})
+    public record Noun(String one, String other) {
+        public String of(long count) {
+            return count == 1 ? one : other;
+        }
+    }
+
+    /** A to-one join: each row of {@code from} has at most one row of {@code to}, whose key the given columns hold. */
+    @JsonPropertyOrder({"id", "from", "to", "columns"})
+    public record Join(String id, String from, String to, List<String> columns) {}
+
+    /**
+     * A field: one column of one table, its home.
+     *
+     * @param scale for a decimal, the digits after the point; the source holds it as an integer of that scale
+     * @param format CLDR number or date pattern
+     * @param unit unit or currency, said where figures are explained
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "table", "column", "label", "description", "type", "scale", "role", "format", "unit"})
+    public record Field(
+            String id,
+            String table,
+            String column,
+            String label,
+            Optional<String> description,
+            Kind type,
+            Optional<Integer> scale,
+            Role role,
+            Optional<String> format,
+            Optional<String> unit) {}
+
+    /** Whether adding the field's values up means anything. */
+    public enum Role {
+        ADDITIVE,
+        NOT_ADDITIVE,
+        IDENTIFIER,
+        DESCRIPTIVE
+    }
+}

@@ -1,0 +1,140 @@
+package org.grammatus.core.definition;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.core.util.Separators;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads and writes definitions. What is read is checked whole: a wrong document is refused with all its problems, each with
+ * its JSON pointer (RFC 6901). Reading and writing back changes nothing in a document's content. Thread-safe.
+ */
+public final class Definitions {
+
+    /** The longest document that is read, in characters. */
+    public static final int MOST_CHARACTERS = 4_000_000;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .enable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(100)
+                            .maxStringLength(100_000)
+                            .maxDocumentLength(MOST_CHARACTERS)
+                            .build())
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .addModule(WordEnums.module())
+            .build();
+
+    private static final SchemaCheck REPORT_SCHEMA = new SchemaCheck(schema("report"));
+    private static final SchemaCheck DATASET_SCHEMA = new SchemaCheck(schema("dataset"));
+
+    private Definitions() {}
+
+    /**
+     * Reads a report.
+     *
+     * @throws ProblemException with every fault of the document
+     */
+    public static Report readReport(String json) {
+        Report report = read(json, Report.FORMAT, Report.VERSION, REPORT_SCHEMA, Report.class);
+        References.check(report);
+        return report;
+    }
+
+    /**
+     * Reads a dataset.
+     *
+     * @throws ProblemException with every fault of the document
+     */
+    public static Dataset readDataset(String json) {
+        Dataset dataset = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA, Dataset.class);
+        References.check(dataset);
+        return dataset;
+    }
+
+    public static String write(Report report) {
+        return pretty(report);
+    }
+
+    public static String write(Dataset dataset) {
+        return pretty(dataset);
+    }
+
+    /** The published JSON Schema (draft 2020-12) of {@code report} or {@code dataset}, as text. */
+    public static String schema(String name) {
+        try (InputStream in = Definitions.class.getResourceAsStream(name + ".schema.json")) {
+            if (in == null) {
+                throw new IllegalArgumentException("No schema is called " + name);
+            }
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static <T> T read(String json, String format, int version, SchemaCheck schema, Class<T> type) {
+        JsonNode document = parse(json);
+        requireVersion(document, format, version);
+        List<Problem> problems = schema.check(document);
+        if (!problems.isEmpty()) {
+            throw new ProblemException(problems);
+        }
+        return MAPPER.treeToValue(document, type);
+    }
+
+    private static JsonNode parse(String json) {
+        if (json.length() > MOST_CHARACTERS) {
+            throw new ProblemException(Problem.error(
+                    "", String.format(Locale.ROOT, "the document is longer than %,d characters", MOST_CHARACTERS)));
+        }
+        try {
+            return MAPPER.readTree(json);
+        } catch (JacksonException e) {
+            var at = e.getLocation();
+            String message = "not a JSON document: " + e.getOriginalMessage();
+            throw new ProblemException(
+                    at == null || at.getLineNr() < 1
+                            ? Problem.error("", message)
+                            : Problem.error(
+                                    "",
+                                    new Problem.Position(at.getLineNr(), Math.max(1, at.getColumnNr())),
+                                    message));
+        }
+    }
+
+    /** A newer version is told apart before anything else, since its other properties cannot be judged. */
+    private static void requireVersion(JsonNode document, String format, int version) {
+        JsonNode found = document.path("version");
+        boolean ours = format.equals(document.path("format").asString(""));
+        if (ours && found.isIntegralNumber() && found.asLong() > version) {
+            throw new ProblemException(Problem.error(
+                    "/version",
+                    "found version " + found.asLong() + "; this program reads up to version " + version
+                            + ". Update the program, or save the definition from a program of this version"));
+        }
+    }
+
+    private static String pretty(Object definition) {
+        DefaultPrettyPrinter printer = new DefaultPrettyPrinter(
+                        Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER))
+                .withArrayIndenter(new DefaultIndenter("  ", "\n"))
+                .withObjectIndenter(new DefaultIndenter("  ", "\n"));
+        return MAPPER.writer().with(printer).writeValueAsString(definition) + "\n";
+    }
+}

@@ -1,0 +1,10 @@
+package org.grammatus.core.expression;
+
+/** The aggregates: one value from the rows of a scope. */
+public enum AggregateFunction {
+    COUNT,
+    SUM,
+    AVG,
+    MIN,
+    MAX
+}

@@ -1,0 +1,33 @@
+package org.grammatus.core.expression;
+
+/** The six comparisons. */
+public enum Comparator {
+    EQUAL("="),
+    NOT_EQUAL("<>"),
+    LESS("<"),
+    LESS_OR_EQUAL("<="),
+    GREATER(">"),
+    GREATER_OR_EQUAL(">=");
+
+    private final String symbol;
+
+    Comparator(String symbol) {
+        this.symbol = symbol;
+    }
+
+    public String symbol() {
+        return symbol;
+    }
+
+    /** Whether the comparison holds for a left side that stands so to the right: below, level (0) or above. */
+    public boolean holds(int order) {
+        return switch (this) {
+            case EQUAL -> order == 0;
+            case NOT_EQUAL -> order != 0;
+            case LESS -> order < 0;
+            case LESS_OR_EQUAL -> order <= 0;
+            case GREATER -> order > 0;
+            case GREATER_OR_EQUAL -> order >= 0;
+        };
+    }
+}

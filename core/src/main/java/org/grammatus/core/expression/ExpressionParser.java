@@ -1,0 +1,99 @@
+package org.grammatus.core.expression;
+
+import org.antlr.v4.runtime.BaseErrorListener;
+import org.antlr.v4.runtime.CharStreams;
+import org.antlr.v4.runtime.CommonTokenStream;
+import org.antlr.v4.runtime.RecognitionException;
+import org.antlr.v4.runtime.Recognizer;
+import org.antlr.v4.runtime.Token;
+import org.grammatus.core.expression.grammar.SqlLexer;
+import org.grammatus.core.expression.grammar.SqlParser;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
+
+/** Parses the text of an expression. */
+public final class ExpressionParser {
+
+    /** The most words and signs an expression may have; a longer one belongs into fields of its own. */
+    static final int MOST_TOKENS = 2_000;
+    /** How deep parentheses may stand in each other. */
+    static final int DEEPEST_NESTING = 100;
+
+    private ExpressionParser() {}
+
+    /**
+     * Parses an expression.
+     *
+     * @throws ProblemException with the position of the first fault
+     */
+    public static Expression parse(String text) {
+        SqlLexer lexer = new SqlLexer(CharStreams.fromString(text));
+        lexer.removeErrorListeners();
+        CommonTokenStream tokens = new CommonTokenStream(lexer);
+        tokens.fill();
+        checkSize(tokens);
+        SqlParser parser = new SqlParser(tokens);
+        parser.removeErrorListeners();
+        parser.addErrorListener(new FirstFault());
+        return new TreeBuilder().visit(parser.statement().expression());
+    }
+
+    static ProblemException fault(Position position, String message) {
+        return new ProblemException(Problem.error("", position, message));
+    }
+
+    static Position position(Token token) {
+        return new Position(token.getLine(), token.getCharPositionInLine() + 1);
+    }
+
+    private static void checkSize(CommonTokenStream tokens) {
+        int depth = 0;
+        for (Token token : tokens.getTokens()) {
+            switch (token.getType()) {
+                case SqlLexer.LPAREN, SqlLexer.CASE -> depth++;
+                case SqlLexer.RPAREN, SqlLexer.END -> depth--;
+                case SqlLexer.UNEXPECTED -> throw fault(position(token), unexpected(token.getText()));
+                default -> {}
+            }
+            if (depth > DEEPEST_NESTING) {
+                throw fault(position(token), "nested deeper than " + DEEPEST_NESTING + "; split the expression up");
+            }
+        }
+        if (tokens.size() > MOST_TOKENS) {
+            throw fault(
+                    position(tokens.get(MOST_TOKENS)),
+                    "longer than " + MOST_TOKENS + " words and signs; split the expression up");
+        }
+    }
+
+    private static String unexpected(String text) {
+        return switch (text) {
+            case "'" -> "found a text without its closing '";
+            case "\"" -> "found a quoted name without its closing \"";
+            case ":" -> "found \":\" without a prompt's name after it";
+            case "!" -> "found \"!\", expected <> for \"not equal\"";
+            default -> "found \"" + text + "\", which no expression contains";
+        };
+    }
+
+    /** Ends the parse at the first fault, in the words of a person who writes expressions. */
+    private static final class FirstFault extends BaseErrorListener {
+        @Override
+        public void syntaxError(
+                Recognizer<?, ?> recognizer, Object symbol, int line, int column, String m, RecognitionException e) {
+            Token token = (Token) symbol;
+            SqlParser parser = (SqlParser) recognizer;
+            boolean afterValue = parser.getExpectedTokens().contains(SqlParser.PLUS)
+                    && parser.getExpectedTokens().contains(SqlParser.STAR)
+                    && parser.getExpectedTokens().contains(SqlParser.CONCAT);
+            String found = token.getType() == Token.EOF ? "the end" : "\"" + token.getText() + "\"";
+            String expected = afterValue
+                    ? "an operator or the end"
+                    : parser.getExpectedTokens().contains(SqlParser.NUMBER)
+                            ? "a value"
+                            : parser.getExpectedTokens().toString(parser.getVocabulary());
+            throw fault(position(token), "found " + found + ", expected " + expected);
+        }
+    }
+}

@@ -1,0 +1,89 @@
+package org.grammatus.core.expression;
+
+import java.math.BigDecimal;
+import java.time.format.DateTimeFormatter;
+import java.util.stream.Collectors;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * Prints a tree as text that parses to the same tree. Every operand that could be misread stands in parentheses; names are
+ * quoted where they were.
+ */
+public final class ExpressionPrinter {
+
+    private static final DateTimeFormatter TIMESTAMP = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss.SSSSSSSSS");
+
+    private ExpressionPrinter() {}
+
+    public static String print(Expression e) {
+        return switch (e) {
+            case Expression.Literal l -> literal(l.value());
+            case Expression.Name n -> n.quoted() ? "\"" + n.name().replace("\"", "\"\"") + "\"" : n.name();
+            case Expression.Prompt p -> ":" + p.name();
+            case Expression.Days d -> "INTERVAL '" + d.count() + "' DAY";
+            case Expression.Negate n -> "- " + nested(n.operand());
+            case Expression.Not n -> "NOT " + nested(n.operand());
+            case Expression.Arithmetic a ->
+                nested(a.left()) + " " + a.operator().symbol() + " " + nested(a.right());
+            case Expression.Concat c -> nested(c.left()) + " || " + nested(c.right());
+            case Expression.Compare c ->
+                nested(c.left()) + " " + c.operator().symbol() + " " + nested(c.right());
+            case Expression.Logic l -> nested(l.left()) + " " + l.connective() + " " + nested(l.right());
+            case Expression.Between b ->
+                nested(b.value()) + not(b.negated()) + " BETWEEN " + nested(b.low()) + " AND " + nested(b.high());
+            case Expression.In in ->
+                nested(in.value()) + not(in.negated()) + " IN ("
+                        + in.list().stream().map(ExpressionPrinter::nested).collect(Collectors.joining(", ")) + ")";
+            case Expression.IsNull n -> nested(n.value()) + " IS" + not(n.negated()) + " NULL";
+            case Expression.Case c -> caseText(c);
+            case Expression.Aggregate a ->
+                a.function() + "("
+                        + a.argument()
+                                .map(x -> (a.distinct() ? "DISTINCT " : "") + print(x))
+                                .orElse("*")
+                        + ")";
+        };
+    }
+
+    private static String caseText(Expression.Case c) {
+        StringBuilder out = new StringBuilder("CASE");
+        c.subject().ifPresent(subject -> out.append(' ').append(nested(subject)));
+        for (Expression.When when : c.whens()) {
+            out.append(" WHEN ").append(print(when.condition()));
+            out.append(" THEN ").append(print(when.result()));
+        }
+        c.otherwise().ifPresent(otherwise -> out.append(" ELSE ").append(print(otherwise)));
+        return out.append(" END").toString();
+    }
+
+    private static String nested(Expression e) {
+        return switch (e) {
+            case Expression.Literal l -> print(l);
+            case Expression.Name n -> print(n);
+            case Expression.Prompt p -> print(p);
+            case Expression.Days d -> print(d);
+            case Expression.Case c -> print(c);
+            case Expression.Aggregate a -> print(a);
+            default -> "(" + print(e) + ")";
+        };
+    }
+
+    private static String not(boolean negated) {
+        return negated ? " NOT" : "";
+    }
+
+    private static String literal(Scalar value) {
+        return switch (value) {
+            case Scalar.Null n -> "NULL";
+            case Scalar.Text t -> "'" + t.value().replace("'", "''") + "'";
+            case Scalar.Number n -> plain(n.value());
+            case Scalar.Date d -> "DATE '" + d.value() + "'";
+            case Scalar.Timestamp t -> "TIMESTAMP '" + TIMESTAMP.format(t.value()) + "'";
+            case Scalar.Bool b -> b.value() ? "TRUE" : "FALSE";
+        };
+    }
+
+    private static String plain(BigDecimal number) {
+        return number.toPlainString();
+    }
+}

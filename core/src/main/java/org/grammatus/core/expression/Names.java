@@ -1,0 +1,19 @@
+package org.grammatus.core.expression;
+
+import java.util.Collection;
+import java.util.Optional;
+import org.grammatus.core.value.Scalar;
+
+/** The names an expression may use where it stands. */
+public interface Names {
+
+    /** The field of this name; an unquoted name is found whatever its case. */
+    Optional<Typed.Field> field(String name, boolean quoted);
+
+    Collection<String> fieldNames();
+
+    /** What {@code :name} stands for: its answer, or NULL of its type. */
+    Optional<Scalar> prompt(String name);
+
+    Collection<String> promptNames();
+}

@@ -1,0 +1,218 @@
+package org.grammatus.core.expression;
+
+import static org.grammatus.core.expression.ExpressionParser.fault;
+import static org.grammatus.core.expression.ExpressionParser.position;
+
+import java.math.BigDecimal;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import org.antlr.v4.runtime.ParserRuleContext;
+import org.antlr.v4.runtime.Token;
+import org.grammatus.core.expression.grammar.SqlBaseVisitor;
+import org.grammatus.core.expression.grammar.SqlParser;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+
+/** Turns the parser's tree into ours. */
+final class TreeBuilder extends SqlBaseVisitor<Expression> {
+
+    @Override
+    public Expression visitNegation(SqlParser.NegationContext c) {
+        return new Expression.Not(visit(c.expression()), at(c));
+    }
+
+    @Override
+    public Expression visitConjunction(SqlParser.ConjunctionContext c) {
+        return new Expression.Logic(Connective.AND, visit(c.left), visit(c.right), at(c));
+    }
+
+    @Override
+    public Expression visitDisjunction(SqlParser.DisjunctionContext c) {
+        return new Expression.Logic(Connective.OR, visit(c.left), visit(c.right), at(c));
+    }
+
+    @Override
+    public Expression visitCondition(SqlParser.ConditionContext c) {
+        Expression value = visit(c.operand());
+        return switch (c.comparisonTail()) {
+            case null -> value;
+            case SqlParser.ComparisonContext t ->
+                new Expression.Compare(comparator(t.comparator().getText()), value, visit(t.right), at(c));
+            case SqlParser.BetweenContext t ->
+                new Expression.Between(t.NOT() != null, value, visit(t.low), visit(t.high), at(c));
+            case SqlParser.MembershipContext t ->
+                new Expression.In(
+                        t.NOT() != null, value, t.operand().stream().map(this::visit).toList(), at(c));
+            case SqlParser.NullTestContext t -> new Expression.IsNull(t.NOT() != null, value, at(c));
+            default -> throw new IllegalStateException("Unknown comparison " + c.getText());
+        };
+    }
+
+    @Override
+    public Expression visitSigned(SqlParser.SignedContext c) {
+        Expression operand = visit(c.operand());
+        return c.sign.getType() == SqlParser.PLUS ? operand : new Expression.Negate(operand, at(c));
+    }
+
+    @Override
+    public Expression visitProduct(SqlParser.ProductContext c) {
+        var operator = c.operator.getType() == SqlParser.STAR ? ArithmeticOperator.MULTIPLY : ArithmeticOperator.DIVIDE;
+        return new Expression.Arithmetic(operator, visit(c.left), visit(c.right), at(c));
+    }
+
+    @Override
+    public Expression visitSum(SqlParser.SumContext c) {
+        Expression left = visit(c.left);
+        Expression right = visit(c.right);
+        return switch (c.operator.getType()) {
+            case SqlParser.PLUS -> new Expression.Arithmetic(ArithmeticOperator.ADD, left, right, at(c));
+            case SqlParser.MINUS -> new Expression.Arithmetic(ArithmeticOperator.SUBTRACT, left, right, at(c));
+            default -> new Expression.Concat(left, right, at(c));
+        };
+    }
+
+    @Override
+    public Expression visitPlain(SqlParser.PlainContext c) {
+        return visit(c.primary());
+    }
+
+    @Override
+    public Expression visitNumber(SqlParser.NumberContext c) {
+        BigDecimal value = new BigDecimal(c.getText());
+        if (value.precision() > Type.MOST_DIGITS || value.scale() > Type.MOST_SCALE) {
+            throw fault(
+                    at(c),
+                    "found " + c.getText() + ", expected at most " + Type.MOST_DIGITS + " digits, "
+                            + Type.MOST_SCALE + " of them after the point");
+        }
+        boolean whole = value.scale() == 0 && value.unscaledValue().bitLength() < Long.SIZE;
+        return new Expression.Literal(
+                whole ? new Scalar.Number(value, Type.INTEGER) : Scalar.Number.decimal(value), at(c));
+    }
+
+    @Override
+    public Expression visitText(SqlParser.TextContext c) {
+        return new Expression.Literal(new Scalar.Text(unquote(c.TEXT().getText(), '\'')), at(c));
+    }
+
+    @Override
+    public Expression visitDateLiteral(SqlParser.DateLiteralContext c) {
+        return new Expression.Literal(
+                parsed(c.TEXT().getSymbol(), "a date such as '2026-01-31'", t -> new Scalar.Date(LocalDate.parse(t))),
+                at(c));
+    }
+
+    @Override
+    public Expression visitTimestampLiteral(SqlParser.TimestampLiteralContext c) {
+        return new Expression.Literal(
+                parsed(
+                        c.TEXT().getSymbol(),
+                        "a timestamp such as '2026-01-31 23:30:00'",
+                        t -> new Scalar.Timestamp(LocalDateTime.parse(t.replace(' ', 'T')))),
+                at(c));
+    }
+
+    @Override
+    public Expression visitDayInterval(SqlParser.DayIntervalContext c) {
+        return parsed(
+                c.TEXT().getSymbol(),
+                "a whole number of days such as '5'",
+                t -> {
+                    int days = Integer.parseInt(t.trim());
+                    return new Expression.Days(days, at(c));
+                });
+    }
+
+    @Override
+    public Expression visitTruth(SqlParser.TruthContext c) {
+        return new Expression.Literal(new Scalar.Bool(c.value.getType() == SqlParser.TRUE), at(c));
+    }
+
+    @Override
+    public Expression visitNullLiteral(SqlParser.NullLiteralContext c) {
+        return new Expression.Literal(new Scalar.Null(Type.TEXT), at(c));
+    }
+
+    @Override
+    public Expression visitPrompt(SqlParser.PromptContext c) {
+        return new Expression.Prompt(c.getText().substring(1).toLowerCase(Locale.ROOT), at(c));
+    }
+
+    @Override
+    public Expression visitCountRows(SqlParser.CountRowsContext c) {
+        return new Expression.Aggregate(AggregateFunction.COUNT, false, Optional.empty(), at(c));
+    }
+
+    @Override
+    public Expression visitAggregate(SqlParser.AggregateContext c) {
+        return new Expression.Aggregate(
+                AggregateFunction.valueOf(c.function.getText().toUpperCase(Locale.ROOT)),
+                c.DISTINCT() != null,
+                Optional.of(visit(c.expression())),
+                at(c));
+    }
+
+    @Override
+    public Expression visitSearchedCase(SqlParser.SearchedCaseContext c) {
+        return new Expression.Case(Optional.empty(), whens(c.whenThen()), optional(c.otherwise), at(c));
+    }
+
+    @Override
+    public Expression visitSimpleCase(SqlParser.SimpleCaseContext c) {
+        return new Expression.Case(Optional.of(visit(c.subject)), whens(c.whenThen()), optional(c.otherwise), at(c));
+    }
+
+    @Override
+    public Expression visitField(SqlParser.FieldContext c) {
+        boolean quoted = c.name().QUOTED_NAME() != null;
+        return new Expression.Name(quoted ? unquote(c.getText(), '"') : c.getText(), quoted, at(c));
+    }
+
+    @Override
+    public Expression visitParenthesised(SqlParser.ParenthesisedContext c) {
+        return visit(c.expression());
+    }
+
+    private List<Expression.When> whens(List<SqlParser.WhenThenContext> contexts) {
+        return contexts.stream()
+                .map(w -> new Expression.When(visit(w.condition_), visit(w.result)))
+                .toList();
+    }
+
+    private Optional<Expression> optional(ParserRuleContext c) {
+        return Optional.ofNullable(c).map(this::visit);
+    }
+
+    private static Comparator comparator(String symbol) {
+        for (Comparator comparator : Comparator.values()) {
+            if (comparator.symbol().equals(symbol)) {
+                return comparator;
+            }
+        }
+        throw new IllegalStateException("Unknown comparison " + symbol);
+    }
+
+    private static <T> T parsed(Token token, String expected, Function<String, T> parse) {
+        String text = unquote(token.getText(), '\'');
+        try {
+            return parse.apply(text);
+        } catch (DateTimeException | NumberFormatException e) {
+            throw fault(position(token), "found '" + text + "', expected " + expected);
+        }
+    }
+
+    private static String unquote(String text, char quote) {
+        String one = String.valueOf(quote);
+        return text.substring(1, text.length() - 1).replace(one + one, one);
+    }
+
+    private static Position at(ParserRuleContext c) {
+        return position(c.getStart());
+    }
+}

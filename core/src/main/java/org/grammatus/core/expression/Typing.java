@@ -1,0 +1,314 @@
+package org.grammatus.core.expression;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+
+/** Resolves the names of an expression and types its parts. */
+public final class Typing {
+
+    /** Where an expression stands, which decides what it may contain. */
+    public enum Place {
+        /** One row: fields, no aggregates. */
+        ROW,
+        /** A group or the report: aggregates, and fields only inside them. */
+        SCOPE
+    }
+
+    private final Names names;
+    private Place place;
+
+    private Typing(Names names, Place place) {
+        this.names = names;
+        this.place = place;
+    }
+
+    /**
+     * Types an expression.
+     *
+     * @throws ProblemException with the position of the first fault
+     */
+    public static Typed type(Expression expression, Names names, Place place) {
+        return new Typing(names, place).visit(expression);
+    }
+
+    /** Types a condition; anything but a truth value is refused. */
+    public static Typed condition(Expression expression, Names names, Place place) {
+        Typing typing = new Typing(names, place);
+        return typing.condition(expression);
+    }
+
+    /** Whether an expression contains an aggregate, and so must stand in a scope. */
+    public static boolean aggregates(Expression e) {
+        return switch (e) {
+            case Expression.Aggregate a -> true;
+            case Expression.Literal l -> false;
+            case Expression.Name n -> false;
+            case Expression.Prompt p -> false;
+            case Expression.Days d -> false;
+            case Expression.Negate n -> aggregates(n.operand());
+            case Expression.Not n -> aggregates(n.operand());
+            case Expression.Arithmetic a -> aggregates(a.left()) || aggregates(a.right());
+            case Expression.Concat c -> aggregates(c.left()) || aggregates(c.right());
+            case Expression.Compare c -> aggregates(c.left()) || aggregates(c.right());
+            case Expression.Logic l -> aggregates(l.left()) || aggregates(l.right());
+            case Expression.Between b -> aggregates(b.value()) || aggregates(b.low()) || aggregates(b.high());
+            case Expression.In in ->
+                aggregates(in.value()) || in.list().stream().anyMatch(Typing::aggregates);
+            case Expression.IsNull n -> aggregates(n.value());
+            case Expression.Case c ->
+                c.subject().filter(Typing::aggregates).isPresent()
+                        || c.whens().stream().anyMatch(w -> aggregates(w.condition()) || aggregates(w.result()))
+                        || c.otherwise().filter(Typing::aggregates).isPresent();
+        };
+    }
+
+    private Typed visit(Expression e) {
+        return switch (e) {
+            case Expression.Literal l -> new Typed.Constant(l.value());
+            case Expression.Name n -> field(n);
+            case Expression.Prompt p -> prompt(p);
+            case Expression.Days d ->
+                throw fault(d.position(), "an interval can only be added to or taken from a date or timestamp");
+            case Expression.Negate n -> new Typed.Negate(number(n.operand()));
+            case Expression.Not n -> new Typed.Not(condition(n.operand()));
+            case Expression.Arithmetic a -> arithmetic(a);
+            case Expression.Concat c -> new Typed.Concat(text(c.left()), text(c.right()));
+            case Expression.Compare c -> compare(c.operator(), c.left(), c.right());
+            case Expression.Logic l -> new Typed.Logic(l.connective(), condition(l.left()), condition(l.right()));
+            case Expression.Between b -> between(b);
+            case Expression.In in -> membership(in);
+            case Expression.IsNull n -> negate(n.negated(), new Typed.IsNull(visit(n.value())));
+            case Expression.Case c -> choice(c);
+            case Expression.Aggregate a -> aggregate(a);
+        };
+    }
+
+    private Typed field(Expression.Name n) {
+        Typed.Field field = names.field(n.name(), n.quoted())
+                .orElseThrow(() -> fault(
+                        n.position(),
+                        "unknown field \"" + n.name() + "\"" + Suggestion.inWords(n.name(), names.fieldNames())));
+        if (place == Place.SCOPE) {
+            throw fault(
+                    n.position(),
+                    "field \"" + field.id() + "\" has many values here; put it into SUM, COUNT, AVG, MIN or MAX");
+        }
+        return field;
+    }
+
+    private Typed prompt(Expression.Prompt p) {
+        return new Typed.Constant(names.prompt(p.name())
+                .orElseThrow(() -> fault(
+                        p.position(),
+                        "unknown prompt \":" + p.name() + "\""
+                                + Suggestion.inWords(p.name(), names.promptNames()))));
+    }
+
+    private Typed arithmetic(Expression.Arithmetic a) {
+        if (a.right() instanceof Expression.Days days
+                && (a.operator() == ArithmeticOperator.ADD || a.operator() == ArithmeticOperator.SUBTRACT)) {
+            Typed value = visit(a.left());
+            if (value.type().kind() != Kind.DATE && value.type().kind() != Kind.TIMESTAMP) {
+                throw fault(
+                        a.left().position(), "found " + article(value.type()) + ", expected a date or a timestamp");
+            }
+            long count = a.operator() == ArithmeticOperator.ADD ? days.count() : -days.count();
+            return new Typed.AddDays(value, count);
+        }
+        Typed left = number(a.left());
+        Typed right = number(a.right());
+        return new Typed.Arithmetic(a.operator(), left, right, resultType(a, left.type(), right.type()));
+    }
+
+    private static Type resultType(Expression.Arithmetic a, Type left, Type right) {
+        int scale =
+                switch (a.operator()) {
+                    case ADD, SUBTRACT -> Math.max(left.scale(), right.scale());
+                    case MULTIPLY -> left.scale() + right.scale();
+                    case DIVIDE -> Decimals.divisionScale(left.scale(), right.scale());
+                };
+        boolean whole = a.operator() != ArithmeticOperator.DIVIDE
+                && left.kind() == Kind.INTEGER
+                && right.kind() == Kind.INTEGER;
+        return whole ? Type.INTEGER : Type.decimal(scale);
+    }
+
+    private Typed between(Expression.Between b) {
+        Typed low = compare(Comparator.GREATER_OR_EQUAL, b.value(), b.low());
+        Typed high = compare(Comparator.LESS_OR_EQUAL, b.value(), b.high());
+        return negate(b.negated(), new Typed.Logic(Connective.AND, low, high));
+    }
+
+    private Typed membership(Expression.In in) {
+        Typed any = null;
+        for (Expression item : in.list()) {
+            Typed equal = compare(Comparator.EQUAL, in.value(), item);
+            any = any == null ? equal : new Typed.Logic(Connective.OR, any, equal);
+        }
+        return negate(in.negated(), any);
+    }
+
+    private static Typed negate(boolean negated, Typed condition) {
+        return negated ? new Typed.Not(condition) : condition;
+    }
+
+    private Typed compare(Comparator operator, Expression left, Expression right) {
+        Typed a = visit(left);
+        Typed b = visit(right);
+        if (isNull(a)) {
+            a = new Typed.Constant(new Scalar.Null(b.type()));
+        } else if (isNull(b)) {
+            b = new Typed.Constant(new Scalar.Null(a.type()));
+        }
+        if (!comparable(a.type(), b.type())) {
+            throw fault(right.position(), "found " + article(b.type()) + ", expected " + article(a.type())
+                    + " to compare with");
+        }
+        return new Typed.Compare(operator, a, b);
+    }
+
+    private Typed choice(Expression.Case c) {
+        List<Typed.Branch> branches = new ArrayList<>();
+        List<Expression> results = new ArrayList<>();
+        for (Expression.When when : c.whens()) {
+            Typed condition = c.subject().isPresent()
+                    ? compare(Comparator.EQUAL, c.subject().get(), when.condition())
+                    : condition(when.condition());
+            branches.add(new Typed.Branch(condition, visit(when.result())));
+            results.add(when.result());
+        }
+        Optional<Typed> otherwise = c.otherwise().map(this::visit);
+        c.otherwise().ifPresent(results::add);
+        List<Typed> values = new ArrayList<>(
+                branches.stream().map(Typed.Branch::result).toList());
+        otherwise.ifPresent(values::add);
+        Type type = commonType(values, results);
+        List<Typed.Branch> typed = branches.stream()
+                .map(b -> new Typed.Branch(b.condition(), nullOf(b.result(), type)))
+                .toList();
+        return new Typed.Choice(typed, otherwise.map(value -> nullOf(value, type)), type);
+    }
+
+    /** The one type that all results have; numbers meet at the larger scale. */
+    private static Type commonType(List<Typed> values, List<Expression> written) {
+        Type common = null;
+        for (int i = 0; i < values.size(); i++) {
+            Type type = values.get(i).type();
+            if (isNull(values.get(i))) {
+                continue;
+            }
+            if (common == null) {
+                common = type;
+            } else if (common.isNumber() && type.isNumber()) {
+                common = common.kind() == Kind.INTEGER && type.kind() == Kind.INTEGER
+                        ? Type.INTEGER
+                        : Type.decimal(Math.max(common.scale(), type.scale()));
+            } else if (common.kind() != type.kind()) {
+                throw fault(
+                        written.get(i).position(),
+                        "found " + article(type) + ", expected " + article(common) + " as in the results before");
+            }
+        }
+        return common == null ? Type.TEXT : common;
+    }
+
+    private Typed aggregate(Expression.Aggregate a) {
+        if (place == Place.ROW) {
+            throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
+        }
+        place = Place.ROW;
+        try {
+            Optional<Typed> argument = a.argument().map(this::visit);
+            Type input = argument.map(Typed::type).orElse(Type.INTEGER);
+            Type type =
+                    switch (a.function()) {
+                        case COUNT -> Type.INTEGER;
+                        case SUM -> requireNumber(a, input);
+                        case AVG -> {
+                            requireNumber(a, input);
+                            yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
+                        }
+                        case MIN, MAX -> input;
+                    };
+            return new Typed.Aggregate(a.function(), a.distinct(), argument, type);
+        } finally {
+            place = Place.SCOPE;
+        }
+    }
+
+    private static Type requireNumber(Expression.Aggregate a, Type input) {
+        if (!input.isNumber()) {
+            throw fault(
+                    a.argument().orElse(a).position(),
+                    "found " + article(input) + ", expected a number for " + a.function());
+        }
+        return input;
+    }
+
+    private Typed condition(Expression e) {
+        Typed typed = visit(e);
+        if (isNull(typed)) {
+            return new Typed.Constant(new Scalar.Null(Type.BOOLEAN));
+        }
+        return require(e, typed, Kind.BOOLEAN, "a condition, which is true or false");
+    }
+
+    private Typed text(Expression e) {
+        return require(e, nullOf(visit(e), Type.TEXT), Kind.TEXT, "a text");
+    }
+
+    private Typed number(Expression e) {
+        Typed typed = nullOf(visit(e), Type.INTEGER);
+        if (!typed.type().isNumber()) {
+            throw fault(e.position(), "found " + article(typed.type()) + ", expected a number");
+        }
+        return typed;
+    }
+
+    private static Typed require(Expression e, Typed typed, Kind kind, String expected) {
+        if (typed.type().kind() != kind) {
+            throw fault(e.position(), "found " + article(typed.type()) + ", expected " + expected);
+        }
+        return typed;
+    }
+
+    private static boolean comparable(Type a, Type b) {
+        return a.kind() == b.kind() || (a.isNumber() && b.isNumber()) || (isTime(a) && isTime(b));
+    }
+
+    private static boolean isTime(Type type) {
+        return type.kind() == Kind.DATE || type.kind() == Kind.TIMESTAMP;
+    }
+
+    private static boolean isNull(Typed typed) {
+        return typed instanceof Typed.Constant constant && constant.value() instanceof Scalar.Null;
+    }
+
+    private static Typed nullOf(Typed typed, Type type) {
+        return isNull(typed) ? new Typed.Constant(new Scalar.Null(type)) : typed;
+    }
+
+    private static String article(Type type) {
+        return switch (type.kind()) {
+            case TEXT -> "a text";
+            case INTEGER -> "a whole number";
+            case DECIMAL -> "a decimal number";
+            case DATE -> "a date";
+            case TIMESTAMP -> "a timestamp";
+            case BOOLEAN -> "a truth value";
+        };
+    }
+
+    private static ProblemException fault(Position position, String message) {
+        return new ProblemException(Problem.error("", position, message));
+    }
+}

@@ -1,0 +1,146 @@
+package org.grammatus.core.group;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Homes;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Frame;
+import org.grammatus.core.table.Star;
+
+/**
+ * The aggregates of every node, each computed once. A measure is taken once per row of its home table that at least one
+ * selected row leads to: an order's freight once, however many lines the order has.
+ *
+ * <p>Down to the deepest level that the home table knows, each home row lies in one node, so children merge into parents.
+ * Below it a home row may lie in several nodes, which then overlap: each such level takes its distinct pairs of node and row.
+ */
+final class Aggregates implements Frame {
+
+    private final Nodes nodes;
+    private final Star star;
+    private final DatasetModel dataset;
+    private final Faults faults;
+    private final Map<Typed.Aggregate, Column> computed = new HashMap<>();
+
+    Aggregates(Nodes nodes, Faults faults) {
+        this.nodes = nodes;
+        this.star = nodes.star();
+        this.dataset = star.dataset();
+        this.faults = faults;
+    }
+
+    @Override
+    public int size() {
+        return nodes.nodeCount();
+    }
+
+    @Override
+    public Column field(String id) {
+        throw new IllegalStateException("A group has many values of field " + id);
+    }
+
+    @Override
+    public Column aggregate(Typed.Aggregate aggregate) {
+        Column known = computed.get(aggregate);
+        if (known == null) {
+            known = aggregate.distinct() ? distinct(aggregate) : plain(aggregate);
+            computed.put(aggregate, known);
+        }
+        return known;
+    }
+
+    /** How many rows of a table each node has: rows with at least one selected row, the missing row apart. */
+    long[] rowCounts(int table) {
+        CountAccumulator counts = new CountAccumulator(null, size());
+        fill(counts, table);
+        return ((Column.Longs) counts.finish()).values();
+    }
+
+    private Column plain(Typed.Aggregate aggregate) {
+        int home = new Homes(dataset).orGrain(aggregate);
+        Column argument = aggregate
+                .argument()
+                .map(e -> Evaluator.evaluate(e, star.at(home), faults))
+                .orElse(null);
+        Accumulator accumulator = accumulator(aggregate, argument);
+        fill(accumulator, home);
+        return accumulator.finish();
+    }
+
+    private Accumulator accumulator(Typed.Aggregate aggregate, Column argument) {
+        return switch (aggregate.function()) {
+            case COUNT -> new CountAccumulator(argument, size());
+            case SUM -> new SumAccumulator(argument, size(), faults);
+            case AVG -> new AverageAccumulator(argument, aggregate.type(), size(), faults);
+            case MIN, MAX -> new ExtremeAccumulator(aggregate.function(), argument, size());
+        };
+    }
+
+    private void fill(Accumulator accumulator, int home) {
+        int merging = deepestKnown(home);
+        int[] rows = present(home);
+        accumulator.add(nodes.nodes(merging, home, rows), rows);
+        int[] parents = nodes.parents();
+        for (int node = nodes.first(merging + 1) - 1; node > 0; node--) {
+            accumulator.merge(parents[node], node);
+        }
+        for (int depth = merging + 1; depth < nodes.depths(); depth++) {
+            addDistinctPairs(accumulator, depth, home, null);
+        }
+    }
+
+    /** Each level takes each distinct pair of node and value once. */
+    private Column distinct(Typed.Aggregate aggregate) {
+        int home = new Homes(dataset).orGrain(aggregate);
+        Column argument = Evaluator.evaluate(aggregate.argument().orElseThrow(), star.at(home), faults);
+        Accumulator accumulator = accumulator(aggregate, argument);
+        int[] codes = KeyCodes.of(argument).codes();
+        for (int depth = 0; depth < nodes.depths(); depth++) {
+            addDistinctPairs(accumulator, depth, home, codes);
+        }
+        return accumulator.finish();
+    }
+
+    /**
+     * Adds, for each node of a depth, each of its home rows once.
+     *
+     * @param codes what tells home rows apart; null tells them all apart
+     */
+    private void addDistinctPairs(Accumulator accumulator, int depth, int home, int[] codes) {
+        int meeting = depth == 0 ? home : dataset.finest(nodes.tableOf(depth), home);
+        int[] rows = nodes.used(meeting);
+        int[] nodeOf = nodes.nodes(depth, meeting, rows);
+        int[] homePath = star.path(meeting, home);
+        int[] keptNodes = new int[rows.length];
+        int[] keptRows = new int[rows.length];
+        PairTable pairs = new PairTable(rows.length);
+        int kept = 0;
+        for (int i = 0; i < rows.length; i++) {
+            int row = homePath[rows[i]];
+            if (!star.isMissing(home, row) && pairs.add(PairTable.pair(nodeOf[i], codes == null ? row : codes[row]))) {
+                keptNodes[kept] = nodeOf[i];
+                keptRows[kept++] = row;
+            }
+        }
+        accumulator.add(Arrays.copyOf(keptNodes, kept), Arrays.copyOf(keptRows, kept));
+    }
+
+    private int deepestKnown(int home) {
+        int depth = 0;
+        while (depth + 1 < nodes.depths() && dataset.reaches(home, nodes.tableOf(depth + 1))) {
+            depth++;
+        }
+        return depth;
+    }
+
+    private int[] present(int table) {
+        int[] rows = nodes.used(table);
+        boolean lastMissing = rows.length > 0 && star.isMissing(table, rows[rows.length - 1]);
+        return lastMissing ? Arrays.copyOf(rows, rows.length - 1) : rows;
+    }
+}

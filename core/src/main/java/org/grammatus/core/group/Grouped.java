@@ -1,0 +1,43 @@
+package org.grammatus.core.group;
+
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.Star;
+
+/**
+ * The logical result of a report: its groups in order, with every figure. All formats print this and nothing else.
+ *
+ * @param keys by depth: keys of the depth's nodes; none for the report
+ * @param labels by depth: labels of the depth's nodes; keys where a level has no label
+ * @param firstOfDepth by depth: the first of the depth's nodes, which are consecutive
+ * @param totals by the plan's totals: values by node
+ * @param counts by the plan's counted tables: rows by node
+ * @param cells by depth, for levels whose groups are lines, and by the plan's columns: the value that all rows of a node share,
+ *     NULL where they differ; empty for other depths
+ * @param rows the selected rows in printed order, node by node of the last depth; empty unless rows are printed
+ * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
+ */
+public record Grouped(
+        Plan plan,
+        Star star,
+        Selection selection,
+        GroupTree tree,
+        List<Optional<Column>> keys,
+        List<Optional<Column>> labels,
+        int[] firstOfDepth,
+        List<Column> totals,
+        List<long[]> counts,
+        List<List<Column>> cells,
+        int[] rows,
+        int[] rowStart,
+        List<Problem> notices) {
+
+    /** A node's number among those of its depth, which the columns by depth use. */
+    public int within(int node) {
+        return node - firstOfDepth[tree.depthOf(node)];
+    }
+}

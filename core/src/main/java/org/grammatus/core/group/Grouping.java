@@ -1,0 +1,229 @@
+package org.grammatus.core.group;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Homes;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.Star;
+
+/** The step from selected rows to groups in order with their figures. */
+public final class Grouping {
+
+    private final Plan plan;
+    private final Star star;
+    private final Nodes nodes;
+    private final Aggregates aggregates;
+    private final Faults faults;
+    private final Homes homes;
+    private final List<Problem> notices = new ArrayList<>();
+    private int[] orderedRows;
+
+    private Grouping(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
+        this.plan = plan;
+        this.star = star;
+        this.faults = faults;
+        this.nodes = Nodes.of(plan, star, selection, faults, cancelled);
+        this.aggregates = new Aggregates(nodes, faults);
+        this.homes = new Homes(plan.dataset());
+    }
+
+    /**
+     * Groups, totals and orders.
+     *
+     * @param cancelled asked between levels; a cancelled run ends with a CancellationException
+     */
+    public static Grouped group(
+            Plan plan, Star star, Selection selection, Faults rowFaults, BooleanSupplier cancelled) {
+        return new Grouping(plan, star, selection, rowFaults, cancelled).grouped(selection);
+    }
+
+    private Grouped grouped(Selection selection) {
+        int depths = nodes.depths();
+        List<Optional<Column>> keys = new ArrayList<>(List.of(Optional.empty()));
+        List<Optional<Column>> labels = new ArrayList<>(List.of(Optional.empty()));
+        int[][] ordered = new int[depths][];
+        for (int depth = 1; depth < depths; depth++) {
+            Plan.Level level = plan.levels().get(depth - 1);
+            Column key = nodes.keys(depth);
+            Column label = level.label().isPresent() ? atFirstRow(level.label().get(), depth, "the label") : key;
+            keys.add(Optional.of(key));
+            labels.add(Optional.of(label));
+            ordered[depth] = ordered(depth, level, label, key);
+        }
+        GroupTree tree = new GroupTree(nodes, ordered);
+        List<Column> totals = new ArrayList<>();
+        for (Plan.Total total : plan.totals()) {
+            Faults own = new Faults();
+            totals.add(Evaluator.evaluate(total.value(), aggregates, own));
+            notices.addAll(inWords(own, "total \"" + total.definition().id() + "\""));
+        }
+        notices.addAll(inWords(faults, "a value of a row"));
+        List<long[]> counts =
+                plan.counted().stream().map(aggregates::rowCounts).toList();
+        int[] firstOfDepth = new int[depths];
+        Arrays.setAll(firstOfDepth, nodes::first);
+        int[] rowStart = new int[tree.nodeCount() + 1];
+        int[] rows = plan.block().rows().shown() ? rowsInOrder(tree, rowStart) : new int[0];
+        return new Grouped(
+                plan,
+                star,
+                selection,
+                tree,
+                keys,
+                labels,
+                firstOfDepth,
+                totals,
+                counts,
+                IntStream.range(0, depths).mapToObj(this::cells).toList(),
+                rows,
+                rowStart,
+                notices);
+    }
+
+    /** Siblings by the level's terms, then by label, then by key; buckets of time by time. */
+    private int[] ordered(int depth, Plan.Level level, Column label, Column key) {
+        int first = nodes.first(depth);
+        int count = nodes.first(depth + 1) - first;
+        IntOrder order = (a, b) -> 0;
+        for (Plan.Term term : level.order()) {
+            if (term.overScope()) {
+                Column values = Evaluator.evaluate(term.by(), aggregates, faults);
+                order = order.then(ColumnOrder.of(values, term.direction(), plan.locale()));
+            } else {
+                IntOrder within = ColumnOrder.of(atFirstRow(term.by(), depth, "the order"), term.direction(), plan.locale());
+                order = order.then((a, b) -> within.compare(a - first, b - first));
+            }
+        }
+        IntOrder byLabel = ColumnOrder.of(label, Direction.ASCENDING, plan.locale());
+        IntOrder byKey = ColumnOrder.byKey(key);
+        boolean byTime = level.bucket().isPresent();
+        order = order.then((a, b) -> byTime ? 0 : byLabel.compare(a - first, b - first))
+                .then((a, b) -> byKey.compare(a - first, b - first));
+        return sortedSiblings(first, count, order);
+    }
+
+    /** Nodes of one depth, brother beside brother in order; parents in the order of their numbers. */
+    private int[] sortedSiblings(int first, int count, IntOrder order) {
+        int[] parents = nodes.parents();
+        int firstParent = count == 0 ? 0 : parents[first];
+        int mostParent = firstParent;
+        for (int i = 0; i < count; i++) {
+            firstParent = Math.min(firstParent, parents[first + i]);
+            mostParent = Math.max(mostParent, parents[first + i]);
+        }
+        int[] start = new int[mostParent - firstParent + 2];
+        for (int i = 0; i < count; i++) {
+            start[parents[first + i] - firstParent + 1]++;
+        }
+        for (int i = 1; i < start.length; i++) {
+            start[i] += start[i - 1];
+        }
+        int[] next = start.clone();
+        int[] sorted = new int[count];
+        for (int i = 0; i < count; i++) {
+            sorted[next[parents[first + i] - firstParent]++] = first + i;
+        }
+        for (int i = 0; i + 1 < start.length; i++) {
+            order.sort(sorted, start[i], start[i + 1]);
+        }
+        return sorted;
+    }
+
+    /** An expression's value at each node of a depth: that of the node's first row. */
+    private Column atFirstRow(Typed expression, int depth, String what) {
+        int home = homes.orGrain(expression);
+        Column values = Evaluator.evaluate(expression, star.at(home), faults);
+        SharedValue shared = SharedValue.of(values, home, nodes, depth);
+        if (!shared.varying().isEmpty()) {
+            int[] path = star.path(DatasetModel.GRAIN, home);
+            int[] firstRows = firstRows(depth);
+            shared.varying().stream().forEach(node -> shared.rows()[node] = path[firstRows[node]]);
+            int count = shared.varying().cardinality();
+            notices.add(Problem.notice(
+                    "",
+                    what + " of level \"" + plan.levels().get(depth - 1).definition().name() + "\" varies inside "
+                            + count + (count == 1 ? " group" : " groups") + "; the first row's stands"));
+        }
+        return values.gather(shared.rows());
+    }
+
+    /** The first row, in row order, of each node of a depth. */
+    private int[] firstRows(int depth) {
+        int first = nodes.first(depth);
+        int[] firstRows = new int[nodes.first(depth + 1) - first];
+        Arrays.fill(firstRows, -1);
+        int[] rows = orderedRows();
+        int[] nodeOf = nodes.nodes(depth, DatasetModel.GRAIN, rows);
+        for (int i = 0; i < rows.length; i++) {
+            if (firstRows[nodeOf[i] - first] < 0) {
+                firstRows[nodeOf[i] - first] = rows[i];
+            }
+        }
+        return firstRows;
+    }
+
+    private int[] orderedRows() {
+        if (orderedRows == null) {
+            orderedRows = nodes.selection().rows().clone();
+            RowOrder.of(plan, star, faults).sort(orderedRows, 0, orderedRows.length);
+        }
+        return orderedRows;
+    }
+
+    /** All selected rows, node by node of the last depth in printed order. */
+    private int[] rowsInOrder(GroupTree tree, int[] rowStart) {
+        int[] ordered = orderedRows();
+        int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
+        for (int node : nodeOf) {
+            rowStart[tree.placeOf(node) + 1]++;
+        }
+        for (int i = 1; i < rowStart.length; i++) {
+            rowStart[i] += rowStart[i - 1];
+        }
+        int[] next = rowStart.clone();
+        int[] rows = new int[ordered.length];
+        for (int i = 0; i < ordered.length; i++) {
+            rows[next[tree.placeOf(nodeOf[i])]++] = ordered[i];
+        }
+        return rows;
+    }
+
+    /** For levels whose groups are lines: column values that all rows of a node share, blank where they differ. */
+    private List<Column> cells(int depth) {
+        List<Column> cells = new ArrayList<>();
+        if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Report.Header.LINE) {
+            for (Plan.Column column : plan.columns()) {
+                Column values = Evaluator.evaluate(column.value(), star.at(column.home()), faults);
+                SharedValue shared = SharedValue.of(values, column.home(), nodes, depth);
+                shared.varying().stream().forEach(node -> shared.rows()[node] = -1);
+                cells.add(Gathering.orNull(values, shared.rows()));
+            }
+        }
+        return List.copyOf(cells);
+    }
+
+    private static List<Problem> inWords(Faults faults, String what) {
+        List<Problem> notices = new ArrayList<>();
+        for (Map.Entry<Faults.Kind, Faults.Found> fault : faults.found().entrySet()) {
+            notices.add(Problem.notice(
+                    "",
+                    what + " " + fault.getKey().words() + " and is blank, "
+                            + fault.getValue().count() + " times"));
+        }
+        return notices;
+    }
+}

@@ -1,0 +1,70 @@
+package org.grammatus.core.group;
+
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import org.grammatus.core.table.Column;
+
+/**
+ * Small whole numbers for the values of a column: equal values have equal codes, NULL has a code of its own.
+ *
+ * @param codes by row
+ * @param count codes are 0 to {@code count - 1}; not every one need occur
+ */
+record KeyCodes(int[] codes, int count) {
+
+    /** How much wider than its rows a span of numbers may be to be coded by subtraction. */
+    private static final int DENSE = 4;
+
+    static KeyCodes of(Column column) {
+        return switch (column) {
+            case Column.Texts c -> texts(c);
+            case Column.Longs c -> longs(c.values());
+            case Column.Wides c -> wides(c.values());
+        };
+    }
+
+    private static KeyCodes texts(Column.Texts column) {
+        int none = column.dictionary().length;
+        int[] codes = column.codes().clone();
+        for (int i = 0; i < codes.length; i++) {
+            if (codes[i] == Column.Texts.NULL) {
+                codes[i] = none;
+            }
+        }
+        return new KeyCodes(codes, none + 1);
+    }
+
+    private static KeyCodes longs(long[] values) {
+        long least = Long.MAX_VALUE;
+        long most = Long.MIN_VALUE;
+        for (long value : values) {
+            if (value != Column.Longs.NULL) {
+                least = Math.min(least, value);
+                most = Math.max(most, value);
+            }
+        }
+        long span = least > most ? 0 : most - least + 1;
+        if (span >= 0 && span <= (long) DENSE * values.length + 1024) {
+            int[] codes = new int[values.length];
+            for (int i = 0; i < codes.length; i++) {
+                codes[i] = values[i] == Column.Longs.NULL ? (int) span : (int) (values[i] - least);
+            }
+            return new KeyCodes(codes, (int) span + 1);
+        }
+        PairTable distinct = new PairTable(values.length);
+        int[] codes = new int[values.length];
+        for (int i = 0; i < codes.length; i++) {
+            codes[i] = distinct.numberOf(values[i]);
+        }
+        return new KeyCodes(codes, distinct.size());
+    }
+
+    private static KeyCodes wides(BigInteger[] values) {
+        Map<BigInteger, Integer> distinct = new HashMap<>();
+        int[] codes = new int[values.length];
+        Arrays.setAll(codes, i -> distinct.computeIfAbsent(values[i], v -> distinct.size()));
+        return new KeyCodes(codes, distinct.size());
+    }
+}

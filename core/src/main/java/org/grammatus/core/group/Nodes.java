@@ -1,0 +1,228 @@
+package org.grammatus.core.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.function.BooleanSupplier;
+import java.util.concurrent.CancellationException;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.Type;
+
+/**
+ * The groups of the selected rows, not yet in order. A node is its path: groups of one key under two parents are two nodes.
+ * Depth 0 is the report, depth {@code d} the level {@code d - 1}. Immutable once made.
+ */
+final class Nodes {
+
+    /** Up to this many cells, parents and codes are paired in a plain table rather than a hash table. */
+    private static final long PLAIN_TABLE = 1 << 22;
+
+    private final Star star;
+    private final Selection selection;
+    private final int[][] used;
+    /** By depth: number of the table whose rows know their node. */
+    private final int[] table;
+    /** By depth and row of that table: the node, counted within the depth; -1 where no selected row leads. */
+    private final int[][] nodeOfRow;
+    /** By depth and node within it: a row of the depth's table that lies in it. */
+    private final int[][] sample;
+    private final int[] firstOfDepth;
+    private final int[] parent;
+    private final Column[] keys;
+
+    private Nodes(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
+        int depths = plan.levels().size() + 1;
+        this.star = star;
+        this.selection = selection;
+        this.used = new int[plan.dataset().tableCount()][];
+        this.table = new int[depths];
+        this.nodeOfRow = new int[depths][];
+        this.sample = new int[depths][];
+        this.keys = new Column[depths];
+        this.firstOfDepth = new int[depths + 1];
+        firstOfDepth[1] = 1;
+        int[][] parents = new int[depths][];
+        for (int depth = 1; depth < depths; depth++) {
+            if (cancelled.getAsBoolean()) {
+                throw new CancellationException("The run was cancelled");
+            }
+            parents[depth] = group(plan, depth, faults);
+            firstOfDepth[depth + 1] = firstOfDepth[depth] + sample[depth].length;
+        }
+        this.parent = new int[nodeCount()];
+        parent[0] = -1;
+        for (int depth = 1; depth < depths; depth++) {
+            System.arraycopy(parents[depth], 0, parent, firstOfDepth[depth], parents[depth].length);
+        }
+    }
+
+    static Nodes of(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
+        return new Nodes(plan, star, selection, faults, cancelled);
+    }
+
+    /** Finds the nodes of one depth and returns their parents. */
+    private int[] group(Plan plan, int depth, Faults faults) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        DatasetModel dataset = plan.dataset();
+        table[depth] = depth == 1 ? level.home() : dataset.finest(table[depth - 1], level.home());
+        Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
+        if (level.bucket().isPresent()) {
+            key = bucketed((Column.Longs) key, level.bucket().get());
+        }
+        KeyCodes codes = KeyCodes.of(key);
+        int[] codePath = star.path(table[depth], level.home());
+        int[] rows = used(table[depth]);
+        int parents = depth == 1 ? 1 : firstOfDepth[depth] - firstOfDepth[depth - 1];
+        int[] parentPath = depth == 1 ? null : star.path(table[depth], table[depth - 1]);
+        int[] parentOfRow = depth == 1 ? null : nodeOfRow[depth - 1];
+
+        int[] nodes = new int[star.table(table[depth]).size()];
+        Arrays.fill(nodes, -1);
+        int[] samples = new int[Math.min(rows.length, 1024)];
+        int[] parentOf = new int[samples.length];
+        Pairs pairs = Pairs.of(parents, codes.count(), rows.length);
+        int count = 0;
+        for (int row : rows) {
+            int above = parentOfRow == null ? 0 : parentOfRow[parentPath[row]];
+            int node = pairs.numberOf(above, codes.codes()[codePath[row]]);
+            nodes[row] = node;
+            if (node == count) {
+                if (count == samples.length) {
+                    samples = Arrays.copyOf(samples, count * 2);
+                    parentOf = Arrays.copyOf(parentOf, count * 2);
+                }
+                samples[count] = row;
+                parentOf[count] = firstOfDepth[depth - 1] + above;
+                count++;
+            }
+        }
+        nodeOfRow[depth] = nodes;
+        sample[depth] = Arrays.copyOf(samples, count);
+        int[] keyRows = new int[count];
+        for (int i = 0; i < count; i++) {
+            keyRows[i] = codePath[sample[depth][i]];
+        }
+        keys[depth] = key.gather(keyRows);
+        return Arrays.copyOf(parentOf, count);
+    }
+
+    /** Numbers pairs of a parent and a code in the order in which they first come. */
+    private interface Pairs {
+        int numberOf(int parent, int code);
+
+        static Pairs of(int parents, int codes, int rows) {
+            long cells = (long) parents * codes;
+            if (cells <= Math.max(PLAIN_TABLE, 2L * rows) && cells < Integer.MAX_VALUE - 8) {
+                int[] numbers = new int[(int) cells];
+                Arrays.fill(numbers, -1);
+                int[] next = {0};
+                return (parent, code) -> {
+                    int cell = parent * codes + code;
+                    if (numbers[cell] < 0) {
+                        numbers[cell] = next[0]++;
+                    }
+                    return numbers[cell];
+                };
+            }
+            PairTable table = new PairTable(rows / 4);
+            return (parent, code) -> table.numberOf(PairTable.pair(parent, code));
+        }
+    }
+
+    private static Column bucketed(Column.Longs key, DateBucket bucket) {
+        boolean time = key.type().kind() == Kind.TIMESTAMP;
+        long[] days = new long[key.size()];
+        for (int i = 0; i < days.length; i++) {
+            long value = key.values()[i];
+            days[i] = value == Column.Longs.NULL || !time ? value : Math.floorDiv(value, Scalars.MICROS_OF_DAY);
+        }
+        // A bucket is worked out once per distinct day.
+        KeyCodes distinct = KeyCodes.of(new Column.Longs(Type.DATE, days));
+        long[] starts = new long[distinct.count()];
+        Arrays.fill(starts, Column.Longs.NULL);
+        long[] values = new long[days.length];
+        for (int i = 0; i < values.length; i++) {
+            int code = distinct.codes()[i];
+            if (days[i] != Column.Longs.NULL && starts[code] == Column.Longs.NULL) {
+                starts[code] = bucket.start(days[i]);
+            }
+            values[i] = starts[code];
+        }
+        return new Column.Longs(Type.DATE, values);
+    }
+
+    Star star() {
+        return star;
+    }
+
+    Selection selection() {
+        return selection;
+    }
+
+    int depths() {
+        return table.length;
+    }
+
+    int nodeCount() {
+        return firstOfDepth[firstOfDepth.length - 1];
+    }
+
+    /** First node of a depth; the depth's nodes are consecutive. */
+    int first(int depth) {
+        return firstOfDepth[depth];
+    }
+
+    /** By node; -1 for the report. */
+    int[] parents() {
+        return parent;
+    }
+
+    int tableOf(int depth) {
+        return table[depth];
+    }
+
+    /** For each row of one table that a selected row leads to, its node at a depth; the table reaches the depth's. */
+    int[] nodes(int depth, int ofTable, int[] rows) {
+        int[] nodes = new int[rows.length];
+        if (depth == 0) {
+            return nodes;
+        }
+        int[] path = star.path(ofTable, table[depth]);
+        int[] byRow = nodeOfRow[depth];
+        int first = firstOfDepth[depth];
+        for (int i = 0; i < rows.length; i++) {
+            nodes[i] = first + byRow[path[rows[i]]];
+        }
+        return nodes;
+    }
+
+    /** The keys of a depth's nodes, counted within the depth. */
+    Column keys(int depth) {
+        return keys[depth];
+    }
+
+    /** Rows of a table that at least one selected row leads to, ascending. */
+    int[] used(int ofTable) {
+        if (used[ofTable] == null) {
+            if (ofTable == DatasetModel.GRAIN) {
+                used[ofTable] = selection.rows();
+            } else {
+                int[] path = star.path(DatasetModel.GRAIN, ofTable);
+                BitSet present = new BitSet(star.table(ofTable).size());
+                for (int row : selection.rows()) {
+                    present.set(path[row]);
+                }
+                used[ofTable] = present.stream().toArray();
+            }
+        }
+        return used[ofTable];
+    }
+}

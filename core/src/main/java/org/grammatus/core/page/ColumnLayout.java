@@ -1,0 +1,221 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.ValueFormat;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.type.Face;
+
+/**
+ * Where the columns stand. Widths are measured on what is printed, snapped to a coarse grid so that a small change of data
+ * does not move everything. Figures are never narrowed; texts wrap where the paper is too narrow; if the figures alone do not
+ * fit, all type is set smaller, down to {@value #LEAST_PERCENT} percent.
+ *
+ * @param x left edges, in hundredths of a point from the page's left
+ * @param widths widths
+ * @param wraps whether a column's cells may need more than one line
+ * @param percent size of the type, 100 as designed
+ */
+record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
+
+    private static final int GRID = 400;
+    static final int GAP = 900;
+    private static final int LEAST_TEXT = 4_000;
+    private static final int WIDEST_TEXT = 18_000;
+    private static final int LEAST_PERCENT = 50;
+
+    static ColumnLayout of(Printed printed, Paper paper, int indent) {
+        List<Plan.Column> columns = printed.grouped().plan().columns();
+        int[] natural = new int[columns.size()];
+        for (int c = 0; c < natural.length; c++) {
+            natural[c] = new Measure(printed, c).natural();
+        }
+        int available = paper.printableWidth() - indent;
+        for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
+            Optional<ColumnLayout> fitted = fit(columns, natural, paper.left() + indent, available, percent);
+            if (fitted.isPresent()) {
+                return fitted.get();
+            }
+        }
+        throw new ProblemException(Problem.error(
+                "/page",
+                "the columns do not fit the paper, even in small type; remove columns, or use landscape or narrower"
+                        + " margins"));
+    }
+
+    private static Optional<ColumnLayout> fit(
+            List<Plan.Column> columns, int[] natural, int left, int available, int percent) {
+        int count = columns.size();
+        int[] widths = new int[count];
+        int gap = GAP * percent / 100;
+        int fixed = gap * Math.max(0, count - 1);
+        int texts = 0;
+        int leastTexts = 0;
+        for (int c = 0; c < count; c++) {
+            widths[c] = snapped(natural[c] * percent / 100);
+            if (columns.get(c).alignEnd()) {
+                fixed += widths[c];
+            } else {
+                widths[c] = Math.min(widths[c], WIDEST_TEXT);
+                texts += widths[c];
+                leastTexts += least(widths[c], percent);
+            }
+        }
+        int room = available - fixed;
+        if (room < leastTexts) {
+            return Optional.empty();
+        }
+        boolean[] wraps = new boolean[count];
+        if (texts > room) {
+            narrow(columns, widths, room, leastTexts, texts, percent);
+        } else {
+            widen(columns, widths, room - texts);
+        }
+        int[] x = new int[count];
+        int at = left;
+        for (int c = 0; c < count; c++) {
+            x[c] = at;
+            at += widths[c] + gap;
+            wraps[c] = !columns.get(c).alignEnd() && natural[c] * percent / 100 > widths[c];
+        }
+        return Optional.of(new ColumnLayout(x, widths, wraps, percent));
+    }
+
+    /** Takes what is missing from the text columns, from each in proportion to what it can spare. */
+    private static void narrow(
+            List<Plan.Column> columns, int[] widths, int room, int leastTexts, int texts, int percent) {
+        long spare = texts - leastTexts;
+        long missing = texts - room;
+        for (int c = 0; c < widths.length; c++) {
+            if (!columns.get(c).alignEnd()) {
+                int own = widths[c] - least(widths[c], percent);
+                widths[c] -= (int) ((own * missing + spare - 1) / Math.max(1, spare));
+            }
+        }
+    }
+
+    /** Gives what is left over to the last text column, so that the figures stand at the paper's right edge. */
+    private static void widen(List<Plan.Column> columns, int[] widths, int left) {
+        for (int c = widths.length - 1; c >= 0; c--) {
+            if (!columns.get(c).alignEnd()) {
+                widths[c] += left;
+                return;
+            }
+        }
+        if (widths.length > 0) {
+            widths[0] += left;
+        }
+    }
+
+    private static int least(int width, int percent) {
+        return Math.min(width, LEAST_TEXT * percent / 100);
+    }
+
+    private static int snapped(int width) {
+        return (width + GRID - 1) / GRID * GRID;
+    }
+
+    int right(int column) {
+        return x[column] + widths[column];
+    }
+
+    /** Measures the widest thing a column prints, at full size. */
+    private static final class Measure {
+
+        /** So many distinct dates are printed and measured; more would not be wider. */
+        private static final int MOST_MEASURED = 2_000;
+
+        private final Printed printed;
+        private final Grouped grouped;
+        private final Plan plan;
+        private final int index;
+        private int widest;
+
+        Measure(Printed printed, int index) {
+            this.printed = printed;
+            this.grouped = printed.grouped();
+            this.plan = grouped.plan();
+            this.index = index;
+        }
+
+        int natural() {
+            for (String word : plan.columns().get(index).definition().label().split(" ")) {
+                text(word, TextStyle.COLUMN_HEADING);
+            }
+            if (plan.block().rows().shown()) {
+                values(printed.rowValues(index), printed.columnFormat(index), TextStyle.CELL);
+            }
+            for (List<Column> cells : grouped.cells()) {
+                if (!cells.isEmpty()) {
+                    values(cells.get(index), printed.columnFormat(index), TextStyle.CELL);
+                }
+            }
+            for (int t = 0; t < plan.totals().size(); t++) {
+                if (plan.totals().get(t).column() == index) {
+                    boolean grand = plan.totals().get(t).places().containsKey(Plan.Total.REPORT_LEVEL);
+                    TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
+                    values(grouped.totals().get(t), printed.totalFormat(t), style);
+                }
+            }
+            return widest;
+        }
+
+        private void values(Column column, ValueFormat format, TextStyle style) {
+            switch (column) {
+                case Column.Texts texts -> {
+                    BitSet measured = new BitSet();
+                    for (int code : texts.codes()) {
+                        if (code != Column.Texts.NULL && !measured.get(code)) {
+                            measured.set(code);
+                            text(texts.dictionary()[code], style);
+                        }
+                    }
+                }
+                case Column.Longs longs when column.type().isNumber() -> extremes(longs, format, style);
+                default -> distinct(column, format, style);
+            }
+        }
+
+        /** Digits are of one width, so the smallest and the largest number are the widest. */
+        private void extremes(Column.Longs column, ValueFormat format, TextStyle style) {
+            int least = -1;
+            int most = -1;
+            for (int i = 0; i < column.size(); i++) {
+                if (!column.isNull(i)) {
+                    least = least < 0 || column.values()[i] < column.values()[least] ? i : least;
+                    most = most < 0 || column.values()[i] > column.values()[most] ? i : most;
+                }
+            }
+            if (least >= 0) {
+                text(format.format(column, least), style);
+                text(format.format(column, most), style);
+            }
+        }
+
+        private void distinct(Column column, ValueFormat format, TextStyle style) {
+            Set<Object> seen = new HashSet<>();
+            List<Integer> rows = new ArrayList<>();
+            for (int i = 0; i < column.size() && seen.size() < MOST_MEASURED; i++) {
+                if (!column.isNull(i) && seen.add(column.wide(i))) {
+                    rows.add(i);
+                }
+            }
+            rows.forEach(row -> text(format.format(column, row), style));
+        }
+
+        private void text(String text, TextStyle style) {
+            Face face = style.face();
+            widest = Math.max(widest, face.width(face.printable(text), style.size()));
+        }
+    }
+}

@@ -1,0 +1,251 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.Words;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.type.LineBreaker;
+
+/** Heights and lines of bands: what both the page breaks and the pages themselves are made from. Not thread-safe. */
+final class Layout {
+
+    /** A text of more lines than this is cut, so that no band outgrows a page. */
+    static final int MOST_LINES = 12;
+
+    private static final int INDENT = 900;
+    private static final int LINE_PERCENT = 138;
+
+    private final Bands bands;
+    private final Printed printed;
+    private final Plan plan;
+    private final Paper paper;
+    private final ColumnLayout columns;
+    private final List<List<String>> headingLines;
+    private final boolean wraps;
+
+    Layout(Bands bands) {
+        this.bands = bands;
+        this.printed = new Printed(bands.grouped());
+        this.plan = bands.grouped().plan();
+        this.paper = Paper.of(plan.report().page());
+        this.columns = ColumnLayout.of(printed, paper, INDENT * headingLevels());
+        this.headingLines = IntStream.range(0, plan.columns().size())
+                .mapToObj(c -> lines(
+                        plan.columns().get(c).definition().label(), TextStyle.COLUMN_HEADING, columns.widths()[c]))
+                .toList();
+        boolean any = false;
+        for (boolean w : columns.wraps()) {
+            any |= w;
+        }
+        this.wraps = any;
+    }
+
+    Bands bands() {
+        return bands;
+    }
+
+    Printed printed() {
+        return printed;
+    }
+
+    Plan plan() {
+        return plan;
+    }
+
+    Paper paper() {
+        return paper;
+    }
+
+    ColumnLayout columns() {
+        return columns;
+    }
+
+    int size(TextStyle style) {
+        return style.size() * columns.percent() / 100;
+    }
+
+    int lineHeight(TextStyle style) {
+        return size(style) * LINE_PERCENT / 100;
+    }
+
+    List<String> lines(String text, TextStyle style, int width) {
+        return LineBreaker.lines(
+                style.face().printable(text), style.face(), size(style), Math.max(width, size(style)), MOST_LINES);
+    }
+
+    List<String> columnHeadingLines(int column) {
+        return headingLines.get(column);
+    }
+
+    int columnHeadingsHeight() {
+        int most = headingLines.stream().mapToInt(List::size).max().orElse(0);
+        return most == 0 ? 0 : most * lineHeight(TextStyle.COLUMN_HEADING) + 700;
+    }
+
+    int pageHeaderHeight() {
+        return lineHeight(TextStyle.PAGE_MARGIN) + 600;
+    }
+
+    int pageFooterHeight() {
+        return lineHeight(TextStyle.PAGE_MARGIN) + 500;
+    }
+
+    /** Space above a band's first line. */
+    int spaceAbove(BandKind kind, int depth) {
+        return switch (kind) {
+            case GROUP_HEADING -> depth <= 1 ? 900 : depth == 2 ? 600 : 350;
+            case GROUP_FOOTER -> 150;
+            case REPORT_FOOTER -> 400;
+            case EMPTY -> 800;
+            case REPORT_HEADER, GROUP_LINE, DETAIL -> 0;
+        };
+    }
+
+    int height(int band) {
+        BandKind kind = bands.kind(band);
+        int node = bands.node(band);
+        return switch (kind) {
+            case REPORT_HEADER -> reportHeaderHeight();
+            case GROUP_HEADING -> headingHeight(node, false);
+            case GROUP_LINE, DETAIL -> rowHeight(band);
+            case EMPTY -> spaceAbove(kind, 0) + lineHeight(TextStyle.CELL) + 400;
+            case GROUP_FOOTER, REPORT_FOOTER -> footerHeight(kind, node);
+        };
+    }
+
+    private int reportHeaderHeight() {
+        int height = lines(plan.report().title(), TextStyle.TITLE, paper.printableWidth())
+                        .size()
+                * lineHeight(TextStyle.TITLE);
+        for (String text : subtitles()) {
+            height += lines(text, TextStyle.SUBTITLE, paper.printableWidth()).size() * lineHeight(TextStyle.SUBTITLE);
+        }
+        return height + 900;
+    }
+
+    /** What stands below the title: the description and the answers. */
+    List<String> subtitles() {
+        List<String> texts = new ArrayList<>();
+        plan.report().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
+        String answers = printed.answersInWords();
+        if (!answers.isEmpty()) {
+            texts.add(answers);
+        }
+        return texts;
+    }
+
+    List<String> headingText(int node, boolean continued) {
+        int depth = depth(node);
+        String label = printed.label(node) + (continued ? Words.CONTINUED : "");
+        int right = firstTotalLeft(depth, Report.Place.HEADER);
+        return lines(label, TextStyle.heading(depth), right - indent(depth));
+    }
+
+    int headingHeight(int node, boolean continued) {
+        int depth = depth(node);
+        return spaceAbove(BandKind.GROUP_HEADING, depth)
+                + headingText(node, continued).size() * lineHeight(TextStyle.heading(depth))
+                + 100;
+    }
+
+    private int rowHeight(int band) {
+        int most = 1;
+        if (wraps) {
+            for (int c = 0; c < plan.columns().size(); c++) {
+                if (columns.wraps()[c]) {
+                    most = Math.max(most, cellLines(band, c).size());
+                }
+            }
+        }
+        return most * lineHeight(TextStyle.CELL) + 60;
+    }
+
+    /** The lines of a column's cell in a row of the table. */
+    List<String> cellLines(int band, int column) {
+        String text = bands.kind(band) == BandKind.DETAIL
+                ? printed.rowCell(column, bands.row(band))
+                : printed.lineCell(column, bands.node(band));
+        return columns.wraps()[column]
+                ? lines(text, TextStyle.CELL, columns.widths()[column])
+                : List.of(TextStyle.CELL.face().printable(text));
+    }
+
+    TextStyle footerStyle(BandKind kind) {
+        return kind == BandKind.REPORT_FOOTER ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
+    }
+
+    List<String> footerText(BandKind kind, int node) {
+        int depth = depth(node);
+        return lines(printed.totalName(node), footerStyle(kind), footerWidth(depth));
+    }
+
+    private int footerWidth(int depth) {
+        return firstTotalLeft(depth, Report.Place.FOOTER) - indent(depth);
+    }
+
+    /** Whether the counts stand behind the footer's name rather than below it. */
+    boolean countsBeside(BandKind kind, int node) {
+        List<String> name = footerText(kind, node);
+        TextStyle style = footerStyle(kind);
+        int used = style.face().width(name.getFirst(), size(style))
+                + size(style)
+                + TextStyle.COUNTS.face().width(printed.countsInWords(node), size(TextStyle.COUNTS));
+        return name.size() == 1 && used <= footerWidth(depth(node));
+    }
+
+    private int footerHeight(BandKind kind, int node) {
+        int lines = footerText(kind, node).size();
+        int counts = plan.counted().isEmpty() || countsBeside(kind, node) ? 0 : lineHeight(TextStyle.COUNTS);
+        return spaceAbove(kind, depth(node)) + lines * lineHeight(footerStyle(kind)) + counts + 250;
+    }
+
+    /** Left edge of the leftmost total of a level, before which the group's name has room. */
+    private int firstTotalLeft(int depth, Report.Place place) {
+        for (int c = 0; c < plan.columns().size(); c++) {
+            if (printed.totalAt(c, depth, place).isPresent()) {
+                return columns.x()[c] - ColumnLayout.GAP / 2;
+            }
+        }
+        return paper.right();
+    }
+
+    /** Left edge of a level's headings and footers. */
+    int indent(int depth) {
+        int levels = 0;
+        for (int d = 1; d < depth; d++) {
+            levels += plan.levels().get(d - 1).definition().header() == Report.Header.HEADING ? 1 : 0;
+        }
+        return paper.left() + INDENT * levels;
+    }
+
+    private int headingLevels() {
+        return (int) plan.levels().stream()
+                .filter(level -> level.definition().header() == Report.Header.HEADING)
+                .count();
+    }
+
+    int depth(int node) {
+        return bands.grouped().tree().depthOf(node);
+    }
+
+    /** The groups above a band whose headings a new page repeats, outermost first. */
+    List<Integer> openHeadings(int band) {
+        List<Integer> open = new ArrayList<>();
+        BandKind kind = bands.kind(band);
+        int node = bands.node(band);
+        boolean inside = kind == BandKind.DETAIL || kind == BandKind.GROUP_FOOTER;
+        GroupTree tree = bands.grouped().tree();
+        for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
+            if (plan.levels().get(depth(n) - 1).definition().header() == Report.Header.HEADING) {
+                open.addFirst(n);
+            }
+        }
+        return open;
+    }
+}

@@ -1,0 +1,99 @@
+package org.grammatus.core.page;
+
+import java.util.List;
+
+/**
+ * One page as data. Lengths are hundredths of a point, {@code x} from the left, {@code y} from the top. Cells refer to the
+ * page's own tables by index.
+ *
+ * @param number from 1
+ * @param of number of pages
+ * @param styles the styles that cells refer to
+ * @param nodes the groups that stand on the page, the report first
+ * @param ids the ids of the definition's parts that cells come from
+ * @param texts the distinct texts
+ * @param bands the rows of the page from top to bottom; each owns the cells from its first on
+ * @param cells texts in their places
+ * @param rules lines
+ * @param braces which rows feed which group's totals
+ */
+public record Page(
+        int number,
+        int of,
+        int width,
+        int height,
+        List<Style> styles,
+        List<Node> nodes,
+        List<String> ids,
+        List<String> texts,
+        List<BandBox> bands,
+        List<Cell> cells,
+        List<Rule> rules,
+        List<Brace> braces) {
+
+    /** Stands where a cell belongs to no part of the definition, a brace to no footer. */
+    public static final int NONE = -1;
+
+    /**
+     * A look of texts.
+     *
+     * @param face {@code regular} or {@code semibold}
+     * @param muted whether it is printed in the quieter ink
+     */
+    public record Style(String face, int size, boolean muted) {}
+
+    /**
+     * A group.
+     *
+     * @param place its number when the tree is read from the top
+     * @param last place of its last descendant: a group lies inside another if its place does
+     * @param depth 0 for the report
+     * @param level id of its level, or {@code report}
+     * @param label its label alone
+     */
+    public record Node(int place, int last, int depth, String level, String label) {}
+
+    /** What a row of the page is. */
+    public enum BandRole {
+        PAGE_HEADER,
+        TITLE,
+        COLUMN_HEADINGS,
+        HEADING,
+        ROW,
+        TOTALS,
+        GRAND_TOTAL,
+        PAGE_FOOTER
+    }
+
+    /**
+     * A row of the page.
+     *
+     * @param node index of the group it stands in
+     * @param firstCell index of its first cell
+     */
+    public record BandBox(BandRole role, int top, int height, int node, int firstCell) {}
+
+    /**
+     * A run of text.
+     *
+     * @param y its baseline
+     * @param text index of the text
+     * @param style index of the style
+     * @param node index of the group
+     * @param id index of the id of the column, total or level it comes from, or {@value Page#NONE}
+     * @param figure whether it is a figure, ending at its column's right edge
+     */
+    public record Cell(int x, int y, int width, int text, int style, int node, int id, boolean figure) {}
+
+    /** A line from left to right; thicker ones set off larger totals. */
+    public record Rule(int x, int y, int width, int thickness) {}
+
+    /**
+     * A brace beside the rows that feed a group's totals, as far as they stand on this page.
+     *
+     * @param node index of the group
+     * @param opens whether the group's first row is on this page
+     * @param closes whether its last is
+     */
+    public record Brace(int node, int top, int bottom, boolean opens, boolean closes) {}
+}

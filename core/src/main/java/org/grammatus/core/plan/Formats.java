@@ -1,0 +1,55 @@
+package org.grammatus.core.plan;
+
+import com.ibm.icu.text.DecimalFormat;
+import com.ibm.icu.util.ULocale;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Type;
+
+/** Chooses the CLDR pattern of what has none of its own: its field's, else one that fits its type. */
+final class Formats {
+
+    private static final int MOST_PRINTED_DECIMALS = 2;
+
+    private Formats() {}
+
+    static String of(Typed value, DatasetModel dataset) {
+        return switch (value) {
+            case Typed.Field f ->
+                dataset.field(f.id()).definition().format().orElseGet(() -> byType(f.type()));
+            case Typed.Negate n -> of(n.operand(), dataset);
+            case Typed.Aggregate a when a.function() != AggregateFunction.COUNT ->
+                of(a.argument().orElseThrow(), dataset);
+            default -> byType(value.type());
+        };
+    }
+
+    private static String byType(Type type) {
+        return switch (type.kind()) {
+            case TEXT, BOOLEAN -> "";
+            case INTEGER -> "#,##0";
+            case DECIMAL ->
+                type.scale() == 0
+                        ? "#,##0"
+                        : "#,##0." + "0".repeat(Math.min(type.scale(), MOST_PRINTED_DECIMALS));
+            case DATE -> "d MMM y";
+            case TIMESTAMP -> "d MMM y HH:mm";
+        };
+    }
+
+    /** Notes a pattern that CLDR does not know. */
+    static void check(String pointer, String format, Type type, Problems problems) {
+        try {
+            switch (type.kind()) {
+                case INTEGER, DECIMAL -> new DecimalFormat(format);
+                case DATE, TIMESTAMP -> DateBucket.dateFormat(format, ULocale.ROOT);
+                case TEXT, BOOLEAN -> {}
+            }
+        } catch (IllegalArgumentException e) {
+            problems.error(pointer, "found \"" + format + "\", expected a CLDR pattern such as #,##0.00 or d MMM y");
+        }
+    }
+}

@@ -1,0 +1,58 @@
+package org.grammatus.core.problem;
+
+import java.util.Optional;
+
+/**
+ * One thing that is wrong, in words a person can act on.
+ *
+ * @param severity whether it stops the work or is worth knowing
+ * @param pointer where in the document, as a JSON pointer (RFC 6901); empty text is the whole document
+ * @param position where inside a text at that pointer, for an expression
+ * @param message what happened, what was found, what was expected
+ */
+public record Problem(Severity severity, String pointer, Optional<Position> position, String message) {
+
+    /** Whether a problem stops the work. */
+    public enum Severity {
+        /** The work cannot go on. */
+        ERROR,
+        /** The result stands, but its reader should know. */
+        NOTICE
+    }
+
+    /**
+     * A place in a text.
+     *
+     * @param line line, from 1
+     * @param column column in code points, from 1
+     */
+    public record Position(int line, int column) {
+        @Override
+        public String toString() {
+            return line + ":" + column;
+        }
+    }
+
+    public static Problem error(String pointer, String message) {
+        return new Problem(Severity.ERROR, pointer, Optional.empty(), message);
+    }
+
+    public static Problem error(String pointer, Position position, String message) {
+        return new Problem(Severity.ERROR, pointer, Optional.of(position), message);
+    }
+
+    public static Problem notice(String pointer, String message) {
+        return new Problem(Severity.NOTICE, pointer, Optional.empty(), message);
+    }
+
+    /** The same problem, seen from a document in which its own document stands at the given pointer. */
+    public Problem below(String parentPointer) {
+        return new Problem(severity, parentPointer + pointer, position, message);
+    }
+
+    @Override
+    public String toString() {
+        String where = pointer.isEmpty() ? "" : pointer + ": ";
+        return where + position.map(p -> p + " ").orElse("") + message;
+    }
+}

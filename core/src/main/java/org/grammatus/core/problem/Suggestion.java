@@ -1,0 +1,49 @@
+package org.grammatus.core.problem;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Finds the name a person most likely meant. */
+public final class Suggestion {
+
+    private Suggestion() {}
+
+    /** The nearest of the names by edits, where it is near enough to be meant: at most a third of its letters differ. */
+    public static Optional<String> nearest(String typed, Collection<String> names) {
+        String lower = typed.toLowerCase(Locale.ROOT);
+        return names.stream()
+                .filter(name -> distance(lower, name.toLowerCase(Locale.ROOT)) <= Math.max(1, name.length() / 3))
+                .min(Comparator.<String>comparingInt(name -> distance(lower, name.toLowerCase(Locale.ROOT)))
+                        .thenComparing(Comparator.naturalOrder()));
+    }
+
+    /** {@code ; did you mean "amount"?}, or nothing when no name is near. */
+    public static String inWords(String typed, Collection<String> names) {
+        return nearest(typed, names)
+                .map(name -> "; did you mean \"" + name + "\"?")
+                .orElse("");
+    }
+
+    /** Edits (insert, delete, replace, swap of neighbours) between two texts. */
+    private static int distance(String a, String b) {
+        int[][] edits = new int[a.length() + 1][b.length() + 1];
+        for (int i = 0; i <= a.length(); i++) {
+            edits[i][0] = i;
+        }
+        for (int j = 0; j <= b.length(); j++) {
+            edits[0][j] = j;
+        }
+        for (int i = 1; i <= a.length(); i++) {
+            for (int j = 1; j <= b.length(); j++) {
+                int replace = edits[i - 1][j - 1] + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1);
+                edits[i][j] = Math.min(replace, 1 + Math.min(edits[i - 1][j], edits[i][j - 1]));
+                if (i > 1 && j > 1 && a.charAt(i - 1) == b.charAt(j - 2) && a.charAt(i - 2) == b.charAt(j - 1)) {
+                    edits[i][j] = Math.min(edits[i][j], edits[i - 2][j - 2] + 1);
+                }
+            }
+        }
+        return edits[a.length()][b.length()];
+    }
+}

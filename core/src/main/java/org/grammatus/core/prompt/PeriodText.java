@@ -1,0 +1,133 @@
+package org.grammatus.core.prompt;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.grammatus.core.dataset.FiscalCalendar;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.Period;
+
+/**
+ * Reads a period as people, files and addresses write it: an ISO 8601 interval with {@code ..} for an open end, one day, or a
+ * rolling name, which is resolved against the business date.
+ */
+public final class PeriodText {
+
+    private static final int MOST_DAYS = 36_600;
+    private static final Pattern DAYS = Pattern.compile("(last|next) (\\d{1,5}) days?");
+    private static final Pattern SPAN = Pattern.compile("(previous|this|next) (week|month|quarter|year|fiscal year)");
+    private static final Pattern TO_DATE = Pattern.compile("(week|month|quarter|year|fiscal year) to date");
+
+    private final LocalDate today;
+    private final FiscalCalendar calendar;
+
+    public PeriodText(LocalDate today, FiscalCalendar calendar) {
+        this.today = today;
+        this.calendar = calendar;
+    }
+
+    /**
+     * Reads a period.
+     *
+     * @throws ProblemException if it is written in no known form, or starts after it ends
+     */
+    public Period parse(String text) {
+        String words = text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+(?=[a-z])", " ");
+        try {
+            return rolling(words).orElseGet(() -> interval(text.trim()));
+        } catch (IllegalArgumentException | DateTimeException e) {
+            String reason = e instanceof DateTimeException ? "" : ": " + e.getMessage();
+            throw new ProblemException(Problem.error(
+                    "",
+                    "\"" + shortened(text) + "\" is not a period" + reason
+                            + "; write 2026-01-01/2026-03-31, ../2026-03-31, one day, or a name such as \"last 7 days\","
+                            + " \"previous month\", \"fiscal year to date\", \"all\""));
+        }
+    }
+
+    private Optional<Period> rolling(String words) {
+        switch (words) {
+            case "all":
+                return Optional.of(Period.OPEN);
+            case "today":
+                return Optional.of(Period.of(today, today));
+            case "yesterday":
+                return Optional.of(Period.of(today.minusDays(1), today.minusDays(1)));
+            default:
+                break;
+        }
+        Matcher days = DAYS.matcher(words);
+        if (days.matches()) {
+            int count = Integer.parseInt(days.group(2));
+            if (count < 1 || count > MOST_DAYS) {
+                throw new IllegalArgumentException("1 to " + MOST_DAYS + " days can be counted");
+            }
+            return Optional.of(
+                    days.group(1).equals("last")
+                            ? Period.of(today.minusDays(count - 1L), today)
+                            : Period.of(today.plusDays(1), today.plusDays(count)));
+        }
+        Matcher span = SPAN.matcher(words);
+        if (span.matches()) {
+            int step =
+                    switch (span.group(1)) {
+                        case "previous" -> -1;
+                        case "next" -> 1;
+                        default -> 0;
+                    };
+            return Optional.of(span(span.group(2), step));
+        }
+        Matcher toDate = TO_DATE.matcher(words);
+        if (toDate.matches()) {
+            return Optional.of(new Period(span(toDate.group(1), 0).from(), Optional.of(today)));
+        }
+        return Optional.empty();
+    }
+
+    private Period span(String unit, int step) {
+        LocalDate start =
+                switch (unit) {
+                    case "week" ->
+                        today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).plusWeeks(step);
+                    case "month" -> today.withDayOfMonth(1).plusMonths(step);
+                    case "quarter" ->
+                        today.withDayOfMonth(1).minusMonths((today.getMonthValue() - 1) % 3).plusMonths(3L * step);
+                    case "year" -> today.withDayOfYear(1).plusYears(step);
+                    default -> calendar.startOfYear(today).plusYears(step);
+                };
+        ChronoUnit length =
+                switch (unit) {
+                    case "week" -> ChronoUnit.WEEKS;
+                    case "month" -> ChronoUnit.MONTHS;
+                    case "quarter" -> null;
+                    default -> ChronoUnit.YEARS;
+                };
+        LocalDate next = length == null ? start.plusMonths(3) : start.plus(1, length);
+        return Period.of(start, next.minusDays(1));
+    }
+
+    private static Period interval(String text) {
+        int slash = text.indexOf('/');
+        if (slash < 0) {
+            LocalDate day = LocalDate.parse(text);
+            return Period.of(day, day);
+        }
+        return new Period(end(text.substring(0, slash)), end(text.substring(slash + 1)));
+    }
+
+    private static Optional<LocalDate> end(String text) {
+        String trimmed = text.trim();
+        return trimmed.isEmpty() || trimmed.equals("..") ? Optional.empty() : Optional.of(LocalDate.parse(trimmed));
+    }
+
+    private static String shortened(String text) {
+        return text.length() > 60 ? text.substring(0, 60) + "…" : text;
+    }
+}

@@ -1,0 +1,32 @@
+package org.grammatus.core.prompt;
+
+import com.ibm.icu.util.ULocale;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.value.Period;
+
+/**
+ * A prompt with its answer.
+ *
+ * @param asked the answer as it was written, rolling names kept; empty text when there was none
+ * @param period the days it stands for now
+ */
+public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period) {
+
+    /** The answer with month names, as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}. */
+    public String inWords(ULocale locale) {
+        String from = period.from().map(d -> day(d.toEpochDay(), locale)).orElse("");
+        String to = period.to().map(d -> day(d.toEpochDay(), locale)).orElse("");
+        if (period.isOpen()) {
+            return "all dates";
+        }
+        if (from.equals(to)) {
+            return from;
+        }
+        return to.isEmpty() ? "from " + from : from.isEmpty() ? "up to " + to : from + " to " + to;
+    }
+
+    private static String day(long epochDay, ULocale locale) {
+        return DateBucket.format("d MMMM y", epochDay, locale);
+    }
+}

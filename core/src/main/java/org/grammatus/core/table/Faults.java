@@ -1,0 +1,42 @@
+package org.grammatus.core.table;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/** Counts the figures that could not be computed and became NULL, so that the reader is told. Not thread-safe. */
+public final class Faults {
+
+    /** Why a figure is NULL. */
+    public enum Kind {
+        DIVISION_BY_ZERO("divided by zero"),
+        TOO_LARGE("has more than 38 digits");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Faults of one kind.
+     *
+     * @param count how many there are
+     * @param first the place, in the frame computed over, of the first
+     */
+    public record Found(int count, int first) {}
+
+    private final Map<Kind, Found> found = new EnumMap<>(Kind.class);
+
+    public void note(Kind kind, int place) {
+        found.merge(kind, new Found(1, place), (a, b) -> new Found(a.count() + 1, a.first()));
+    }
+
+    public Map<Kind, Found> found() {
+        return Map.copyOf(found);
+    }
+}

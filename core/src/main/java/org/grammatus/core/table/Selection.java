@@ -1,0 +1,45 @@
+package org.grammatus.core.table;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.Homes;
+import org.grammatus.core.plan.Plan;
+
+/**
+ * The rows that passed the filters.
+ *
+ * @param rows numbers of the grain's rows, ascending
+ * @param kept how many rows were left after each filter in turn, by the plan's order
+ */
+public record Selection(int[] rows, List<Integer> kept) {
+
+    /**
+     * Applies the plan's filters. A condition is computed at its home table, once for each of its rows.
+     *
+     * @param cancelled asked between filters
+     */
+    public static Selection of(Plan plan, Star star, Faults faults, BooleanSupplier cancelled) {
+        BitSet passing = new BitSet(star.rowCount());
+        passing.set(0, star.rowCount());
+        List<Integer> kept = new ArrayList<>();
+        Homes homes = new Homes(plan.dataset());
+        for (Plan.RowFilter filter : plan.filters()) {
+            if (cancelled.getAsBoolean()) {
+                throw new java.util.concurrent.CancellationException("The run was cancelled");
+            }
+            int home = homes.orGrain(filter.condition());
+            long[] truth = ((Column.Longs) Evaluator.evaluate(filter.condition(), star.at(home), faults)).values();
+            int[] path = star.path(DatasetModel.GRAIN, home);
+            for (int row = passing.nextSetBit(0); row >= 0; row = passing.nextSetBit(row + 1)) {
+                if (truth[path[row]] != 1) {
+                    passing.clear(row);
+                }
+            }
+            kept.add(passing.cardinality());
+        }
+        return new Selection(passing.stream().toArray(), List.copyOf(kept));
+    }
+}
