@@ -1,0 +1,51 @@
+package org.grammatus.demo;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report;
+
+/** The datasets and reports that come with the product. */
+public final class Starters {
+
+    private static final List<String> REPORTS = List.of("sales-by-fiscal-year");
+    private static final List<String> DATASETS = List.of("sales-order-lines");
+
+    private Starters() {}
+
+    public static List<String> reportIds() {
+        return REPORTS;
+    }
+
+    public static Optional<Report> report(String id) {
+        return REPORTS.contains(id) ? Optional.of(Definitions.readReport(reportText(id))) : Optional.empty();
+    }
+
+    public static List<String> datasetIds() {
+        return DATASETS;
+    }
+
+    public static Optional<Dataset> dataset(String id) {
+        return DATASETS.contains(id)
+                ? Optional.of(Definitions.readDataset(text("datasets/" + id + ".json")))
+                : Optional.empty();
+    }
+
+    /** A starter report's document. */
+    public static String reportText(String id) {
+        return text("reports/" + id + ".json");
+    }
+
+    private static String text(String path) {
+        try (InputStream in = Starters.class.getResourceAsStream(path)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

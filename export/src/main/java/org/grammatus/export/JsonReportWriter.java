@@ -1,0 +1,178 @@
+package org.grammatus.export;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import tools.jackson.core.JsonEncoding;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.StreamWriteFeature;
+import tools.jackson.core.json.JsonFactory;
+
+/**
+ * The logical result as JSON (RFC 8259), in the form that {@code docs/result-format.md} describes: groups in printed order
+ * with exact figures, as numbers in plain notation with all digits of their scale.
+ */
+final class JsonReportWriter implements ReportWriter {
+
+    private static final int ASK_EVERY = 1024;
+
+    private JsonGenerator json;
+    private Grouped grouped;
+    private List<Column> rowValues;
+    private WriteProgress progress;
+
+    @Override
+    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+        this.grouped = pages.bands().grouped();
+        this.progress = progress;
+        Plan plan = grouped.plan();
+        this.rowValues = plan.block().rows().shown()
+                ? plan.columns().stream()
+                        .map(c -> Evaluator.evaluate(
+                                c.value(), grouped.star().at(c.home()), new Faults()))
+                        .toList()
+                : List.of();
+        JsonFactory factory = JsonFactory.builder()
+                .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
+                .enable(StreamWriteFeature.WRITE_BIGDECIMAL_AS_PLAIN)
+                .build();
+        try (JsonGenerator generator = factory.createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8)) {
+            json = generator;
+            json.writeStartObject();
+            json.writeStringProperty("format", "grammatus-result");
+            json.writeNumberProperty("version", 1);
+            head(plan);
+            json.writeName("result");
+            node(0);
+            json.writeEndObject();
+        }
+        out.write('\n');
+    }
+
+    private void head(Plan plan) {
+        json.writeStringProperty("report", plan.report().id());
+        json.writeStringProperty("title", plan.report().title());
+        json.writeStringProperty("dataset", plan.report().dataset());
+        json.writeStringProperty("businessDate", plan.context().businessDate().toString());
+        json.writeArrayPropertyStart("answers");
+        for (ResolvedPrompt prompt : plan.prompts()) {
+            json.writeStartObject();
+            json.writeStringProperty("name", prompt.prompt().name());
+            json.writeStringProperty("asked", prompt.asked());
+            json.writeStringProperty("resolved", prompt.period().toString());
+            json.writeStringProperty("words", prompt.inWords(plan.locale()));
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeArrayPropertyStart("levels");
+        plan.levels().forEach(level -> json.writeString(level.definition().id()));
+        json.writeEndArray();
+        json.writeNumberProperty("rowsRead", grouped.star().rowCount());
+        json.writeNumberProperty("rowsKept", grouped.selection().rows().length);
+    }
+
+    /** Writes the node at a place with all its descendants, and returns the place after them. */
+    private int node(int place) {
+        if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
+            throw new CancellationException("The export was cancelled");
+        }
+        GroupTree tree = grouped.tree();
+        int node = tree.nodeAt(place);
+        int depth = tree.depthOf(node);
+        json.writeStartObject();
+        if (depth > 0) {
+            int within = grouped.within(node);
+            json.writeStringProperty(
+                    "level", grouped.plan().levels().get(depth - 1).definition().id());
+            json.writeName("key");
+            value(grouped.keys().get(depth).orElseThrow(), within);
+            json.writeName("label");
+            value(grouped.labels().get(depth).orElseThrow(), within);
+            cells(depth, within);
+        }
+        json.writeObjectPropertyStart("counts");
+        for (int i = 0; i < grouped.plan().counted().size(); i++) {
+            String table = grouped.plan().dataset().table(grouped.plan().counted().get(i)).id();
+            json.writeNumberProperty(table, grouped.counts().get(i)[node]);
+        }
+        json.writeEndObject();
+        totals(node, depth);
+        int next = place + 1;
+        if (depth < tree.depths() - 1) {
+            json.writeArrayPropertyStart("groups");
+            while (next <= tree.lastPlace(node)) {
+                next = node(next);
+            }
+            json.writeEndArray();
+        } else if (!rowValues.isEmpty()) {
+            rows(place);
+        }
+        json.writeEndObject();
+        return next;
+    }
+
+    private void totals(int node, int depth) {
+        int level = depth == 0 ? Plan.Total.REPORT_LEVEL : depth - 1;
+        json.writeObjectPropertyStart("totals");
+        for (int t = 0; t < grouped.plan().totals().size(); t++) {
+            Plan.Total total = grouped.plan().totals().get(t);
+            if (total.places().containsKey(level)) {
+                json.writeName(total.definition().id());
+                value(grouped.totals().get(t), node);
+            }
+        }
+        json.writeEndObject();
+    }
+
+    private void cells(int depth, int within) {
+        List<Column> cells = grouped.cells().get(depth);
+        if (cells.isEmpty()) {
+            return;
+        }
+        json.writeObjectPropertyStart("cells");
+        for (int c = 0; c < cells.size(); c++) {
+            Report.Column column = grouped.plan().columns().get(c).definition();
+            json.writeName(column.id());
+            value(cells.get(c), within);
+        }
+        json.writeEndObject();
+    }
+
+    private void rows(int place) {
+        json.writeArrayPropertyStart("rows");
+        for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
+            json.writeStartObject();
+            for (int c = 0; c < rowValues.size(); c++) {
+                Plan.Column column = grouped.plan().columns().get(c);
+                json.writeName(column.definition().id());
+                value(rowValues.get(c), grouped.star().path(0, column.home())[grouped.rows()[i]]);
+            }
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    private void value(Column column, int row) {
+        switch (Scalars.at(column, row)) {
+            case Scalar.Null n -> json.writeNull();
+            case Scalar.Text t -> json.writeString(t.value());
+            case Scalar.Number n -> json.writeNumber(n.value());
+            case Scalar.Date d -> json.writeString(d.value().toString());
+            case Scalar.Timestamp t -> json.writeString(t.value().toString());
+            case Scalar.Bool b -> json.writeBoolean(b.value());
+        }
+    }
+}

@@ -1,0 +1,186 @@
+package org.grammatus.export;
+
+import java.io.FilterOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.GregorianCalendar;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.CancellationException;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.page.Page;
+import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.type.Face;
+import org.openpdf.text.Document;
+import org.openpdf.text.DocumentException;
+import org.openpdf.text.Rectangle;
+import org.openpdf.text.pdf.BaseFont;
+import org.openpdf.text.pdf.PdfContentByte;
+import org.openpdf.text.pdf.PdfDate;
+import org.openpdf.text.pdf.PdfDestination;
+import org.openpdf.text.pdf.PdfLiteral;
+import org.openpdf.text.pdf.PdfName;
+import org.openpdf.text.pdf.PdfOutline;
+import org.openpdf.text.pdf.PdfWriter;
+
+/** The pages as PDF (ISO 32000): embedded subset fonts, real text, a bookmark for each group with a heading, title and language. */
+final class PdfReportWriter implements ReportWriter {
+
+    private static final float HUNDREDTHS = 100f;
+    private static final int MUTED = 0x5B;
+    private static final int INK = 0x16;
+
+    private final Map<Face, BaseFont> fonts = new EnumMap<>(Face.class);
+    private final Map<Integer, PdfOutline> outlineAtDepth = new HashMap<>();
+    private final Set<Integer> bookmarked = new HashSet<>();
+
+    @Override
+    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+        Plan plan = pages.bands().grouped().plan();
+        Page first = pages.page(1);
+        Document document = new Document(paper(first));
+        // The library closes the stream it is given; ours belongs to the caller.
+        PdfWriter writer = PdfWriter.getInstance(document, new FilterOutputStream(out) {
+            @Override
+            public void write(byte[] bytes, int from, int length) throws IOException {
+                out.write(bytes, from, length);
+            }
+
+            @Override
+            public void close() throws IOException {
+                flush();
+            }
+        });
+        describe(document, writer, plan);
+        document.open();
+        openFonts();
+        for (int number = 1; number <= pages.count(); number++) {
+            if (!progress.pagesWritten(number - 1)) {
+                throw new CancellationException("The export was cancelled");
+            }
+            if (number > 1) {
+                document.newPage();
+            }
+            paint(number == 1 ? first : pages.page(number), writer);
+        }
+        document.close();
+    }
+
+    /** Identity and date come from the inputs, not from chance or the clock. */
+    private static void describe(Document document, PdfWriter writer, Plan plan) {
+        document.addTitle(plan.report().title());
+        document.addCreator("Grammatus");
+        document.setDocumentLanguage(plan.report().locale());
+        GregorianCalendar date = GregorianCalendar.from(
+                plan.context().businessDate().atStartOfDay(ZoneId.of("UTC")));
+        document.addCreationDate(new PdfDate(date));
+        String id = digest(Definitions.write(plan.report()) + plan.prompts() + plan.context());
+        writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
+        writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);
+    }
+
+    private static String digest(String text) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash, 0, 16);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Rectangle paper(Page page) {
+        return new Rectangle(page.width() / HUNDREDTHS, page.height() / HUNDREDTHS);
+    }
+
+    private void openFonts() throws IOException {
+        for (Face face : Face.values()) {
+            BaseFont font = BaseFont.createFont(
+                    face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, face.bytes(), null);
+            font.setSecureRandom(new Fixed());
+            fonts.put(face, font);
+        }
+    }
+
+    /** Names the subset of a font the same way each time. */
+    private static final class Fixed extends SecureRandom {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public int nextInt(int bound) {
+            return 0;
+        }
+
+        @Override
+        public void nextBytes(byte[] bytes) {
+            Arrays.fill(bytes, (byte) 0);
+        }
+    }
+
+    private void paint(Page page, PdfWriter writer) throws DocumentException {
+        PdfContentByte content = writer.getDirectContent();
+        for (Page.Rule rule : page.rules()) {
+            float y = up(page, rule.y());
+            content.setLineWidth(rule.thickness() / HUNDREDTHS);
+            content.moveTo(rule.x() / HUNDREDTHS, y);
+            content.lineTo((rule.x() + rule.width()) / HUNDREDTHS, y);
+            content.stroke();
+        }
+        content.beginText();
+        int style = Page.NONE;
+        int x = 0;
+        int y = page.height();
+        for (Page.Cell cell : page.cells()) {
+            if (cell.style() != style) {
+                style = cell.style();
+                setStyle(content, page.styles().get(style));
+            }
+            // Moves relative to the last text keep the file small.
+            content.moveText((cell.x() - x) / HUNDREDTHS, (y - cell.y()) / HUNDREDTHS);
+            x = cell.x();
+            y = cell.y();
+            content.showText(page.texts().get(cell.text()));
+        }
+        content.endText();
+        bookmark(page, content);
+    }
+
+    private void setStyle(PdfContentByte content, Page.Style style) {
+        Face face = style.face().equals(Face.SEMIBOLD.word()) ? Face.SEMIBOLD : Face.REGULAR;
+        int grey = style.muted() ? MUTED : INK;
+        content.setFontAndSize(fonts.get(face), style.size() / HUNDREDTHS);
+        content.setGrayFill(grey / 255f);
+    }
+
+    private void bookmark(Page page, PdfContentByte content) {
+        for (Page.BandBox band : page.bands()) {
+            Page.Node node = page.nodes().get(band.node());
+            if (band.role() != Page.BandRole.HEADING || !bookmarked.add(node.place())) {
+                continue;
+            }
+            PdfOutline parent = content.getRootOutline();
+            for (int depth = node.depth() - 1; depth > 0; depth--) {
+                if (outlineAtDepth.containsKey(depth)) {
+                    parent = outlineAtDepth.get(depth);
+                    break;
+                }
+            }
+            PdfDestination destination = new PdfDestination(PdfDestination.XYZ, -1, up(page, band.top()), 0);
+            outlineAtDepth.put(node.depth(), new PdfOutline(parent, destination, node.label(), false));
+        }
+    }
+
+    private static float up(Page page, int y) {
+        return (page.height() - y) / HUNDREDTHS;
+    }
+}

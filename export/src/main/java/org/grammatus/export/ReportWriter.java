@@ -1,0 +1,26 @@
+package org.grammatus.export;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import org.grammatus.core.page.Pages;
+
+/** Writes a report in one file format. The same report gives the same bytes under the same build. */
+public interface ReportWriter {
+
+    /**
+     * Writes the whole report; the stream stays open.
+     *
+     * @param progress told the pages written so far, and asked whether to go on
+     * @throws java.util.concurrent.CancellationException if it was not to go on
+     */
+    void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException;
+
+    /** Follows a writer. */
+    interface WriteProgress {
+        /** Nobody watches, nobody cancels. */
+        WriteProgress SILENT = pages -> true;
+
+        /** Returns whether to go on. */
+        boolean pagesWritten(int pages);
+    }
+}

@@ -1,0 +1,118 @@
+package org.grammatus.runs;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.sources.Source;
+import org.grammatus.sources.SourceException;
+
+/** One run as a job: started once, followed by any number of listeners, cancelled by anyone. Thread-safe. */
+public final class Run {
+
+    private static final System.Logger LOG = System.getLogger(Run.class.getName());
+
+    private final String id;
+    private final RunRequest request;
+    private final Instant startedAt;
+    private final List<Consumer<RunProgress>> listeners = new CopyOnWriteArrayList<>();
+    private volatile RunProgress progress = RunProgress.WAITING;
+    private volatile boolean cancelled;
+    private volatile RunResult result;
+
+    Run(String id, RunRequest request, Instant startedAt) {
+        this.id = id;
+        this.request = request;
+        this.startedAt = startedAt;
+    }
+
+    void execute(RunEngine engine, Source source) {
+        try {
+            if (cancelled) {
+                throw new CancellationException();
+            }
+            RunProgress[] last = new RunProgress[1];
+            RunResult made = engine.run(
+                    request,
+                    source,
+                    next -> {
+                        last[0] = next;
+                        if (!next.state().isOver()) {
+                            tell(next);
+                        }
+                    },
+                    () -> cancelled);
+            // The result is there before anybody hears that the run is done.
+            result = made;
+            tell(last[0]);
+        } catch (CancellationException e) {
+            tell(progress.with(RunState.CANCELLED));
+        } catch (ProblemException e) {
+            tell(progress.with(RunState.FAILED, e.problems()));
+        } catch (SourceException e) {
+            tell(progress.with(RunState.FAILED, List.of(Problem.error("", e.getMessage()))));
+        } catch (RuntimeException | OutOfMemoryError e) {
+            LOG.log(System.Logger.Level.ERROR, "Run " + id + " failed", e);
+            String reason = e instanceof OutOfMemoryError
+                    ? "the rows do not fit the server's memory; narrow the report's answers"
+                    : "the run failed for a reason of the program's own; the server's log says more under " + id;
+            tell(progress.with(RunState.FAILED, List.of(Problem.error("", reason))));
+        }
+    }
+
+    private synchronized void tell(RunProgress next) {
+        progress = next;
+        listeners.forEach(listener -> listener.accept(next));
+        if (next.state().isOver()) {
+            listeners.clear();
+        }
+    }
+
+    /**
+     * Follows the run: the listener is told at once where the run is, and of every step after it.
+     *
+     * @return ends the following
+     */
+    public synchronized Runnable follow(RunListener listener) {
+        Consumer<RunProgress> told = listener::progressed;
+        told.accept(progress);
+        if (!progress.state().isOver()) {
+            listeners.add(told);
+        }
+        return () -> listeners.remove(told);
+    }
+
+    /** Told of a run's steps, on the thread of the run; must be quick. */
+    public interface RunListener {
+        void progressed(RunProgress progress);
+    }
+
+    public void cancel() {
+        cancelled = true;
+    }
+
+    public String id() {
+        return id;
+    }
+
+    public RunRequest request() {
+        return request;
+    }
+
+    public Instant startedAt() {
+        return startedAt;
+    }
+
+    public RunProgress progress() {
+        return progress;
+    }
+
+    /** The result, once the run is done. */
+    public Optional<RunResult> result() {
+        return Optional.ofNullable(result);
+    }
+}

@@ -1,0 +1,82 @@
+package org.grammatus.runs;
+
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
+import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.Star;
+import org.grammatus.sources.Source;
+
+/** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. Stateless. */
+public final class RunEngine {
+
+    private final RunLimits limits;
+
+    public RunEngine(RunLimits limits) {
+        this.limits = limits;
+    }
+
+    /**
+     * Runs a report to the end.
+     *
+     * @param listener told of each step, on the calling thread
+     * @param cancelled asked often; true ends the run
+     * @throws ProblemException if the definition, the answers or a limit stand in the way
+     * @throws org.grammatus.sources.SourceException if the rows cannot be read
+     * @throws CancellationException if it was cancelled
+     */
+    public RunResult run(
+            RunRequest request, Source source, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
+        long deadline = System.nanoTime() + limits.longest().toNanos();
+        BooleanSupplier ended = () -> {
+            if (System.nanoTime() > deadline) {
+                throw new ProblemException(Problem.error(
+                        "", "the run took longer than " + limits.longest().toMinutes() + " minutes; narrow its answers"));
+            }
+            return cancelled.getAsBoolean();
+        };
+        Plan plan = Planner.plan(request.report(), request.dataset(), request.answers(), request.context());
+        RunProgress progress = RunProgress.WAITING.with(RunState.READING);
+        listener.accept(progress);
+        long[] rowsRead = new long[1];
+        Star star = source.read(plan, rows -> {
+            rowsRead[0] = rows;
+            listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
+            return !ended.getAsBoolean() && withinLimit(rows);
+        });
+        rowsRead[0] = Math.max(rowsRead[0], star.rowCount());
+        listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
+        Faults faults = new Faults();
+        Selection selection = Selection.of(plan, star, faults, ended);
+        Grouped grouped = Grouping.group(plan, star, selection, faults, ended);
+        Pages pages = Pages.of(Bands.of(grouped), ended);
+        RunResult result = new RunResult(grouped, pages);
+        listener.accept(new RunProgress(
+                RunState.DONE,
+                rowsRead[0],
+                selection.rows().length,
+                grouped.tree().nodeCount() - 1,
+                pages.count(),
+                result.notices()));
+        return result;
+    }
+
+    private boolean withinLimit(long rows) {
+        if (rows > limits.mostRows()) {
+            throw new ProblemException(Problem.error(
+                    "",
+                    "the source has more than %,d rows, the most a run reads; take a smaller source"
+                            .formatted(limits.mostRows())));
+        }
+        return true;
+    }
+}
