@@ -137,7 +137,7 @@ public final class Scenario {
             sink.salesOrder(new Rows.SalesOrder(
                     id, "S%07d".formatted(100_000 + id), at, promised, apiary, depot, ship, status, freight));
             boolean unposted = lastDay && id % 2 == 0;
-            int lines = unposted || rare() ? 0 : 1 + random.nextInt(4) + random.nextInt(4);
+            int lines = unposted || rare() ? 0 : 1 + random.nextInt(4) + random.nextInt(random.nextBoolean() ? 4 : 3);
             for (int number = 1; number <= lines; number++) {
                 salesLine(rare() && rare() ? size.salesOrders() + id : id, number, day, status);
             }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
@@ -31,12 +32,14 @@ final class JsonReportWriter implements ReportWriter {
 
     private JsonGenerator json;
     private Grouped grouped;
+    private Printed printed;
     private List<Column> rowValues;
     private WriteProgress progress;
 
     @Override
     public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
         this.grouped = pages.bands().grouped();
+        this.printed = new Printed(grouped);
         this.progress = progress;
         Plan plan = grouped.plan();
         this.rowValues = plan.block().rows().shown()
@@ -99,8 +102,7 @@ final class JsonReportWriter implements ReportWriter {
                     "level", grouped.plan().levels().get(depth - 1).definition().id());
             json.writeName("key");
             value(grouped.keys().get(depth).orElseThrow(), within);
-            json.writeName("label");
-            value(grouped.labels().get(depth).orElseThrow(), within);
+            json.writeStringProperty("label", printed.label(node));
             cells(depth, within);
         }
         json.writeObjectPropertyStart("counts");

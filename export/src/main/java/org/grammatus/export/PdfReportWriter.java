@@ -64,6 +64,8 @@ final class PdfReportWriter implements ReportWriter {
         });
         describe(document, writer, plan);
         document.open();
+        // Opening notes the time of day; the business date takes its place.
+        writer.getInfo().put(PdfName.CREATIONDATE, creationDate(plan));
         openFonts();
         for (int number = 1; number <= pages.count(); number++) {
             if (!progress.pagesWritten(number - 1)) {
@@ -82,12 +84,14 @@ final class PdfReportWriter implements ReportWriter {
         document.addTitle(plan.report().title());
         document.addCreator("Grammatus");
         document.setDocumentLanguage(plan.report().locale());
-        GregorianCalendar date = GregorianCalendar.from(
-                plan.context().businessDate().atStartOfDay(ZoneId.of("UTC")));
-        document.addCreationDate(new PdfDate(date));
         String id = digest(Definitions.write(plan.report()) + plan.prompts() + plan.context());
         writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
         writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);
+    }
+
+    private static PdfDate creationDate(Plan plan) {
+        return new PdfDate(
+                GregorianCalendar.from(plan.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
     }
 
     private static String digest(String text) {

@@ -6,7 +6,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
 
 /** Writes a run's result into a file, whole or not at all. */
@@ -19,12 +19,13 @@ public final class ReportFile {
      *
      * @throws IOException if it cannot be written; what was there before is still there, and nothing half-written is
      */
-    public static void write(RunResult result, Format format, Path file, WriteProgress progress) throws IOException {
+    public static void write(RunResult result, ReportWriter writer, Path file, WriteProgress progress)
+            throws IOException {
         Path target = file.toAbsolutePath();
         Path part = Files.createTempFile(target.getParent(), ".grammatus", ".part");
         try {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-                format.writer().write(result.pages(), out, progress);
+                writer.write(result.pages(), out, progress);
             }
             Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {

@@ -32,22 +32,26 @@ public final class RunService implements AutoCloseable {
         this.clock = clock;
     }
 
-    /**
-     * Starts a run.
-     *
-     * @param whenOver told of the run when it is over, on the run's thread
-     */
-    public Run start(RunRequest request, Source source, Consumer<Run> whenOver) {
+    /** Makes a run that can be found from now on, but waits to be started. */
+    public Run prepare(RunRequest request) {
         Run run = new Run(UUID.randomUUID().toString(), request, clock.instant());
         synchronized (runs) {
             runs.put(run.id(), run);
             forgetOldest();
         }
+        return run;
+    }
+
+    /**
+     * Starts a prepared run.
+     *
+     * @param whenOver told of the run when it is over, on the run's thread
+     */
+    public void start(Run run, Source source, Consumer<Run> whenOver) {
         executor.execute(() -> {
             run.execute(engine, source);
             whenOver.accept(run);
         });
-        return run;
     }
 
     /** A run that is going on or was kept. */

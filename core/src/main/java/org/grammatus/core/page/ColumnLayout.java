@@ -104,16 +104,20 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
     }
 
-    /** Gives what is left over to the last text column, so that the figures stand at the paper's right edge. */
+    /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
     private static void widen(List<Plan.Column> columns, int[] widths, int left) {
-        for (int c = widths.length - 1; c >= 0; c--) {
-            if (!columns.get(c).alignEnd()) {
-                widths[c] += left;
-                return;
-            }
-        }
-        if (widths.length > 0) {
+        int texts = (int) columns.stream().filter(column -> !column.alignEnd()).count();
+        if (texts == 0 && widths.length > 0) {
             widths[0] += left;
+        }
+        int spread = 0;
+        for (int c = 0, seen = 0; c < widths.length; c++) {
+            if (!columns.get(c).alignEnd()) {
+                seen++;
+                int share = (int) ((long) left * seen / texts) - spread;
+                widths[c] += share;
+                spread += share;
+            }
         }
     }
 

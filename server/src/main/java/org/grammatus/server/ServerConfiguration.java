@@ -1,0 +1,57 @@
+package org.grammatus.server;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.demo.ScenarioDatabase;
+import org.grammatus.runs.RunLimits;
+import org.grammatus.runs.RunService;
+import org.grammatus.server.account.Accounts;
+import org.grammatus.server.library.Reports;
+import org.grammatus.server.store.Store;
+import org.grammatus.sources.Source;
+import org.grammatus.sources.SqliteSource;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The server's parts. */
+@SpringBootApplication
+class ServerConfiguration {
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+
+    @Bean
+    Source source(ServerSettings settings) {
+        return new SqliteSource(settings.database());
+    }
+
+    @Bean
+    RunService runService(Clock clock) {
+        return new RunService(RunLimits.DEFAULT, clock);
+    }
+
+    /** The demo's business date is its data's last day; over other data it is the day the server sees. */
+    @Bean
+    BusinessDate businessDate(ServerSettings settings, Clock clock) {
+        ZoneId zone = ZoneId.systemDefault();
+        return () -> new RunContext(
+                ScenarioDatabase.businessDate(settings.database()).orElseGet(() -> LocalDate.now(clock.withZone(zone))),
+                zone);
+    }
+
+    @Bean
+    ApplicationRunner firstRecords(Store store, Accounts accounts, Reports reports, ServerSettings settings) {
+        return arguments -> {
+            store.markInterruptedRuns();
+            reports.addStarters();
+            if (settings.demo()) {
+                accounts.addDemoAccounts();
+            }
+        };
+    }
+}

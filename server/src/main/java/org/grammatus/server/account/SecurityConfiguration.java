@@ -1,0 +1,84 @@
+package org.grammatus.server.account;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+
+/**
+ * Sign-in by session cookie, guarded against forged requests. Everything under {@code /api} asks for an account, and what
+ * changes or shows definitions for an author; the rest is the program's own pages, which anybody may load.
+ */
+@Configuration
+class SecurityConfiguration {
+
+    static final String SIGN_IN = "/api/session";
+    static final String SIGN_OUT = "/api/session/end";
+
+    private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self'"
+            + " data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    @Bean
+    SecurityFilterChain filterChain(HttpSecurity http) throws Exception {
+        CookieCsrfTokenRepository csrfTokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        csrfTokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return http.csrf(csrf -> {
+                    csrf.spa();
+                    csrf.csrfTokenRepository(csrfTokens);
+                })
+                .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, SIGN_IN)
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/reports")
+                        .hasRole(Role.AUTHOR.name())
+                        .requestMatchers("/api/reports/*/definition")
+                        .hasRole(Role.AUTHOR.name())
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .requestMatchers("/error")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET)
+                        .permitAll()
+                        .anyRequest()
+                        .denyAll())
+                .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
+                        .usernameParameter("name")
+                        .passwordParameter("password")
+                        .successHandler((request, response, who) -> response.setStatus(204))
+                        .failureHandler((request, response, failure) -> problem(
+                                response, HttpStatus.UNAUTHORIZED, "The name or the password is not right")))
+                .logout(logout -> logout.logoutUrl(SIGN_OUT)
+                        .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) ->
+                                problem(response, HttpStatus.UNAUTHORIZED, "Sign in first"))
+                        .accessDeniedHandler((request, response, failure) -> problem(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "Your account may not do this, or the page is out of date; reload it")))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .requestCache(cache -> cache.disable())
+                .build();
+    }
+
+    /** An answer as RFC 9457 describes it, from before any controller. */
+    private static void problem(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        String body = "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
+                .formatted(status.getReasonPhrase(), status.value(), detail);
+        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,2 @@
+/** Who may come in, and as what. */
+package org.grammatus.server.account;

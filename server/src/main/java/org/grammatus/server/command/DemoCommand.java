@@ -1,0 +1,56 @@
+package org.grammatus.server.command;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import org.grammatus.demo.ScenarioDatabase;
+import org.grammatus.demo.ScenarioSize;
+import org.grammatus.server.Server;
+import org.grammatus.server.ServerSettings;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Makes the demo data where it is missing and serves it with demo accounts. */
+@Command(
+        name = "demo",
+        mixinStandardHelpOptions = true,
+        description = "Starts with demo data and demo accounts; makes the data where it is missing.")
+final class DemoCommand implements Callable<Integer> {
+
+    static final String DATA_DIR = "Where data is kept; ${DEFAULT-VALUE} unless said.";
+
+    @Option(names = "--port", defaultValue = "8080", description = "Port on 127.0.0.1; ${DEFAULT-VALUE} unless said.")
+    private int port;
+
+    @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DATA_DIR)
+    private Path dataDir;
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    static Path database(Path dataDir) {
+        return dataDir.resolve("demo").resolve("merrowdale.db");
+    }
+
+    @Override
+    public Integer call() {
+        Path database = database(dataDir);
+        if (!Files.exists(database)) {
+            spec.commandLine().getOut().println("Making the demo data in " + database);
+            ScenarioDatabase.create(database, ScenarioSize.DEMO);
+        }
+        return ServeCommand.serve(new ServerSettings(port, dataDir, database, true), spec.commandLine());
+    }
+
+    /** What a new user needs to know, once the server is there. */
+    static String welcome(Server server) {
+        return """
+
+                Grammatus is ready:  %s
+                  author:  author / author-demo   (defines reports)
+                  reader:  reader / reader-demo   (runs them)
+                Data is kept in %s. Stop with Ctrl-C."""
+                .formatted(server.address(), server.settings().dataDir().toAbsolutePath());
+    }
+}

@@ -1,0 +1,47 @@
+package org.grammatus.server.command;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import org.grammatus.server.Server;
+import org.grammatus.server.ServerSettings;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+
+/** Serves reports over a database of one's own. */
+@Command(
+        name = "serve",
+        mixinStandardHelpOptions = true,
+        description = "Starts the server over a SQLite database of the demo's shape.")
+final class ServeCommand implements Callable<Integer> {
+
+    @Option(names = "--port", defaultValue = "8080", description = "Port on 127.0.0.1; ${DEFAULT-VALUE} unless said.")
+    private int port;
+
+    @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DemoCommand.DATA_DIR)
+    private Path dataDir;
+
+    @Option(names = "--database", required = true, paramLabel = "FILE", description = "The database to report on.")
+    private Path database;
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    @Override
+    public Integer call() {
+        return serve(new ServerSettings(port, dataDir, database, false), spec.commandLine());
+    }
+
+    static int serve(ServerSettings settings, CommandLine command) {
+        Server server;
+        try {
+            server = Server.start(settings);
+        } catch (Server.CannotStart e) {
+            throw new CommandFailure(e.getMessage());
+        }
+        command.getOut()
+                .println(settings.demo() ? DemoCommand.welcome(server) : "Grammatus is ready: " + server.address());
+        command.getOut().flush();
+        return GrammatusCommand.SERVING;
+    }
+}

@@ -1,0 +1,16 @@
+package org.grammatus.server.page;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Every screen's address loads the one page, which then shows that screen. */
+@Controller
+@Hidden
+class ScreenController {
+
+    @GetMapping({"/sign-in", "/reports", "/reports/{id}"})
+    String screen() {
+        return "forward:/index.html";
+    }
+}

@@ -1,0 +1,54 @@
+package org.grammatus.server.run;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.runs.RunResult;
+
+/** The groups of a run that have a heading, each with the page it begins on. */
+final class Outline {
+
+    /** More children than this are not listed at once. */
+    static final int MOST = 1_000;
+
+    private Outline() {}
+
+    /**
+     * A group.
+     *
+     * @param place its number when the tree is read from the top; the report is 0
+     * @param counts what was counted in it, in words
+     * @param page page it begins on
+     * @param children whether groups with headings lie in it
+     */
+    record Entry(int place, int depth, String label, String counts, int page, boolean children) {}
+
+    /** The headed groups right below one, in printed order. */
+    static List<Entry> below(RunResult result, int parentPlace) {
+        Bands bands = result.pages().bands();
+        GroupTree tree = result.grouped().tree();
+        Printed printed = new Printed(result.grouped());
+        List<Entry> entries = new ArrayList<>();
+        if (parentPlace < 0 || parentPlace >= tree.nodeCount()) {
+            return entries;
+        }
+        int parent = tree.nodeAt(parentPlace);
+        for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {
+            int node = bands.node(band);
+            if (bands.kind(band) == BandKind.GROUP_HEADING && tree.parentOf(node) == parent) {
+                boolean children = band + 1 < bands.size() && bands.kind(band + 1) == BandKind.GROUP_HEADING;
+                entries.add(new Entry(
+                        tree.placeOf(node),
+                        tree.depthOf(node),
+                        printed.label(node),
+                        printed.countsInWords(node),
+                        result.pages().pageOf(band),
+                        children));
+            }
+        }
+        return entries;
+    }
+}

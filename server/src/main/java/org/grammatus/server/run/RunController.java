@@ -1,0 +1,207 @@
+package org.grammatus.server.run;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.Principal;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.ReportFile;
+import org.grammatus.runs.Run;
+import org.grammatus.runs.RunProgress;
+import org.grammatus.runs.RunRequest;
+import org.grammatus.runs.RunResult;
+import org.grammatus.runs.RunService;
+import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.Account;
+import org.grammatus.server.account.Accounts;
+import org.grammatus.server.library.Datasets;
+import org.grammatus.server.library.Reports;
+import org.grammatus.server.problem.ConflictException;
+import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.store.DataFolder;
+import org.grammatus.sources.Source;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
+
+/** A run's addresses. A run is seen by the account that started it, and by nobody else. */
+@RestController
+@RequestMapping("/api/runs")
+class RunController {
+
+    private static final long LONGEST_FOLLOWING_MILLIS = 15 * 60_000L;
+    private static final long BETWEEN_EVENTS_NANOS = 100_000_000L;
+
+    private final RunService runs;
+    private final RunRecords records;
+    private final Reports reports;
+    private final Datasets datasets;
+    private final Accounts accounts;
+    private final Source source;
+    private final BusinessDate businessDate;
+    private final DataFolder folder;
+
+    RunController(
+            RunService runs,
+            RunRecords records,
+            Reports reports,
+            Datasets datasets,
+            Accounts accounts,
+            Source source,
+            BusinessDate businessDate,
+            DataFolder folder) {
+        this.runs = runs;
+        this.records = records;
+        this.reports = reports;
+        this.datasets = datasets;
+        this.accounts = accounts;
+        this.source = source;
+        this.businessDate = businessDate;
+        this.folder = folder;
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "startRun", summary = "Starts a run of a report")
+    RunView start(@RequestBody RunView.Start body, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        Report report = reports.definition(body.report() == null ? "" : body.report(), account);
+        DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
+        RunContext context = businessDate.now();
+        // Wrong answers are refused here, before there is a run.
+        body.given().resolve(report.prompts(), context, dataset.calendar());
+        Run run = runs.prepare(new RunRequest(report, dataset, body.given(), context));
+        records.started(run, account);
+        runs.start(run, source, records::ended);
+        return RunView.of(run, run.progress());
+    }
+
+    @GetMapping("/{id}")
+    @Operation(operationId = "run", summary = "A run as it stands")
+    RunView one(@PathVariable("id") String id, Principal principal) {
+        Run run = run(id, principal);
+        return RunView.of(run, run.progress());
+    }
+
+    @GetMapping(path = "/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @Operation(operationId = "followRun", summary = "Server-sent events, each a run as it stands, until it is over")
+    SseEmitter follow(@PathVariable("id") String id, Principal principal) {
+        Run run = run(id, principal);
+        SseEmitter events = new SseEmitter(LONGEST_FOLLOWING_MILLIS);
+        AtomicLong last = new AtomicLong(Long.MIN_VALUE);
+        Runnable end = run.follow(progress -> {
+            long now = System.nanoTime();
+            if (progress.state().isOver() || now - BETWEEN_EVENTS_NANOS > last.get()) {
+                last.set(now);
+                send(events, run, progress);
+            }
+        });
+        events.onCompletion(end);
+        return events;
+    }
+
+    private static void send(SseEmitter events, Run run, RunProgress progress) {
+        try {
+            events.send(RunView.of(run, progress), MediaType.APPLICATION_JSON);
+            if (progress.state().isOver()) {
+                events.complete();
+            }
+        } catch (IOException | IllegalStateException e) {
+            // Nobody listens any more; the run goes on and can be found again.
+            events.completeWithError(e);
+        }
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "cancelRun", summary = "Cancels a run")
+    void cancel(@PathVariable("id") String id, Principal principal) {
+        run(id, principal).cancel();
+    }
+
+    @GetMapping("/{id}/pages/{number}")
+    @Operation(operationId = "page", summary = "A page of a run that is done")
+    PageView page(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
+        RunResult result = result(run(id, principal));
+        if (number < 1 || number > result.pages().count()) {
+            throw new NotFoundException(
+                    "There is no page " + number + "; the run has " + result.pages().count());
+        }
+        return PageView.of(result.pages().page(number));
+    }
+
+    @GetMapping("/{id}/outline")
+    @Operation(operationId = "outline", summary = "The headed groups right below a group, with the pages they begin on")
+    List<Outline.Entry> outline(
+            @PathVariable("id") String id,
+            @RequestParam(name = "below", defaultValue = "0") int below,
+            Principal principal) {
+        return Outline.below(result(run(id, principal)), below);
+    }
+
+    @GetMapping("/{id}/file")
+    @Operation(operationId = "file", summary = "A run as a file of the given format")
+    ResponseEntity<StreamingResponseBody> file(
+            @PathVariable("id") String id, @RequestParam("format") String format, Principal principal)
+            throws IOException {
+        Run run = run(id, principal);
+        Format chosen = Format.of(format)
+                .orElseThrow(() -> new NotFoundException(
+                        "There is no format \"" + format + "\"; there are " + String.join(", ", Format.words())));
+        Path file = Files.createTempFile(folder.exports(), run.id(), "." + chosen.word());
+        try {
+            ReportFile.write(result(run), chosen.writer(), file, WriteProgress.SILENT);
+        } catch (IOException | RuntimeException e) {
+            Files.deleteIfExists(file);
+            throw e;
+        }
+        String name = run.request().report().id() + "." + chosen.word();
+        StreamingResponseBody body = out -> {
+            try {
+                Files.copy(file, out);
+            } finally {
+                Files.deleteIfExists(file);
+            }
+        };
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(chosen.mediaType()))
+                .contentLength(Files.size(file))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(body);
+    }
+
+    private Run run(String id, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        return runs.find(id)
+                .filter(run -> records.belongsTo(id, account))
+                .orElseThrow(() -> new NotFoundException("This run is no longer kept; run the report again"));
+    }
+
+    private static RunResult result(Run run) {
+        return run.result()
+                .orElseThrow(() -> new ConflictException(
+                        run.progress().state().isOver() ? "The run did not come to an end" : "The run is not done yet"));
+    }
+}
