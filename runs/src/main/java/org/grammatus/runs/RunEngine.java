@@ -53,7 +53,6 @@ public final class RunEngine {
             listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
             return !ended.getAsBoolean() && withinLimit(rows);
         });
-        rowsRead[0] = Math.max(rowsRead[0], star.rowCount());
         listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
         Faults faults = new Faults();
         Selection selection = Selection.of(plan, star, faults, ended);

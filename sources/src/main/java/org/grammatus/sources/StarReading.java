@@ -54,6 +54,9 @@ final class StarReading {
         for (int table = 0; table < dataset.tableCount(); table++) {
             read.add(needed.contains(table) ? readTable(table) : null);
         }
+        if (!progress.rowsRead(rowsRead)) {
+            throw new CancellationException("The run was cancelled");
+        }
         List<Star.Rows> tables = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
             tables.add(rows(table, read));

@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { useSession } from './session/useSession'
+import TopBar from './shell/TopBar.vue'
+
+const route = useRoute()
+const session = useSession()
+const showsBar = computed(() => route.name !== 'sign-in' && session.person !== undefined)
+</script>
+
+<template>
+  <TopBar v-if="showsBar" />
+  <RouterView />
+</template>

@@ -1,0 +1,23 @@
+import { createPinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import { createApp } from 'vue'
+import { whenUnauthorised } from './api/client'
+import App from './App.vue'
+import { router } from './router'
+import { useSession } from './session/useSession'
+import { preset } from './theme/preset'
+import { applyShade } from './theme/shade'
+import 'primeicons/primeicons.css'
+import './theme/shell.css'
+
+applyShade()
+const pinia = createPinia()
+whenUnauthorised(() => {
+  useSession(pinia).ended()
+  void router.push({ name: 'sign-in', query: { next: router.currentRoute.value.fullPath } })
+})
+createApp(App)
+  .use(pinia)
+  .use(router)
+  .use(PrimeVue, { theme: { preset, options: { darkModeSelector: '.dark' } } })
+  .mount('#app')

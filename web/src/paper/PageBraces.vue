@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { bracesOf, PIXEL } from './geometry'
+import type { PageView } from '@/api/client'
+
+const props = defineProps<{ page: PageView; zoom: number; lit?: number }>()
+const emit = defineEmits<{ light: [node: number | undefined] }>()
+
+/** Width of one depth of braces, in pixels. */
+const STEP = 26
+const BOW = 7
+
+const braces = computed(() => bracesOf(props.page))
+const depths = computed(() => Math.max(1, ...braces.value.map((b) => b.depth)))
+const width = computed(() => depths.value * STEP + 6)
+const height = computed(() => props.page.height * PIXEL * props.zoom)
+
+/** A plain curve; where the group goes on over the page its end stays straight. */
+function curve(brace: {
+  top: number
+  bottom: number
+  depth: number
+  opens: boolean
+  closes: boolean
+}): string {
+  const scale = PIXEL * props.zoom
+  const right = brace.depth * STEP + 2
+  const spine = right - BOW
+  const top = brace.top * scale + 2
+  const bottom = brace.bottom * scale - 2
+  const middle = (top + bottom) / 2
+  const bow = Math.min(BOW, (bottom - top) / 4)
+  const start = brace.opens ? `M${right} ${top} Q${spine} ${top} ${spine} ${top + bow}` : `M${spine} ${top}`
+  const end = brace.closes ? `V${bottom - bow} Q${spine} ${bottom} ${right} ${bottom}` : `V${bottom}`
+  return `${start} V${middle - bow} Q${spine} ${middle} ${spine - bow} ${middle} Q${spine} ${middle} ${spine} ${middle + bow} ${end}`
+}
+
+function label(brace: { label: string; top: number; bottom: number }): string {
+  const room = ((brace.bottom - brace.top) * PIXEL * props.zoom) / 6.4
+  return room < 4
+    ? ''
+    : brace.label.length <= room
+      ? brace.label
+      : `${brace.label.slice(0, Math.max(1, room - 1))}…`
+}
+
+function labelPlace(brace: { top: number; bottom: number; depth: number }): string {
+  const y = ((brace.top + brace.bottom) / 2) * PIXEL * props.zoom
+  return `translate(${brace.depth * STEP - BOW - 9} ${y}) rotate(-90)`
+}
+</script>
+
+<template>
+  <svg class="braces" :width="width" :height="height" aria-hidden="true">
+    <g
+      v-for="brace in braces"
+      :key="brace.node"
+      :class="{ lit: lit === brace.node }"
+      :style="{ '--level': `var(--level-${Math.min(brace.depth, 4)})` }"
+      @mouseenter="emit('light', brace.node)"
+      @mouseleave="emit('light', undefined)"
+    >
+      <title>{{ brace.label }}</title>
+      <rect
+        :x="(brace.depth - 1) * STEP + 2"
+        :y="brace.top * PIXEL * zoom"
+        :width="STEP"
+        :height="(brace.bottom - brace.top) * PIXEL * zoom"
+      />
+      <path :d="curve(brace)" />
+      <text :transform="labelPlace(brace)" text-anchor="middle">{{ label(brace) }}</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.braces {
+  display: block;
+  flex: none;
+}
+rect {
+  fill: transparent;
+}
+path {
+  fill: none;
+  stroke: var(--level);
+  stroke-width: 1.5;
+  stroke-linecap: round;
+}
+text {
+  font:
+    11px 'Report',
+    sans-serif;
+  fill: var(--level);
+}
+.lit path {
+  stroke-width: 3;
+}
+.lit text {
+  font-weight: 600;
+}
+</style>

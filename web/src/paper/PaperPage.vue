@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { bandsOf, BASELINE_SHIFT, inside, PIXEL, type Band, type Cell } from './geometry'
+import PageBraces from './PageBraces.vue'
+import type { PageView } from '@/api/client'
+
+const props = defineProps<{ page: PageView; zoom: number }>()
+
+const bands = computed(() => bandsOf(props.page))
+const scale = computed(() => PIXEL * props.zoom)
+/** The group whose rows are lit, by its index on this page. */
+const lit = ref<number>()
+
+function px(length: number): string {
+  return `${(length * scale.value).toFixed(2)}px`
+}
+
+function place(cell: Cell, band: Band) {
+  const size = props.page.styles[cell.style]?.size ?? 900
+  return {
+    left: px(cell.x),
+    top: px(cell.baseline - band.top - size * BASELINE_SHIFT),
+  }
+}
+
+const styleRules = computed(() =>
+  props.page.styles.map((style) => ({
+    fontSize: px(style.size),
+    fontWeight: style.face === 'semibold' ? 600 : 400,
+    color: style.muted ? 'var(--paper-quiet)' : 'var(--paper-ink)',
+  })),
+)
+
+function isTotal(band: Band): boolean {
+  return band.role === 'TOTALS' || band.role === 'GRAND_TOTAL'
+}
+
+function lightClass(band: Band) {
+  if (lit.value === undefined || band.role !== 'ROW') {
+    return undefined
+  }
+  return inside(props.page, band.node, lit.value) ? 'lit' : 'dim'
+}
+
+function cellRole(band: Band): string {
+  return band.role === 'COLUMN_HEADINGS' ? 'columnheader' : 'cell'
+}
+</script>
+
+<template>
+  <div class="sheet">
+    <PageBraces :page="page" :zoom="zoom" :lit="lit" @light="(node) => (lit = node)" />
+    <article class="paper" :style="{ width: px(page.width), height: px(page.height) }">
+      <div role="table" :aria-label="`${page.nodes[0]?.label}, ${page.number} / ${page.of}`">
+        <div
+          v-for="(band, i) in bands"
+          :key="i"
+          role="row"
+          class="band"
+          :class="lightClass(band)"
+          :data-role="band.role"
+          :style="{ top: px(band.top), height: px(band.height) }"
+          @mouseenter="isTotal(band) && (lit = band.node)"
+          @mouseleave="isTotal(band) && (lit = undefined)"
+        >
+          <span
+            v-for="(cell, j) in band.cells"
+            :key="j"
+            :role="cellRole(band)"
+            :data-id="page.ids[cell.id]"
+            :style="[styleRules[cell.style], place(cell, band)]"
+            >{{ cell.text }}</span
+          >
+        </div>
+      </div>
+      <div
+        v-for="i in page.rules.length / 4"
+        :key="`rule-${i}`"
+        class="rule"
+        :style="{
+          left: px(page.rules[i * 4 - 4] ?? 0),
+          top: px(page.rules[i * 4 - 3] ?? 0),
+          width: px(page.rules[i * 4 - 2] ?? 0),
+          borderTopWidth: `${Math.max(0.75, (page.rules[i * 4 - 1] ?? 0) * scale).toFixed(2)}px`,
+        }"
+      />
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  display: flex;
+  width: max-content;
+  margin: 0 auto;
+}
+.paper {
+  position: relative;
+  background: var(--paper);
+  box-shadow: var(--paper-shadow);
+  flex: none;
+  overflow: hidden;
+}
+.band {
+  position: absolute;
+  left: 0;
+  right: 0;
+}
+/* Widths are measured on the same faces; nothing may set them otherwise. */
+.band span {
+  position: absolute;
+  line-height: 0;
+  white-space: pre;
+  font-family: 'Report', sans-serif;
+  font-kerning: none;
+  font-variant-ligatures: none;
+  text-rendering: geometricPrecision;
+}
+.band.lit {
+  background: #e4eef8;
+}
+.band.dim {
+  opacity: 0.35;
+}
+.rule {
+  position: absolute;
+  border-top: solid var(--paper-ink);
+}
+</style>

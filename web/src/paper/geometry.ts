@@ -1,0 +1,102 @@
+import type { PageView } from '@/api/client'
+
+/** A row of the page with its cells, unpacked from the flat lists of the page model. Lengths in hundredths of a point. */
+export interface Band {
+  role: PageView['roles'][number]
+  top: number
+  height: number
+  node: number
+  cells: Cell[]
+}
+
+export interface Cell {
+  x: number
+  baseline: number
+  width: number
+  text: string
+  style: number
+  node: number
+  id: number
+  figure: boolean
+}
+
+export interface Brace {
+  node: number
+  depth: number
+  label: string
+  top: number
+  bottom: number
+  opens: boolean
+  closes: boolean
+}
+
+const BAND = 5
+const CELL = 8
+const BRACE = 5
+
+/** CSS pixels in a hundredth of a point, at full size. */
+export const PIXEL = 96 / 7200
+
+/** Half the difference of the face's ascent and descent, in ems: how far a line of no height stands from its baseline. */
+export const BASELINE_SHIFT = (1024 - 400) / 2000
+
+function at(list: number[], index: number): number {
+  return list[index] ?? 0
+}
+
+export function bandsOf(page: PageView): Band[] {
+  const bands: Band[] = []
+  for (let i = 0; i < page.bands.length; i += BAND) {
+    const first = at(page.bands, i + 4)
+    const end = i + BAND < page.bands.length ? at(page.bands, i + BAND + 4) : page.cells.length / CELL
+    bands.push({
+      role: page.roles[at(page.bands, i)] ?? 'ROW',
+      top: at(page.bands, i + 1),
+      height: at(page.bands, i + 2),
+      node: at(page.bands, i + 3),
+      cells: cellsOf(page, first, end),
+    })
+  }
+  return bands
+}
+
+function cellsOf(page: PageView, first: number, end: number): Cell[] {
+  const cells: Cell[] = []
+  for (let i = first * CELL; i < end * CELL; i += CELL) {
+    cells.push({
+      x: at(page.cells, i),
+      baseline: at(page.cells, i + 1),
+      width: at(page.cells, i + 2),
+      text: page.texts[at(page.cells, i + 3)] ?? '',
+      style: at(page.cells, i + 4),
+      node: at(page.cells, i + 5),
+      id: at(page.cells, i + 6),
+      figure: at(page.cells, i + 7) === 1,
+    })
+  }
+  return cells
+}
+
+export function bracesOf(page: PageView): Brace[] {
+  const braces: Brace[] = []
+  for (let i = 0; i < page.braces.length; i += BRACE) {
+    const node = at(page.braces, i)
+    braces.push({
+      node,
+      depth: page.nodes[node]?.depth ?? 1,
+      label: page.nodes[node]?.label ?? '',
+      top: at(page.braces, i + 1),
+      bottom: at(page.braces, i + 2),
+      opens: at(page.braces, i + 3) === 1,
+      closes: at(page.braces, i + 4) === 1,
+    })
+  }
+  return braces
+}
+
+/** Whether one of the page's groups lies inside another, itself included: a test of two numbers. */
+export function inside(page: PageView, node: number, around: number): boolean {
+  const inner = page.nodes[node]
+  const outer = page.nodes[around]
+  return !!inner && !!outer && inner.place >= outer.place && inner.place <= outer.last
+}

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, type OutlineEntry } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ run: string; below?: number }>()
+const emit = defineEmits<{ open: [page: number] }>()
+
+const entries = ref<OutlineEntry[]>()
+const expanded = ref(new Set<number>())
+
+watch(
+  () => props.run,
+  async (run) => {
+    expanded.value = new Set()
+    const found = await api.outline(run, props.below ?? 0).catch(() => [])
+    if (run === props.run) {
+      entries.value = found
+    }
+  },
+  { immediate: true },
+)
+
+function toggle(entry: OutlineEntry) {
+  const next = new Set(expanded.value)
+  if (!next.delete(entry.place)) {
+    next.add(entry.place)
+  }
+  expanded.value = next
+}
+</script>
+
+<template>
+  <p v-if="below === undefined && entries?.length === 0" class="none">{{ words.run.noGroups }}</p>
+  <ul v-else :class="{ inner: below !== undefined }">
+    <li v-for="entry in entries" :key="entry.place">
+      <div class="entry">
+        <button
+          v-if="entry.children"
+          class="toggle"
+          :aria-label="`${expanded.has(entry.place) ? words.run.collapse : words.run.expand}: ${entry.label}`"
+          :aria-expanded="expanded.has(entry.place)"
+          @click="toggle(entry)"
+        >
+          <i
+            :class="expanded.has(entry.place) ? 'pi pi-angle-down' : 'pi pi-angle-right'"
+            aria-hidden="true"
+          />
+        </button>
+        <span v-else class="toggle" />
+        <button class="label" :title="`${entry.label} · ${entry.counts}`" @click="emit('open', entry.page)">
+          {{ entry.label }}
+        </button>
+        <span class="page">{{ entry.page }}</span>
+      </div>
+      <GroupOutline
+        v-if="expanded.has(entry.place)"
+        :run="run"
+        :below="entry.place"
+        @open="(page: number) => emit('open', page)"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.inner {
+  margin-left: 0.75rem;
+  border-left: 1px solid var(--line);
+}
+.entry {
+  display: flex;
+  align-items: center;
+}
+button {
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+  padding: 0;
+}
+.toggle {
+  width: 1.6rem;
+  height: 1.7rem;
+  flex: none;
+}
+.label {
+  flex: 1;
+  min-width: 0;
+  text-align: left;
+  padding: 0.2rem 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.label:hover {
+  color: var(--accent);
+  text-decoration: underline;
+}
+.page {
+  color: var(--quiet);
+  font-variant-numeric: tabular-nums;
+  padding-left: 0.5rem;
+}
+.none {
+  color: var(--quiet);
+  margin: 0;
+}
+</style>

@@ -1,0 +1,9 @@
+/** Hands a file to the browser's downloads. */
+export function saveFile(content: Blob, name: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(content)
+  link.download = name
+  link.click()
+  // The browser reads the content after the click has returned.
+  setTimeout(() => URL.revokeObjectURL(link.href), 60_000)
+}

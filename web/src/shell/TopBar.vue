@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import WordMark from './WordMark.vue'
+import { useSession } from '@/session/useSession'
+import { dark, toggleShade } from '@/theme/shade'
+import { words } from '@/words'
+
+const session = useSession()
+const router = useRouter()
+const businessDate = computed(() => {
+  const date = session.person?.businessDate
+  return date
+    ? new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(date))
+    : ''
+})
+
+async function signOut() {
+  await session.signOut()
+  await router.push({ name: 'sign-in' })
+}
+</script>
+
+<template>
+  <header v-if="session.person" class="bar">
+    <RouterLink to="/reports" class="home" aria-label="Grammatus, all reports"><WordMark /></RouterLink>
+    <span class="data">
+      <span>{{ words.bar.data(session.person.source, session.person.demo) }}</span>
+      <span>{{ words.bar.businessDate(businessDate) }}</span>
+    </span>
+    <span class="person">{{ session.person.displayName }}</span>
+    <Button
+      :icon="dark ? 'pi pi-sun' : 'pi pi-moon'"
+      :aria-label="dark ? words.bar.light : words.bar.dark"
+      :title="dark ? words.bar.light : words.bar.dark"
+      text
+      severity="secondary"
+      @click="toggleShade"
+    />
+    <Button :label="words.bar.signOut" text severity="secondary" @click="signOut" />
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  height: 48px;
+  padding: 0 1rem;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+  flex: none;
+}
+.home {
+  display: flex;
+}
+.data {
+  display: flex;
+  gap: 1rem;
+  margin-left: 1rem;
+  flex: 1;
+  color: var(--quiet);
+  white-space: nowrap;
+  overflow: hidden;
+}
+.person {
+  font-weight: 600;
+  white-space: nowrap;
+}
+@media (max-width: 800px) {
+  .person {
+    display: none;
+  }
+}
+</style>
