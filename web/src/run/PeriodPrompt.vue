@@ -92,15 +92,14 @@ legend {
 }
 .ends {
   display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 0.5rem;
-  margin-top: 0.5rem;
+  gap: 0.35rem;
+  margin-top: 0.35rem;
 }
 label {
+  display: grid;
+  grid-template-columns: 3rem 1fr;
+  align-items: center;
   color: var(--quiet);
-}
-.ends input {
-  padding-inline: 0.4rem;
 }
 .resolved,
 .problem,

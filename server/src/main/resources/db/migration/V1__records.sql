@@ -12,6 +12,7 @@ CREATE TABLE account (
 CREATE TABLE report (
   id TEXT PRIMARY KEY,
   title TEXT NOT NULL,
+  description TEXT,
   definition TEXT NOT NULL,
   owner_id INTEGER REFERENCES account (id),
   starter BOOLEAN NOT NULL,

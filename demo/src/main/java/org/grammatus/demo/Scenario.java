@@ -128,8 +128,7 @@ public final class Scenario {
             Optional<LocalDate> promised =
                     rare() ? Optional.empty() : Optional.of(day.plusDays(3 + random.nextInt(12)));
             boolean shipped = status.equals("shipped") || status.equals("closed") || status.equals("part shipped");
-            Optional<LocalDate> ship =
-                    shipped ? Optional.of(day.plusDays(1 + random.nextInt(14))) : Optional.empty();
+            Optional<LocalDate> ship = shipped ? Optional.of(day.plusDays(1 + random.nextInt(14))) : Optional.empty();
             Optional<String> depot = rare() || rare() ? Optional.empty() : Optional.of(pick(Vocabulary.DEPOTS));
             // Few large customers and many small ones.
             int apiary = 1 + (int) (APIARIES * Math.pow(random.nextDouble(), 1.8));
@@ -175,12 +174,11 @@ public final class Scenario {
         long price = soldOff ? product.cost() * 8 / 10 : product.listPrice();
         long discount = random.nextInt(4) == 0 ? 5 * (1 + random.nextInt(4)) : 0;
         long net = Math.round(price * quantity * (100 - discount) / 100.0);
-        long shipped =
-                switch (status) {
-                    case "shipped", "closed" -> quantity;
-                    case "part shipped" -> quantity / 2;
-                    default -> 0;
-                };
+        long shipped = switch (status) {
+            case "shipped", "closed" -> quantity;
+            case "part shipped" -> quantity / 2;
+            default -> 0;
+        };
         String unit = cheap ? "pack" : "piece";
         sink.salesLine(new Rows.SalesLine(
                 ++lineId, order, number, product.id(), quantity, unit, price, discount, net, shipped));
@@ -204,7 +202,8 @@ public final class Scenario {
         for (int id = 1; id <= orders; id++) {
             LocalDate day = size.firstDay().plusDays((id - 1) * days / orders);
             boolean old = ChronoUnit.DAYS.between(day, size.lastDay()) > 45;
-            String status = old && random.nextInt(20) > 0 ? "received" : random.nextInt(3) == 0 ? "part received" : "open";
+            String status =
+                    old && random.nextInt(20) > 0 ? "received" : random.nextInt(3) == 0 ? "part received" : "open";
             sink.purchaseOrder(new Rows.PurchaseOrder(
                     id,
                     "B%06d".formatted(20_000 + id),

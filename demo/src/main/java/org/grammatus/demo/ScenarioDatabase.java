@@ -51,7 +51,8 @@ public final class ScenarioDatabase {
         if (!Files.isRegularFile(file)) {
             return Optional.empty();
         }
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:file:" + file.toAbsolutePath() + "?mode=ro");
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:sqlite:file:" + file.toAbsolutePath() + "?mode=ro");
                 Statement statement = connection.createStatement();
                 ResultSet result = statement.executeQuery("SELECT day FROM business_date")) {
             return result.next() ? Optional.of(LocalDate.parse(result.getString(1))) : Optional.empty();
@@ -189,8 +190,7 @@ public final class ScenarioDatabase {
         }
 
         private Inserts[] all() {
-            return new Inserts[] {
-                apiaries, products, suppliers, salesOrders, salesLines, purchaseOrders, purchaseLines
+            return new Inserts[] {apiaries, products, suppliers, salesOrders, salesLines, purchaseOrders, purchaseLines
             };
         }
 

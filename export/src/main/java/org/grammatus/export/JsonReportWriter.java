@@ -44,8 +44,7 @@ final class JsonReportWriter implements ReportWriter {
         Plan plan = grouped.plan();
         this.rowValues = plan.block().rows().shown()
                 ? plan.columns().stream()
-                        .map(c -> Evaluator.evaluate(
-                                c.value(), grouped.star().at(c.home()), new Faults()))
+                        .map(c -> Evaluator.evaluate(c.value(), grouped.star().at(c.home()), new Faults()))
                         .toList()
                 : List.of();
         JsonFactory factory = JsonFactory.builder()
@@ -107,7 +106,10 @@ final class JsonReportWriter implements ReportWriter {
         }
         json.writeObjectPropertyStart("counts");
         for (int i = 0; i < grouped.plan().counted().size(); i++) {
-            String table = grouped.plan().dataset().table(grouped.plan().counted().get(i)).id();
+            String table = grouped.plan()
+                    .dataset()
+                    .table(grouped.plan().counted().get(i))
+                    .id();
             json.writeNumberProperty(table, grouped.counts().get(i)[node]);
         }
         json.writeEndObject();

@@ -90,8 +90,7 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     private static PdfDate creationDate(Plan plan) {
-        return new PdfDate(
-                GregorianCalendar.from(plan.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
+        return new PdfDate(GregorianCalendar.from(plan.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
     }
 
     private static String digest(String text) {

@@ -34,13 +34,13 @@ public final class RunEngine {
      * @throws org.grammatus.sources.SourceException if the rows cannot be read
      * @throws CancellationException if it was cancelled
      */
-    public RunResult run(
-            RunRequest request, Source source, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
+    public RunResult run(RunRequest request, Source source, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
         long deadline = System.nanoTime() + limits.longest().toNanos();
         BooleanSupplier ended = () -> {
             if (System.nanoTime() > deadline) {
                 throw new ProblemException(Problem.error(
-                        "", "the run took longer than " + limits.longest().toMinutes() + " minutes; narrow its answers"));
+                        "",
+                        "the run took longer than " + limits.longest().toMinutes() + " minutes; narrow its answers"));
             }
             return cancelled.getAsBoolean();
         };
@@ -61,7 +61,7 @@ public final class RunEngine {
         RunResult result = new RunResult(grouped, pages);
         listener.accept(new RunProgress(
                 RunState.DONE,
-                rowsRead[0],
+                star.rowCount(),
                 selection.rows().length,
                 grouped.tree().nodeCount() - 1,
                 pages.count(),

@@ -6,14 +6,13 @@ import org.grammatus.core.problem.Problem;
 /**
  * A moment of a run.
  *
- * @param rowsRead rows read so far, over all tables
+ * @param rowsRead rows read so far, over all tables; once done, the rows of the dataset
  * @param rowsKept rows that passed the filters; 0 until known
  * @param groups groups found; 0 until known
  * @param pages pages; 0 until known
  * @param problems why it failed, or what its reader should know
  */
-public record RunProgress(
-        RunState state, long rowsRead, long rowsKept, int groups, int pages, List<Problem> problems) {
+public record RunProgress(RunState state, long rowsRead, long rowsKept, int groups, int pages, List<Problem> problems) {
 
     static final RunProgress WAITING = new RunProgress(RunState.WAITING, 0, 0, 0, 0, List.of());
 

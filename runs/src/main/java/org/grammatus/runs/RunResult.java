@@ -2,6 +2,9 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
@@ -14,5 +17,20 @@ public record RunResult(Grouped grouped, Pages pages) {
         List<Problem> notices = new ArrayList<>(grouped.plan().notices());
         notices.addAll(grouped.notices());
         return notices;
+    }
+
+    /** A total of the whole report in printed form, under the label of its column. */
+    public record GrandTotal(String label, String figure) {}
+
+    /** The report's own totals, in the order of their columns. */
+    public List<GrandTotal> grandTotals() {
+        Printed printed = new Printed(grouped);
+        List<GrandTotal> totals = new ArrayList<>();
+        for (int column = 0; column < grouped.plan().columns().size(); column++) {
+            String label = grouped.plan().columns().get(column).definition().label();
+            printed.totalAt(column, 0, Report.Place.FOOTER)
+                    .ifPresent(total -> totals.add(new GrandTotal(label, printed.total(total, GroupTree.ROOT))));
+        }
+        return totals;
     }
 }

@@ -19,6 +19,7 @@ public final class RunService implements AutoCloseable {
 
     /** How many finished runs are held in memory. */
     private static final int KEPT = 24;
+
     private static final int THREADS = 2;
 
     private final RunEngine engine;

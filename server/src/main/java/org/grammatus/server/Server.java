@@ -38,9 +38,8 @@ public final class Server implements AutoCloseable {
         SpringApplication application = new SpringApplication(ServerConfiguration.class);
         application.setBannerMode(Banner.Mode.OFF);
         application.setLogStartupInfo(false);
-        application.setDefaultProperties(Map.of(
-                "server.address", "127.0.0.1",
-                "server.port", Integer.toString(settings.port())));
+        application.setDefaultProperties(
+                Map.of("server.address", "127.0.0.1", "server.port", Integer.toString(settings.port())));
         application.addInitializers(context -> {
             GenericApplicationContext beans = (GenericApplicationContext) context;
             beans.registerBean(ServerSettings.class, () -> settings);

@@ -85,15 +85,14 @@ final class ColumnBuilder {
     }
 
     private void number(Object value) {
-        BigInteger unscaled =
-                switch (value) {
-                    case Integer i -> null;
-                    case Long l when l != Column.Longs.NULL -> null;
-                    case Long l -> BigInteger.valueOf(l);
-                    case Double d -> decimal(BigDecimal.valueOf(finite(d)));
-                    case String s -> decimal(parsed(s));
-                    default -> throw unfit(value.getClass().getSimpleName(), "a number");
-                };
+        BigInteger unscaled = switch (value) {
+            case Integer i -> null;
+            case Long l when l != Column.Longs.NULL -> null;
+            case Long l -> BigInteger.valueOf(l);
+            case Double d -> decimal(BigDecimal.valueOf(finite(d)));
+            case String s -> decimal(parsed(s));
+            default -> throw unfit(value.getClass().getSimpleName(), "a number");
+        };
         if (unscaled == null) {
             longs[size] = ((Number) value).longValue();
         } else if (Decimals.fitsLong(unscaled) && unscaled.longValue() != Column.Longs.NULL) {
@@ -139,13 +138,15 @@ final class ColumnBuilder {
     private long parsedTime(String text) {
         try {
             return type.equals(Type.DATE)
-                    ? LocalDate.parse(text.length() > 10 ? text.substring(0, 10) : text).toEpochDay()
+                    ? LocalDate.parse(text.length() > 10 ? text.substring(0, 10) : text)
+                            .toEpochDay()
                     : Scalars.micros(
                             text.length() == 10
                                     ? LocalDate.parse(text).atStartOfDay()
                                     : LocalDateTime.parse(text.replace(' ', 'T')));
         } catch (DateTimeException e) {
-            throw unfit(quoted(text), "a " + type + " such as '2026-01-31" + (type.equals(Type.DATE) ? "'" : " 23:30:00'"));
+            throw unfit(
+                    quoted(text), "a " + type + " such as '2026-01-31" + (type.equals(Type.DATE) ? "'" : " 23:30:00'"));
         }
     }
 
@@ -157,9 +158,8 @@ final class ColumnBuilder {
     }
 
     private SourceException unfit(String found, String expected) {
-        return new SourceException(
-                name + ", row " + (size + 1) + ": found " + found + ", expected " + expected
-                        + "; correct the value, or the field's type in the dataset");
+        return new SourceException(name + ", row " + (size + 1) + ": found " + found + ", expected " + expected
+                + "; correct the value, or the field's type in the dataset");
     }
 
     private static String quoted(String text) {

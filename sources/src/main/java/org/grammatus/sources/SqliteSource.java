@@ -53,7 +53,8 @@ public final class SqliteSource implements Source {
     /** Tells a missing or foreign file apart before the driver makes an empty database of it or speaks of its own matters. */
     private void requireDatabase() {
         if (!Files.isRegularFile(file)) {
-            throw new SourceException("There is no database at " + file + ". Check the path, or make the demo data first");
+            throw new SourceException(
+                    "There is no database at " + file + ". Check the path, or make the demo data first");
         }
         try (InputStream in = Files.newInputStream(file)) {
             if (!Arrays.equals(in.readNBytes(SIGNATURE.length), SIGNATURE)) {

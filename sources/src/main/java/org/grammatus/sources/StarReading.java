@@ -234,7 +234,8 @@ final class StarReading {
         for (String column : columns) {
             if (!present.contains(column)) {
                 throw new SourceException(source + ", table " + table + ", has no column " + column
-                        + ", which the dataset \"" + dataset.definition().label() + "\" reads; take a database of the same"
+                        + ", which the dataset \"" + dataset.definition().label()
+                        + "\" reads; take a database of the same"
                         + " shape");
             }
         }

@@ -64,7 +64,8 @@ public final class Bands {
                 case NONE -> {}
             }
         }
-        if (depth == grouped.tree().depths() - 1 && grouped.plan().block().rows().shown()) {
+        if (depth == grouped.tree().depths() - 1
+                && grouped.plan().block().rows().shown()) {
             for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
                 add(BandKind.DETAIL, node, grouped.rows()[i]);
             }

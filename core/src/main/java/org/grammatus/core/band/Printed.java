@@ -38,20 +38,18 @@ public final class Printed {
         labelFormats.add(Optional.empty());
         for (Plan.Level level : plan.levels()) {
             Type type = level.label().orElse(level.key()).type();
-            String pattern =
-                    switch (type.kind()) {
-                        case INTEGER, DECIMAL -> "0.##################";
-                        case DATE -> "d MMM y";
-                        case TIMESTAMP -> "d MMM y HH:mm";
-                        case TEXT, BOOLEAN -> "";
-                    };
+            String pattern = switch (type.kind()) {
+                case INTEGER, DECIMAL -> "0.##################";
+                case DATE -> "d MMM y";
+                case TIMESTAMP -> "d MMM y HH:mm";
+                case TEXT, BOOLEAN -> "";
+            };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
         for (Plan.Column column : plan.columns()) {
             columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale));
             if (plan.block().rows().shown()) {
-                rowValues.add(Evaluator.evaluate(
-                        column.value(), grouped.star().at(column.home()), new Faults()));
+                rowValues.add(Evaluator.evaluate(column.value(), grouped.star().at(column.home()), new Faults()));
                 rowPaths.add(grouped.star().path(0, column.home()));
             }
         }

@@ -8,7 +8,6 @@ import java.math.BigDecimal;
 import java.util.Date;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Type;
 
@@ -25,11 +24,10 @@ public final class ValueFormat {
     public ValueFormat(Type type, String pattern, ULocale locale) {
         this.type = type;
         this.numbers = type.isNumber() ? numbers(pattern, locale) : null;
-        this.dates =
-                switch (type.kind()) {
-                    case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
-                    default -> null;
-                };
+        this.dates = switch (type.kind()) {
+            case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
+            default -> null;
+        };
     }
 
     private static DecimalFormat numbers(String pattern, ULocale locale) {

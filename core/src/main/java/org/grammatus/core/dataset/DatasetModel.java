@@ -82,8 +82,8 @@ public final class DatasetModel {
                 if (join.columns().size() != to.key().size()) {
                     problems.error(
                             "/joins/" + i + "/columns",
-                            "found " + join.columns().size() + " columns, expected " + to.key().size()
-                                    + ", as many as the key of \"" + to.id() + "\" has");
+                            "found " + join.columns().size() + " columns, expected "
+                                    + to.key().size() + ", as many as the key of \"" + to.id() + "\" has");
                 }
                 tables.add(to);
                 pointedFrom.add(tables.indexOf(from));

@@ -22,13 +22,12 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) {
     /** First day of the bucket in which a day lies, both as days since 1970-01-01. */
     public long start(long epochDay) {
         LocalDate day = LocalDate.ofEpochDay(epochDay);
-        LocalDate start =
-                switch (bucket) {
-                    case DAY -> day;
-                    case MONTH -> day.withDayOfMonth(1);
-                    case YEAR -> day.withDayOfYear(1);
-                    case FISCAL_YEAR -> calendar.startOfYear(day);
-                };
+        LocalDate start = switch (bucket) {
+            case DAY -> day;
+            case MONTH -> day.withDayOfMonth(1);
+            case YEAR -> day.withDayOfYear(1);
+            case FISCAL_YEAR -> calendar.startOfYear(day);
+        };
         return start.toEpochDay();
     }
 

@@ -12,8 +12,7 @@ import org.grammatus.core.definition.Dataset;
 public record FiscalCalendar(int startMonth, boolean namedByEnd) {
 
     public static FiscalCalendar of(Dataset.Calendar calendar) {
-        return new FiscalCalendar(
-                calendar.fiscalYearStart(), calendar.fiscalYearNamedBy() == Dataset.NamedBy.END);
+        return new FiscalCalendar(calendar.fiscalYearStart(), calendar.fiscalYearNamedBy() == Dataset.NamedBy.END);
     }
 
     /** First day of the fiscal year in which a day lies. */

@@ -12,8 +12,7 @@ import org.grammatus.core.value.Kind;
  * @param grain id of the table whose rows are the dataset's rows
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({
-    "format", "version", "id", "label", "description", "calendar", "grain", "tables", "joins", "fields"
+@JsonPropertyOrder({"format", "version", "id", "label", "description", "calendar", "grain", "tables", "joins", "fields"
 })
 public record Dataset(
         String format,

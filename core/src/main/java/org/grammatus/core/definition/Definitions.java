@@ -112,9 +112,7 @@ public final class Definitions {
                     at == null || at.getLineNr() < 1
                             ? Problem.error("", message)
                             : Problem.error(
-                                    "",
-                                    new Problem.Position(at.getLineNr(), Math.max(1, at.getColumnNr())),
-                                    message));
+                                    "", new Problem.Position(at.getLineNr(), Math.max(1, at.getColumnNr())), message));
         }
     }
 

@@ -44,7 +44,8 @@ final class References {
             references.known("/joins/" + i + "/to", "table", join.to(), tables);
         }
         for (int i = 0; i < dataset.fields().size(); i++) {
-            references.known("/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
+            references.known(
+                    "/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
         }
         references.problems.throwIfErrors();
     }
@@ -57,8 +58,7 @@ final class References {
         for (int i = 0; i < block.levels().size(); i++) {
             ids(pointer + "/levels/" + i + "/order", block.levels().get(i).order(), Report.OrderTerm::id);
         }
-        List<String> columns =
-                block.columns().stream().map(Report.Column::id).toList();
+        List<String> columns = block.columns().stream().map(Report.Column::id).toList();
         List<String> places =
                 new ArrayList<>(block.levels().stream().map(Report.Level::id).toList());
         places.add(Report.Cell.REPORT);

@@ -14,7 +14,17 @@ import java.util.Optional;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({
-    "format", "version", "id", "title", "description", "dataset", "locale", "prompts", "filters", "blocks", "page"
+    "format",
+    "version",
+    "id",
+    "title",
+    "description",
+    "dataset",
+    "locale",
+    "prompts",
+    "filters",
+    "blocks",
+    "page"
 })
 public record Report(
         String format,

@@ -53,8 +53,8 @@ final class SchemaCheck {
                         pointer,
                         "found a text of " + found.asString().length() + " characters, expected at most "
                                 + rule.asInt());
-            case "minLength" -> Problem.error(pointer, "found an empty text, expected at least " + rule.asInt()
-                    + " character");
+            case "minLength" ->
+                Problem.error(pointer, "found an empty text, expected at least " + rule.asInt() + " character");
             case "maxItems" ->
                 Problem.error(pointer, "found a list of " + found.size() + ", expected at most " + rule.asInt());
             case "minItems" ->

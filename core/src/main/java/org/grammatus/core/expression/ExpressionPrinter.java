@@ -26,8 +26,7 @@ public final class ExpressionPrinter {
             case Expression.Arithmetic a ->
                 nested(a.left()) + " " + a.operator().symbol() + " " + nested(a.right());
             case Expression.Concat c -> nested(c.left()) + " || " + nested(c.right());
-            case Expression.Compare c ->
-                nested(c.left()) + " " + c.operator().symbol() + " " + nested(c.right());
+            case Expression.Compare c -> nested(c.left()) + " " + c.operator().symbol() + " " + nested(c.right());
             case Expression.Logic l -> nested(l.left()) + " " + l.connective() + " " + nested(l.right());
             case Expression.Between b ->
                 nested(b.value()) + not(b.negated()) + " BETWEEN " + nested(b.low()) + " AND " + nested(b.high());

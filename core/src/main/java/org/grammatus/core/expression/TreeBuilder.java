@@ -48,7 +48,10 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
                 new Expression.Between(t.NOT() != null, value, visit(t.low), visit(t.high), at(c));
             case SqlParser.MembershipContext t ->
                 new Expression.In(
-                        t.NOT() != null, value, t.operand().stream().map(this::visit).toList(), at(c));
+                        t.NOT() != null,
+                        value,
+                        t.operand().stream().map(this::visit).toList(),
+                        at(c));
             case SqlParser.NullTestContext t -> new Expression.IsNull(t.NOT() != null, value, at(c));
             default -> throw new IllegalStateException("Unknown comparison " + c.getText());
         };
@@ -88,8 +91,8 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
         if (value.precision() > Type.MOST_DIGITS || value.scale() > Type.MOST_SCALE) {
             throw fault(
                     at(c),
-                    "found " + c.getText() + ", expected at most " + Type.MOST_DIGITS + " digits, "
-                            + Type.MOST_SCALE + " of them after the point");
+                    "found " + c.getText() + ", expected at most " + Type.MOST_DIGITS + " digits, " + Type.MOST_SCALE
+                            + " of them after the point");
         }
         boolean whole = value.scale() == 0 && value.unscaledValue().bitLength() < Long.SIZE;
         return new Expression.Literal(
@@ -120,13 +123,10 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
 
     @Override
     public Expression visitDayInterval(SqlParser.DayIntervalContext c) {
-        return parsed(
-                c.TEXT().getSymbol(),
-                "a whole number of days such as '5'",
-                t -> {
-                    int days = Integer.parseInt(t.trim());
-                    return new Expression.Days(days, at(c));
-                });
+        return parsed(c.TEXT().getSymbol(), "a whole number of days such as '5'", t -> {
+            int days = Integer.parseInt(t.trim());
+            return new Expression.Days(days, at(c));
+        });
     }
 
     @Override

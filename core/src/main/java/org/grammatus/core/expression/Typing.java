@@ -109,8 +109,7 @@ public final class Typing {
         return new Typed.Constant(names.prompt(p.name())
                 .orElseThrow(() -> fault(
                         p.position(),
-                        "unknown prompt \":" + p.name() + "\""
-                                + Suggestion.inWords(p.name(), names.promptNames()))));
+                        "unknown prompt \":" + p.name() + "\"" + Suggestion.inWords(p.name(), names.promptNames()))));
     }
 
     private Typed arithmetic(Expression.Arithmetic a) {
@@ -118,8 +117,7 @@ public final class Typing {
                 && (a.operator() == ArithmeticOperator.ADD || a.operator() == ArithmeticOperator.SUBTRACT)) {
             Typed value = visit(a.left());
             if (value.type().kind() != Kind.DATE && value.type().kind() != Kind.TIMESTAMP) {
-                throw fault(
-                        a.left().position(), "found " + article(value.type()) + ", expected a date or a timestamp");
+                throw fault(a.left().position(), "found " + article(value.type()) + ", expected a date or a timestamp");
             }
             long count = a.operator() == ArithmeticOperator.ADD ? days.count() : -days.count();
             return new Typed.AddDays(value, count);
@@ -130,12 +128,11 @@ public final class Typing {
     }
 
     private static Type resultType(Expression.Arithmetic a, Type left, Type right) {
-        int scale =
-                switch (a.operator()) {
-                    case ADD, SUBTRACT -> Math.max(left.scale(), right.scale());
-                    case MULTIPLY -> left.scale() + right.scale();
-                    case DIVIDE -> Decimals.divisionScale(left.scale(), right.scale());
-                };
+        int scale = switch (a.operator()) {
+            case ADD, SUBTRACT -> Math.max(left.scale(), right.scale());
+            case MULTIPLY -> left.scale() + right.scale();
+            case DIVIDE -> Decimals.divisionScale(left.scale(), right.scale());
+        };
         boolean whole = a.operator() != ArithmeticOperator.DIVIDE
                 && left.kind() == Kind.INTEGER
                 && right.kind() == Kind.INTEGER;
@@ -170,8 +167,9 @@ public final class Typing {
             b = new Typed.Constant(new Scalar.Null(a.type()));
         }
         if (!comparable(a.type(), b.type())) {
-            throw fault(right.position(), "found " + article(b.type()) + ", expected " + article(a.type())
-                    + " to compare with");
+            throw fault(
+                    right.position(),
+                    "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with");
         }
         return new Typed.Compare(operator, a, b);
     }
@@ -188,8 +186,8 @@ public final class Typing {
         }
         Optional<Typed> otherwise = c.otherwise().map(this::visit);
         c.otherwise().ifPresent(results::add);
-        List<Typed> values = new ArrayList<>(
-                branches.stream().map(Typed.Branch::result).toList());
+        List<Typed> values =
+                new ArrayList<>(branches.stream().map(Typed.Branch::result).toList());
         otherwise.ifPresent(values::add);
         Type type = commonType(values, results);
         List<Typed.Branch> typed = branches.stream()
@@ -229,16 +227,15 @@ public final class Typing {
         try {
             Optional<Typed> argument = a.argument().map(this::visit);
             Type input = argument.map(Typed::type).orElse(Type.INTEGER);
-            Type type =
-                    switch (a.function()) {
-                        case COUNT -> Type.INTEGER;
-                        case SUM -> requireNumber(a, input);
-                        case AVG -> {
-                            requireNumber(a, input);
-                            yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
-                        }
-                        case MIN, MAX -> input;
-                    };
+            Type type = switch (a.function()) {
+                case COUNT -> Type.INTEGER;
+                case SUM -> requireNumber(a, input);
+                case AVG -> {
+                    requireNumber(a, input);
+                    yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
+                }
+                case MIN, MAX -> input;
+            };
             return new Typed.Aggregate(a.function(), a.distinct(), argument, type);
         } finally {
             place = Place.SCOPE;

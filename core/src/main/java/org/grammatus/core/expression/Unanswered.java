@@ -35,8 +35,8 @@ public final class Unanswered {
                         ? right
                         : right.isEmpty()
                                 ? left
-                                : Optional.of(new Expression.Logic(
-                                        l.connective(), left.get(), right.get(), l.position()));
+                                : Optional.of(
+                                        new Expression.Logic(l.connective(), left.get(), right.get(), l.position()));
             }
             case Expression.Not n -> keep(n.operand()).map(operand -> new Expression.Not(operand, n.position()));
             case Expression.Compare c -> unless(reads(c.left()) || reads(c.right()), c);

@@ -27,8 +27,7 @@ final class ColumnOrder {
     /** By value as {@code <} sees it: texts by code point. */
     static IntOrder byKey(Column column) {
         return switch (column) {
-            case Column.Texts c ->
-                nullsLast(c, (a, b) -> Dictionaries.BY_CODE_POINT.compare(c.text(a), c.text(b)));
+            case Column.Texts c -> nullsLast(c, (a, b) -> Dictionaries.BY_CODE_POINT.compare(c.text(a), c.text(b)));
             default -> of(column, Direction.ASCENDING, ULocale.ROOT);
         };
     }

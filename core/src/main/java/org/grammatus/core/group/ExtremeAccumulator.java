@@ -20,9 +20,8 @@ final class ExtremeAccumulator implements Accumulator {
         this.sign = function == AggregateFunction.MIN ? 1 : -1;
         this.best = new int[nodes];
         Arrays.fill(best, NONE);
-        this.textRanks = argument instanceof Column.Texts texts
-                ? Dictionaries.codePointRanks(texts.dictionary())
-                : new int[0];
+        this.textRanks =
+                argument instanceof Column.Texts texts ? Dictionaries.codePointRanks(texts.dictionary()) : new int[0];
     }
 
     @Override

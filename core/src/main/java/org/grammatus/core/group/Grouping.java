@@ -72,8 +72,7 @@ public final class Grouping {
             notices.addAll(inWords(own, "total \"" + total.definition().id() + "\""));
         }
         notices.addAll(inWords(faults, "a value of a row"));
-        List<long[]> counts =
-                plan.counted().stream().map(aggregates::rowCounts).toList();
+        List<long[]> counts = plan.counted().stream().map(aggregates::rowCounts).toList();
         int[] firstOfDepth = new int[depths];
         Arrays.setAll(firstOfDepth, nodes::first);
         int[] rowStart = new int[tree.nodeCount() + 1];
@@ -104,7 +103,8 @@ public final class Grouping {
                 Column values = Evaluator.evaluate(term.by(), aggregates, faults);
                 order = order.then(ColumnOrder.of(values, term.direction(), plan.locale()));
             } else {
-                IntOrder within = ColumnOrder.of(atFirstRow(term.by(), depth, "the order"), term.direction(), plan.locale());
+                IntOrder within =
+                        ColumnOrder.of(atFirstRow(term.by(), depth, "the order"), term.direction(), plan.locale());
                 order = order.then((a, b) -> within.compare(a - first, b - first));
             }
         }
@@ -155,8 +155,9 @@ public final class Grouping {
             int count = shared.varying().cardinality();
             notices.add(Problem.notice(
                     "",
-                    what + " of level \"" + plan.levels().get(depth - 1).definition().name() + "\" varies inside "
-                            + count + (count == 1 ? " group" : " groups") + "; the first row's stands"));
+                    what + " of level \""
+                            + plan.levels().get(depth - 1).definition().name() + "\" varies inside " + count
+                            + (count == 1 ? " group" : " groups") + "; the first row's stands"));
         }
         return values.gather(shared.rows());
     }

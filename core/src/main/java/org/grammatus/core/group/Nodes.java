@@ -2,8 +2,8 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.function.BooleanSupplier;
 import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.plan.Plan;
@@ -34,6 +34,7 @@ final class Nodes {
     private final int[][] nodeOfRow;
     /** By depth and node within it: a row of the depth's table that lies in it. */
     private final int[][] sample;
+
     private final int[] firstOfDepth;
     private final int[] parent;
     private final Column[] keys;

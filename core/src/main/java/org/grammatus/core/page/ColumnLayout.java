@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;

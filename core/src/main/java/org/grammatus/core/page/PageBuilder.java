@@ -164,9 +164,15 @@ final class PageBuilder {
         for (int c = 0; c < plan.columns().size(); c++) {
             List<String> lines = layout.columnHeadingLines(c);
             for (int i = 0; i < lines.size(); i++) {
-                int baseline = top + height - 700 - (lines.size() - 1 - i) * layout.lineHeight(style)
-                        - layout.size(style) / 4;
-                columnText(lines.get(i), style, c, baseline, GroupTree.ROOT, plan.columns().get(c).definition().id());
+                int baseline =
+                        top + height - 700 - (lines.size() - 1 - i) * layout.lineHeight(style) - layout.size(style) / 4;
+                columnText(
+                        lines.get(i),
+                        style,
+                        c,
+                        baseline,
+                        GroupTree.ROOT,
+                        plan.columns().get(c).definition().id());
             }
         }
         y += height;
@@ -221,13 +227,7 @@ final class PageBuilder {
         int top = y;
         int first = cells.size();
         y += layout.spaceAbove(BandKind.EMPTY, 0) + layout.lineHeight(TextStyle.CELL);
-        text(
-                Words.NO_ROWS,
-                TextStyle.CELL,
-                paper.left(),
-                y - layout.size(TextStyle.CELL) / 4,
-                GroupTree.ROOT,
-                "");
+        text(Words.NO_ROWS, TextStyle.CELL, paper.left(), y - layout.size(TextStyle.CELL) / 4, GroupTree.ROOT, "");
         y += 400;
         box(BandRole.ROW, top, GroupTree.ROOT, first);
     }
@@ -240,9 +240,14 @@ final class PageBuilder {
         boolean grand = kind == BandKind.REPORT_FOOTER;
         y += layout.spaceAbove(kind, depth);
         rules.add(new Page.Rule(
-                layout.indent(depth), y, paper.right() - layout.indent(depth), grand ? THICK : depth == 1 ? MEDIUM : THIN));
+                layout.indent(depth),
+                y,
+                paper.right() - layout.indent(depth),
+                grand ? THICK : depth == 1 ? MEDIUM : THIN));
         int firstBaseline = y + layout.lineHeight(style) - layout.size(style) / 4;
-        String id = grand ? Report.Cell.REPORT : plan.levels().get(depth - 1).definition().id();
+        String id = grand
+                ? Report.Cell.REPORT
+                : plan.levels().get(depth - 1).definition().id();
         int end = 0;
         for (String line : layout.footerText(kind, node)) {
             y += layout.lineHeight(style);
@@ -290,10 +295,9 @@ final class PageBuilder {
         for (Map.Entry<Integer, int[]> span : braceSpans.entrySet()) {
             int node = span.getKey();
             int place = tree.placeOf(nextNode);
-            boolean goesOn = nextNode != GroupTree.ROOT
-                    && place >= tree.placeOf(node)
-                    && place <= tree.lastPlace(node);
-            braces.add(new Page.Brace(nodeIndex(node), span.getValue()[0], span.getValue()[1], !continued.contains(node), !goesOn));
+            boolean goesOn = nextNode != GroupTree.ROOT && place >= tree.placeOf(node) && place <= tree.lastPlace(node);
+            braces.add(new Page.Brace(
+                    nodeIndex(node), span.getValue()[0], span.getValue()[1], !continued.contains(node), !goesOn));
         }
         return braces;
     }
@@ -336,8 +340,7 @@ final class PageBuilder {
     private List<Page.Style> styles() {
         List<Page.Style> styles = new ArrayList<>();
         for (TextStyle style : TextStyle.values()) {
-            styles.add(new Page.Style(
-                    style.face().word(), layout.size(style), style.tone() == TextStyle.Tone.MUTED));
+            styles.add(new Page.Style(style.face().word(), layout.size(style), style.tone() == TextStyle.Tone.MUTED));
         }
         return styles;
     }
@@ -352,7 +355,9 @@ final class PageBuilder {
                     tree.placeOf(node),
                     tree.lastPlace(node),
                     depth,
-                    report ? Report.Cell.REPORT : plan.levels().get(depth - 1).definition().id(),
+                    report
+                            ? Report.Cell.REPORT
+                            : plan.levels().get(depth - 1).definition().id(),
                     report ? plan.report().title() : printed.label(node)));
         }
         return list;

@@ -18,11 +18,10 @@ final class Formats {
 
     static String of(Typed value, DatasetModel dataset) {
         return switch (value) {
-            case Typed.Field f ->
-                dataset.field(f.id()).definition().format().orElseGet(() -> byType(f.type()));
+            case Typed.Field f -> dataset.field(f.id()).definition().format().orElseGet(() -> byType(f.type()));
             case Typed.Negate n -> of(n.operand(), dataset);
-            case Typed.Aggregate a when a.function() != AggregateFunction.COUNT ->
-                of(a.argument().orElseThrow(), dataset);
+            case Typed.Aggregate a
+            when a.function() != AggregateFunction.COUNT -> of(a.argument().orElseThrow(), dataset);
             default -> byType(value.type());
         };
     }
@@ -32,9 +31,7 @@ final class Formats {
             case TEXT, BOOLEAN -> "";
             case INTEGER -> "#,##0";
             case DECIMAL ->
-                type.scale() == 0
-                        ? "#,##0"
-                        : "#,##0." + "0".repeat(Math.min(type.scale(), MOST_PRINTED_DECIMALS));
+                type.scale() == 0 ? "#,##0" : "#,##0." + "0".repeat(Math.min(type.scale(), MOST_PRINTED_DECIMALS));
             case DATE -> "d MMM y";
             case TIMESTAMP -> "d MMM y HH:mm";
         };

@@ -117,7 +117,9 @@ public final class Planner {
 
     private Plan.Level level(String pointer, Report.Level level) {
         Typed key = typed(pointer + "/key", level.key(), Typing.Place.ROW);
-        if (level.bucket().isPresent() && key.type().kind() != Kind.DATE && key.type().kind() != Kind.TIMESTAMP) {
+        if (level.bucket().isPresent()
+                && key.type().kind() != Kind.DATE
+                && key.type().kind() != Kind.TIMESTAMP) {
             problems.error(
                     pointer + "/bucket",
                     "the key \"" + level.key() + "\" is a " + key.type() + "; only a date or timestamp has buckets");
@@ -147,7 +149,9 @@ public final class Planner {
 
     private Plan.Column column(String pointer, Report.Column column) {
         Typed value = typed(pointer + "/value", column.value(), Typing.Place.ROW);
-        boolean alignEnd = column.align().map(a -> a == Report.Align.END).orElse(value.type().isNumber());
+        boolean alignEnd = column.align()
+                .map(a -> a == Report.Align.END)
+                .orElse(value.type().isNumber());
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);
         return new Plan.Column(column, value, homes.orGrain(value), format, alignEnd);
@@ -212,7 +216,9 @@ public final class Planner {
     private Optional<Integer> counted(String pointer, String table) {
         Optional<Integer> number = dataset.tableNumber(table);
         if (number.isEmpty()) {
-            List<String> ids = dataset.definition().tables().stream().map(Dataset.Table::id).toList();
+            List<String> ids = dataset.definition().tables().stream()
+                    .map(Dataset.Table::id)
+                    .toList();
             problems.error(
                     pointer,
                     "unknown table \"" + table + "\", expected one of " + String.join(", ", ids)

@@ -50,9 +50,7 @@ public record Answers(Map<String, String> written) {
                     .orElse("")
                     .trim();
             Period period = problems.collect(
-                    "/answers/" + prompt.name(),
-                    () -> text.isEmpty() ? Period.OPEN : periods.parse(text),
-                    Period.OPEN);
+                    "/answers/" + prompt.name(), () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
             if (text.isEmpty() && prompt.required().orElse(false)) {
                 problems.add(Problem.error(
                         "/answers/" + prompt.name(), "\"" + prompt.label() + "\" needs an answer; give a period"));

@@ -76,12 +76,11 @@ public final class PeriodText {
         }
         Matcher span = SPAN.matcher(words);
         if (span.matches()) {
-            int step =
-                    switch (span.group(1)) {
-                        case "previous" -> -1;
-                        case "next" -> 1;
-                        default -> 0;
-                    };
+            int step = switch (span.group(1)) {
+                case "previous" -> -1;
+                case "next" -> 1;
+                default -> 0;
+            };
             return Optional.of(span(span.group(2), step));
         }
         Matcher toDate = TO_DATE.matcher(words);
@@ -92,23 +91,23 @@ public final class PeriodText {
     }
 
     private Period span(String unit, int step) {
-        LocalDate start =
-                switch (unit) {
-                    case "week" ->
-                        today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).plusWeeks(step);
-                    case "month" -> today.withDayOfMonth(1).plusMonths(step);
-                    case "quarter" ->
-                        today.withDayOfMonth(1).minusMonths((today.getMonthValue() - 1) % 3).plusMonths(3L * step);
-                    case "year" -> today.withDayOfYear(1).plusYears(step);
-                    default -> calendar.startOfYear(today).plusYears(step);
-                };
-        ChronoUnit length =
-                switch (unit) {
-                    case "week" -> ChronoUnit.WEEKS;
-                    case "month" -> ChronoUnit.MONTHS;
-                    case "quarter" -> null;
-                    default -> ChronoUnit.YEARS;
-                };
+        LocalDate start = switch (unit) {
+            case "week" ->
+                today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).plusWeeks(step);
+            case "month" -> today.withDayOfMonth(1).plusMonths(step);
+            case "quarter" ->
+                today.withDayOfMonth(1)
+                        .minusMonths((today.getMonthValue() - 1) % 3)
+                        .plusMonths(3L * step);
+            case "year" -> today.withDayOfYear(1).plusYears(step);
+            default -> calendar.startOfYear(today).plusYears(step);
+        };
+        ChronoUnit length = switch (unit) {
+            case "week" -> ChronoUnit.WEEKS;
+            case "month" -> ChronoUnit.MONTHS;
+            case "quarter" -> null;
+            default -> ChronoUnit.YEARS;
+        };
         LocalDate next = length == null ? start.plusMonths(3) : start.plus(1, length);
         return Period.of(start, next.minusDays(1));
     }

@@ -40,13 +40,12 @@ public final class Arithmetic {
             }
             long x = Math.multiplyExact(a[i], stepA);
             long y = Math.multiplyExact(b[i], stepB);
-            values[i] =
-                    switch (operator) {
-                        case ADD -> Math.addExact(x, y);
-                        case SUBTRACT -> Math.subtractExact(x, y);
-                        case MULTIPLY -> Math.multiplyExact(x, y);
-                        case DIVIDE -> throw new IllegalStateException("Division is never in 64 bits");
-                    };
+            values[i] = switch (operator) {
+                case ADD -> Math.addExact(x, y);
+                case SUBTRACT -> Math.subtractExact(x, y);
+                case MULTIPLY -> Math.multiplyExact(x, y);
+                case DIVIDE -> throw new IllegalStateException("Division is never in 64 bits");
+            };
             if (values[i] == Column.Longs.NULL) {
                 throw new ArithmeticException("stands for NULL");
             }
@@ -54,8 +53,7 @@ public final class Arithmetic {
         return new Column.Longs(type, values);
     }
 
-    private static Column inWides(
-            ArithmeticOperator operator, Column left, Column right, Type type, Faults faults) {
+    private static Column inWides(ArithmeticOperator operator, Column left, Column right, Type type, Faults faults) {
         int scaleA = left.type().scale();
         int scaleB = right.type().scale();
         BigInteger[] values = new BigInteger[left.size()];
@@ -69,13 +67,12 @@ public final class Arithmetic {
                 faults.note(Faults.Kind.DIVISION_BY_ZERO, i);
                 continue;
             }
-            BigInteger value =
-                    switch (operator) {
-                        case ADD -> common(a, scaleA, type).add(common(b, scaleB, type));
-                        case SUBTRACT -> common(a, scaleA, type).subtract(common(b, scaleB, type));
-                        case MULTIPLY -> Decimals.rescale(a.multiply(b), scaleA + scaleB, type.scale());
-                        case DIVIDE -> Decimals.divide(a, scaleA, b, scaleB, type.scale());
-                    };
+            BigInteger value = switch (operator) {
+                case ADD -> common(a, scaleA, type).add(common(b, scaleB, type));
+                case SUBTRACT -> common(a, scaleA, type).subtract(common(b, scaleB, type));
+                case MULTIPLY -> Decimals.rescale(a.multiply(b), scaleA + scaleB, type.scale());
+                case DIVIDE -> Decimals.divide(a, scaleA, b, scaleB, type.scale());
+            };
             if (Decimals.fits(value)) {
                 values[i] = value;
             } else {

@@ -36,9 +36,8 @@ final class Choosing {
         int[] codes = new int[chosen.length];
         for (int i = 0; i < codes.length; i++) {
             boolean none = chosen[i] < 0 || columns.get(chosen[i]).isNull(i);
-            codes[i] = none
-                    ? Column.Texts.NULL
-                    : offsets[chosen[i]] + ((Column.Texts) columns.get(chosen[i])).codes()[i];
+            codes[i] =
+                    none ? Column.Texts.NULL : offsets[chosen[i]] + ((Column.Texts) columns.get(chosen[i])).codes()[i];
         }
         return Dictionaries.distinct(new Column.Texts(codes, dictionary.toArray(String[]::new)));
     }

@@ -14,9 +14,7 @@ final class Comparison {
         long[] values = new long[left.size()];
         Order order = order(left, right);
         for (int i = 0; i < values.length; i++) {
-            values[i] = left.isNull(i) || right.isNull(i)
-                    ? Column.Longs.NULL
-                    : operator.holds(order.of(i)) ? 1 : 0;
+            values[i] = left.isNull(i) || right.isNull(i) ? Column.Longs.NULL : operator.holds(order.of(i)) ? 1 : 0;
         }
         return new Column.Longs(Type.BOOLEAN, values);
     }

@@ -31,7 +31,8 @@ public class Accounts implements UserDetailsService {
                 .select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.DISPLAY_NAME, ACCOUNT.ROLE)
                 .from(ACCOUNT)
                 .where(ACCOUNT.NAME.eq(name))
-                .fetchOptional(row -> new Account(row.value1(), row.value2(), row.value3(), Role.valueOf(row.value4())));
+                .fetchOptional(
+                        row -> new Account(row.value1(), row.value2(), row.value3(), Role.valueOf(row.value4())));
     }
 
     @Override

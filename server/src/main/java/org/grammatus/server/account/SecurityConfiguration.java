@@ -58,8 +58,8 @@ class SecurityConfiguration {
                         .usernameParameter("name")
                         .passwordParameter("password")
                         .successHandler((request, response, who) -> response.setStatus(204))
-                        .failureHandler((request, response, failure) -> problem(
-                                response, HttpStatus.UNAUTHORIZED, "The name or the password is not right")))
+                        .failureHandler((request, response, failure) ->
+                                problem(response, HttpStatus.UNAUTHORIZED, "The name or the password is not right")))
                 .logout(logout -> logout.logoutUrl(SIGN_OUT)
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) ->

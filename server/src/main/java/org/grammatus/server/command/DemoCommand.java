@@ -50,7 +50,6 @@ final class DemoCommand implements Callable<Integer> {
                 Grammatus is ready:  %s
                   author:  author / author-demo   (defines reports)
                   reader:  reader / reader-demo   (runs them)
-                Data is kept in %s. Stop with Ctrl-C."""
-                .formatted(server.address(), server.settings().dataDir().toAbsolutePath());
+                Data is kept in %s. Stop with Ctrl-C.""".formatted(server.address(), server.settings().dataDir().toAbsolutePath());
     }
 }

@@ -36,14 +36,13 @@ public final class GrammatusCommand implements Runnable {
 
     /** A failure in words; only what nobody foresaw shows its trace. */
     private static int report(Exception failure, CommandLine command) throws Exception {
-        String message =
-                switch (failure) {
-                    case ProblemException e ->
-                        e.problems().stream().map(Problem::toString).collect(Collectors.joining("\n"));
-                    case SourceException e -> e.getMessage();
-                    case CommandFailure e -> e.getMessage();
-                    default -> throw failure;
-                };
+        String message = switch (failure) {
+            case ProblemException e ->
+                e.problems().stream().map(Problem::toString).collect(Collectors.joining("\n"));
+            case SourceException e -> e.getMessage();
+            case CommandFailure e -> e.getMessage();
+            default -> throw failure;
+        };
         command.getErr().println(message);
         return command.getCommandSpec().exitCodeOnExecutionException();
     }

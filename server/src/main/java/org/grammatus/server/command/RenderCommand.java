@@ -45,7 +45,8 @@ final class RenderCommand implements Callable<Integer> {
     @Option(
             names = "--answer",
             paramLabel = "PROMPT=ANSWER",
-            description = "An answer, such as period=2026-01-01/2026-03-31 or period='previous month'. May be repeated.")
+            description =
+                    "An answer, such as period=2026-01-01/2026-03-31 or period='previous month'. May be repeated.")
     private Map<String, String> answers = new LinkedHashMap<>();
 
     @Option(names = "--format", defaultValue = "pdf", description = "pdf or json; ${DEFAULT-VALUE} unless said.")
@@ -93,8 +94,8 @@ final class RenderCommand implements Callable<Integer> {
                 .orElseGet(() -> LocalDate.now(ZoneId.systemDefault()));
         RunContext context = new RunContext(today, ZoneId.of("UTC"));
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
-        RunResult result = new RunEngine(RunLimits.DEFAULT)
-                .run(request, new SqliteSource(source), progress -> {}, () -> false);
+        RunResult result =
+                new RunEngine(RunLimits.DEFAULT).run(request, new SqliteSource(source), progress -> {}, () -> false);
         result.notices().forEach(notice -> spec.commandLine().getErr().println("Notice: " + notice));
         try {
             ReportFile.write(result, chosen.writer(), output, WriteProgress.SILENT);

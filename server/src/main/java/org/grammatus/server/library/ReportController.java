@@ -70,7 +70,8 @@ class ReportController {
      *
      * @param asked the default as written; empty text for none
      */
-    record PromptView(String name, String label, Optional<String> help, boolean required, String asked, AnswerView answer) {}
+    record PromptView(
+            String name, String label, Optional<String> help, boolean required, String asked, AnswerView answer) {}
 
     /**
      * What an answer stands for.
@@ -92,7 +93,7 @@ class ReportController {
                 .map(entry -> new ReportLine(
                         entry.id(),
                         entry.title(),
-                        reports.definition(entry.id(), account).description(),
+                        entry.description(),
                         entry.owner(),
                         Optional.ofNullable(lastRuns.get(entry.id()))))
                 .toList();
@@ -103,10 +104,9 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
-        Map<String, ResolvedPrompt> resolved = Answers.NONE
-                .resolve(asked(report), businessDate.now(), dataset.calendar())
-                .stream()
-                .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
+        Map<String, ResolvedPrompt> resolved =
+                Answers.NONE.resolve(asked(report), businessDate.now(), dataset.calendar()).stream()
+                        .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
         return new ReportView(
                 report.id(),
                 report.title(),

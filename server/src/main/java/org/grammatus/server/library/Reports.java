@@ -44,19 +44,36 @@ public class Reports {
      *
      * @param owner its author's name; none for a starter report
      */
-    public record Entry(String id, String title, Optional<String> owner, boolean starter, long updatedAt) {}
+    public record Entry(
+            String id,
+            String title,
+            Optional<String> description,
+            Optional<String> owner,
+            boolean starter,
+            long updatedAt) {}
 
     /** The reports an account may run, by title. */
     public List<Entry> visibleTo(Account account) {
         return store.read()
-                .select(REPORT.ID, REPORT.TITLE, ACCOUNT.DISPLAY_NAME, REPORT.STARTER, REPORT.UPDATED_AT)
+                .select(
+                        REPORT.ID,
+                        REPORT.TITLE,
+                        REPORT.DESCRIPTION,
+                        ACCOUNT.DISPLAY_NAME,
+                        REPORT.STARTER,
+                        REPORT.UPDATED_AT)
                 .from(REPORT)
                 .leftJoin(ACCOUNT)
                 .on(ACCOUNT.ID.eq(REPORT.OWNER_ID))
                 .where(visible(account))
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
                 .fetch(row -> new Entry(
-                        row.value1(), row.value2(), Optional.ofNullable(row.value3()), row.value4(), row.value5()));
+                        row.value1(),
+                        row.value2(),
+                        Optional.ofNullable(row.value3()),
+                        Optional.ofNullable(row.value4()),
+                        row.value5(),
+                        row.value6()));
     }
 
     private static Condition visible(Account account) {
@@ -75,7 +92,8 @@ public class Reports {
                 .where(REPORT.ID.eq(id))
                 .and(visible(account))
                 .fetchOptional(row -> Definitions.readReport(row.value1()))
-                .orElseThrow(() -> new NotFoundException("There is no report \"" + id + "\", or it is not yours to run"));
+                .orElseThrow(
+                        () -> new NotFoundException("There is no report \"" + id + "\", or it is not yours to run"));
     }
 
     /**
@@ -92,7 +110,8 @@ public class Reports {
                 Answers.NONE,
                 businessDate.now());
         if (!insert(report, owner.id(), false)) {
-            throw new ConflictException("A report with the id \"" + report.id() + "\" is there already; choose another");
+            throw new ConflictException(
+                    "A report with the id \"" + report.id() + "\" is there already; choose another");
         }
         return report;
     }
@@ -116,6 +135,7 @@ public class Reports {
                         .insertInto(REPORT)
                         .set(REPORT.ID, report.id())
                         .set(REPORT.TITLE, report.title())
+                        .set(REPORT.DESCRIPTION, report.description().orElse(null))
                         .set(REPORT.DEFINITION, Definitions.write(report))
                         .set(REPORT.OWNER_ID, owner)
                         .set(REPORT.STARTER, starter)

@@ -16,13 +16,21 @@ record PageView(
         List<Page.Node> nodes,
         List<String> ids,
         List<String> texts,
-        @Schema(description = "The roles that bands refer to, by index") List<Page.BandRole> roles,
-        @Schema(description = "Five numbers each: role, top, height, node, first cell") int[] bands,
+
+        @Schema(description = "The roles that bands refer to, by index")
+        List<Page.BandRole> roles,
+
+        @Schema(description = "Five numbers each: role, top, height, node, first cell")
+        int[] bands,
+
         @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
-                int[] cells,
-        @Schema(description = "Four numbers each: x, y, width, thickness") int[] rules,
+        int[] cells,
+
+        @Schema(description = "Four numbers each: x, y, width, thickness")
+        int[] rules,
+
         @Schema(description = "Five numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here")
-                int[] braces) {
+        int[] braces) {
 
     static PageView of(Page page) {
         return new PageView(
@@ -35,16 +43,12 @@ record PageView(
                 page.ids(),
                 page.texts(),
                 List.of(Page.BandRole.values()),
-                flat(
-                        page.bands(),
-                        b -> new int[] {b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell()}),
-                flat(page.cells(), c -> new int[] {
-                    c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0
-                }),
+                flat(page.bands(), b -> new int[] {b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell()}),
+                flat(page.cells(), c ->
+                        new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness()}),
-                flat(
-                        page.braces(),
-                        b -> new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0}));
+                flat(page.braces(), b ->
+                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0}));
     }
 
     private static <T> int[] flat(List<T> parts, Function<T, int[]> numbers) {

@@ -12,6 +12,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.Outline;
 import org.grammatus.runs.ReportFile;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunProgress;
@@ -144,8 +145,8 @@ class RunController {
     PageView page(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
         RunResult result = result(run(id, principal));
         if (number < 1 || number > result.pages().count()) {
-            throw new NotFoundException(
-                    "There is no page " + number + "; the run has " + result.pages().count());
+            throw new NotFoundException("There is no page " + number + "; the run has "
+                    + result.pages().count());
         }
         return PageView.of(result.pages().page(number));
     }
@@ -202,6 +203,8 @@ class RunController {
     private static RunResult result(Run run) {
         return run.result()
                 .orElseThrow(() -> new ConflictException(
-                        run.progress().state().isOver() ? "The run did not come to an end" : "The run is not done yet"));
+                        run.progress().state().isOver()
+                                ? "The run did not come to an end"
+                                : "The run is not done yet"));
     }
 }

@@ -35,7 +35,9 @@ public class RunRecords {
                 .set(RUN.ID, run.id())
                 .set(RUN.REPORT_ID, run.request().report().id())
                 .set(RUN.ACCOUNT_ID, account.id())
-                .set(RUN.ANSWERS, json.writeValueAsString(run.request().answers().written()))
+                .set(
+                        RUN.ANSWERS,
+                        json.writeValueAsString(run.request().answers().written()))
                 .set(RUN.BUSINESS_DATE, run.request().context().businessDate().toString())
                 .set(RUN.STATE, RunState.WAITING.name())
                 .set(RUN.STARTED_AT, run.startedAt().toEpochMilli())
@@ -63,10 +65,7 @@ public class RunRecords {
 
     boolean belongsTo(String run, Account account) {
         return store.read()
-                .fetchExists(DSL.selectOne()
-                        .from(RUN)
-                        .where(RUN.ID.eq(run))
-                        .and(RUN.ACCOUNT_ID.eq(account.id())));
+                .fetchExists(DSL.selectOne().from(RUN).where(RUN.ID.eq(run)).and(RUN.ACCOUNT_ID.eq(account.id())));
     }
 
     /** By report: when an account last started a run, milliseconds since 1970-01-01 UTC. */

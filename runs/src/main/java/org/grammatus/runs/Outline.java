@@ -1,4 +1,4 @@
-package org.grammatus.server.run;
+package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,13 +6,12 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.group.GroupTree;
-import org.grammatus.runs.RunResult;
 
 /** The groups of a run that have a heading, each with the page it begins on. */
-final class Outline {
+public final class Outline {
 
     /** More children than this are not listed at once. */
-    static final int MOST = 1_000;
+    public static final int MOST = 1_000;
 
     private Outline() {}
 
@@ -24,10 +23,10 @@ final class Outline {
      * @param page page it begins on
      * @param children whether groups with headings lie in it
      */
-    record Entry(int place, int depth, String label, String counts, int page, boolean children) {}
+    public record Entry(int place, int depth, String label, String counts, int page, boolean children) {}
 
     /** The headed groups right below one, in printed order. */
-    static List<Entry> below(RunResult result, int parentPlace) {
+    public static List<Entry> below(RunResult result, int parentPlace) {
         Bands bands = result.pages().bands();
         GroupTree tree = result.grouped().tree();
         Printed printed = new Printed(result.grouped());

@@ -1,0 +1,121 @@
+package org.grammatus.core.expression;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import org.grammatus.core.problem.ProblemException;
+import org.junit.jupiter.api.RepeatedTest;
+import org.junit.jupiter.api.RepetitionInfo;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Text to tree to text; faults with their position, in a person's words. */
+class ExpressionParserTest {
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "a + b * c | a + (b * c)",
+                "a - b - c | (a - b) - c",
+                "not a = 1 and b = 2 or c = 3 | ((NOT (a = 1)) AND (b = 2)) OR (c = 3)",
+                "a || 'x' || b | (a || 'x') || b",
+                "x between 1 and 2 and y in (1, 2) | (x BETWEEN 1 AND 2) AND (y IN (1, 2))",
+                "\"Net sales\" is not null | \"Net sales\" IS NOT NULL",
+                "case when a > 0 then 'up' else 'down' end | CASE WHEN a > 0 THEN 'up' ELSE 'down' END",
+                "case s when 'x' then 1 end | CASE s WHEN 'x' THEN 1 END",
+                "count(*) + count(distinct a) | COUNT(*) + COUNT(DISTINCT a)",
+                "d >= :period_from + interval '1' day | d >= (:period_from + INTERVAL '1' DAY)",
+                "'O''Brien' = name | 'O''Brien' = name",
+                "date '2026-01-31' | DATE '2026-01-31'",
+                "-a * 2 | (- a) * 2",
+                "day | day"
+            })
+    void printsWhatItUnderstood(String text, String printed) {
+        assertThat(ExpressionPrinter.print(ExpressionParser.parse(text))).isEqualTo(printed);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "sum(a | 1:6 found the end, expected an operator or the end",
+                "a + ) | 1:5 found \")\", expected a value",
+                "a b | 1:3 found \"b\", expected an operator or the end",
+                "a = 'x | 1:5 found a text without its closing '",
+                "a != b | 1:3 found \"!\", expected <> for \"not equal\"",
+                "date '2026-02-30' | 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
+                "a ; b | 1:3 found \";\", which no expression contains"
+            })
+    void saysWhereAFaultIsAndWhatWasExpected(String text, String message) {
+        assertThatThrownBy(() -> ExpressionParser.parse(text))
+                .isInstanceOf(ProblemException.class)
+                .hasMessage(message);
+    }
+
+    @Test
+    void countsPositionsInLinesAndCodePoints() {
+        assertThatThrownBy(() -> ExpressionParser.parse("'🐝🐝' ||\n  )")).hasMessageStartingWith("2:3 found \")\"");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "   "})
+    void anEmptyExpressionIsAFault(String text) {
+        assertThatThrownBy(() -> ExpressionParser.parse(text)).hasMessageContaining("expected a value");
+    }
+
+    @Test
+    void refusesWhatIsTooDeepOrTooLong() {
+        assertThatThrownBy(() -> ExpressionParser.parse("(".repeat(5_000) + "1"))
+                .hasMessageContaining("nested deeper than 100");
+        assertThatThrownBy(() -> ExpressionParser.parse("1" + "+1".repeat(5_000)))
+                .hasMessageContaining("longer than 2000");
+        assertThat(ExpressionParser.parse("1" + "+1".repeat(900))).isNotNull();
+    }
+
+    /** parse ∘ print is the identity on trees, and so print ∘ parse on printed texts. */
+    @RepeatedTest(300)
+    void printingRoundTrips(RepetitionInfo repetition) {
+        String text = ExpressionPrinter.print(
+                ExpressionParser.parse(new Generator(repetition.getCurrentRepetition()).expression(4)));
+        assertThat(ExpressionPrinter.print(ExpressionParser.parse(text))).isEqualTo(text);
+    }
+
+    /** Writes random expressions; they need not make sense, only be well-formed. */
+    private static final class Generator {
+        private final SplittableRandom random;
+
+        Generator(long seed) {
+            random = new SplittableRandom(seed);
+        }
+
+        String expression(int depth) {
+            if (depth == 0) {
+                return pick(List.of("a", "\"q x\"", "12", "0.50", "'it''s'", "NULL", "TRUE", ":p_from", "COUNT(*)"));
+            }
+            String x = "(" + expression(depth - 1) + ")";
+            String y = "(" + expression(depth - 1) + ")";
+            return pick(List.of(
+                    x + " + " + y,
+                    x + " - " + y + " * " + x,
+                    x + " / " + y,
+                    x + " || " + y,
+                    "-" + x,
+                    x + " <= " + y,
+                    x + " <> " + y + " AND NOT " + x,
+                    x + " IS NULL OR " + y + " IS NOT NULL",
+                    x + " NOT BETWEEN " + y + " AND " + x,
+                    x + " IN (" + y + ", 1)",
+                    "CASE " + x + " WHEN " + y + " THEN 1 ELSE 2 END",
+                    "SUM(DISTINCT " + x + ")"));
+        }
+
+        private String pick(List<String> options) {
+            return options.get(random.nextInt(options.size()));
+        }
+    }
+}

@@ -1,0 +1,108 @@
+package org.grammatus.core.expression;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Types, scales and the places where things may stand; faults name the nearest right thing. */
+class TypingTest {
+
+    private static final Map<String, Type> FIELDS = Map.of(
+            "amount", Type.decimal(2),
+            "rate", Type.decimal(4),
+            "quantity", Type.INTEGER,
+            "name", Type.TEXT,
+            "ordered_at", Type.TIMESTAMP,
+            "due", Type.DATE);
+
+    private static final Names NAMES = new Names() {
+        @Override
+        public Optional<Typed.Field> field(String name, boolean quoted) {
+            return FIELDS.keySet().stream()
+                    .filter(id -> quoted ? id.equals(name) : id.equalsIgnoreCase(name))
+                    .findFirst()
+                    .map(id -> new Typed.Field(id, FIELDS.get(id)));
+        }
+
+        @Override
+        public Collection<String> fieldNames() {
+            return FIELDS.keySet();
+        }
+
+        @Override
+        public Optional<Scalar> prompt(String name) {
+            return name.equals("period_from") ? Optional.of(new Scalar.Null(Type.DATE)) : Optional.empty();
+        }
+
+        @Override
+        public Collection<String> promptNames() {
+            return List.of("period_from");
+        }
+    };
+
+    private static Typed type(String text, Typing.Place place) {
+        return Typing.type(ExpressionParser.parse(text), NAMES, place);
+    }
+
+    /** Meaning 1.1: + and - keep the larger scale, * adds scales, / and AVG add eight to the larger. */
+    @ParameterizedTest
+    @CsvSource({
+        "amount + rate, DECIMAL, 4",
+        "amount * rate, DECIMAL, 6",
+        "quantity * quantity, INTEGER, 0",
+        "quantity / 3, DECIMAL, 8",
+        "amount / rate, DECIMAL, 12",
+        "rate * rate * rate * rate * rate, DECIMAL, 18",
+        "name || 'x', TEXT, 0",
+        "due + INTERVAL '1' DAY, DATE, 0",
+        "due < ordered_at, BOOLEAN, 0",
+        "CASE WHEN quantity > 1 THEN quantity ELSE amount END, DECIMAL, 2",
+        "AMOUNT, DECIMAL, 2"
+    })
+    void typesARowsExpressions(String text, String kind, int scale) {
+        Type type = type(text, Typing.Place.ROW).type();
+        assertThat(type.kind()).hasToString(kind);
+        assertThat(type.scale()).isEqualTo(scale);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"SUM(amount), 2", "AVG(amount), 10", "COUNT(name), 0", "SUM(amount) / COUNT(*), 10", "MAX(rate), 4"})
+    void typesAScopesExpressions(String text, int scale) {
+        assertThat(type(text, Typing.Place.SCOPE).type().scale()).isEqualTo(scale);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "1 + amout | 1:5 unknown field \"amout\"; did you mean \"amount\"?",
+                "due > :period_form | 1:7 unknown prompt \":period_form\"; did you mean \"period_from\"?",
+                "name + 1 | 1:1 found a text, expected a number",
+                "quantity = 'x' | 1:12 found a text, expected a whole number to compare with",
+                "quantity AND TRUE | 1:1 found a whole number, expected a condition, which is true or false",
+                "SUM(amount) | 1:1 an aggregate has no rows to work on here; it stands in a total or an order",
+                "CASE WHEN TRUE THEN 1 ELSE 'x' END | 1:28 found a text, expected a whole number as in the results before",
+                "name + INTERVAL '1' DAY | 1:1 found a text, expected a date or a timestamp"
+            })
+    void saysWhatIsWrongInARow(String text, String message) {
+        assertThatThrownBy(() -> type(text, Typing.Place.ROW)).hasMessage(message);
+    }
+
+    @Test
+    void aScopeHasNoSingleValueOfAField() {
+        assertThatThrownBy(() -> type("SUM(amount) + quantity", Typing.Place.SCOPE))
+                .hasMessage("1:15 field \"quantity\" has many values here; put it into SUM, COUNT, AVG, MIN or MAX");
+        assertThatThrownBy(() -> type("SUM(SUM(amount))", Typing.Place.SCOPE)).hasMessageContaining("1:5 an aggregate");
+        assertThatThrownBy(() -> type("SUM(name)", Typing.Place.SCOPE))
+                .hasMessage("1:5 found a text, expected a number for SUM");
+    }
+}

@@ -1,0 +1,127 @@
+package org.grammatus.core.table;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.math.BigDecimal;
+import java.math.BigInteger;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Meaning 1 on columns: exact decimals, half away from zero, three-valued logic, code points. */
+class EvaluatorTest {
+
+    private static final Map<String, Column> FIELDS = Map.of(
+            "n", new Column.Longs(Type.INTEGER, new long[] {Column.Longs.NULL}),
+            "big", new Column.Longs(Type.INTEGER, new long[] {Long.MAX_VALUE}),
+            "huge", new Column.Wides(Type.INTEGER, new BigInteger[] {BigInteger.TEN.pow(37)}),
+            "zero", new Column.Longs(Type.INTEGER, new long[] {0}),
+            "amount", new Column.Longs(Type.decimal(2), new long[] {-1050}),
+            "name", new Column.Texts(new int[] {0}, new String[] {"Ångström"}),
+            "none", new Column.Texts(new int[] {Column.Texts.NULL}, new String[0]));
+
+    private static final Names NAMES = new Names() {
+        @Override
+        public Optional<Typed.Field> field(String name, boolean quoted) {
+            return Optional.ofNullable(FIELDS.get(name)).map(c -> new Typed.Field(name, c.type()));
+        }
+
+        @Override
+        public Collection<String> fieldNames() {
+            return FIELDS.keySet();
+        }
+
+        @Override
+        public Optional<Scalar> prompt(String name) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Collection<String> promptNames() {
+            return List.of();
+        }
+    };
+
+    private final Faults faults = new Faults();
+
+    private Scalar value(String text) {
+        Typed typed = Typing.type(ExpressionParser.parse(text), NAMES, Typing.Place.ROW);
+        Column column = Evaluator.evaluate(
+                typed,
+                new Frame() {
+                    @Override
+                    public int size() {
+                        return 1;
+                    }
+
+                    @Override
+                    public Column field(String id) {
+                        return FIELDS.get(id);
+                    }
+                },
+                faults);
+        return Scalars.at(column, 0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1 / 3, 0.33333333",
+        "2 / 3, 0.66666667",
+        "-2 / 3, -0.66666667",
+        "0.1 + 0.2, 0.3",
+        "1.10 * 1.1, 1.210",
+        "amount * 2, -21.00",
+        "amount / 4, -2.6250000000",
+        "- amount, 10.50",
+        "big + 1, 9223372036854775808",
+        "big * big, 85070591730234615847396907784232501249",
+        "huge + huge, 20000000000000000000000000000000000000",
+        "CASE WHEN n > 1 THEN 1 WHEN zero = 0 THEN amount ELSE 7 END, -10.50",
+        "CASE name WHEN 'x' THEN 1 ELSE 2 END, 2"
+    })
+    void computesExactly(String text, String expected) {
+        assertThat(((Scalar.Number) value(text)).value()).isEqualTo(new BigDecimal(expected));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "n = n, unknown", "n IS NULL, true", "NOT (n = 1), unknown", "n = 1 OR TRUE, true", "n = 1 AND FALSE, false",
+        "n = 1 AND TRUE, unknown", "1 IN (2, n), unknown", "1 IN (1, n), true", "1 NOT IN (2, n), unknown",
+        "n BETWEEN 1 AND 2, unknown", "5 NOT BETWEEN n AND 3, true", "name = 'ångström', false",
+        "name > 'Z', true", "'a' < 'a ', true", "amount = -10.5, true", "'' IS NULL, false", "none || 'x' IS NULL, true",
+        "DATE '2026-01-31' < TIMESTAMP '2026-01-31 00:00:01', true",
+        "DATE '2026-01-31' + INTERVAL '1' DAY = DATE '2026-02-01', true", "huge > big, true"
+    })
+    void followsSqlsLogic(String text, String expected) {
+        Scalar value = value(text);
+        String found = value instanceof Scalar.Bool b ? Boolean.toString(b.value()) : "unknown";
+        assertThat(found).isEqualTo(expected);
+    }
+
+    @Test
+    void divisionByZeroIsNullAndSaidSo() {
+        assertThat(value("amount / zero")).isInstanceOf(Scalar.Null.class);
+        assertThat(faults.found()).containsOnlyKeys(Faults.Kind.DIVISION_BY_ZERO);
+    }
+
+    @Test
+    void beyond38DigitsIsNullAndSaidSoNeverWrapped() {
+        assertThat(value("huge * 10 * 10")).isInstanceOf(Scalar.Null.class);
+        assertThat(faults.found().get(Faults.Kind.TOO_LARGE).count()).isEqualTo(1);
+    }
+
+    @Test
+    void joinsTexts() {
+        assertThat(value("name || '!'")).isEqualTo(new Scalar.Text("Ångström!"));
+    }
+}
