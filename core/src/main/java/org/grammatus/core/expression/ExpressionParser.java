@@ -6,6 +6,7 @@ import org.antlr.v4.runtime.CommonTokenStream;
 import org.antlr.v4.runtime.RecognitionException;
 import org.antlr.v4.runtime.Recognizer;
 import org.antlr.v4.runtime.Token;
+import org.antlr.v4.runtime.misc.IntervalSet;
 import org.grammatus.core.expression.grammar.SqlLexer;
 import org.grammatus.core.expression.grammar.SqlParser;
 import org.grammatus.core.problem.Problem;
@@ -84,16 +85,23 @@ public final class ExpressionParser {
                 Recognizer<?, ?> recognizer, Object symbol, int line, int column, String m, RecognitionException e) {
             Token token = (Token) symbol;
             SqlParser parser = (SqlParser) recognizer;
-            boolean afterValue = parser.getExpectedTokens().contains(SqlParser.PLUS)
-                    && parser.getExpectedTokens().contains(SqlParser.STAR)
-                    && parser.getExpectedTokens().contains(SqlParser.CONCAT);
             String found = token.getType() == Token.EOF ? "the end" : "\"" + token.getText() + "\"";
-            String expected = afterValue
-                    ? "an operator or the end"
-                    : parser.getExpectedTokens().contains(SqlParser.NUMBER)
-                            ? "a value"
-                            : parser.getExpectedTokens().toString(parser.getVocabulary());
-            throw fault(position(token), "found " + found + ", expected " + expected);
+            throw fault(position(token), "found " + found + ", expected " + expected(parser));
+        }
+
+        /** What may come next; where a value has just ended, an operator always may. */
+        private static String expected(SqlParser parser) {
+            IntervalSet tokens = parser.getExpectedTokens();
+            if (tokens.contains(SqlParser.NUMBER)) {
+                return "a value";
+            }
+            if (tokens.contains(Token.EOF)) {
+                return "an operator or the end";
+            }
+            if (tokens.contains(SqlParser.RPAREN)) {
+                return "an operator or \")\"";
+            }
+            return tokens.toString(parser.getVocabulary());
         }
     }
 }

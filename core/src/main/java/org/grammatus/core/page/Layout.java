@@ -19,6 +19,7 @@ final class Layout {
     static final int MOST_LINES = 12;
 
     private static final int INDENT = 900;
+    private static final int LEAST_NAME = 9_000;
     private static final int LINE_PERCENT = 138;
 
     private final Bands bands;
@@ -143,14 +144,14 @@ final class Layout {
     List<String> headingText(int node, boolean continued) {
         int depth = depth(node);
         String label = printed.label(node) + (continued ? Words.CONTINUED : "");
-        int right = firstTotalLeft(depth, Report.Place.HEADER);
-        return lines(label, TextStyle.heading(depth), right - indent(depth));
+        return lines(label, TextStyle.heading(depth), nameWidth(depth, Report.Place.HEADER));
     }
 
     int headingHeight(int node, boolean continued) {
         int depth = depth(node);
         return spaceAbove(BandKind.GROUP_HEADING, depth)
                 + headingText(node, continued).size() * lineHeight(TextStyle.heading(depth))
+                + (continued ? 0 : figuresHeight(depth, Report.Place.HEADER, TextStyle.TOTAL))
                 + 100;
     }
 
@@ -186,7 +187,22 @@ final class Layout {
     }
 
     private int footerWidth(int depth) {
-        return firstTotalLeft(depth, Report.Place.FOOTER) - indent(depth);
+        return nameWidth(depth, Report.Place.FOOTER);
+    }
+
+    /** Room for a group's name: before its first figure, or the whole line where that is too narrow. */
+    private int nameWidth(int depth, Report.Place place) {
+        return (figuresBelow(depth, place) ? paper.right() : firstTotalLeft(depth, place)) - indent(depth);
+    }
+
+    /** Whether a group's figures stand on a line of their own, below its name. */
+    boolean figuresBelow(int depth, Report.Place place) {
+        return firstTotalLeft(depth, place) - indent(depth) < LEAST_NAME;
+    }
+
+    /** Height of the line of figures below a name, where there is one. */
+    private int figuresHeight(int depth, Report.Place place, TextStyle style) {
+        return figuresBelow(depth, place) ? lineHeight(style) : 0;
     }
 
     /** Whether the counts stand behind the footer's name rather than below it. */
@@ -202,7 +218,11 @@ final class Layout {
     private int footerHeight(BandKind kind, int node) {
         int lines = footerText(kind, node).size();
         int counts = plan.counted().isEmpty() || countsBeside(kind, node) ? 0 : lineHeight(TextStyle.COUNTS);
-        return spaceAbove(kind, depth(node)) + lines * lineHeight(footerStyle(kind)) + counts + 250;
+        return spaceAbove(kind, depth(node))
+                + lines * lineHeight(footerStyle(kind))
+                + counts
+                + figuresHeight(depth(node), Report.Place.FOOTER, footerStyle(kind))
+                + 250;
     }
 
     /** Left edge of the leftmost total of a level, before which the group's name has room. */

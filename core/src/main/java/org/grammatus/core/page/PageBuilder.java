@@ -264,7 +264,10 @@ final class PageBuilder {
         box(grand ? BandRole.GRAND_TOTAL : BandRole.TOTALS, top, node, first);
     }
 
-    private void figures(int node, int depth, Report.Place place, TextStyle style, int baseline) {
+    private void figures(int node, int depth, Report.Place place, TextStyle style, int besideName) {
+        boolean below = layout.figuresBelow(depth, place);
+        y += below ? layout.lineHeight(style) : 0;
+        int baseline = below ? y - layout.size(style) / 4 : besideName;
         for (int c = 0; c < plan.columns().size(); c++) {
             int column = c;
             printed.totalAt(c, depth, place)

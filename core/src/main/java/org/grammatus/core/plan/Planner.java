@@ -59,8 +59,12 @@ public final class Planner {
         for (int i = 0; i < report.filters().size(); i++) {
             Report.Filter filter = report.filters().get(i);
             String pointer = "/filters/" + i + (filter.kind() == Report.FilterKind.PERIOD ? "/field" : "/where");
-            problems.collect(pointer, () -> filter(filter), Optional.<Plan.RowFilter>empty())
+            Problems own = new Problems();
+            own.collect(pointer, () -> filter(filter), Optional.<Plan.RowFilter>empty())
                     .ifPresent(filters::add);
+            // The condition of a period filter is ours: a place in it would tell its author nothing.
+            boolean built = filter.kind() == Report.FilterKind.PERIOD;
+            own.found().forEach(problem -> problems.add(built ? problem.withoutPosition() : problem));
         }
         String at = "/blocks/0";
         List<Plan.Level> levels = new ArrayList<>();

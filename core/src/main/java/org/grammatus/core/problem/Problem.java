@@ -50,6 +50,10 @@ public record Problem(Severity severity, String pointer, Optional<Position> posi
         return new Problem(severity, parentPointer + pointer, position, message);
     }
 
+    public Problem withoutPosition() {
+        return new Problem(severity, pointer, Optional.empty(), message);
+    }
+
     @Override
     public String toString() {
         String where = pointer.isEmpty() ? "" : pointer + ": ";

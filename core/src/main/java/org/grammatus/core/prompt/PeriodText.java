@@ -39,7 +39,8 @@ public final class PeriodText {
      * @throws ProblemException if it is written in no known form, or starts after it ends
      */
     public Period parse(String text) {
-        String words = text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+(?=[a-z])", " ");
+        // Hyphens stand for spaces in addresses; no rolling name has one of its own.
+        String words = text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
         try {
             return rolling(words).orElseGet(() -> interval(text.trim()));
         } catch (IllegalArgumentException | DateTimeException e) {

@@ -60,6 +60,16 @@ public enum Face {
         return out.toString();
     }
 
+    /** Whether characters of so many font units together fit a width at a size, both in hundredths of a point. */
+    boolean fits(long units, int size, int width) {
+        return units * size <= (long) width * font().unitsPerEm();
+    }
+
+    /** Advance of a character in font units. */
+    int advance(int character) {
+        return font().advance(character);
+    }
+
     /** Width of a printable text at a size, both in hundredths of a point. */
     public int width(String text, int size) {
         TrueTypeFont glyphs = font();

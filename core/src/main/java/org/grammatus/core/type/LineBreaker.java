@@ -36,12 +36,13 @@ public final class LineBreaker {
     private static int fitting(String text, Face face, int size, int width) {
         int lastSpace = -1;
         int i = 0;
-        int used = 0;
+        long used = 0;
         while (i < text.length()) {
             int c = text.codePointAt(i);
             int next = i + Character.charCount(c);
-            used += face.width(text.substring(i, next), size);
-            if (used > width && i > 0) {
+            used += face.advance(c);
+            // A space at the end of a line takes no room.
+            if (c != ' ' && !face.fits(used, size, width) && i > 0) {
                 return lastSpace > 0 ? lastSpace : i;
             }
             if (c == ' ') {

