@@ -32,6 +32,7 @@ import org.openpdf.text.pdf.PdfDestination;
 import org.openpdf.text.pdf.PdfLiteral;
 import org.openpdf.text.pdf.PdfName;
 import org.openpdf.text.pdf.PdfOutline;
+import org.openpdf.text.pdf.PdfString;
 import org.openpdf.text.pdf.PdfWriter;
 
 /** The pages as PDF (ISO 32000): embedded subset fonts, real text, a bookmark for each group with a heading, title and language. */
@@ -83,7 +84,7 @@ final class PdfReportWriter implements ReportWriter {
     private static void describe(Document document, PdfWriter writer, Plan plan) {
         document.addTitle(plan.report().title());
         document.addCreator("Grammatus");
-        document.setDocumentLanguage(plan.report().locale());
+        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(plan.report().locale()));
         String id = digest(Definitions.write(plan.report()) + plan.prompts() + plan.context());
         writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
         writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);

@@ -1,0 +1,50 @@
+package org.grammatus.demo;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.runs.RunEngine;
+import org.grammatus.runs.RunLimits;
+import org.grammatus.runs.RunRequest;
+import org.grammatus.runs.RunResult;
+import org.grammatus.sources.SqliteSource;
+
+/** Demo databases by size, each made once for all tests, and the starter report run over them. */
+final class DemoData {
+
+    static final RunContext CONTEXT = new RunContext(ScenarioSize.DEMO.lastDay(), ZoneId.of("UTC"));
+
+    private static final Map<ScenarioSize, Path> FILES = new ConcurrentHashMap<>();
+
+    private DemoData() {}
+
+    static Path database(ScenarioSize size) {
+        return FILES.computeIfAbsent(size, s -> {
+            try {
+                Path folder = Files.createTempDirectory("grammatus-demo");
+                Path file = folder.resolve("demo.db");
+                ScenarioDatabase.create(file, s);
+                file.toFile().deleteOnExit();
+                folder.toFile().deleteOnExit();
+                return file;
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+    }
+
+    static RunResult run(Path database, String period) {
+        RunRequest request = new RunRequest(
+                Starters.report("sales-by-fiscal-year").orElseThrow(),
+                DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow()),
+                new Answers(Map.of("period", period)),
+                CONTEXT);
+        return new RunEngine(RunLimits.DEFAULT).run(request, new SqliteSource(database), p -> {}, () -> false);
+    }
+}

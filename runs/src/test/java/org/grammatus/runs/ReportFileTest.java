@@ -1,0 +1,66 @@
+package org.grammatus.runs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter;
+import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.sources.Source;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.ArgumentMatchers;
+
+/** A file is written whole or not at all. */
+class ReportFileTest {
+
+    @TempDir
+    Path folder;
+
+    private RunResult result;
+
+    @BeforeEach
+    void run() {
+        Source source = mock(Source.class);
+        when(source.read(ArgumentMatchers.any(), ArgumentMatchers.any())).thenReturn(RunServiceTest.STAR);
+        result = new RunEngine(RunLimits.DEFAULT).run(RunServiceTest.request(), source, progress -> {}, () -> false);
+    }
+
+    @Test
+    void aDiskThatFillsUpLeavesWhatWasThere() throws IOException {
+        Path file = Files.writeString(folder.resolve("report.pdf"), "the one before");
+        ReportWriter full = (pages, out, progress) -> {
+            out.write(new byte[100_000]);
+            throw new IOException("No space left on device");
+        };
+        assertThatThrownBy(() -> ReportFile.write(result, full, file, WriteProgress.SILENT))
+                .hasMessage("No space left on device");
+        assertThat(file).hasContent("the one before");
+        assertThat(folder).isDirectoryNotContaining(path -> path.toString().endsWith(".part"));
+    }
+
+    @Test
+    void theSameResultGivesTheSameBytes() throws IOException {
+        for (Format format : Format.values()) {
+            Path a = folder.resolve("a." + format.word());
+            Path b = folder.resolve("b." + format.word());
+            ReportFile.write(result, format.writer(), a, WriteProgress.SILENT);
+            ReportFile.write(result, format.writer(), b, WriteProgress.SILENT);
+            assertThat(a).hasSameBinaryContentAs(b);
+        }
+    }
+
+    @Test
+    void aCancelledExportLeavesNothing() {
+        Path file = folder.resolve("report.pdf");
+        assertThatThrownBy(() -> ReportFile.write(result, Format.PDF.writer(), file, pages -> false))
+                .isInstanceOf(java.util.concurrent.CancellationException.class);
+        assertThat(folder).isEmptyDirectory();
+    }
+}
