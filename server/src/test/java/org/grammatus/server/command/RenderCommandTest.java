@@ -1,0 +1,112 @@
+package org.grammatus.server.command;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.grammatus.demo.ScenarioDatabase;
+import org.grammatus.demo.ScenarioSize;
+import org.grammatus.demo.Starters;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The command line: files whole or not at all, wrong input in words with a status that is not zero. */
+class RenderCommandTest {
+
+    @TempDir
+    static Path shared;
+
+    @TempDir
+    Path folder;
+
+    private static Path database;
+
+    @BeforeAll
+    static void makeDatabase() {
+        database = shared.resolve("demo.db");
+        ScenarioDatabase.create(database, ScenarioSize.DEMO.withSalesOrders(300));
+    }
+
+    private record Outcome(int status, String errors) {}
+
+    private static Outcome grammatus(String... arguments) {
+        PrintStream before = System.err;
+        ByteArrayOutputStream errors = new ByteArrayOutputStream();
+        System.setErr(new PrintStream(errors, true, StandardCharsets.UTF_8));
+        try {
+            return new Outcome(GrammatusCommand.execute(arguments), errors.toString(StandardCharsets.UTF_8));
+        } finally {
+            System.setErr(before);
+        }
+    }
+
+    private Outcome render(String report, String... more) {
+        String[] arguments = new String[5 + more.length];
+        arguments[0] = "render";
+        arguments[1] = report;
+        arguments[2] = "--database";
+        arguments[3] = database.toString();
+        arguments[4] = "--output=" + folder.resolve("out.pdf");
+        System.arraycopy(more, 0, arguments, 5, more.length);
+        return grammatus(arguments);
+    }
+
+    @Test
+    void rendersAStarterReportOrADefinitionFileToTheSameBytes() throws Exception {
+        assertThat(render("sales-by-fiscal-year", "--answer", "period=2026-01-01/2026-03-31").status()).isZero();
+        byte[] byName = Files.readAllBytes(folder.resolve("out.pdf"));
+        Path file = Files.writeString(folder.resolve("own.json"), Starters.reportText("sales-by-fiscal-year"));
+        assertThat(render(file.toString(), "--answer", "period=2026-01-01/2026-03-31").status()).isZero();
+        assertThat(Files.readAllBytes(folder.resolve("out.pdf"))).isEqualTo(byName).startsWith("%PDF".getBytes());
+    }
+
+    @Test
+    void writesTheLogicalResultAsJson() throws Exception {
+        assertThat(render("sales-by-fiscal-year", "--format", "json").status()).isZero();
+        assertThat(folder.resolve("out.pdf")).content().startsWith("{\"format\":\"grammatus-result\",\"version\":1");
+    }
+
+    private void refused(Outcome outcome, String message) {
+        assertThat(outcome.status()).isNotZero();
+        assertThat(outcome.errors()).contains(message).doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(folder.resolve("out.pdf")).doesNotExist();
+    }
+
+    @Test
+    void wrongInputIsSaidInWordsAndLeavesNoFile() throws Exception {
+        refused(render("sales-by-fiscal-yaer"), "did you mean \"sales-by-fiscal-year\"?");
+        refused(
+                render("sales-by-fiscal-year", "--answer", "period=2026-03-31/2026-01-01"),
+                "/answers/period: \"2026-03-31/2026-01-01\" is not a period: the start 2026-03-31 is after the end");
+        refused(render("sales-by-fiscal-year", "--answer", "perod=all"), "did you mean \"period\"?");
+        refused(render("sales-by-fiscal-year", "--format", "pfd"), "did you mean \"pdf\"?");
+        Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\": \"grammatus-report\", \"version\": 9}");
+        refused(render(broken.toString()), "/version: found version 9");
+        Path binary = Files.write(folder.resolve("binary.json"), new byte[] {(byte) 0xC3, 0x28});
+        refused(render(binary.toString()), "could not be read");
+        String out = "--output=" + folder.resolve("out.pdf");
+        refused(
+                grammatus("render", "sales-by-fiscal-year", out, "--database=" + folder.resolve("no.db")),
+                "There is no database at");
+        refused(
+                grammatus(
+                        "render",
+                        "sales-by-fiscal-year",
+                        "--database=" + database,
+                        "--output=" + folder.resolve("missing/out.pdf")),
+                "There is no folder");
+        refused(render("sales-by-fiscal-year", "--no-such-option"), "Unknown option");
+    }
+
+    @Test
+    void anUnknownFieldIsSaidWithItsPlace() throws Exception {
+        Path file = Files.writeString(
+                folder.resolve("own.json"),
+                Starters.reportText("sales-by-fiscal-year").replace("SUM(net_amount)", "SUM(net_amuont)"));
+        refused(render(file.toString()), "1:5 unknown field \"net_amuont\"; did you mean \"net_amount\"?");
+    }
+}
