@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { api, type ReportLine } from '@/api/client'
+import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
+const router = useRouter()
 const reports = ref<ReportLine[]>()
 const problem = ref('')
 const sought = ref('')
@@ -29,6 +32,14 @@ function about(report: ReportLine): string {
   return `${owner} · ${ran}`
 }
 
+/** Enter opens the first report found. */
+async function openFirst() {
+  const first = shown.value[0]
+  if (first) {
+    await router.push({ name: 'run', params: { id: first.id } })
+  }
+}
+
 onMounted(async () => {
   try {
     reports.value = await api.reports()
@@ -46,7 +57,13 @@ onMounted(async () => {
       <label class="find">
         <span class="visually-hidden">{{ words.library.find }}</span>
         <i class="pi pi-search" aria-hidden="true" />
-        <InputText v-model="sought" type="search" :placeholder="words.library.find" autofocus />
+        <InputText
+          v-model="sought"
+          v-focus
+          type="search"
+          :placeholder="words.library.find"
+          @keydown.enter="openFirst"
+        />
       </label>
     </div>
     <p v-if="problem" role="alert" class="note">{{ problem }}</p>

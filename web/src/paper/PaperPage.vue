@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { bandsOf, BASELINE_SHIFT, inside, PIXEL, type Band, type Cell } from './geometry'
+import { bandsOf, BASELINE, inside, LINE, PIXEL, type Band, type Cell } from './geometry'
 import PageBraces from './PageBraces.vue'
 import type { PageView } from '@/api/client'
 
@@ -19,13 +19,14 @@ function place(cell: Cell, band: Band) {
   const size = props.page.styles[cell.style]?.size ?? 900
   return {
     left: px(cell.x),
-    top: px(cell.baseline - band.top - size * BASELINE_SHIFT),
+    top: px(cell.baseline - band.top - size * BASELINE),
   }
 }
 
 const styleRules = computed(() =>
   props.page.styles.map((style) => ({
     fontSize: px(style.size),
+    lineHeight: px(style.size * LINE),
     fontWeight: style.face === 'semibold' ? 600 : 400,
     color: style.muted ? 'var(--paper-quiet)' : 'var(--paper-ink)',
   })),
@@ -109,7 +110,6 @@ function cellRole(band: Band): string {
 /* Widths are measured on the same faces; nothing may set them otherwise. */
 .band span {
   position: absolute;
-  line-height: 0;
   white-space: pre;
   font-family: 'Report', sans-serif;
   font-kerning: none;

@@ -37,8 +37,11 @@ const BRACE = 5
 /** CSS pixels in a hundredth of a point, at full size. */
 export const PIXEL = 96 / 7200
 
-/** Half the difference of the face's ascent and descent, in ems: how far a line of no height stands from its baseline. */
-export const BASELINE_SHIFT = (1024 - 400) / 2000
+/** Height of a line, in ems. */
+export const LINE = 1.2
+
+/** From a line's top to its baseline, in ems: half the line, and half of what the face rises more than it falls. */
+export const BASELINE = LINE / 2 + (1024 - 400) / 2000
 
 function at(list: number[], index: number): number {
   return list[index] ?? 0

@@ -86,14 +86,15 @@ button {
   padding: 0;
 }
 .toggle {
-  width: 1.6rem;
-  height: 1.7rem;
+  width: 24px;
+  height: 25px;
   flex: none;
 }
 .label {
   flex: 1;
   min-width: 0;
   text-align: left;
+  min-height: 25px;
   padding: 0.2rem 0;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from './useSession'
+import { vFocus } from '@/shell/focus'
 import WordMark from '@/shell/WordMark.vue'
 import { words } from '@/words'
 
@@ -40,7 +41,7 @@ async function submit() {
       <h1 class="visually-hidden">{{ words.signIn.title }}</h1>
       <p class="tagline">{{ words.signIn.tagline }}</p>
       <label for="name">{{ words.signIn.name }}</label>
-      <InputText id="name" v-model="name" autocomplete="username" autofocus />
+      <InputText id="name" v-model="name" v-focus autocomplete="username" />
       <label for="password">{{ words.signIn.password }}</label>
       <InputText id="password" v-model="password" type="password" autocomplete="current-password" />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

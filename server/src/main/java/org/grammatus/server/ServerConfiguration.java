@@ -38,10 +38,9 @@ class ServerConfiguration {
     /** The demo's business date is its data's last day; over other data it is the day the server sees. */
     @Bean
     BusinessDate businessDate(ServerSettings settings, Clock clock) {
-        ZoneId zone = ZoneId.systemDefault();
-        return () -> new RunContext(
-                ScenarioDatabase.businessDate(settings.database()).orElseGet(() -> LocalDate.now(clock.withZone(zone))),
-                zone);
+        ZoneId here = ZoneId.systemDefault();
+        return () -> RunContext.on(ScenarioDatabase.businessDate(settings.database())
+                .orElseGet(() -> LocalDate.now(clock.withZone(here))));
     }
 
     @Bean

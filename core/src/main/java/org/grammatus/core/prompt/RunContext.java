@@ -9,4 +9,10 @@ import java.time.ZoneId;
  * @param businessDate the day that counts as today
  * @param zone the zone in which timestamps with a zone are read
  */
-public record RunContext(LocalDate businessDate, ZoneId zone) {}
+public record RunContext(LocalDate businessDate, ZoneId zone) {
+
+    /** A business date in UTC, the zone of reports that name none. */
+    public static RunContext on(LocalDate businessDate) {
+        return new RunContext(businessDate, ZoneId.of("UTC"));
+    }
+}

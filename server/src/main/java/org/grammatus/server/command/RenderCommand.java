@@ -92,7 +92,7 @@ final class RenderCommand implements Callable<Integer> {
         LocalDate today = businessDate
                 .or(() -> ScenarioDatabase.businessDate(source))
                 .orElseGet(() -> LocalDate.now(ZoneId.systemDefault()));
-        RunContext context = new RunContext(today, ZoneId.of("UTC"));
+        RunContext context = RunContext.on(today);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
         RunResult result =
                 new RunEngine(RunLimits.DEFAULT).run(request, new SqliteSource(source), progress -> {}, () -> false);

@@ -1,0 +1,32 @@
+package org.grammatus.acceptance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Looks for accessibility faults on a page with axe. */
+final class Accessibility {
+
+    private static final String FAULTS =
+            """
+            async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
+              .violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target.join(' ') + ' ' + n.failureSummary))
+            """;
+
+    private Accessibility() {}
+
+    @SuppressWarnings("unchecked")
+    static void check(Page page) {
+        try {
+            // Run as a script of the test's own, which the page's policy does not concern.
+            page.evaluate(Files.readString(Path.of(System.getProperty("grammatus.axe"))) + "\n;0");
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+        assertThat((List<String>) page.evaluate(FAULTS)).isEmpty();
+    }
+}

@@ -1,0 +1,150 @@
+package org.grammatus.acceptance;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.io.BufferedReader;
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+
+/** The packaged product and one browser, started once for all tests. */
+public final class Product implements BeforeAllCallback, AutoCloseable {
+
+    static final Path JAR = Path.of(System.getProperty("grammatus.jar"));
+
+    private static final Pattern ADDRESS = Pattern.compile("Grammatus is ready: +(http://\\S+)");
+    private static final List<String> BROWSER_FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    private static Product started;
+
+    private Process server;
+    private String address;
+    private Path folder;
+    private Playwright playwright;
+    private Browser browser;
+
+    @Override
+    public void beforeAll(ExtensionContext context) throws Exception {
+        synchronized (Product.class) {
+            if (started == null) {
+                start();
+                started = this;
+                context.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("product", this);
+            } else {
+                address = started.address;
+                folder = started.folder;
+                browser = started.browser;
+            }
+        }
+    }
+
+    private void start() throws IOException {
+        folder = Files.createTempDirectory("grammatus-acceptance");
+        server = new ProcessBuilder(java(), "-jar", JAR.toString(), "demo", "--port", "0", "--data-dir", data().toString())
+                .redirectErrorStream(true)
+                .start();
+        BufferedReader output =
+                new BufferedReader(new InputStreamReader(server.getInputStream(), StandardCharsets.UTF_8));
+        List<String> said = new ArrayList<>();
+        while (address == null) {
+            String line = output.readLine();
+            if (line == null) {
+                throw new IllegalStateException("The server did not start:\n" + String.join("\n", said));
+            }
+            said.add(line);
+            Matcher ready = ADDRESS.matcher(line);
+            if (ready.find()) {
+                address = ready.group(1);
+            }
+        }
+        Thread drain = new Thread(() -> output.lines().forEach(System.out::println));
+        drain.setDaemon(true);
+        drain.start();
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(environment()));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(BROWSER_FLAGS));
+    }
+
+    /** Playwright's driver runs on the system's Node.js. */
+    private static Map<String, String> environment() {
+        Map<String, String> environment = new HashMap<>(System.getenv());
+        environment.computeIfAbsent("PLAYWRIGHT_NODEJS_PATH", name -> Arrays.stream(
+                        System.getenv("PATH").split(File.pathSeparator))
+                .map(folder -> Path.of(folder, "node"))
+                .filter(Files::isExecutable)
+                .findFirst()
+                .orElseThrow()
+                .toString());
+        environment.put("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1");
+        return environment;
+    }
+
+    static String java() {
+        return Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    }
+
+    Path data() {
+        return folder.resolve("data");
+    }
+
+    Path database() {
+        return data().resolve("demo").resolve("merrowdale.db");
+    }
+
+    String address() {
+        return address;
+    }
+
+    /** A page of a browser of its own, in English, 1280 × 800. */
+    Page open(String path) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setLocale("en-GB")
+                .setAcceptDownloads(true));
+        Page page = context.newPage();
+        page.setDefaultTimeout(20_000);
+        page.navigate(address + path);
+        return page;
+    }
+
+    /** A page on which somebody is signed in. */
+    Page signedIn(String name, String path) {
+        Page page = open(path);
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Password").fill(name + "-demo");
+        page.keyboard().press("Enter");
+        page.waitForURL(url -> !url.contains("sign-in"));
+        return page;
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+        server.destroy();
+    }
+}

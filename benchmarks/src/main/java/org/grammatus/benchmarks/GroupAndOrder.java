@@ -1,0 +1,99 @@
+package org.grammatus.benchmarks;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * Groups order lines by region, apiary and order, sums every level and orders each inside its parent by its own sum: ours and
+ * the anchor in turn, the medians and their ratio. Both answers are compared row by row first.
+ *
+ * <p>Arguments: line counts; 1,000,000 and 10,000,000 unless given.
+ */
+public final class GroupAndOrder {
+
+    private static final int PAIRS = 5;
+
+    private GroupAndOrder() {}
+
+    public static void main(String[] arguments) throws Exception {
+        int[] sizes = arguments.length == 0
+                ? new int[] {1_000_000, 10_000_000}
+                : Arrays.stream(arguments)
+                        .mapToInt(text -> Integer.parseInt(text.replace("_", "")))
+                        .toArray();
+        System.out.printf("%-26s %12s %12s %8s %14s%n", "group and order", "ours s", "DuckDB s", "ratio", "bytes a line");
+        for (int size : sizes) {
+            Lines lines = Lines.generate(size);
+            compare(lines, "%,d lines, in order".formatted(lines.count()));
+            compare(lines.shuffled(), "%,d lines, shuffled".formatted(lines.count()));
+        }
+    }
+
+    private static void compare(Lines lines, String name) throws Exception {
+        OurEngine engine = new OurEngine(lines);
+        try (DuckDbAnchor anchor = new DuckDbAnchor(lines)) {
+            requireSameRows(engine.run(), anchor);
+            List<Double> ours = new ArrayList<>();
+            List<Double> theirs = new ArrayList<>();
+            for (int i = 0; i < PAIRS; i++) {
+                ours.add(seconds(engine::run));
+                theirs.add(seconds(anchor::firstRow));
+            }
+            double our = median(ours);
+            double their = median(theirs);
+            System.out.printf(
+                    "%-26s %12.3f %12.3f %7.1fx %14d%n", name, our, their, their / our, bytesHeld(lines) / lines.count());
+        }
+    }
+
+    private static long bytesHeld(Lines lines) {
+        return 3L * Integer.BYTES * lines.count() + (long) Long.BYTES * lines.count();
+    }
+
+    private interface Work {
+        void run() throws Exception;
+    }
+
+    private static double seconds(Work work) throws Exception {
+        long start = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - start) / 1e9;
+    }
+
+    private static double median(List<Double> values) {
+        Collections.sort(values);
+        return values.get(values.size() / 2);
+    }
+
+    private static void requireSameRows(Grouped grouped, DuckDbAnchor anchor) throws Exception {
+        GroupTree tree = grouped.tree();
+        Column orders = grouped.keys().get(3).orElseThrow();
+        int[] place = {0};
+        anchor.forEach((region, apiary, order, net) -> {
+            do {
+                place[0]++;
+            } while (tree.depthOf(tree.nodeAt(place[0])) < 3);
+            int node = tree.nodeAt(place[0]);
+            Scalar ourOrder = Scalars.at(orders, grouped.within(node));
+            Scalar ourNet = Scalars.at(grouped.totals().getFirst(), node);
+            boolean same = ourOrder.equals(new Scalar.Text(order))
+                    && ourNet instanceof Scalar.Number number
+                    && number.value().equals(BigDecimal.valueOf(net, 2));
+            if (!same) {
+                throw new IllegalStateException(
+                        "Place " + place[0] + ": ours " + ourOrder + " " + ourNet + ", theirs " + order + " " + net);
+            }
+        });
+        if (place[0] != tree.nodeCount() - 1) {
+            throw new IllegalStateException("Ours has more rows than theirs");
+        }
+    }
+}

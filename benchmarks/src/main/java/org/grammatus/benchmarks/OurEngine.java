@@ -1,0 +1,60 @@
+package org.grammatus.benchmarks;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Type;
+
+/** The engine on held rows: the whole way from rows to groups in order, as a run goes it. */
+final class OurEngine {
+
+    private final Plan plan;
+    private final Star star;
+
+    OurEngine(Lines lines) throws IOException {
+        DatasetModel dataset = DatasetModel.of(Definitions.readDataset(resource("lines.dataset.json")));
+        plan = Planner.plan(
+                Definitions.readReport(resource("group-and-order.report.json")),
+                dataset,
+                Answers.NONE,
+                RunContext.on(LocalDate.of(2026, 11, 20)));
+        star = new Star(
+                dataset,
+                List.of(new Star.Rows(
+                        lines.count(),
+                        Map.of(
+                                "region", new Column.Texts(lines.regions(), lines.regionNames()),
+                                "apiary", new Column.Texts(lines.apiaries(), lines.apiaryCodes()),
+                                "order_number", new Column.Texts(lines.orders(), lines.orderNumbers()),
+                                "net", new Column.Longs(Type.decimal(2), lines.net())),
+                        List.of(),
+                        new int[0])));
+    }
+
+    Grouped run() {
+        Faults faults = new Faults();
+        Selection all = Selection.of(plan, star, faults, () -> false);
+        return Grouping.group(plan, star, all, faults, () -> false);
+    }
+
+    static String resource(String name) throws IOException {
+        try (InputStream in = OurEngine.class.getResourceAsStream(name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+}
