@@ -11,8 +11,7 @@ import java.util.List;
 /** Looks for accessibility faults on a page with axe. */
 final class Accessibility {
 
-    private static final String FAULTS =
-            """
+    private static final String FAULTS = """
             async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }))
               .violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target.join(' ') + ' ' + n.failureSummary))
             """;

@@ -62,7 +62,8 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
 
     private void start() throws IOException {
         folder = Files.createTempDirectory("grammatus-acceptance");
-        server = new ProcessBuilder(java(), "-jar", JAR.toString(), "demo", "--port", "0", "--data-dir", data().toString())
+        server = new ProcessBuilder(
+                        java(), "-jar", JAR.toString(), "demo", "--port", "0", "--data-dir", data().toString())
                 .redirectErrorStream(true)
                 .start();
         BufferedReader output =
@@ -93,13 +94,14 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
     /** Playwright's driver runs on the system's Node.js. */
     private static Map<String, String> environment() {
         Map<String, String> environment = new HashMap<>(System.getenv());
-        environment.computeIfAbsent("PLAYWRIGHT_NODEJS_PATH", name -> Arrays.stream(
-                        System.getenv("PATH").split(File.pathSeparator))
-                .map(folder -> Path.of(folder, "node"))
-                .filter(Files::isExecutable)
-                .findFirst()
-                .orElseThrow()
-                .toString());
+        environment.computeIfAbsent(
+                "PLAYWRIGHT_NODEJS_PATH",
+                name -> Arrays.stream(System.getenv("PATH").split(File.pathSeparator))
+                        .map(folder -> Path.of(folder, "node"))
+                        .filter(Files::isExecutable)
+                        .findFirst()
+                        .orElseThrow()
+                        .toString());
         environment.put("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1");
         return environment;
     }

@@ -30,7 +30,8 @@ class ReaderTest {
     private static final String REPORT = "/reports/sales-by-fiscal-year";
 
     private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private static void period(Page page, String from, String to) {
@@ -42,9 +43,11 @@ class ReaderTest {
     private static String netSales(String from, String to) throws Exception {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + PRODUCT.database());
                 Statement statement = connection.createStatement();
-                ResultSet result = statement.executeQuery("SELECT SUM(net_amount) FROM sales_order_line JOIN sales_order"
-                        + " USING (order_id) WHERE status <> 'cancelled' AND date(ordered_at) BETWEEN '" + from + "' AND '"
-                        + to + "'")) {
+                ResultSet result =
+                        statement.executeQuery("SELECT SUM(net_amount) FROM sales_order_line JOIN sales_order"
+                                + " USING (order_id) WHERE status <> 'cancelled' AND date(ordered_at) BETWEEN '" + from
+                                + "' AND '"
+                                + to + "'")) {
             return "%,.2f".formatted(result.getLong(1) / 100.0);
         }
     }
@@ -53,7 +56,8 @@ class ReaderTest {
     void changesThePeriodSeesTheRightTotalAndDownloadsThePdf() throws Exception {
         Page page = PRODUCT.signedIn("reader", "/");
         page.getByText("Sales by fiscal year, region and apiary").click();
-        assertThat(page.getByText("all dates", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("all dates", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         period(page, "2026-01-01", "2026-03-31");
         assertThat(page.getByText("1 January 2026 to 31 March 2026").first()).isVisible();
         button(page, "Run").click();
@@ -65,7 +69,8 @@ class ReaderTest {
         assertThat(page.locator("[data-role=GRAND_TOTAL]")).containsText(expected);
         assertThat(page).hasURL(java.util.regex.Pattern.compile(".*period=2026-01-01/2026-03-31&page=\\d+$"));
 
-        Download download = page.waitForDownload(() -> button(page, "Download PDF").click());
+        Download download =
+                page.waitForDownload(() -> button(page, "Download PDF").click());
         assertThat(download.suggestedFilename()).isEqualTo("sales-by-fiscal-year.pdf");
         byte[] pdf = Files.readAllBytes(download.path());
         try (PDDocument document = Loader.loadPDF(pdf)) {
@@ -107,9 +112,11 @@ class ReaderTest {
         Locator outline = page.getByLabel("Groups", new Page.GetByLabelOptions().setExact(true));
         outline.getByLabel("Show the groups inside: 2025/26").click();
         outline.getByText("Coast").first().click();
-        assertThat(page.locator("[data-role=HEADING]").getByText("Coast").first()).isVisible();
+        assertThat(page.locator("[data-role=HEADING]").getByText("Coast").first())
+                .isVisible();
 
-        Locator number = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true)).getByRole(AriaRole.TEXTBOX);
+        Locator number = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
+                .getByRole(AriaRole.TEXTBOX);
         String before = number.inputValue();
         page.locator(".desk").focus();
         page.keyboard().press("ArrowRight");
@@ -142,16 +149,16 @@ class ReaderTest {
         Page page = PRODUCT.signedIn("reader", REPORT);
         assertThat(page.locator(".paper")).isVisible();
         page.evaluate("() => document.fonts.ready");
-        List<Map<String, Object>> figures = (List<Map<String, Object>>) page.evaluate(
-                """
+        List<Map<String, Object>> figures = (List<Map<String, Object>>) page.evaluate("""
                 () => [...document.querySelectorAll('[data-role=ROW] [data-id=t-net]')].map(cell => ({
                   right: cell.getBoundingClientRect().right, text: cell.textContent }))
                 """);
         double edge = ((Number) figures.getFirst().get("right")).doubleValue();
-        assertThat(figures).hasSizeGreaterThan(20).allSatisfy(figure -> assertThat(
-                        ((Number) figure.get("right")).doubleValue())
-                .as("right edge of " + figure.get("text"))
-                .isBetween(edge - 0.6, edge + 0.6));
+        assertThat(figures)
+                .hasSizeGreaterThan(20)
+                .allSatisfy(figure -> assertThat(((Number) figure.get("right")).doubleValue())
+                        .as("right edge of " + figure.get("text"))
+                        .isBetween(edge - 0.6, edge + 0.6));
     }
 
     @Test
@@ -203,7 +210,10 @@ class ReaderTest {
         Accessibility.check(library);
         button(library, "Use the dark shell").click();
         Accessibility.check(library);
-        library.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("All reports").setExact(true)).click();
+        library.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("All reports").setExact(true))
+                .click();
         assertThat(library.getByText("Sales by fiscal year, region and apiary")).isVisible();
         Accessibility.check(library);
     }
@@ -221,7 +231,8 @@ class ReaderTest {
         page.getByRole(AriaRole.OPTION).first().waitFor();
         page.keyboard().type("previous fiscal");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("1 October 2025 to 30 September 2026").first()).isVisible();
+        assertThat(page.getByText("1 October 2025 to 30 September 2026").first())
+                .isVisible();
         page.getByLabel("To").focus();
         button(page, "Run").focus();
         page.keyboard().press("Enter");

@@ -21,8 +21,7 @@ final class DuckDbAnchor implements AutoCloseable {
         connection = (DuckDBConnection) DriverManager.getConnection("jdbc:duckdb:", properties);
         try (Statement statement = connection.createStatement()) {
             statement.execute("SET threads = 2");
-            statement.execute(
-                    "CREATE TABLE line (region VARCHAR, apiary VARCHAR, order_number VARCHAR, net BIGINT)");
+            statement.execute("CREATE TABLE line (region VARCHAR, apiary VARCHAR, order_number VARCHAR, net BIGINT)");
         }
         try (DuckDBAppender appender = connection.createAppender("main", "line")) {
             for (int i = 0; i < lines.count(); i++) {

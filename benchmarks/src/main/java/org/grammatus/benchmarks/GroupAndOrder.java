@@ -29,7 +29,8 @@ public final class GroupAndOrder {
                 : Arrays.stream(arguments)
                         .mapToInt(text -> Integer.parseInt(text.replace("_", "")))
                         .toArray();
-        System.out.printf("%-26s %12s %12s %8s %14s%n", "group and order", "ours s", "DuckDB s", "ratio", "bytes a line");
+        System.out.printf(
+                "%-26s %12s %12s %8s %14s%n", "group and order", "ours s", "DuckDB s", "ratio", "bytes a line");
         for (int size : sizes) {
             Lines lines = Lines.generate(size);
             compare(lines, "%,d lines, in order".formatted(lines.count()));
@@ -50,7 +51,8 @@ public final class GroupAndOrder {
             double our = median(ours);
             double their = median(theirs);
             System.out.printf(
-                    "%-26s %12.3f %12.3f %7.1fx %14d%n", name, our, their, their / our, bytesHeld(lines) / lines.count());
+                    "%-26s %12.3f %12.3f %7.1fx %14d%n",
+                    name, our, their, their / our, bytesHeld(lines) / lines.count());
         }
     }
 

@@ -15,7 +15,17 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ArchitectureTest {
 
     private static final List<String> IN_ORDER = List.of(
-            "problem", "value", "definition", "expression", "dataset", "prompt", "plan", "table", "group", "band", "type",
+            "problem",
+            "value",
+            "definition",
+            "expression",
+            "dataset",
+            "prompt",
+            "plan",
+            "table",
+            "group",
+            "band",
+            "type",
             "page");
 
     private static final JavaClasses CORE = new ClassFileImporter()

@@ -34,8 +34,7 @@ public final class Samples {
 
     public static final RunContext CONTEXT = new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC"));
 
-    public static final String DATASET =
-            """
+    public static final String DATASET = """
             {"format": "grammatus-dataset", "version": 1, "id": "lines", "label": "Order lines",
              "calendar": {"fiscalYearStart": 10, "fiscalYearNamedBy": "end"}, "grain": "lines",
              "tables": [
@@ -59,8 +58,7 @@ public final class Samples {
                 "role": "not-additive"}]}
             """;
 
-    public static final String REPORT =
-            """
+    public static final String REPORT = """
             {"format": "grammatus-report", "version": 1, "id": "orders", "title": "Orders", "dataset": "lines",
              "locale": "en-GB",
              "prompts": [{"id": "p-period", "name": "period", "type": "period", "label": "Ordered"}],
@@ -182,9 +180,12 @@ public final class Samples {
     }
 
     private static Column texts(List<String> values) {
-        List<String> dictionary = values.stream().filter(v -> v != null).distinct().toList();
+        List<String> dictionary =
+                values.stream().filter(v -> v != null).distinct().toList();
         return new Column.Texts(
-                values.stream().mapToInt(v -> v == null ? Column.Texts.NULL : dictionary.indexOf(v)).toArray(),
+                values.stream()
+                        .mapToInt(v -> v == null ? Column.Texts.NULL : dictionary.indexOf(v))
+                        .toArray(),
                 dictionary.toArray(String[]::new));
     }
 
@@ -196,7 +197,10 @@ public final class Samples {
                                 ? Column.Longs.NULL
                                 : type.kind() == Kind.TIMESTAMP
                                         ? Scalars.micros(LocalDateTime.parse(v))
-                                        : new BigDecimal(v).setScale(type.scale()).unscaledValue().longValueExact())
+                                        : new BigDecimal(v)
+                                                .setScale(type.scale())
+                                                .unscaledValue()
+                                                .longValueExact())
                         .toArray());
     }
 }

@@ -34,11 +34,12 @@ class SameFiguresTest {
         return out.toByteArray();
     }
 
-
     @Test
     void thePdfsTextIsThePageModels() throws Exception {
         try (PDDocument document = Loader.loadPDF(written(Format.PDF))) {
-            assertThat(document.getNumberOfPages()).isEqualTo(result.pages().count()).isGreaterThan(5);
+            assertThat(document.getNumberOfPages())
+                    .isEqualTo(result.pages().count())
+                    .isGreaterThan(5);
             for (int number = 1; number <= document.getNumberOfPages(); number++) {
                 Page page = result.pages().page(number);
                 PDFTextStripper stripper = new PDFTextStripper();
@@ -56,7 +57,8 @@ class SameFiguresTest {
     @Test
     void thePdfHasTitleLanguageBookmarksAndEmbeddedFonts() throws Exception {
         try (PDDocument document = Loader.loadPDF(written(Format.PDF))) {
-            assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Sales by fiscal year, region and apiary");
+            assertThat(document.getDocumentInformation().getTitle())
+                    .isEqualTo("Sales by fiscal year, region and apiary");
             assertThat(document.getDocumentCatalog().getLanguage()).isEqualTo("en-GB");
             List<String> years = new ArrayList<>();
             document.getDocumentCatalog().getDocumentOutline().children().forEach(item -> years.add(item.getTitle()));
@@ -72,12 +74,14 @@ class SameFiguresTest {
     @Test
     void theJsonHasEveryFigureThatThePagesPrint() throws Exception {
         JsonNode json = new JsonMapper().readTree(written(Format.JSON));
-        assertThat(json.path("rowsKept").asInt()).isEqualTo(result.grouped().selection().rows().length);
+        assertThat(json.path("rowsKept").asInt())
+                .isEqualTo(result.grouped().selection().rows().length);
         List<String> printed = new ArrayList<>();
         for (int number = 1; number <= result.pages().count(); number++) {
             Page page = result.pages().page(number);
             page.cells().stream()
-                    .filter(cell -> cell.id() != Page.NONE && page.ids().get(cell.id()).equals("t-net"))
+                    .filter(cell ->
+                            cell.id() != Page.NONE && page.ids().get(cell.id()).equals("t-net"))
                     .forEach(cell -> printed.add(page.texts().get(cell.text())));
         }
         List<String> found = new ArrayList<>();

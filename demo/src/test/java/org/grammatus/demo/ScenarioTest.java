@@ -32,8 +32,9 @@ class ScenarioTest {
         ScenarioDatabase.create(b, small);
         ScenarioDatabase.create(other, small.withSeed(21));
         assertThat(a).hasSameBinaryContentAs(b);
-        assertThat(other.toFile()).satisfies(file -> assertThat(java.nio.file.Files.mismatch(a, file.toPath()))
-                .isNotEqualTo(-1));
+        assertThat(other.toFile())
+                .satisfies(file -> assertThat(java.nio.file.Files.mismatch(a, file.toPath()))
+                        .isNotEqualTo(-1));
     }
 
     @ParameterizedTest
@@ -93,7 +94,8 @@ class ScenarioTest {
         for (String id : Starters.reportIds()) {
             assertThat(Definitions.write(Starters.report(id).orElseThrow()))
                     .isEqualToIgnoringWhitespace(Starters.reportText(id));
-            assertThat(Starters.dataset(Starters.report(id).orElseThrow().dataset())).isPresent();
+            assertThat(Starters.dataset(Starters.report(id).orElseThrow().dataset()))
+                    .isPresent();
         }
         Starters.datasetIds().forEach(id -> DatasetModel.of(Starters.dataset(id).orElseThrow()));
     }

@@ -33,8 +33,7 @@ import org.junit.jupiter.api.Test;
 /** A run as a job: followed, cancelled, failing in words. */
 class RunServiceTest {
 
-    static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset(
-            """
+    static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "Lines",
              "calendar": {"fiscalYearStart": 1, "fiscalYearNamedBy": "end"}, "grain": "l",
              "tables": [{"id": "l", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}}],
@@ -54,8 +53,7 @@ class RunServiceTest {
             new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
 
     static RunRequest request() {
-        String report =
-                """
+        String report = """
                 {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d", "locale": "en-GB",
                  "prompts": [], "filters": [],
                  "blocks": [{"id": "b", "kind": "banded", "levels": [],

@@ -42,7 +42,10 @@ class HttpInterfaceTest {
                 stranger.get("/");
                 String address = path.getKey().replace("{id}", "x").replace("{number}", "1");
                 HttpResponse<String> response = stranger.send(
-                        method.toUpperCase(java.util.Locale.ROOT), address, "application/json", BodyPublishers.ofString("{}"));
+                        method.toUpperCase(java.util.Locale.ROOT),
+                        address,
+                        "application/json",
+                        BodyPublishers.ofString("{}"));
                 assertThat(response.statusCode()).as(method + " " + address).isEqualTo(401);
                 assertThat(response.headers().firstValue("Content-Type")).contains("application/problem+json");
                 tried.add(address);
@@ -77,7 +80,8 @@ class HttpInterfaceTest {
 
     @Test
     void passwordsAreHashed() throws Exception {
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + SERVER.dataDir().resolve("records.db"));
+        try (Connection connection = DriverManager.getConnection(
+                        "jdbc:sqlite:" + SERVER.dataDir().resolve("records.db"));
                 Statement statement = connection.createStatement();
                 ResultSet result = statement.executeQuery("SELECT password_hash FROM account")) {
             while (result.next()) {
@@ -89,7 +93,8 @@ class HttpInterfaceTest {
     @Test
     void aReaderSeesNoDefinitionsAndAddsNone() throws Exception {
         Browser reader = SERVER.signedIn("reader");
-        assertThat(reader.get("/api/reports/sales-by-fiscal-year/definition").statusCode()).isEqualTo(403);
+        assertThat(reader.get("/api/reports/sales-by-fiscal-year/definition").statusCode())
+                .isEqualTo(403);
         assertThat(reader.post("/api/reports", "{}").statusCode()).isEqualTo(403);
         assertThat(json(SERVER.signedIn("author").get("/api/reports/sales-by-fiscal-year/definition")))
                 .isEqualTo(Browser.JSON.readTree(Starters.reportText("sales-by-fiscal-year")));
@@ -106,7 +111,8 @@ class HttpInterfaceTest {
         assertThat(author.post("/api/reports", document).statusCode()).isEqualTo(409);
         assertThat(author.get("/api/reports").body()).contains("O'Brien <script>alert(1)</script>");
         assertThat(SERVER.signedIn("reader").get("/api/reports").body()).doesNotContain("O'Brien");
-        assertThat(SERVER.signedIn("reader").get("/api/reports/mine").statusCode()).isEqualTo(404);
+        assertThat(SERVER.signedIn("reader").get("/api/reports/mine").statusCode())
+                .isEqualTo(404);
     }
 
     @Test
@@ -117,8 +123,12 @@ class HttpInterfaceTest {
         HttpResponse<String> refused = SERVER.signedIn("author").post("/api/reports", document);
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(json(refused).path("problems")).hasSize(2);
-        assertThat(refused.body()).contains("/blocks/0/levels/1/key").contains("did you mean").contains("region");
-        assertThat(SERVER.signedIn("author").post("/api/reports", "nonsense").statusCode()).isEqualTo(422);
+        assertThat(refused.body())
+                .contains("/blocks/0/levels/1/key")
+                .contains("did you mean")
+                .contains("region");
+        assertThat(SERVER.signedIn("author").post("/api/reports", "nonsense").statusCode())
+                .isEqualTo(422);
     }
 
     @Test
@@ -144,7 +154,10 @@ class HttpInterfaceTest {
                         "/api/runs",
                         "{\"report\": \"sales-by-fiscal-year\", \"answers\": {\"period\": \"2026-02-01/2026-01-01\", \"x\": \"1\"}}");
         assertThat(refused.statusCode()).isEqualTo(422);
-        assertThat(refused.body()).contains("/answers/period").contains("is after the end").contains("/answers/x");
+        assertThat(refused.body())
+                .contains("/answers/period")
+                .contains("is after the end")
+                .contains("/answers/x");
     }
 
     @Test
@@ -172,9 +185,11 @@ class HttpInterfaceTest {
         assertThat(reader.get(run + "/pages/x").statusCode()).isEqualTo(400);
         JsonNode outline = json(reader.get(run + "/outline"));
         assertThat(outline.get(0).path("page").asInt()).isEqualTo(1);
-        assertThat(json(reader.get(run + "/outline?below=" + outline.get(0).path("place").asInt())))
+        assertThat(json(reader.get(
+                        run + "/outline?below=" + outline.get(0).path("place").asInt())))
                 .isNotEmpty();
-        assertThat(json(reader.get("/api/reports")).get(0).path("lastRunAt").asLong()).isPositive();
+        assertThat(json(reader.get("/api/reports")).get(0).path("lastRunAt").asLong())
+                .isPositive();
     }
 
     @Test
@@ -196,12 +211,14 @@ class HttpInterfaceTest {
 
     @Test
     void aRunIsSeenByNobodyElse() throws Exception {
-        String run = "/api/runs/" + SERVER.signedIn("reader").run("{}").path("id").asString();
+        String run =
+                "/api/runs/" + SERVER.signedIn("reader").run("{}").path("id").asString();
         Browser author = SERVER.signedIn("author");
         for (String part : List.of("", "/pages/1", "/outline", "/file?format=pdf", "/events")) {
             assertThat(author.get(run + part).statusCode()).as(part).isEqualTo(404);
         }
-        assertThat(author.send("DELETE", run, "application/json", BodyPublishers.noBody()).statusCode())
+        assertThat(author.send("DELETE", run, "application/json", BodyPublishers.noBody())
+                        .statusCode())
                 .isEqualTo(404);
     }
 
@@ -242,8 +259,8 @@ class HttpInterfaceTest {
 
     @Test
     void aSecondServerOnTheSameFolderOrPortIsRefused() {
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> Server.start(
-                        new ServerSettings(0, SERVER.dataDir(), SERVER.database(), false)))
+        org.assertj.core.api.Assertions.assertThatThrownBy(
+                        () -> Server.start(new ServerSettings(0, SERVER.dataDir(), SERVER.database(), false)))
                 .isInstanceOf(Server.CannotStart.class)
                 .hasMessageContaining("Another server uses");
     }

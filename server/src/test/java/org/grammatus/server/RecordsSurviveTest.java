@@ -27,15 +27,15 @@ class RecordsSurviveTest {
         try (Server server = Server.start(settings)) {
             RunningServer.Browser author = new RunningServer.Browser(server.address());
             author.signIn("author", "author-demo");
-            String mine = Starters.reportText("sales-by-fiscal-year")
-                    .replaceFirst("sales-by-fiscal-year", "mine");
+            String mine = Starters.reportText("sales-by-fiscal-year").replaceFirst("sales-by-fiscal-year", "mine");
             assertThat(author.post("/api/reports", mine).statusCode()).isEqualTo(201);
         }
         String records = "jdbc:sqlite:" + folder.resolve("data").resolve("records.db");
         try (Connection connection = DriverManager.getConnection(records);
                 Statement statement = connection.createStatement()) {
-            statement.execute("INSERT INTO run (id, report_id, account_id, answers, business_date, state, started_at)"
-                    + " SELECT 'left', 'mine', id, '{}', '2026-11-20', 'READING', 1 FROM account WHERE name = 'author'");
+            statement.execute(
+                    "INSERT INTO run (id, report_id, account_id, answers, business_date, state, started_at)"
+                            + " SELECT 'left', 'mine', id, '{}', '2026-11-20', 'READING', 1 FROM account WHERE name = 'author'");
         }
         try (Server server = Server.start(settings)) {
             RunningServer.Browser author = new RunningServer.Browser(server.address());

@@ -27,8 +27,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Rows from a real SQLite file, and what is said where the file or its values are not what they should be. */
 class SqliteSourceTest {
 
-    private static final String DATASET =
-            """
+    private static final String DATASET = """
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "Lines",
              "calendar": {"fiscalYearStart": 1, "fiscalYearNamedBy": "end"}, "grain": "l",
              "tables": [{"id": "l", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}},
@@ -42,8 +41,7 @@ class SqliteSourceTest {
                {"id": "day", "table": "o", "column": "day", "label": "Day", "type": "date", "role": "descriptive"}]}
             """;
 
-    private static final String REPORT =
-            """
+    private static final String REPORT = """
             {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d", "locale": "en-GB",
              "prompts": [], "filters": [],
              "blocks": [{"id": "b", "kind": "banded", "levels": [],
@@ -89,9 +87,10 @@ class SqliteSourceTest {
 
     @Test
     void readsEachTableOnceAndLinksRowsByTheirWholeKey() throws Exception {
-        Star star = read(database(
-                "INSERT INTO \"an \"\"order\"\"\" VALUES (1, 'x', 'O''Brien <b>', '2026-02-28'), (1, 'y', NULL, NULL)",
-                "INSERT INTO line VALUES (1, 1, 'y', 100), (2, 1, 'x', NULL), (3, 2, 'x', -5), (4, NULL, 'x', 12.345)"));
+        Star star = read(
+                database(
+                        "INSERT INTO \"an \"\"order\"\"\" VALUES (1, 'x', 'O''Brien <b>', '2026-02-28'), (1, 'y', NULL, NULL)",
+                        "INSERT INTO line VALUES (1, 1, 'y', 100), (2, 1, 'x', NULL), (3, 2, 'x', -5), (4, NULL, 'x', 12.345)"));
         assertThat(star.rowCount()).isEqualTo(4);
         assertThat(value(star, "name", 1)).isEqualTo(new Scalar.Text("O'Brien <b>"));
         assertThat(value(star, "day", 1)).isEqualTo(new Scalar.Date(LocalDate.of(2026, 2, 28)));
@@ -115,8 +114,9 @@ class SqliteSourceTest {
     void aValueThatDoesNotFitIsSaidWithItsRowAndColumn() throws Exception {
         Path file = database("INSERT INTO line VALUES (1, 1, 'x', 5), (2, 1, 'x', 'five')");
         assertThatThrownBy(() -> read(file))
-                .hasMessage("test.db, table line, column net, row 2: found \"five\", expected a number; correct the value, or"
-                        + " the field's type in the dataset");
+                .hasMessage(
+                        "test.db, table line, column net, row 2: found \"five\", expected a number; correct the value, or"
+                                + " the field's type in the dataset");
     }
 
     @Test
@@ -139,7 +139,9 @@ class SqliteSourceTest {
         byte[] bytes = Files.readAllBytes(damaged);
         java.util.Arrays.fill(bytes, 100, bytes.length, (byte) 7);
         Files.write(damaged, bytes);
-        assertThatThrownBy(() -> read(damaged)).isInstanceOf(SourceException.class).hasMessageContaining("damaged");
+        assertThatThrownBy(() -> read(damaged))
+                .isInstanceOf(SourceException.class)
+                .hasMessageContaining("damaged");
     }
 
     @Test

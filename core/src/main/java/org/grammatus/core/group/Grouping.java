@@ -97,27 +97,45 @@ public final class Grouping {
     private int[] ordered(int depth, Plan.Level level, Column label, Column key) {
         int first = nodes.first(depth);
         int count = nodes.first(depth + 1) - first;
-        IntOrder order = (a, b) -> 0;
-        for (Plan.Term term : level.order()) {
-            if (term.overScope()) {
-                Column values = Evaluator.evaluate(term.by(), aggregates, faults);
-                order = order.then(ColumnOrder.of(values, term.direction(), plan.locale()));
-            } else {
-                IntOrder within =
-                        ColumnOrder.of(atFirstRow(term.by(), depth, "the order"), term.direction(), plan.locale());
-                order = order.then((a, b) -> within.compare(a - first, b - first));
-            }
+        IntOrder byLabel = shifted(ColumnOrder.of(label, Direction.ASCENDING, plan.locale()), first);
+        IntOrder byKey = shifted(ColumnOrder.byKey(key), first);
+        IntOrder rest = level.bucket().isPresent() ? byKey : byLabel.then(byKey);
+        for (int i = level.order().size() - 1; i > 0; i--) {
+            Plan.Term term = level.order().get(i);
+            rest = byTerm(term, termValues(term, depth), first).then(rest);
         }
-        IntOrder byLabel = ColumnOrder.of(label, Direction.ASCENDING, plan.locale());
-        IntOrder byKey = ColumnOrder.byKey(key);
-        boolean byTime = level.bucket().isPresent();
-        order = order.then((a, b) -> byTime ? 0 : byLabel.compare(a - first, b - first))
-                .then((a, b) -> byKey.compare(a - first, b - first));
-        return sortedSiblings(first, count, order);
+        if (level.order().isEmpty()) {
+            return sortedSiblings(first, count, SiblingSort.of(rest));
+        }
+        Plan.Term main = level.order().getFirst();
+        Column values = termValues(main, depth);
+        IntOrder byMain = byTerm(main, values, first);
+        boolean byNode = main.overScope();
+        return sortedSiblings(
+                first,
+                count,
+                byNode ? SiblingSort.of(values, main.direction(), byMain, rest) : SiblingSort.of(byMain.then(rest)));
+    }
+
+    /** A term's values: by node where it is computed over groups, by node within the depth where it is read from a row. */
+    private Column termValues(Plan.Term term, int depth) {
+        return term.overScope()
+                ? Evaluator.evaluate(term.by(), aggregates, faults)
+                : atFirstRow(term.by(), depth, "the order");
+    }
+
+    private IntOrder byTerm(Plan.Term term, Column values, int first) {
+        IntOrder order = ColumnOrder.of(values, term.direction(), plan.locale());
+        return term.overScope() ? order : shifted(order, first);
+    }
+
+    /** An order of places within a depth, as one of nodes. */
+    private static IntOrder shifted(IntOrder within, int first) {
+        return (a, b) -> within.compare(a - first, b - first);
     }
 
     /** Nodes of one depth, brother beside brother in order; parents in the order of their numbers. */
-    private int[] sortedSiblings(int first, int count, IntOrder order) {
+    private int[] sortedSiblings(int first, int count, SiblingSort order) {
         int[] parents = nodes.parents();
         int firstParent = count == 0 ? 0 : parents[first];
         int mostParent = firstParent;

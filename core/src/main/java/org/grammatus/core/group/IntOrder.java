@@ -1,6 +1,7 @@
 package org.grammatus.core.group;
 
 /** Puts whole numbers in an order of their own: a stable merge sort without objects. */
+@FunctionalInterface
 interface IntOrder {
 
     /** Runs of at most this length are sorted by insertion. */

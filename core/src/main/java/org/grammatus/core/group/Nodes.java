@@ -22,9 +22,6 @@ import org.grammatus.core.value.Type;
  */
 final class Nodes {
 
-    /** Up to this many cells, parents and codes are paired in a plain table rather than a hash table. */
-    private static final long PLAIN_TABLE = 1 << 22;
-
     private final Star star;
     private final Selection selection;
     private final int[][] used;
@@ -79,21 +76,21 @@ final class Nodes {
             key = bucketed((Column.Longs) key, level.bucket().get());
         }
         KeyCodes codes = KeyCodes.of(key);
-        int[] codePath = star.path(table[depth], level.home());
+        int[] rowCodes = codes.codes();
+        if (table[depth] != level.home()) {
+            rowCodes = gathered(rowCodes, star.path(table[depth], level.home()));
+        }
+        int[] parentOfRow = parentOfRow(depth);
         int[] rows = used(table[depth]);
-        int parents = depth == 1 ? 1 : firstOfDepth[depth] - firstOfDepth[depth - 1];
-        int[] parentPath = depth == 1 ? null : star.path(table[depth], table[depth - 1]);
-        int[] parentOfRow = depth == 1 ? null : nodeOfRow[depth - 1];
-
         int[] nodes = new int[star.table(table[depth]).size()];
         Arrays.fill(nodes, -1);
         int[] samples = new int[Math.min(rows.length, 1024)];
         int[] parentOf = new int[samples.length];
-        Pairs pairs = Pairs.of(parents, codes.count(), rows.length);
+        ParentCodes pairs = new ParentCodes(codes.count());
         int count = 0;
         for (int row : rows) {
-            int above = parentOfRow == null ? 0 : parentOfRow[parentPath[row]];
-            int node = pairs.numberOf(above, codes.codes()[codePath[row]]);
+            int above = parentOfRow[row];
+            int node = pairs.numberOf(above, rowCodes[row]);
             nodes[row] = node;
             if (node == count) {
                 if (count == samples.length) {
@@ -107,35 +104,29 @@ final class Nodes {
         }
         nodeOfRow[depth] = nodes;
         sample[depth] = Arrays.copyOf(samples, count);
-        int[] keyRows = new int[count];
-        for (int i = 0; i < count; i++) {
-            keyRows[i] = codePath[sample[depth][i]];
-        }
-        keys[depth] = key.gather(keyRows);
+        keys[depth] = key.gather(
+                table[depth] == level.home()
+                        ? sample[depth]
+                        : gathered(star.path(table[depth], level.home()), sample[depth]));
         return Arrays.copyOf(parentOf, count);
     }
 
-    /** Numbers pairs of a parent and a code in the order in which they first come. */
-    private interface Pairs {
-        int numberOf(int parent, int code);
-
-        static Pairs of(int parents, int codes, int rows) {
-            long cells = (long) parents * codes;
-            if (cells <= Math.max(PLAIN_TABLE, 2L * rows) && cells < Integer.MAX_VALUE - 8) {
-                int[] numbers = new int[(int) cells];
-                Arrays.fill(numbers, -1);
-                int[] next = {0};
-                return (parent, code) -> {
-                    int cell = parent * codes + code;
-                    if (numbers[cell] < 0) {
-                        numbers[cell] = next[0]++;
-                    }
-                    return numbers[cell];
-                };
-            }
-            PairTable table = new PairTable(rows / 4);
-            return (parent, code) -> table.numberOf(PairTable.pair(parent, code));
+    /** For each row of a depth's table, its node at the depth above. */
+    private int[] parentOfRow(int depth) {
+        if (depth == 1) {
+            return new int[star.table(table[depth]).size()];
         }
+        return table[depth] == table[depth - 1]
+                ? nodeOfRow[depth - 1]
+                : gathered(nodeOfRow[depth - 1], star.path(table[depth], table[depth - 1]));
+    }
+
+    private static int[] gathered(int[] numbers, int[] at) {
+        int[] gathered = new int[at.length];
+        for (int i = 0; i < at.length; i++) {
+            gathered[i] = numbers[at[i]];
+        }
+        return gathered;
     }
 
     private static Column bucketed(Column.Longs key, DateBucket bucket) {
@@ -196,9 +187,15 @@ final class Nodes {
         if (depth == 0) {
             return nodes;
         }
-        int[] path = star.path(ofTable, table[depth]);
         int[] byRow = nodeOfRow[depth];
         int first = firstOfDepth[depth];
+        if (ofTable == table[depth]) {
+            for (int i = 0; i < rows.length; i++) {
+                nodes[i] = first + byRow[rows[i]];
+            }
+            return nodes;
+        }
+        int[] path = star.path(ofTable, table[depth]);
         for (int i = 0; i < rows.length; i++) {
             nodes[i] = first + byRow[path[rows[i]]];
         }

@@ -40,6 +40,18 @@ public record Selection(int[] rows, List<Integer> kept) {
             }
             kept.add(passing.cardinality());
         }
-        return new Selection(passing.stream().toArray(), List.copyOf(kept));
+        return new Selection(numbers(passing), List.copyOf(kept));
+    }
+
+    private static int[] numbers(BitSet set) {
+        int[] numbers = new int[set.cardinality()];
+        int size = 0;
+        long[] words = set.toLongArray();
+        for (int w = 0; w < words.length; w++) {
+            for (long word = words[w]; word != 0; word &= word - 1) {
+                numbers[size++] = (w << 6) + Long.numberOfTrailingZeros(word);
+            }
+        }
+        return numbers;
     }
 }

@@ -27,11 +27,12 @@ class DefinitionsTest {
     void tellsEveryFaultAtOnceWithItsPointer() {
         String wrong = Samples.REPORT
                 .replace("\"Orders\"", "7")
-                .replace("\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"", "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descendign\"")
+                .replace(
+                        "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"",
+                        "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descendign\"")
                 .replace("\"locale\": \"en-GB\"", "\"locale\": \"en-GB\", \"colour\": \"red\"")
                 .replace("\"A4\"", "\"A5\"");
-        ProblemException failure =
-                catchThrowableOfType(ProblemException.class, () -> Definitions.readReport(wrong));
+        ProblemException failure = catchThrowableOfType(ProblemException.class, () -> Definitions.readReport(wrong));
         assertThat(failure.problems())
                 .extracting(Problem::toString)
                 .containsExactly(
@@ -53,8 +54,9 @@ class DefinitionsTest {
         assertThatThrownBy(() -> Definitions.readReport(Samples.REPORT
                         .replace("\"version\": 1", "\"version\": 2")
                         .replace("\"title\"", "\"heading\"")))
-                .hasMessage("/version: found version 2; this program reads up to version 1. Update the program, or save the"
-                        + " definition from a program of this version");
+                .hasMessage(
+                        "/version: found version 2; this program reads up to version 1. Update the program, or save the"
+                                + " definition from a program of this version");
     }
 
     @Test

@@ -141,7 +141,8 @@ class GroupingTest {
         Printed printed = new Printed(grouped);
         assertThat(List.of(printed.label(1), printed.label(2), printed.label(3)))
                 .containsExactlyInAnyOrder("2026/27", "2025/26", "2024/25");
-        assertThat(tree(grouped).stream().filter(line -> line.startsWith("  2"))).map(String::strip)
+        assertThat(tree(grouped).stream().filter(line -> line.startsWith("  2")))
+                .map(String::strip)
                 .map(line -> line.substring(0, 7))
                 .containsExactly("2024/25", "2025/26", "2026/27");
     }
@@ -153,7 +154,9 @@ class GroupingTest {
         for (String number : List.of("S10", "S2", "s1", "É1", "E2")) {
             samples.order(number, "2026-01-01T00:00", "x", "0").line(number, "c", "1.00");
         }
-        assertThat(tree(samples.grouped()).stream().skip(2).map(line -> line.strip().split(" ")[0]))
+        assertThat(tree(samples.grouped()).stream()
+                        .skip(2)
+                        .map(line -> line.strip().split(" ")[0]))
                 .containsExactly("É1", "E2", "s1", "S2", "S10");
     }
 
@@ -181,7 +184,8 @@ class GroupingTest {
     /** 9: totals of children meet their parent's, for a measure whose home the levels know. */
     @RepeatedTest(40)
     void childrenMeetTheirParent(RepetitionInfo repetition) {
-        Grouped grouped = random(new SplittableRandom(repetition.getCurrentRepetition() * 31L)).grouped();
+        Grouped grouped = random(new SplittableRandom(repetition.getCurrentRepetition() * 31L))
+                .grouped();
         for (int total = 0; total < grouped.totals().size(); total++) {
             BigDecimal[] ofChildren = new BigDecimal[grouped.tree().nodeCount()];
             for (int node = 1; node < grouped.tree().nodeCount(); node++) {

@@ -45,7 +45,9 @@ class PagesTest {
 
     private static List<String> texts(Page page, Page.BandBox band) {
         int index = page.bands().indexOf(band);
-        int end = index + 1 < page.bands().size() ? page.bands().get(index + 1).firstCell() : page.cells().size();
+        int end = index + 1 < page.bands().size()
+                ? page.bands().get(index + 1).firstCell()
+                : page.cells().size();
         return page.cells().subList(band.firstCell(), end).stream()
                 .map(cell -> page.texts().get(cell.text()))
                 .toList();
@@ -145,12 +147,19 @@ class PagesTest {
                         })
                         .toList();
                 assertThat(brace.top()).isEqualTo(rows.getFirst().top());
-                assertThat(brace.bottom()).isEqualTo(rows.getLast().top() + rows.getLast().height());
+                assertThat(brace.bottom())
+                        .isEqualTo(rows.getLast().top() + rows.getLast().height());
             }
         }
         List<Page> pages = all(many().pages());
-        long opened = pages.stream().flatMap(p -> p.braces().stream()).filter(Page.Brace::opens).count();
-        long closed = pages.stream().flatMap(p -> p.braces().stream()).filter(Page.Brace::closes).count();
+        long opened = pages.stream()
+                .flatMap(p -> p.braces().stream())
+                .filter(Page.Brace::opens)
+                .count();
+        long closed = pages.stream()
+                .flatMap(p -> p.braces().stream())
+                .filter(Page.Brace::closes)
+                .count();
         assertThat(opened).isEqualTo(ORDERS + 4L).isEqualTo(closed);
     }
 
@@ -159,7 +168,13 @@ class PagesTest {
         Pages pages = pages(many().grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/.."))));
         assertThat(pages.count()).isEqualTo(1);
         assertThat(pages.page(1).texts())
-                .contains("Orders", "Net", "Freight", "No rows meet these conditions.", "Grand total", "0 orders, 0 lines")
+                .contains(
+                        "Orders",
+                        "Net",
+                        "Freight",
+                        "No rows meet these conditions.",
+                        "Grand total",
+                        "0 orders, 0 lines")
                 .contains("Ordered: from 1 January 2030");
     }
 

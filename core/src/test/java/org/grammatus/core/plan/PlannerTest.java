@@ -52,7 +52,8 @@ class PlannerTest {
 
     @Test
     void summingAPriceIsAdvisedAgainst() {
-        assertThat(plan(Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"SUM(price)\"")).notices())
+        assertThat(plan(Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"SUM(price)\""))
+                        .notices())
                 .extracting(Object::toString)
                 .containsExactly(
                         "/blocks/0/totals/1/value: \"Price\" does not add up; an average or a count may be meant");
@@ -66,13 +67,16 @@ class PlannerTest {
 
     @Test
     void onlyDatesHaveBuckets() {
-        assertThatThrownBy(() -> plan(Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"region\", \"bucket\": \"month\"")))
-                .hasMessage("/blocks/0/levels/0/bucket: the key \"region\" is a text; only a date or timestamp has buckets");
+        assertThatThrownBy(() -> plan(
+                        Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"region\", \"bucket\": \"month\"")))
+                .hasMessage(
+                        "/blocks/0/levels/0/bucket: the key \"region\" is a text; only a date or timestamp has buckets");
     }
 
     @Test
     void aPatternThatCldrDoesNotKnowIsAFault() {
-        assertThatThrownBy(() -> plan(Samples.REPORT.replace("\"value\": \"net\"}", "\"value\": \"net\", \"format\": \"0.0.0\"}")))
+        assertThatThrownBy(() -> plan(
+                        Samples.REPORT.replace("\"value\": \"net\"}", "\"value\": \"net\", \"format\": \"0.0.0\"}")))
                 .hasMessageContaining("/blocks/0/columns/0/format: found \"0.0.0\", expected a CLDR pattern");
     }
 }

@@ -54,7 +54,15 @@ class PeriodTextTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"2026-02-30/2026-03-01", "last 0 days", "last 99999 days", "soon", "31/12/2026", "2026-13-01", "/x"})
+            strings = {
+                "2026-02-30/2026-03-01",
+                "last 0 days",
+                "last 99999 days",
+                "soon",
+                "31/12/2026",
+                "2026-13-01",
+                "/x"
+            })
     void refusesWhatIsNone(String text) {
         assertThatThrownBy(() -> periods.parse(text)).hasMessageContaining("is not a period");
     }

@@ -10,7 +10,10 @@ class LineBreakerTest {
 
     @Test
     void digitsAreOfOneWidth() {
-        assertThat("0123456789".chars().map(c -> Face.REGULAR.width(Character.toString(c), 1000)).distinct())
+        assertThat("0123456789"
+                        .chars()
+                        .map(c -> Face.REGULAR.width(Character.toString(c), 1000))
+                        .distinct())
                 .hasSize(1);
     }
 
@@ -23,7 +26,8 @@ class LineBreakerTest {
     @Test
     void breaksAtSpacesAndInsideWordsOnlyWhereOneIsTooWide() {
         int width = Face.REGULAR.width("two words", 900);
-        assertThat(LineBreaker.lines("two words more", Face.REGULAR, 900, width, 9)).containsExactly("two words", "more");
+        assertThat(LineBreaker.lines("two words more", Face.REGULAR, 900, width, 9))
+                .containsExactly("two words", "more");
         assertThat(String.join("", LineBreaker.lines("x".repeat(50), Face.REGULAR, 900, width, 99)))
                 .isEqualTo("x".repeat(50));
     }
@@ -39,7 +43,8 @@ class LineBreakerTest {
     @Test
     void everyLineFits() {
         for (int width = 2_000; width < 9_000; width += 500) {
-            for (String line : LineBreaker.lines("Großmutters Bienengärtchen in the valley", Face.REGULAR, 900, width, 99)) {
+            for (String line :
+                    LineBreaker.lines("Großmutters Bienengärtchen in the valley", Face.REGULAR, 900, width, 99)) {
                 assertThat(Face.REGULAR.width(line, 900)).isLessThanOrEqualTo(width);
             }
         }

@@ -49,7 +49,11 @@ final class RenderCommand implements Callable<Integer> {
                     "An answer, such as period=2026-01-01/2026-03-31 or period='previous month'. May be repeated.")
     private Map<String, String> answers = new LinkedHashMap<>();
 
-    @Option(names = "--format", paramLabel = "FORMAT", defaultValue = "pdf", description = "pdf or json; ${DEFAULT-VALUE} unless said.")
+    @Option(
+            names = "--format",
+            paramLabel = "FORMAT",
+            defaultValue = "pdf",
+            description = "pdf or json; ${DEFAULT-VALUE} unless said.")
     private String format;
 
     @Option(

@@ -57,11 +57,17 @@ class RenderCommandTest {
 
     @Test
     void rendersAStarterReportOrADefinitionFileToTheSameBytes() throws Exception {
-        assertThat(render("sales-by-fiscal-year", "--answer", "period=2026-01-01/2026-03-31").status()).isZero();
+        assertThat(render("sales-by-fiscal-year", "--answer", "period=2026-01-01/2026-03-31")
+                        .status())
+                .isZero();
         byte[] byName = Files.readAllBytes(folder.resolve("out.pdf"));
         Path file = Files.writeString(folder.resolve("own.json"), Starters.reportText("sales-by-fiscal-year"));
-        assertThat(render(file.toString(), "--answer", "period=2026-01-01/2026-03-31").status()).isZero();
-        assertThat(Files.readAllBytes(folder.resolve("out.pdf"))).isEqualTo(byName).startsWith("%PDF".getBytes());
+        assertThat(render(file.toString(), "--answer", "period=2026-01-01/2026-03-31")
+                        .status())
+                .isZero();
+        assertThat(Files.readAllBytes(folder.resolve("out.pdf")))
+                .isEqualTo(byName)
+                .startsWith("%PDF".getBytes());
     }
 
     @Test
@@ -72,7 +78,10 @@ class RenderCommandTest {
 
     private void refused(Outcome outcome, String message) {
         assertThat(outcome.status()).isNotZero();
-        assertThat(outcome.errors()).contains(message).doesNotContain("Exception").doesNotContain("\tat ");
+        assertThat(outcome.errors())
+                .contains(message)
+                .doesNotContain("Exception")
+                .doesNotContain("\tat ");
         assertThat(folder.resolve("out.pdf")).doesNotExist();
     }
 
@@ -84,7 +93,8 @@ class RenderCommandTest {
                 "/answers/period: \"2026-03-31/2026-01-01\" is not a period: the start 2026-03-31 is after the end");
         refused(render("sales-by-fiscal-year", "--answer", "perod=all"), "did you mean \"period\"?");
         refused(render("sales-by-fiscal-year", "--format", "pfd"), "did you mean \"pdf\"?");
-        Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\": \"grammatus-report\", \"version\": 9}");
+        Path broken =
+                Files.writeString(folder.resolve("broken.json"), "{\"format\": \"grammatus-report\", \"version\": 9}");
         refused(render(broken.toString()), "/version: found version 9");
         Path binary = Files.write(folder.resolve("binary.json"), new byte[] {(byte) 0xC3, 0x28});
         refused(render(binary.toString()), "could not be read");

@@ -1,0 +1,116 @@
+package org.grammatus.core.group;
+
+import java.util.Optional;
+import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.table.Column;
+
+/**
+ * Sorts siblings by a first term and, only where that finds no difference, by the rest of their order. A first term of numbers is
+ * turned into plain keys beforehand, so that most comparisons are of two numbers side by side.
+ */
+final class SiblingSort {
+
+    /** Stands last whatever the direction. */
+    private static final long NULL_KEY = Long.MAX_VALUE;
+
+    private final long[] keys;
+    private final IntOrder whole;
+    private final IntOrder rest;
+
+    private SiblingSort(long[] keys, IntOrder whole, IntOrder rest) {
+        this.keys = keys;
+        this.whole = whole;
+        this.rest = rest;
+    }
+
+    /** An order by a term's values, whose places are the numbers that are sorted, and then by the rest. */
+    static SiblingSort of(Column values, Direction direction, IntOrder byValues, IntOrder rest) {
+        return new SiblingSort(keys(values, direction).orElse(null), byValues.then(rest), rest);
+    }
+
+    static SiblingSort of(IntOrder whole) {
+        return new SiblingSort(null, whole, whole);
+    }
+
+    private static Optional<long[]> keys(Column values, Direction direction) {
+        if (!(values instanceof Column.Longs longs)) {
+            return Optional.empty();
+        }
+        long[] keys = new long[longs.size()];
+        for (int i = 0; i < keys.length; i++) {
+            long value = longs.values()[i];
+            if (value == Long.MAX_VALUE) {
+                // The one value that cannot be told from a NULL's key.
+                return Optional.empty();
+            }
+            keys[i] = value == Column.Longs.NULL ? NULL_KEY : direction == Direction.DESCENDING ? -value : value;
+        }
+        return Optional.of(keys);
+    }
+
+    /** Sorts the numbers from one place up to, not including, another. */
+    void sort(int[] numbers, int from, int to) {
+        if (keys == null || to - from < 2) {
+            whole.sort(numbers, from, to);
+            return;
+        }
+        int size = to - from;
+        long[] own = new long[size];
+        int[] ids = new int[size];
+        for (int i = 0; i < size; i++) {
+            ids[i] = numbers[from + i];
+            own[i] = keys[ids[i]];
+        }
+        merge(own, ids, new long[size / 2 + 1], new int[size / 2 + 1], 0, size);
+        System.arraycopy(ids, 0, numbers, from, size);
+    }
+
+    private void merge(long[] own, int[] ids, long[] ownSpace, int[] idSpace, int from, int to) {
+        if (to - from <= IntOrder.SHORT) {
+            insert(own, ids, from, to);
+            return;
+        }
+        int middle = (from + to) >>> 1;
+        merge(own, ids, ownSpace, idSpace, from, middle);
+        merge(own, ids, ownSpace, idSpace, middle, to);
+        if (!after(own[middle - 1], ids[middle - 1], own[middle], ids[middle])) {
+            return;
+        }
+        int length = middle - from;
+        System.arraycopy(own, from, ownSpace, 0, length);
+        System.arraycopy(ids, from, idSpace, 0, length);
+        int left = 0;
+        int right = middle;
+        int out = from;
+        while (left < length && right < to) {
+            if (after(ownSpace[left], idSpace[left], own[right], ids[right])) {
+                own[out] = own[right];
+                ids[out++] = ids[right++];
+            } else {
+                own[out] = ownSpace[left];
+                ids[out++] = idSpace[left++];
+            }
+        }
+        System.arraycopy(ownSpace, left, own, out, length - left);
+        System.arraycopy(idSpace, left, ids, out, length - left);
+    }
+
+    private void insert(long[] own, int[] ids, int from, int to) {
+        for (int i = from + 1; i < to; i++) {
+            long key = own[i];
+            int id = ids[i];
+            int j = i - 1;
+            while (j >= from && after(own[j], ids[j], key, id)) {
+                own[j + 1] = own[j];
+                ids[j + 1] = ids[j];
+                j--;
+            }
+            own[j + 1] = key;
+            ids[j + 1] = id;
+        }
+    }
+
+    private boolean after(long key, int id, long otherKey, int otherId) {
+        return key != otherKey ? key > otherKey : rest.compare(id, otherId) > 0;
+    }
+}
