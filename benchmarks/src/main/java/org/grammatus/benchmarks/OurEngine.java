@@ -16,7 +16,7 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
@@ -48,7 +48,7 @@ final class OurEngine {
 
     Grouped run() {
         Faults faults = new Faults();
-        Selection all = Selection.of(plan, star, faults, () -> false);
+        KeptRows all = KeptRows.of(plan, star, faults, () -> false);
         return Grouping.group(plan, star, all, faults, () -> false);
     }
 

@@ -24,7 +24,7 @@ import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
@@ -36,7 +36,7 @@ public final class Samples {
 
     public static final String DATASET = """
             {"format": "grammatus-dataset", "version": 1, "id": "lines", "label": "Order lines",
-             "calendar": {"fiscalYearStart": 10, "fiscalYearNamedBy": "end"}, "grain": "lines",
+             "calendar": {"fiscalYearStart": 10}, "grain": "lines",
              "tables": [
                {"id": "lines", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}},
                {"id": "orders", "table": "order", "key": ["id"], "noun": {"one": "order", "other": "orders"}}],
@@ -159,7 +159,7 @@ public final class Samples {
         Plan plan = Planner.plan(report, dataset(), answers, CONTEXT);
         Faults faults = new Faults();
         Star star = star();
-        return Grouping.group(plan, star, Selection.of(plan, star, faults, () -> false), faults, () -> false);
+        return Grouping.group(plan, star, KeptRows.of(plan, star, faults, () -> false), faults, () -> false);
     }
 
     public Grouped grouped() {

@@ -75,7 +75,7 @@ class SameFiguresTest {
     void theJsonHasEveryFigureThatThePagesPrint() throws Exception {
         JsonNode json = new JsonMapper().readTree(written(Format.JSON));
         assertThat(json.path("rowsKept").asInt())
-                .isEqualTo(result.grouped().selection().rows().length);
+                .isEqualTo(result.grouped().kept().rows().length);
         List<String> printed = new ArrayList<>();
         for (int number = 1; number <= result.pages().count(); number++) {
             Page page = result.pages().page(number);

@@ -83,7 +83,7 @@ final class JsonReportWriter implements ReportWriter {
         plan.levels().forEach(level -> json.writeString(level.definition().id()));
         json.writeEndArray();
         json.writeNumberProperty("rowsRead", grouped.star().rowCount());
-        json.writeNumberProperty("rowsKept", grouped.selection().rows().length);
+        json.writeNumberProperty("rowsKept", grouped.kept().rows().length);
     }
 
     /** Writes the node at a place with all its descendants, and returns the place after them. */

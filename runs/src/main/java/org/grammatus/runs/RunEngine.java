@@ -12,7 +12,7 @@ import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 import org.grammatus.sources.Source;
 
@@ -55,14 +55,14 @@ public final class RunEngine {
         });
         listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
         Faults faults = new Faults();
-        Selection selection = Selection.of(plan, star, faults, ended);
-        Grouped grouped = Grouping.group(plan, star, selection, faults, ended);
+        KeptRows kept = KeptRows.of(plan, star, faults, ended);
+        Grouped grouped = Grouping.group(plan, star, kept, faults, ended);
         Pages pages = Pages.of(Bands.of(grouped), ended);
         RunResult result = new RunResult(grouped, pages);
         listener.accept(new RunProgress(
                 RunState.DONE,
                 star.rowCount(),
-                selection.rows().length,
+                kept.rows().length,
                 grouped.tree().nodeCount() - 1,
                 pages.count(),
                 result.notices()));

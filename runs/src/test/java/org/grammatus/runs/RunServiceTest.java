@@ -35,7 +35,7 @@ class RunServiceTest {
 
     static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "Lines",
-             "calendar": {"fiscalYearStart": 1, "fiscalYearNamedBy": "end"}, "grain": "l",
+             "calendar": {"fiscalYearStart": 1}, "grain": "l",
              "tables": [{"id": "l", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}}],
              "joins": [],
              "fields": [{"id": "net", "table": "l", "column": "net", "label": "Net", "type": "integer", "role": "additive"}]}

@@ -29,7 +29,7 @@ class SqliteSourceTest {
 
     private static final String DATASET = """
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "Lines",
-             "calendar": {"fiscalYearStart": 1, "fiscalYearNamedBy": "end"}, "grain": "l",
+             "calendar": {"fiscalYearStart": 1}, "grain": "l",
              "tables": [{"id": "l", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}},
                         {"id": "o", "table": "an \\"order\\"", "key": ["a", "b"],
                          "noun": {"one": "order", "other": "orders"}}],

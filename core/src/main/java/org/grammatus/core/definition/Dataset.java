@@ -33,15 +33,8 @@ public record Dataset(
      * The fiscal calendar.
      *
      * @param fiscalYearStart month, 1 to 12, whose first day starts the fiscal year
-     * @param fiscalYearNamedBy whether the fiscal year bears the calendar year in which it starts or ends
      */
-    @JsonPropertyOrder({"fiscalYearStart", "fiscalYearNamedBy"})
-    public record Calendar(int fiscalYearStart, NamedBy fiscalYearNamedBy) {}
-
-    public enum NamedBy {
-        START,
-        END
-    }
+    public record Calendar(int fiscalYearStart) {}
 
     /**
      * A table of the source.

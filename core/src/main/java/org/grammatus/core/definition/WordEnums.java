@@ -29,7 +29,6 @@ final class WordEnums {
         add(module, Report.Align.class);
         add(module, Report.Paper.class);
         add(module, Report.Orientation.class);
-        add(module, Dataset.NamedBy.class);
         add(module, Dataset.Role.class);
         return module;
     }

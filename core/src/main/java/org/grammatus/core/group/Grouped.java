@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 
 /**
@@ -24,7 +24,7 @@ import org.grammatus.core.table.Star;
 public record Grouped(
         Plan plan,
         Star star,
-        Selection selection,
+        KeptRows kept,
         GroupTree tree,
         List<Optional<Column>> keys,
         List<Optional<Column>> labels,

@@ -17,7 +17,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 
 /** The step from selected rows to groups in order with their figures. */
@@ -32,11 +32,11 @@ public final class Grouping {
     private final List<Problem> notices = new ArrayList<>();
     private int[] orderedRows;
 
-    private Grouping(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
+    private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
         this.star = star;
         this.faults = faults;
-        this.nodes = Nodes.of(plan, star, selection, faults, cancelled);
+        this.nodes = Nodes.of(plan, star, kept, faults, cancelled);
         this.aggregates = new Aggregates(nodes, faults);
         this.homes = new Homes(plan.dataset());
     }
@@ -47,11 +47,11 @@ public final class Grouping {
      * @param cancelled asked between levels; a cancelled run ends with a CancellationException
      */
     public static Grouped group(
-            Plan plan, Star star, Selection selection, Faults rowFaults, BooleanSupplier cancelled) {
-        return new Grouping(plan, star, selection, rowFaults, cancelled).grouped(selection);
+            Plan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
+        return new Grouping(plan, star, kept, rowFaults, cancelled).grouped(kept);
     }
 
-    private Grouped grouped(Selection selection) {
+    private Grouped grouped(KeptRows kept) {
         int depths = nodes.depths();
         List<Optional<Column>> keys = new ArrayList<>(List.of(Optional.empty()));
         List<Optional<Column>> labels = new ArrayList<>(List.of(Optional.empty()));
@@ -80,7 +80,7 @@ public final class Grouping {
         return new Grouped(
                 plan,
                 star,
-                selection,
+                kept,
                 tree,
                 keys,
                 labels,
@@ -197,7 +197,7 @@ public final class Grouping {
 
     private int[] orderedRows() {
         if (orderedRows == null) {
-            orderedRows = nodes.selection().rows().clone();
+            orderedRows = nodes.kept().rows().clone();
             RowOrder.of(plan, star, faults).sort(orderedRows, 0, orderedRows.length);
         }
         return orderedRows;

@@ -11,7 +11,7 @@ import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Selection;
+import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
@@ -23,7 +23,7 @@ import org.grammatus.core.value.Type;
 final class Nodes {
 
     private final Star star;
-    private final Selection selection;
+    private final KeptRows kept;
     private final int[][] used;
     /** By depth: number of the table whose rows know their node. */
     private final int[] table;
@@ -36,10 +36,10 @@ final class Nodes {
     private final int[] parent;
     private final Column[] keys;
 
-    private Nodes(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
+    private Nodes(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         int depths = plan.levels().size() + 1;
         this.star = star;
-        this.selection = selection;
+        this.kept = kept;
         this.used = new int[plan.dataset().tableCount()][];
         this.table = new int[depths];
         this.nodeOfRow = new int[depths][];
@@ -62,8 +62,8 @@ final class Nodes {
         }
     }
 
-    static Nodes of(Plan plan, Star star, Selection selection, Faults faults, BooleanSupplier cancelled) {
-        return new Nodes(plan, star, selection, faults, cancelled);
+    static Nodes of(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+        return new Nodes(plan, star, kept, faults, cancelled);
     }
 
     /** Finds the nodes of one depth and returns their parents. */
@@ -155,8 +155,8 @@ final class Nodes {
         return star;
     }
 
-    Selection selection() {
-        return selection;
+    KeptRows kept() {
+        return kept;
     }
 
     int depths() {
@@ -211,11 +211,11 @@ final class Nodes {
     int[] used(int ofTable) {
         if (used[ofTable] == null) {
             if (ofTable == DatasetModel.GRAIN) {
-                used[ofTable] = selection.rows();
+                used[ofTable] = kept.rows();
             } else {
                 int[] path = star.path(DatasetModel.GRAIN, ofTable);
                 BitSet present = new BitSet(star.table(ofTable).size());
-                for (int row : selection.rows()) {
+                for (int row : kept.rows()) {
                     present.set(path[row]);
                 }
                 used[ofTable] = present.stream().toArray();

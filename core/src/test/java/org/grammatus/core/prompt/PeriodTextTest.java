@@ -20,7 +20,7 @@ class PeriodTextTest {
     /** A Friday. */
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
 
-    private final PeriodText periods = new PeriodText(TODAY, new FiscalCalendar(10, true));
+    private final PeriodText periods = new PeriodText(TODAY, new FiscalCalendar(10));
 
     @ParameterizedTest
     @CsvSource({
@@ -76,7 +76,7 @@ class PeriodTextTest {
     @Test
     void tellsEveryWrongAnswerAtItsPrompt() {
         assertThatThrownBy(() -> new Answers(Map.of("period", "soon", "perod", "x"))
-                        .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10, true)))
+                        .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10)))
                 .hasMessageContaining("/answers/period: \"soon\" is not a period")
                 .hasMessageContaining("/answers/perod: the report asks no \"perod\"; it asks: period; did you mean");
     }
@@ -91,7 +91,7 @@ class PeriodTextTest {
     })
     void echoesItWithMonthNames(String text, String words) {
         List<ResolvedPrompt> resolved = new Answers(Map.of("period", text))
-                .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10, true));
+                .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10));
         assertThat(resolved.getFirst().inWords(ULocale.UK)).isEqualTo(words);
     }
 }

@@ -3,6 +3,7 @@ package org.grammatus.core.table;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.Homes;
@@ -12,23 +13,23 @@ import org.grammatus.core.plan.Plan;
  * The rows that passed the filters.
  *
  * @param rows numbers of the grain's rows, ascending
- * @param kept how many rows were left after each filter in turn, by the plan's order
+ * @param afterEach how many rows were left after each filter in turn, by the plan's order
  */
-public record Selection(int[] rows, List<Integer> kept) {
+public record KeptRows(int[] rows, List<Integer> afterEach) {
 
     /**
      * Applies the plan's filters. A condition is computed at its home table, once for each of its rows.
      *
      * @param cancelled asked between filters
      */
-    public static Selection of(Plan plan, Star star, Faults faults, BooleanSupplier cancelled) {
+    public static KeptRows of(Plan plan, Star star, Faults faults, BooleanSupplier cancelled) {
         BitSet passing = new BitSet(star.rowCount());
         passing.set(0, star.rowCount());
-        List<Integer> kept = new ArrayList<>();
+        List<Integer> afterEach = new ArrayList<>();
         Homes homes = new Homes(plan.dataset());
         for (Plan.RowFilter filter : plan.filters()) {
             if (cancelled.getAsBoolean()) {
-                throw new java.util.concurrent.CancellationException("The run was cancelled");
+                throw new CancellationException("The run was cancelled");
             }
             int home = homes.orGrain(filter.condition());
             long[] truth = ((Column.Longs) Evaluator.evaluate(filter.condition(), star.at(home), faults)).values();
@@ -38,9 +39,9 @@ public record Selection(int[] rows, List<Integer> kept) {
                     passing.clear(row);
                 }
             }
-            kept.add(passing.cardinality());
+            afterEach.add(passing.cardinality());
         }
-        return new Selection(numbers(passing), List.copyOf(kept));
+        return new KeptRows(numbers(passing), List.copyOf(afterEach));
     }
 
     private static int[] numbers(BitSet set) {

@@ -1,0 +1,51 @@
+package org.grammatus.core.dataset;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.ibm.icu.util.ULocale;
+import java.time.LocalDate;
+import org.grammatus.core.Samples;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report.Bucket;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Meaning 5: buckets of a date, by the fiscal calendar where they are fiscal. */
+class DateBucketTest {
+
+    @ParameterizedTest
+    @CsvSource({
+        "DAY, 10, 2026-02-28, 2026-02-28, 28 Feb 2026",
+        "MONTH, 10, 2026-02-28, 2026-02-01, February 2026",
+        "YEAR, 10, 2026-12-31, 2026-01-01, 2026",
+        "FISCAL_YEAR, 10, 2026-09-30, 2025-10-01, 2025/26",
+        "FISCAL_YEAR, 10, 2026-10-01, 2026-10-01, 2026/27",
+        "FISCAL_YEAR, 10, 1999-12-31, 1999-10-01, 1999/00",
+        "FISCAL_YEAR, 1, 2026-12-31, 2026-01-01, 2026",
+        "FISCAL_YEAR, 4, 1960-03-31, 1959-04-01, 1959/60"
+    })
+    void aDayLiesInItsBucket(Bucket bucket, int startMonth, LocalDate day, LocalDate start, String label) {
+        DateBucket dates = new DateBucket(bucket, new FiscalCalendar(startMonth));
+        assertThat(LocalDate.ofEpochDay(dates.start(day.toEpochDay()))).isEqualTo(start);
+        assertThat(dates.label(start.toEpochDay(), ULocale.UK)).isEqualTo(label);
+    }
+
+    /** 3.1: every table is reached from the grain by one path of to-one joins. */
+    @Test
+    void aTableThatIsNotReachedOrReachedTwiceIsSaid() {
+        String unreached = Samples.DATASET.replace(
+                "\"joins\": [{\"id\": \"line-order\", \"from\": \"lines\", \"to\": \"orders\", \"columns\": [\"order\"]}]",
+                "\"joins\": []");
+        assertThatThrownBy(() -> DatasetModel.of(Definitions.readDataset(unreached)))
+                .hasMessage("/tables/1: table \"orders\" is not reached from \"lines\" by to-one joins; add a join, or remove"
+                        + " the table");
+        String twice = Samples.DATASET.replace(
+                "\"joins\": [",
+                "\"joins\": [{\"id\": \"again\", \"from\": \"lines\", \"to\": \"orders\", \"columns\": [\"a\", \"b\"]},");
+        assertThatThrownBy(() -> DatasetModel.of(Definitions.readDataset(twice)))
+                .hasMessageContaining("/joins/0/columns: found 2 columns, expected 1")
+                .hasMessageContaining("/joins/1: table \"orders\" is reached a second time");
+    }
+}
