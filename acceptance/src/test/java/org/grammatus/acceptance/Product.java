@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.io.BufferedReader;
 import java.io.File;
 import java.io.IOException;
@@ -127,6 +128,7 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setLocale("en-GB")
+                .setReducedMotion(ReducedMotion.REDUCE)
                 .setAcceptDownloads(true));
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);

@@ -34,9 +34,13 @@ class ReaderTest {
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    private static Locator labelled(Page page, String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
     private static void period(Page page, String from, String to) {
-        page.getByLabel("From").fill(from);
-        page.getByLabel("To").fill(to);
+        labelled(page, "From").fill(from);
+        labelled(page, "To").fill(to);
     }
 
     /** Net sales of a period, from the database itself, as pages print them. */
@@ -109,14 +113,13 @@ class ReaderTest {
     @Test
     void findsAGroupThroughTheOutlineAndTurnsPagesByKey() {
         Page page = PRODUCT.signedIn("reader", REPORT);
-        Locator outline = page.getByLabel("Groups", new Page.GetByLabelOptions().setExact(true));
+        Locator outline = labelled(page, "Groups");
         outline.getByLabel("Show the groups inside: 2025/26").click();
         outline.getByText("Coast").first().click();
         assertThat(page.locator("[data-role=HEADING]").getByText("Coast").first())
                 .isVisible();
 
-        Locator number = page.getByLabel("Page", new Page.GetByLabelOptions().setExact(true))
-                .getByRole(AriaRole.TEXTBOX);
+        Locator number = labelled(page, "Page").getByRole(AriaRole.TEXTBOX);
         String before = number.inputValue();
         page.locator(".desk").focus();
         page.keyboard().press("ArrowRight");
@@ -167,7 +170,7 @@ class ReaderTest {
         period(page, "2026-04-01", "2026-03-01");
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("the start 2026-04-01 is after the end 2026-03-01");
         assertThat(button(page, "Run")).isDisabled();
-        page.getByLabel("To").fill("2026-04-02");
+        labelled(page, "To").fill("2026-04-02");
         assertThat(button(page, "Run")).isEnabled();
     }
 
@@ -233,7 +236,7 @@ class ReaderTest {
         page.keyboard().press("Enter");
         assertThat(page.getByText("1 October 2025 to 30 September 2026").first())
                 .isVisible();
-        page.getByLabel("To").focus();
+        labelled(page, "To").focus();
         button(page, "Run").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".paper")).containsText("1 October 2025 to 30 September 2026");

@@ -46,8 +46,7 @@ public final class Grouping {
      *
      * @param cancelled asked between levels; a cancelled run ends with a CancellationException
      */
-    public static Grouped group(
-            Plan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
+    public static Grouped group(Plan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
         return new Grouping(plan, star, kept, rowFaults, cancelled).grouped(kept);
     }
 

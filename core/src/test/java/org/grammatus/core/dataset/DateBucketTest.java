@@ -39,8 +39,9 @@ class DateBucketTest {
                 "\"joins\": [{\"id\": \"line-order\", \"from\": \"lines\", \"to\": \"orders\", \"columns\": [\"order\"]}]",
                 "\"joins\": []");
         assertThatThrownBy(() -> DatasetModel.of(Definitions.readDataset(unreached)))
-                .hasMessage("/tables/1: table \"orders\" is not reached from \"lines\" by to-one joins; add a join, or remove"
-                        + " the table");
+                .hasMessage(
+                        "/tables/1: table \"orders\" is not reached from \"lines\" by to-one joins; add a join, or remove"
+                                + " the table");
         String twice = Samples.DATASET.replace(
                 "\"joins\": [",
                 "\"joins\": [{\"id\": \"again\", \"from\": \"lines\", \"to\": \"orders\", \"columns\": [\"a\", \"b\"]},");
