@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import com.ibm.icu.util.ULocale;
 import java.util.Arrays;
+import java.util.Comparator;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Dictionaries;
@@ -9,7 +10,7 @@ import org.grammatus.core.table.Dictionaries;
 /** Orders of the rows of a column. NULL stands last in both directions. */
 final class ColumnOrder {
 
-    /** Where a dictionary is larger than this beside what is sorted, texts are compared as met rather than ranked all. */
+    /** A dictionary more than this many times larger than what is sorted is never ranked. */
     private static final int RANK_ALL = 4;
 
     private ColumnOrder() {}
@@ -44,18 +45,22 @@ final class ColumnOrder {
         };
     }
 
+    /**
+     * Texts are compared as met, since an order used only for ties is seldom asked; one that is asked more often than there
+     * are rows ranks its dictionary once and for all.
+     */
     private static IntOrder texts(Column.Texts column, int sign, ULocale locale) {
-        if (column.dictionary().length > RANK_ALL * column.size()) {
-            var collation = Dictionaries.collation(locale);
-            return nullsLast(column, (a, b) -> sign * collation.compare(column.text(a), column.text(b)));
-        }
+        Comparator<String> collation = Dictionaries.collation(locale);
         int[][] ranks = new int[1][];
+        int[] asked = new int[1];
         return nullsLast(column, (a, b) -> {
-            if (ranks[0] == null) {
-                // Ranked at the first comparison: an order used only for ties is often never asked.
+            if (ranks[0] != null) {
+                return sign * Integer.compare(ranks[0][column.codes()[a]], ranks[0][column.codes()[b]]);
+            }
+            if (++asked[0] > column.size() && column.dictionary().length <= RANK_ALL * column.size()) {
                 ranks[0] = Dictionaries.collationRanks(column.dictionary(), locale);
             }
-            return sign * Integer.compare(ranks[0][column.codes()[a]], ranks[0][column.codes()[b]]);
+            return sign * collation.compare(column.text(a), column.text(b));
         });
     }
 

@@ -1,5 +1,7 @@
 package org.grammatus.core.group;
 
+import java.util.Arrays;
+
 /**
  * Groups in printed order. A node's place is its number when the tree is read from the top, each parent before its children;
  * a node's descendants have the places right after it. Immutable.
@@ -9,42 +11,52 @@ public final class GroupTree {
     /** The report itself. */
     public static final int ROOT = 0;
 
-    private final int[] depthOf;
+    private final int[] firstOfDepth;
     private final int[] nodeAt;
     private final int[] placeOf;
-    private final int[] lastPlace;
+    /** By node above the last depth: how many nodes it and its descendants are. */
+    private final int[] sizes;
+
     private final int[] parents;
-    private final int depths;
 
     GroupTree(Nodes nodes, int[][] orderedByDepth) {
         int count = nodes.nodeCount();
-        this.depths = nodes.depths();
+        int depths = nodes.depths();
         this.parents = nodes.parents();
-        this.depthOf = new int[count];
+        this.firstOfDepth = new int[depths + 1];
+        Arrays.setAll(firstOfDepth, nodes::first);
         this.nodeAt = new int[count];
         this.placeOf = new int[count];
-        this.lastPlace = new int[count];
-        int[] sizes = new int[count];
-        for (int node = count - 1; node >= 0; node--) {
-            sizes[node]++;
-            if (node > 0) {
-                sizes[parents[node]] += sizes[node];
-            }
-        }
-        int[] next = new int[count];
+        this.sizes = sizes(count);
+        int[] next = new int[sizes.length];
         next[ROOT] = 1;
         for (int depth = 1; depth < depths; depth++) {
+            boolean last = depth == depths - 1;
             for (int node : orderedByDepth[depth]) {
-                placeOf[node] = next[parents[node]];
-                next[parents[node]] += sizes[node];
-                next[node] = placeOf[node] + 1;
-                depthOf[node] = depth;
+                int place = next[parents[node]];
+                placeOf[node] = place;
+                nodeAt[place] = node;
+                if (last) {
+                    next[parents[node]] = place + 1;
+                } else {
+                    next[parents[node]] = place + sizes[node];
+                    next[node] = place + 1;
+                }
             }
         }
-        for (int node = 0; node < count; node++) {
-            nodeAt[placeOf[node]] = node;
-            lastPlace[node] = placeOf[node] + sizes[node] - 1;
+    }
+
+    private int[] sizes(int count) {
+        int inner = Math.max(1, firstOfDepth[firstOfDepth.length - 2]);
+        int[] found = new int[inner];
+        Arrays.fill(found, 1);
+        for (int node = inner; node < count; node++) {
+            found[parents[node]]++;
         }
+        for (int node = inner - 1; node > ROOT; node--) {
+            found[parents[node]] += found[node];
+        }
+        return found;
     }
 
     public int nodeCount() {
@@ -53,7 +65,7 @@ public final class GroupTree {
 
     /** Levels and the report: depth 0 is the report, depth {@code d} the level {@code d - 1}. */
     public int depths() {
-        return depths;
+        return firstOfDepth.length - 1;
     }
 
     /** The node that stands at a place. */
@@ -67,11 +79,15 @@ public final class GroupTree {
 
     /** Place of the node's last descendant, or its own. */
     public int lastPlace(int node) {
-        return lastPlace[node];
+        return node < sizes.length ? placeOf[node] + sizes[node] - 1 : placeOf[node];
     }
 
     public int depthOf(int node) {
-        return depthOf[node];
+        int depth = 0;
+        while (node >= firstOfDepth[depth + 1]) {
+            depth++;
+        }
+        return depth;
     }
 
     /** The parent; -1 for the report. */
@@ -82,7 +98,7 @@ public final class GroupTree {
     /** The node at the given depth on the path to a node. */
     public int ancestor(int node, int depth) {
         int n = node;
-        while (depthOf[n] > depth) {
+        while (n >= firstOfDepth[depth + 1]) {
             n = parents[n];
         }
         return n;

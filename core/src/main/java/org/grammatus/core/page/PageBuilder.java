@@ -257,7 +257,8 @@ final class PageBuilder {
             boolean beside = layout.countsBeside(kind, node);
             y += beside ? 0 : layout.lineHeight(TextStyle.COUNTS);
             int x = beside ? end + layout.size(style) : layout.indent(depth);
-            text(printed.countsInWords(node), TextStyle.COUNTS, x, y - layout.size(style) / 4, node, "");
+            int baseline = y - layout.size(beside ? style : TextStyle.COUNTS) / 4;
+            text(printed.countsInWords(node), TextStyle.COUNTS, x, baseline, node, "");
         }
         figures(node, depth, Report.Place.FOOTER, style, firstBaseline);
         y += 250;

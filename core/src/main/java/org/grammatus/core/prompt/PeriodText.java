@@ -21,6 +21,8 @@ import org.grammatus.core.value.Period;
 public final class PeriodText {
 
     private static final int MOST_DAYS = 36_600;
+    private static final String FORMS = "write 2026-01-01/2026-03-31, ../2026-03-31, one day, or a name such as"
+            + " \"last 7 days\", \"previous month\", \"fiscal year to date\", \"all\"";
     private static final Pattern DAYS = Pattern.compile("(last|next) (\\d{1,5}) days?");
     private static final Pattern SPAN = Pattern.compile("(previous|this|next) (week|month|quarter|year|fiscal year)");
     private static final Pattern TO_DATE = Pattern.compile("(week|month|quarter|year|fiscal year) to date");
@@ -43,13 +45,11 @@ public final class PeriodText {
         String words = text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
         try {
             return rolling(words).orElseGet(() -> interval(text.trim()));
-        } catch (IllegalArgumentException | DateTimeException e) {
-            String reason = e instanceof DateTimeException ? "" : ": " + e.getMessage();
-            throw new ProblemException(Problem.error(
-                    "",
-                    "\"" + shortened(text) + "\" is not a period" + reason
-                            + "; write 2026-01-01/2026-03-31, ../2026-03-31, one day, or a name such as \"last 7 days\","
-                            + " \"previous month\", \"fiscal year to date\", \"all\""));
+        } catch (DateTimeException e) {
+            throw new ProblemException(Problem.error("", "\"" + shortened(text) + "\" is not a period; " + FORMS));
+        } catch (IllegalArgumentException e) {
+            throw new ProblemException(
+                    Problem.error("", "\"" + shortened(text) + "\" is not a period: " + e.getMessage()));
         }
     }
 

@@ -51,7 +51,35 @@ public final class Dictionaries {
         RuleBasedCollator collator = (RuleBasedCollator) Collator.getInstance(locale);
         collator.setNumericCollation(true);
         collator.setStrength(Collator.TERTIARY);
-        return ((Comparator<String>) collator::compare).thenComparing(BY_CODE_POINT);
+        Comparator<String> slow = ((Comparator<String>) collator::compare).thenComparing(BY_CODE_POINT);
+        return (a, b) -> {
+            int order = byDigits(a, b);
+            return order != 0 ? order : slow.compare(a, b);
+        };
+    }
+
+    /**
+     * The order of two texts that first differ inside numbers of equally many digits, as the numbers of orders and invoices
+     * do: what follows an equal start as a number decides in every locale. 0 where that is not so.
+     */
+    private static int byDigits(String a, String b) {
+        int shorter = Math.min(a.length(), b.length());
+        int i = 0;
+        while (i < shorter && a.charAt(i) == b.charAt(i)) {
+            i++;
+        }
+        if (i == shorter || !isDigit(a, i) || !isDigit(b, i)) {
+            return 0;
+        }
+        int end = i;
+        while (isDigit(a, end) && isDigit(b, end)) {
+            end++;
+        }
+        return isDigit(a, end) || isDigit(b, end) ? 0 : Character.compare(a.charAt(i), b.charAt(i));
+    }
+
+    private static boolean isDigit(String text, int index) {
+        return index < text.length() && text.charAt(index) >= '0' && text.charAt(index) <= '9';
     }
 
     private static int[] ranks(String[] dictionary, Comparator<String> order) {
