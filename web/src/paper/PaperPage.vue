@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { bandsOf, BASELINE, inside, LINE, PIXEL, type Band, type Cell } from './geometry'
+import { bandsOf, baselineOffset, inside, LINE, PIXEL, type Band, type Cell } from './geometry'
 import PageBraces from './PageBraces.vue'
 import type { PageView } from '@/api/client'
 
@@ -19,7 +19,7 @@ function place(cell: Cell, band: Band) {
   const size = props.page.styles[cell.style]?.size ?? 900
   return {
     left: px(cell.x),
-    top: px(cell.baseline - band.top - size * BASELINE),
+    top: `${(Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)).toFixed(2)}px`,
   }
 }
 

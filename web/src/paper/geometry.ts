@@ -40,8 +40,19 @@ export const PIXEL = 96 / 7200
 /** Height of a line, in ems. */
 export const LINE = 1.2
 
-/** From a line's top to its baseline, in ems: half the line, and half of what the face rises more than it falls. */
-export const BASELINE = LINE / 2 + (1024 - 400) / 2000
+/** How far the face rises and falls, in ems. */
+const ASCENT = 1.024
+const DESCENT = 0.4
+
+/**
+ * From a line's top to its baseline, in pixels. Browsers round a face's rise, its fall and half of what is left to whole
+ * pixels; so do we, or texts of different sizes would not stand on one line.
+ */
+export function baselineOffset(sizeInPixels: number): number {
+  const rise = Math.round(sizeInPixels * ASCENT)
+  const fall = Math.round(sizeInPixels * DESCENT)
+  return rise + Math.floor((sizeInPixels * LINE - rise - fall) / 2)
+}
 
 function at(list: number[], index: number): number {
   return list[index] ?? 0

@@ -2,16 +2,12 @@ package org.grammatus.core.group;
 
 import com.ibm.icu.util.ULocale;
 import java.util.Arrays;
-import java.util.Comparator;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Dictionaries;
 
 /** Orders of the rows of a column. NULL stands last in both directions. */
 final class ColumnOrder {
-
-    /** A dictionary more than this many times larger than what is sorted is never ranked. */
-    private static final int RANK_ALL = 4;
 
     private ColumnOrder() {}
 
@@ -45,23 +41,8 @@ final class ColumnOrder {
         };
     }
 
-    /**
-     * Texts are compared as met, since an order used only for ties is seldom asked; one that is asked more often than there
-     * are rows ranks its dictionary once and for all.
-     */
     private static IntOrder texts(Column.Texts column, int sign, ULocale locale) {
-        Comparator<String> collation = Dictionaries.collation(locale);
-        int[][] ranks = new int[1][];
-        int[] asked = new int[1];
-        return nullsLast(column, (a, b) -> {
-            if (ranks[0] != null) {
-                return sign * Integer.compare(ranks[0][column.codes()[a]], ranks[0][column.codes()[b]]);
-            }
-            if (++asked[0] > column.size() && column.dictionary().length <= RANK_ALL * column.size()) {
-                ranks[0] = Dictionaries.collationRanks(column.dictionary(), locale);
-            }
-            return sign * collation.compare(column.text(a), column.text(b));
-        });
+        return nullsLast(column, new CollatedOrder(column, sign, locale));
     }
 
     private static IntOrder nullsLast(Column column, IntOrder values) {

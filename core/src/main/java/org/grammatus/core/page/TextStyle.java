@@ -13,7 +13,7 @@ public enum TextStyle {
     HEADING_3(Face.SEMIBOLD, 950, Tone.INK),
     CELL(Face.REGULAR, 900, Tone.INK),
     TOTAL(Face.SEMIBOLD, 900, Tone.INK),
-    COUNTS(Face.REGULAR, 850, Tone.MUTED),
+    COUNTS(Face.REGULAR, 900, Tone.MUTED),
     GRAND_TOTAL(Face.SEMIBOLD, 1000, Tone.INK);
 
     /** Ink, or a quieter one for what stands beside. */

@@ -46,11 +46,13 @@ public final class Dictionaries {
         return ranks(dictionary, collation(locale));
     }
 
-    /** The locale's order of texts. The comparator is not thread-safe. */
+    /** The locale's order of texts. Thread-safe. */
     public static Comparator<String> collation(ULocale locale) {
         RuleBasedCollator collator = (RuleBasedCollator) Collator.getInstance(locale);
         collator.setNumericCollation(true);
         collator.setStrength(Collator.TERTIARY);
+        // A frozen collator may be used by several threads.
+        collator.freeze();
         Comparator<String> slow = ((Comparator<String>) collator::compare).thenComparing(BY_CODE_POINT);
         return (a, b) -> {
             int order = byDigits(a, b);
