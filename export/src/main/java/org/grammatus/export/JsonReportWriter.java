@@ -16,6 +16,7 @@ import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
+import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonEncoding;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.ObjectWriteContext;
@@ -38,6 +39,16 @@ final class JsonReportWriter implements ReportWriter {
 
     @Override
     public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+        CallersStream stream = new CallersStream(out);
+        try {
+            write(pages, stream, progress);
+        } catch (JacksonException e) {
+            stream.rethrowFailure();
+            throw e;
+        }
+    }
+
+    private void write(Pages pages, CallersStream out, WriteProgress progress) throws IOException {
         this.grouped = pages.bands().grouped();
         this.printed = new Printed(grouped);
         this.progress = progress;

@@ -1,6 +1,5 @@
 package org.grammatus.export;
 
-import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -48,21 +47,21 @@ final class PdfReportWriter implements ReportWriter {
 
     @Override
     public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+        CallersStream stream = new CallersStream(out);
+        try {
+            write(pages, stream, progress);
+        } catch (RuntimeException e) {
+            stream.rethrowFailure();
+            throw e;
+        }
+        stream.rethrowFailure();
+    }
+
+    private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
         Plan plan = pages.bands().grouped().plan();
         Page first = pages.page(1);
         Document document = new Document(paper(first));
-        // The library closes the stream it is given; ours belongs to the caller.
-        PdfWriter writer = PdfWriter.getInstance(document, new FilterOutputStream(out) {
-            @Override
-            public void write(byte[] bytes, int from, int length) throws IOException {
-                out.write(bytes, from, length);
-            }
-
-            @Override
-            public void close() throws IOException {
-                flush();
-            }
-        });
+        PdfWriter writer = PdfWriter.getInstance(document, stream);
         describe(document, writer, plan);
         document.open();
         // Opening notes the time of day; the business date takes its place.

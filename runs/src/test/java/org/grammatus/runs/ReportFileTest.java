@@ -6,6 +6,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.grammatus.export.Format;
@@ -15,6 +16,8 @@ import org.grammatus.sources.Source;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.mockito.ArgumentMatchers;
 
 /** A file is written whole or not at all. */
@@ -43,6 +46,25 @@ class ReportFileTest {
                 .hasMessage("No space left on device");
         assertThat(file).hasContent("the one before");
         assertThat(folder).isDirectoryNotContaining(path -> path.toString().endsWith(".part"));
+    }
+
+    /** Libraries wrap such a failure or pass over it; every writer tells it as what it is. */
+    @ParameterizedTest
+    @EnumSource(Format.class)
+    void everyWriterTellsThatTheDiskIsFull(Format format) {
+        OutputStream full = new OutputStream() {
+            private int room = 200;
+
+            @Override
+            public void write(int b) throws IOException {
+                if (--room < 0) {
+                    throw new IOException("No space left on device");
+                }
+            }
+        };
+        assertThatThrownBy(() -> format.writer().write(result.pages(), full, WriteProgress.SILENT))
+                .isInstanceOf(IOException.class)
+                .hasMessage("No space left on device");
     }
 
     @Test
