@@ -1,6 +1,7 @@
 package org.grammatus.server;
 
 import java.util.Map;
+import org.grammatus.server.problem.CannotStartException;
 import org.grammatus.server.store.DataFolder;
 import org.springframework.boot.Banner;
 import org.springframework.boot.SpringApplication;
@@ -19,19 +20,10 @@ public final class Server implements AutoCloseable {
         this.context = context;
     }
 
-    /** The server could not be started; the message says why and what to do. */
-    public static final class CannotStart extends RuntimeException {
-        private static final long serialVersionUID = 1L;
-
-        public CannotStart(String message) {
-            super(message);
-        }
-    }
-
     /**
      * Starts a server and returns once it answers.
      *
-     * @throws CannotStart if the port or the data folder is in use, or the folder cannot be written to
+     * @throws CannotStartException if the port or the data folder is in use, or the folder cannot be written to
      */
     public static Server start(ServerSettings settings) {
         DataFolder folder = DataFolder.open(settings.dataDir());
@@ -51,7 +43,8 @@ public final class Server implements AutoCloseable {
             folder.close();
             for (Throwable cause = e; cause != null; cause = cause.getCause()) {
                 if (cause instanceof PortInUseException) {
-                    throw new CannotStart("Port " + settings.port() + " is in use; choose another with --port");
+                    throw new CannotStartException(
+                            "Port " + settings.port() + " is in use; choose another with --port");
                 }
             }
             throw e;

@@ -17,6 +17,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.grammatus.demo.Starters;
 import org.grammatus.server.RunningServer.Browser;
+import org.grammatus.server.problem.CannotStartException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
@@ -261,7 +262,7 @@ class HttpInterfaceTest {
     void aSecondServerOnTheSameFolderOrPortIsRefused() {
         org.assertj.core.api.Assertions.assertThatThrownBy(
                         () -> Server.start(new ServerSettings(0, SERVER.dataDir(), SERVER.database(), false)))
-                .isInstanceOf(Server.CannotStart.class)
+                .isInstanceOf(CannotStartException.class)
                 .hasMessageContaining("Another server uses");
     }
 }

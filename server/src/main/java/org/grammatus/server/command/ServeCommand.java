@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.grammatus.server.Server;
 import org.grammatus.server.ServerSettings;
+import org.grammatus.server.problem.CannotStartException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -36,7 +37,7 @@ final class ServeCommand implements Callable<Integer> {
         Server server;
         try {
             server = Server.start(settings);
-        } catch (Server.CannotStart e) {
+        } catch (CannotStartException e) {
             throw new CommandFailure(e.getMessage());
         }
         command.getOut()

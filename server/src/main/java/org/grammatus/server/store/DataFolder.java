@@ -7,7 +7,7 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import org.grammatus.server.Server;
+import org.grammatus.server.problem.CannotStartException;
 
 /** The folder in which a server keeps its records, locked while the server runs. */
 public final class DataFolder implements AutoCloseable {
@@ -23,7 +23,7 @@ public final class DataFolder implements AutoCloseable {
     /**
      * Makes the folder where it is missing and locks it.
      *
-     * @throws Server.CannotStart if another server has it, or it cannot be written to
+     * @throws CannotStartException if another server has it, or it cannot be written to
      */
     public static DataFolder open(Path path) {
         try {
@@ -32,12 +32,12 @@ public final class DataFolder implements AutoCloseable {
                     path.resolve("grammatus.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
             if (!locked(channel)) {
                 channel.close();
-                throw new Server.CannotStart(
+                throw new CannotStartException(
                         "Another server uses " + path.toAbsolutePath() + "; stop it, or choose another --data-dir");
             }
             return new DataFolder(path, channel);
         } catch (IOException e) {
-            throw new Server.CannotStart("The data folder " + path.toAbsolutePath() + " cannot be written to: "
+            throw new CannotStartException("The data folder " + path.toAbsolutePath() + " cannot be written to: "
                     + e.getMessage() + "; choose another --data-dir");
         }
     }
