@@ -172,8 +172,13 @@ final class JsonReportWriter implements ReportWriter {
             json.writeStartObject();
             for (int c = 0; c < rowValues.size(); c++) {
                 Plan.Column column = grouped.plan().columns().get(c);
+                int row = grouped.rows()[i];
                 json.writeName(column.definition().id());
-                value(rowValues.get(c), grouped.star().path(0, column.home())[grouped.rows()[i]]);
+                if (grouped.repeats().get(c).get(row)) {
+                    json.writeNull();
+                } else {
+                    value(rowValues.get(c), grouped.star().path(0, column.home())[row]);
+                }
             }
             json.writeEndObject();
         }

@@ -116,8 +116,11 @@ public final class Printed {
         return columnFormats.get(column).format(grouped.cells().get(depth).get(column), grouped.within(node));
     }
 
-    /** A column's cell in a printed row. */
+    /** A column's cell in a printed row; blank where a coarser measure has been printed above. */
     public String rowCell(int column, int row) {
+        if (grouped.repeats().get(column).get(row)) {
+            return "";
+        }
         return columnFormats.get(column).format(rowValues.get(column), rowPaths.get(column)[row]);
     }
 

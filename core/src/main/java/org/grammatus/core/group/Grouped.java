@@ -1,5 +1,6 @@
 package org.grammatus.core.group;
 
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.plan.Plan;
@@ -20,6 +21,7 @@ import org.grammatus.core.table.Star;
  *     NULL where they differ; empty for other depths
  * @param rows the selected rows in printed order, node by node of the last depth; empty unless rows are printed
  * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
+ * @param repeats by the plan's columns: the rows, by number at the grain, in which a coarser measure has been printed above
  */
 public record Grouped(
         Plan plan,
@@ -34,6 +36,7 @@ public record Grouped(
         List<List<Column>> cells,
         int[] rows,
         int[] rowStart,
+        List<BitSet> repeats,
         List<Problem> notices) {
 
     /** A node's number among those of its depth, which the columns by depth use. */

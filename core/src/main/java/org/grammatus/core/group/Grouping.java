@@ -89,6 +89,9 @@ public final class Grouping {
                 IntStream.range(0, depths).mapToObj(this::cells).toList(),
                 rows,
                 rowStart,
+                plan.columns().stream()
+                        .map(column -> Repeats.of(column, star, rows, rowStart))
+                        .toList(),
                 notices);
     }
 

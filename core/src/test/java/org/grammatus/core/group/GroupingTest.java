@@ -108,6 +108,26 @@ class GroupingTest {
                         "    S2 0.05 7.50 · 1 order, 1 line");
     }
 
+    /** 3.3: among the rows themselves a coarser measure stands in the first row of its key in each group. */
+    @Test
+    void aCoarserMeasureIsPrintedOncePerKeyAmongRows() {
+        Report byCategory = with(Map.of("\"key\": \"order_number\"", "\"key\": \"category\""));
+        Grouped grouped = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .order("S2", "2026-01-05T10:00", "Lakeside", "7.50")
+                .line("S1", "Hives", "9.00")
+                .line("S2", "Hives", "8.00")
+                .line("S1", "Hives", "7.00")
+                .line("S1", "Jars", "1.00")
+                .grouped(byCategory, Answers.NONE);
+        Printed printed = new Printed(grouped);
+        List<String> rows = new ArrayList<>();
+        for (int row : grouped.rows()) {
+            rows.add(printed.rowCell(0, row) + " " + printed.rowCell(1, row));
+        }
+        assertThat(rows).containsExactly("9.00 5.00", "8.00 7.50", "7.00 ", "1.00 5.00");
+    }
+
     /** 6.2: the last day of a period counts whole; a date that is missing is outside any closed side. */
     @Test
     void theLastDayOfAPeriodCountsWhole() {
