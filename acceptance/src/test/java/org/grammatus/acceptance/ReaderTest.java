@@ -232,7 +232,13 @@ class ReaderTest {
         page.getByRole(AriaRole.COMBOBOX).focus();
         page.keyboard().press("ArrowDown");
         page.getByRole(AriaRole.OPTION).first().waitFor();
-        page.keyboard().type("previous fiscal");
+        page.keyboard().press("Home");
+        Locator focused = page.locator("[role=option][data-p-focused=true]");
+        assertThat(focused).hasText("All dates");
+        for (String next : List.of("This fiscal year", "Fiscal year to date", "Previous fiscal year")) {
+            page.keyboard().press("ArrowDown");
+            assertThat(focused).hasText(next);
+        }
         page.keyboard().press("Enter");
         assertThat(page.getByText("1 October 2025 to 30 September 2026").first())
                 .isVisible();
