@@ -80,7 +80,7 @@ public final class Samples {
                  {"id": "t-freight", "column": "c-freight", "value": "SUM(freight)", "cells": [
                    {"at": "region", "in": "footer"}, {"at": "order", "in": "footer"}, {"at": "report", "in": "footer"}]}],
                "counts": ["orders", "lines"],
-               "rows": {"shown": true, "order": [{"id": "o-rows", "by": "net", "direction": "descending"}]}}],
+               "highlights": [], "rows": {"shown": true, "order": [{"id": "o-rows", "by": "net", "direction": "descending"}]}}],
              "page": {"paper": "A4", "orientation": "portrait",
                       "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
             """;

@@ -137,7 +137,7 @@ class GeneratedReportsTest {
                  "dataset": "sales-order-lines", "locale": "en-GB", "prompts": [],
                  "filters": [{"id": "f", "kind": "expression", "where": "%s"}],
                  "blocks": [{"id": "b", "kind": "banded", "levels": [%s], "columns": [%s], "totals": [%s], "counts": [],
-                   "rows": {"shown": false, "order": []}}],
+                   "highlights": [], "rows": {"shown": false, "order": []}}],
                  "page": {"paper": "A4", "orientation": "landscape",
                           "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
                 """.formatted(where, levels, columns, totals);

@@ -8,6 +8,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -85,7 +86,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeStartObject();
             json.writeStringProperty("name", prompt.prompt().name());
             json.writeStringProperty("asked", prompt.asked());
-            json.writeStringProperty("resolved", prompt.period().toString());
+            json.writeStringProperty("resolved", prompt.resolved());
             json.writeStringProperty("words", prompt.inWords(plan.locale()));
             json.writeEndObject();
         }
@@ -113,6 +114,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeName("key");
             value(grouped.keys().get(depth).orElseThrow(), within);
             json.writeStringProperty("label", printed.label(node));
+            mark(grouped.marks().ofNode(node));
             cells(depth, within);
         }
         json.writeObjectPropertyStart("counts");
@@ -170,6 +172,7 @@ final class JsonReportWriter implements ReportWriter {
         json.writeArrayPropertyStart("rows");
         for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
             json.writeStartObject();
+            mark(grouped.marks().ofRow(grouped.rows()[i]));
             for (int c = 0; c < rowValues.size(); c++) {
                 Plan.Column column = grouped.plan().columns().get(c);
                 int row = grouped.rows()[i];
@@ -183,6 +186,14 @@ final class JsonReportWriter implements ReportWriter {
             json.writeEndObject();
         }
         json.writeEndArray();
+    }
+
+    private void mark(int highlight) {
+        if (highlight != Marks.NONE) {
+            json.writeStringProperty(
+                    "mark",
+                    grouped.plan().highlights().get(highlight).definition().id());
+        }
     }
 
     private void value(Column column, int row) {

@@ -132,6 +132,7 @@ final class PdfReportWriter implements ReportWriter {
 
     private void paint(Page page, PdfWriter writer) throws DocumentException {
         PdfContentByte content = writer.getDirectContent();
+        tint(page, content);
         for (Page.Rule rule : page.rules()) {
             float y = up(page, rule.y());
             content.setLineWidth(rule.thickness() / HUNDREDTHS);
@@ -156,6 +157,27 @@ final class PdfReportWriter implements ReportWriter {
         }
         content.endText();
         bookmark(page, content);
+    }
+
+    /** Puts a tint behind marked rows. */
+    private static void tint(Page page, PdfContentByte content) {
+        for (Page.BandBox band : page.bands()) {
+            if (band.mark() == Page.NONE) {
+                continue;
+            }
+            switch (page.marks().get(band.mark()).look()) {
+                case ALERT -> content.setRGBColorFill(0xFC, 0xE0, 0xC2);
+                case WATCH -> content.setRGBColorFill(0xFE, 0xF3, 0xE2);
+                case NOTE -> {
+                    continue;
+                }
+            }
+            Page.ColumnBox last = page.columns().getLast();
+            float left = page.columns().getFirst().x() / HUNDREDTHS;
+            float right = (last.x() + last.width()) / HUNDREDTHS;
+            content.rectangle(left, up(page, band.top() + band.height()), right - left, band.height() / HUNDREDTHS);
+            content.fill();
+        }
     }
 
     private void setStyle(PdfContentByte content, Page.Style style) {

@@ -59,7 +59,7 @@ class RunServiceTest {
                  "blocks": [{"id": "b", "kind": "banded", "levels": [],
                    "columns": [{"id": "c", "label": "Net", "value": "net"}],
                    "totals": [{"id": "t", "column": "c", "value": "SUM(net)", "cells": [{"at": "report", "in": "footer"}]}],
-                   "counts": [], "rows": {"shown": true, "order": []}}],
+                   "counts": [], "highlights": [], "rows": {"shown": true, "order": []}}],
                  "page": {"paper": "A4", "orientation": "portrait",
                           "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
                 """;

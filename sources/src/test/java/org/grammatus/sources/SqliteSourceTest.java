@@ -47,7 +47,7 @@ class SqliteSourceTest {
              "blocks": [{"id": "b", "kind": "banded", "levels": [],
                "columns": [{"id": "c1", "label": "Name", "value": "name"}, {"id": "c2", "label": "Net", "value": "net"},
                            {"id": "c3", "label": "Day", "value": "day"}],
-               "totals": [], "counts": [], "rows": {"shown": true, "order": []}}],
+               "totals": [], "counts": [], "highlights": [], "rows": {"shown": true, "order": []}}],
              "page": {"paper": "A4", "orientation": "portrait",
                       "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
             """;

@@ -3,9 +3,12 @@ package org.grammatus.core.band;
 import com.ibm.icu.text.NumberFormat;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
@@ -26,8 +29,8 @@ public final class Printed {
     private final List<ValueFormat> columnFormats = new ArrayList<>();
     private final List<ValueFormat> totalFormats = new ArrayList<>();
     private final List<Optional<ValueFormat>> labelFormats = new ArrayList<>();
-    private final List<Column> rowValues = new ArrayList<>();
-    private final List<int[]> rowPaths = new ArrayList<>();
+    private final Column[] rowValues;
+    private final Map<Plan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
 
     public Printed(Grouped grouped) {
@@ -46,12 +49,9 @@ public final class Printed {
             };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
+        this.rowValues = new Column[plan.columns().size()];
         for (Plan.Column column : plan.columns()) {
             columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale));
-            if (plan.block().rows().shown()) {
-                rowValues.add(Evaluator.evaluate(column.value(), grouped.star().at(column.home()), new Faults()));
-                rowPaths.add(grouped.star().path(0, column.home()));
-            }
         }
         for (Plan.Total total : plan.totals()) {
             totalFormats.add(new ValueFormat(total.value().type(), total.format(), locale));
@@ -77,9 +77,45 @@ public final class Printed {
         return labelFormats.get(depth).orElseThrow().format(labels, within);
     }
 
-    /** What a footer calls its group: "Lakeside total", or the grand total. */
+    /** What a group's heading says: its label, unless the level has a text of its own. */
+    public String heading(int node) {
+        int depth = grouped.tree().depthOf(node);
+        return plan.levels()
+                .get(depth - 1)
+                .headerText()
+                .map(text -> text(text, grouped.texts().get(depth).header(), node))
+                .orElseGet(() -> label(node));
+    }
+
+    /** What a footer calls its group: "Lakeside total", the grand total, or the level's own text. */
     public String totalName(int node) {
-        return node == GroupTree.ROOT ? Words.GRAND_TOTAL : Words.total(label(node));
+        if (node == GroupTree.ROOT) {
+            return Words.GRAND_TOTAL;
+        }
+        int depth = grouped.tree().depthOf(node);
+        return plan.levels()
+                .get(depth - 1)
+                .footerText()
+                .map(text -> text(text, grouped.texts().get(depth).footer(), node))
+                .orElseGet(() -> Words.total(label(node)));
+    }
+
+    private String text(Plan.GroupText text, List<Optional<Column>> values, int node) {
+        StringBuilder out = new StringBuilder();
+        for (int i = 0; i < text.parts().size(); i++) {
+            switch (text.parts().get(i)) {
+                case Plan.TextPart.Literal literal -> out.append(literal.text());
+                case Plan.TextPart.GroupLabel group -> out.append(label(node));
+                case Plan.TextPart.Figure figure -> {
+                    int at = figure.overScope() ? node : grouped.within(node);
+                    out.append(textFormats
+                            .computeIfAbsent(
+                                    figure, f -> new ValueFormat(f.value().type(), f.format(), locale))
+                            .format(values.get(i).orElseThrow(), at));
+                }
+            }
+        }
+        return out.toString();
     }
 
     /** What was counted, named: "5 orders, 12 lines". */
@@ -121,12 +157,19 @@ public final class Printed {
         if (grouped.repeats().get(column).get(row)) {
             return "";
         }
-        return columnFormats.get(column).format(rowValues.get(column), rowPaths.get(column)[row]);
+        int home = plan.columns().get(column).home();
+        int[] path = grouped.star().path(DatasetModel.GRAIN, home);
+        return columnFormats.get(column).format(rowValues(column), path[row]);
     }
 
-    /** The column's values by row of its home table, for measuring; only where rows are printed. */
+    /** The column's values by row of its home table. */
     public Column rowValues(int column) {
-        return rowValues.get(column);
+        if (rowValues[column] == null) {
+            Plan.Column planned = plan.columns().get(column);
+            rowValues[column] =
+                    Evaluator.evaluate(planned.value(), grouped.star().at(planned.home()), new Faults());
+        }
+        return rowValues[column];
     }
 
     public ValueFormat columnFormat(int column) {

@@ -1,5 +1,7 @@
 package org.grammatus.core.band;
 
+import org.grammatus.core.definition.Report;
+
 /** The words that the program itself puts on pages, in one place so that they can be translated. */
 public final class Words {
 
@@ -12,6 +14,15 @@ public final class Words {
 
     public static String total(String group) {
         return group + " total";
+    }
+
+    /** The sign beside a marked row, which tells it apart without colour. */
+    public static String sign(Report.Look look) {
+        return switch (look) {
+            case ALERT -> "▲";
+            case WATCH -> "◆";
+            case NOTE -> "●";
+        };
     }
 
     public static String page(int number, int of) {

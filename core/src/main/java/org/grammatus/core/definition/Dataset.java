@@ -42,9 +42,13 @@ public record Dataset(
      * @param table its name in the source
      * @param key the columns that tell its rows apart
      * @param noun what one row and several rows are called in counts
+     * @param code id of the field by which people tell its rows apart
+     * @param name id of the field by which people call its rows; several may share one
      */
-    @JsonPropertyOrder({"id", "table", "key", "noun"})
-    public record Table(String id, String table, List<String> key, Noun noun) {}
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "table", "key", "noun", "code", "name"})
+    public record Table(
+            String id, String table, List<String> key, Noun noun, Optional<String> code, Optional<String> name) {}
 
     /** A thing's name, for one and for several: "line", "lines". */
     @JsonPropertyOrder({"one", "other"})

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
@@ -21,6 +22,7 @@ final class References {
         references.ids("/blocks", report.blocks(), Report.Block::id);
         for (int i = 0; i < report.prompts().size(); i++) {
             references.uniqueName(report.prompts(), i);
+            references.prompt("/prompts/" + i, report.prompts().get(i));
         }
         for (int i = 0; i < report.filters().size(); i++) {
             references.filter("/filters/" + i, report.filters().get(i), report.prompts());
@@ -38,6 +40,13 @@ final class References {
         references.ids("/fields", dataset.fields(), Dataset.Field::id);
         List<String> tables = dataset.tables().stream().map(Dataset.Table::id).toList();
         references.known("/grain", "table", dataset.grain(), tables);
+        List<String> fields = dataset.fields().stream().map(Dataset.Field::id).toList();
+        for (int i = 0; i < dataset.tables().size(); i++) {
+            String at = "/tables/" + i;
+            Dataset.Table table = dataset.tables().get(i);
+            table.code().ifPresent(field -> references.known(at + "/code", "field", field, fields));
+            table.name().ifPresent(field -> references.known(at + "/name", "field", field, fields));
+        }
         for (int i = 0; i < dataset.joins().size(); i++) {
             Dataset.Join join = dataset.joins().get(i);
             references.known("/joins/" + i + "/from", "table", join.from(), tables);
@@ -54,6 +63,7 @@ final class References {
         ids(pointer + "/levels", block.levels(), Report.Level::id);
         ids(pointer + "/columns", block.columns(), Report.Column::id);
         ids(pointer + "/totals", block.totals(), Report.Total::id);
+        ids(pointer + "/highlights", block.highlights(), Report.Highlight::id);
         ids(pointer + "/rows/order", block.rows().order(), Report.OrderTerm::id);
         for (int i = 0; i < block.levels().size(); i++) {
             ids(pointer + "/levels/" + i + "/order", block.levels().get(i).order(), Report.OrderTerm::id);
@@ -62,6 +72,10 @@ final class References {
         List<String> places =
                 new ArrayList<>(block.levels().stream().map(Report.Level::id).toList());
         places.add(Report.Cell.REPORT);
+        for (int i = 0; i < block.columns().size(); i++) {
+            String at = pointer + "/columns/" + i + "/once";
+            block.columns().get(i).once().ifPresent(level -> known(at, "level", level, places));
+        }
         for (int i = 0; i < block.totals().size(); i++) {
             Report.Total total = block.totals().get(i);
             String at = pointer + "/totals/" + i;
@@ -72,37 +86,79 @@ final class References {
         }
     }
 
+    private void prompt(String pointer, Report.Prompt prompt) {
+        boolean choice = prompt.type() == Report.PromptType.CHOICE;
+        if (choice && prompt.field().isEmpty()) {
+            problems.error(pointer, "property \"field\" is missing: a choice needs it");
+        }
+        if (!choice) {
+            unused(pointer + "/field", prompt.field(), "only a choice has a field");
+        }
+    }
+
     private void filter(String pointer, Report.Filter filter, List<Report.Prompt> prompts) {
         switch (filter.kind()) {
             case PERIOD -> {
-                if (filter.field().isEmpty()) {
-                    problems.error(pointer, "property \"field\" is missing: a period filter needs it");
-                }
-                if (filter.prompt().isEmpty()) {
-                    problems.error(pointer, "property \"prompt\" is missing: a period filter needs it");
-                }
-                filter.prompt()
-                        .ifPresent(name -> known(
-                                pointer + "/prompt",
-                                "prompt",
-                                name,
-                                prompts.stream().map(Report.Prompt::name).toList()));
-                filter.where()
-                        .ifPresent(where -> problems.error(
-                                pointer + "/where", "a period filter has no condition of its own; remove it"));
+                needed(pointer, "field", filter.field(), "a period filter");
+                needed(pointer, "prompt", filter.prompt(), "a period filter");
+                unused(pointer + "/where", filter.where(), "a period filter has no condition of its own");
+                unused(pointer + "/comparison", filter.comparison(), "a period filter compares with its prompt");
+                unused(pointer + "/values", filter.values(), "a period filter compares with its prompt");
+                filter.prompt().ifPresent(name -> prompt(pointer, name, Report.PromptType.PERIOD, prompts));
+            }
+            case CONDITION -> {
+                needed(pointer, "field", filter.field(), "a condition");
+                needed(pointer, "comparison", filter.comparison(), "a condition");
+                unused(pointer + "/where", filter.where(), "a condition is made of a field and values");
+                filter.comparison().ifPresent(comparison -> operands(pointer, filter, comparison));
+                filter.prompt().ifPresent(name -> prompt(pointer, name, Report.PromptType.CHOICE, prompts));
             }
             case EXPRESSION -> {
-                if (filter.where().isEmpty()) {
-                    problems.error(pointer, "property \"where\" is missing: an expression filter needs it");
-                }
-                filter.field()
-                        .ifPresent(field -> problems.error(
-                                pointer + "/field", "an expression filter has no field of its own; remove it"));
-                filter.prompt()
-                        .ifPresent(prompt -> problems.error(
-                                pointer + "/prompt",
-                                "an expression filter names prompts in its condition; remove this property"));
+                needed(pointer, "where", filter.where(), "an expression filter");
+                unused(pointer + "/field", filter.field(), "an expression filter has no field of its own");
+                unused(pointer + "/prompt", filter.prompt(), "an expression filter names prompts in its condition");
+                unused(pointer + "/comparison", filter.comparison(), "an expression filter compares in its condition");
+                unused(pointer + "/values", filter.values(), "an expression filter names values in its condition");
             }
+        }
+    }
+
+    /** A condition compares with as many values as its comparison takes, or with one prompt. */
+    private void operands(String pointer, Report.Filter filter, Report.Comparison comparison) {
+        int values = filter.values().map(List::size).orElse(0);
+        int found = values + (filter.prompt().isPresent() ? 1 : 0);
+        int most = switch (comparison) {
+            case BLANK, NOT_BLANK -> 0;
+            case BETWEEN -> 2;
+            case IS, IS_NOT -> Integer.MAX_VALUE;
+            default -> 1;
+        };
+        int least = Math.min(most, comparison == Report.Comparison.BETWEEN ? 2 : 1);
+        if (filter.prompt().isPresent() && values > 0) {
+            problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
+        } else if (found < least || found > most) {
+            String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
+            problems.error(pointer + "/values", "found " + found + " values to compare with, expected " + expected);
+        }
+    }
+
+    private void prompt(String pointer, String name, Report.PromptType type, List<Report.Prompt> prompts) {
+        List<String> names = prompts.stream()
+                .filter(p -> p.type() == type)
+                .map(Report.Prompt::name)
+                .toList();
+        known(pointer + "/prompt", "prompt", name, names);
+    }
+
+    private void needed(String pointer, String property, Optional<?> value, String by) {
+        if (value.isEmpty()) {
+            problems.error(pointer, "property \"" + property + "\" is missing: " + by + " needs it");
+        }
+    }
+
+    private void unused(String pointer, Optional<?> value, String reason) {
+        if (value.isPresent()) {
+            problems.error(pointer, reason + "; remove this property");
         }
     }
 
@@ -133,7 +189,8 @@ final class References {
         if (!names.contains(found)) {
             problems.error(
                     pointer,
-                    "unknown " + what + " \"" + found + "\", expected one of " + String.join(", ", names)
+                    "unknown " + what + " \"" + found + "\", expected "
+                            + (names.isEmpty() ? "none" : "one of " + String.join(", ", names))
                             + Suggestion.inWords(found, names));
         }
     }

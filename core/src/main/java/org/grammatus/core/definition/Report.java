@@ -46,10 +46,11 @@ public record Report(
      * A question to the person who runs the report.
      *
      * @param name what expressions call it, after a colon
-     * @param defaultAnswer a period or a rolling name; none leaves the prompt open
+     * @param field for a choice, the field whose values are offered
+     * @param defaultAnswer a period, a rolling name or one of the values; none leaves the prompt open
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "default"})
+    @JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "field", "default"})
     public record Prompt(
             String id,
             String name,
@@ -57,23 +58,35 @@ public record Report(
             String label,
             Optional<String> help,
             Optional<Boolean> required,
+            Optional<String> field,
             @JsonProperty("default") Optional<String> defaultAnswer) {}
 
     /**
      * A condition on rows, before they are grouped. A {@code period} filter keeps the rows whose field lies in a period prompt's
-     * answer; an {@code expression} filter keeps those for which its condition is true.
+     * answer; a {@code condition} filter compares a field with values or with a choice prompt's answer; an {@code expression}
+     * filter keeps the rows for which its condition is true.
+     *
+     * @param values what is compared with, as people write it: {@code 12.5}, {@code 2026-01-31}
+     * @param off whether the filter is kept but does not apply
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "kind", "field", "prompt", "where"})
+    @JsonPropertyOrder({"id", "kind", "field", "comparison", "values", "prompt", "where", "off"})
     public record Filter(
-            String id, FilterKind kind, Optional<String> field, Optional<String> prompt, Optional<String> where) {}
+            String id,
+            FilterKind kind,
+            Optional<String> field,
+            Optional<Comparison> comparison,
+            Optional<List<String>> values,
+            Optional<String> prompt,
+            Optional<String> where,
+            Optional<Boolean> off) {}
 
     /**
      * One banded table.
      *
      * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
      */
-    @JsonPropertyOrder({"id", "kind", "levels", "columns", "totals", "counts", "rows"})
+    @JsonPropertyOrder({"id", "kind", "levels", "columns", "totals", "counts", "highlights", "rows"})
     public record Block(
             String id,
             BlockKind kind,
@@ -81,6 +94,7 @@ public record Report(
             List<Column> columns,
             List<Total> totals,
             List<String> counts,
+            List<Highlight> highlights,
             Rows rows) {}
 
     /**
@@ -89,9 +103,26 @@ public record Report(
      * @param key expression whose value makes the group
      * @param bucket coarsens a date key
      * @param label expression printed for the group; its first row counts
+     * @param headerText template of the heading; the label unless given
+     * @param footerText template of the footer's name; "… total" unless given
+     * @param newPage whether each group begins on a new page
+     * @param off whether the level is kept but does not apply
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "name", "key", "bucket", "label", "order", "header", "footer"})
+    @JsonPropertyOrder({
+        "id",
+        "name",
+        "key",
+        "bucket",
+        "label",
+        "order",
+        "header",
+        "headerText",
+        "footer",
+        "footerText",
+        "newPage",
+        "off"
+    })
     public record Level(
             String id,
             String name,
@@ -100,7 +131,11 @@ public record Report(
             Optional<String> label,
             List<OrderTerm> order,
             Header header,
-            Footer footer) {}
+            Optional<String> headerText,
+            Footer footer,
+            Optional<String> footerText,
+            Optional<Boolean> newPage,
+            Optional<Boolean> off) {}
 
     /** One key of an order: any expression, shown or not. */
     @JsonPropertyOrder({"id", "by", "direction"})
@@ -111,10 +146,21 @@ public record Report(
      *
      * @param value expression of one row
      * @param format CLDR number or date pattern; none takes the field's
+     * @param width points; measured from what is printed unless given
+     * @param once id of the level in whose groups the value is printed once, and again at the top of a page
+     * @param off whether the column is kept but not printed
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "label", "value", "format", "align"})
-    public record Column(String id, String label, String value, Optional<String> format, Optional<Align> align) {}
+    @JsonPropertyOrder({"id", "label", "value", "format", "align", "width", "once", "off"})
+    public record Column(
+            String id,
+            String label,
+            String value,
+            Optional<String> format,
+            Optional<Align> align,
+            Optional<Integer> width,
+            Optional<String> once,
+            Optional<Boolean> off) {}
 
     /**
      * A line of the totals grid: an aggregate, the column it stands under, and the levels at which it is printed.
@@ -134,24 +180,66 @@ public record Report(
         public static final String REPORT = "report";
     }
 
+    /**
+     * A rule that marks rows: those for which its condition is true and no rule before it is.
+     *
+     * @param when a condition of a row, or, with aggregates, of a group printed as a line
+     * @param off whether the rule is kept but does not apply
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "label", "when", "look", "off"})
+    public record Highlight(String id, String label, String when, Look look, Optional<Boolean> off) {}
+
     /** Whether the rows themselves are printed, and their order. */
     @JsonPropertyOrder({"shown", "order"})
     public record Rows(boolean shown, List<OrderTerm> order) {}
 
-    /** The paper. Margins in millimetres. */
-    @JsonPropertyOrder({"paper", "orientation", "margins"})
-    public record PageSetup(Paper paper, Orientation orientation, Margins margins) {
+    /**
+     * The paper. Margins in millimetres.
+     *
+     * @param header text at the left of every page but the first; the title unless given
+     * @param footer text at the left below every page; dataset and business date unless given
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"paper", "orientation", "margins", "header", "footer"})
+    public record PageSetup(
+            Paper paper, Orientation orientation, Margins margins, Optional<String> header, Optional<String> footer) {
         @JsonPropertyOrder({"top", "right", "bottom", "left"})
         public record Margins(int top, int right, int bottom, int left) {}
     }
 
     public enum PromptType {
-        PERIOD
+        PERIOD,
+        CHOICE
     }
 
     public enum FilterKind {
         PERIOD,
+        CONDITION,
         EXPRESSION
+    }
+
+    /** How a condition compares its field. Exclusions keep rows in which the field is blank. */
+    public enum Comparison {
+        IS,
+        IS_NOT,
+        LESS,
+        AT_MOST,
+        MORE,
+        AT_LEAST,
+        BETWEEN,
+        CONTAINS,
+        DOES_NOT_CONTAIN,
+        STARTS_WITH,
+        BLANK,
+        NOT_BLANK
+    }
+
+    /** How marked rows look; each has a mark and a weight of its own besides its tint. */
+    public enum Look {
+        ALERT,
+        WATCH,
+        NOTE
     }
 
     public enum BlockKind {
@@ -190,6 +278,7 @@ public record Report(
 
     public enum Align {
         START,
+        CENTRE,
         END
     }
 

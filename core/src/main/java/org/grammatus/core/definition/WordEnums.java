@@ -20,6 +20,8 @@ final class WordEnums {
         add(module, Kind.class);
         add(module, Report.PromptType.class);
         add(module, Report.FilterKind.class);
+        add(module, Report.Comparison.class);
+        add(module, Report.Look.class);
         add(module, Report.BlockKind.class);
         add(module, Report.Bucket.class);
         add(module, Report.Direction.class);

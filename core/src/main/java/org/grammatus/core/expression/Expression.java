@@ -40,11 +40,25 @@ public sealed interface Expression {
 
     record In(boolean negated, Expression value, List<Expression> list, Position position) implements Expression {}
 
+    /**
+     * LIKE: {@code %} stands for any characters, {@code _} for one.
+     *
+     * @param escape the character after which the two stand for themselves
+     */
+    record Like(boolean negated, Expression value, Expression pattern, Optional<String> escape, Position position)
+            implements Expression {}
+
     record IsNull(boolean negated, Expression value, Position position) implements Expression {}
 
     /** A CASE; with a subject each WHEN is compared to it, without one each WHEN is a condition. */
     record Case(Optional<Expression> subject, List<When> whens, Optional<Expression> otherwise, Position position)
             implements Expression {}
+
+    /** The first of the values that is not NULL. */
+    record Coalesce(List<Expression> values, Position position) implements Expression {}
+
+    /** The business date. */
+    record CurrentDate(Position position) implements Expression {}
 
     record When(Expression condition, Expression result) {}
 

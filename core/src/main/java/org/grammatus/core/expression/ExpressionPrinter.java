@@ -33,6 +33,14 @@ public final class ExpressionPrinter {
             case Expression.In in ->
                 nested(in.value()) + not(in.negated()) + " IN ("
                         + in.list().stream().map(ExpressionPrinter::nested).collect(Collectors.joining(", ")) + ")";
+            case Expression.Like l ->
+                nested(l.value()) + not(l.negated()) + " LIKE " + nested(l.pattern())
+                        + l.escape()
+                                .map(sign -> " ESCAPE " + literal(new Scalar.Text(sign)))
+                                .orElse("");
+            case Expression.Coalesce c ->
+                c.values().stream().map(ExpressionPrinter::print).collect(Collectors.joining(", ", "COALESCE(", ")"));
+            case Expression.CurrentDate c -> "CURRENT_DATE";
             case Expression.IsNull n -> nested(n.value()) + " IS" + not(n.negated()) + " NULL";
             case Expression.Case c -> caseText(c);
             case Expression.Aggregate a ->
@@ -62,6 +70,8 @@ public final class ExpressionPrinter {
             case Expression.Prompt p -> print(p);
             case Expression.Days d -> print(d);
             case Expression.Case c -> print(c);
+            case Expression.Coalesce c -> print(c);
+            case Expression.CurrentDate c -> print(c);
             case Expression.Aggregate a -> print(a);
             default -> "(" + print(e) + ")";
         };

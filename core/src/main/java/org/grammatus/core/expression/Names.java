@@ -1,5 +1,6 @@
 package org.grammatus.core.expression;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Optional;
 import org.grammatus.core.value.Scalar;
@@ -16,4 +17,7 @@ public interface Names {
     Optional<Scalar> prompt(String name);
 
     Collection<String> promptNames();
+
+    /** What CURRENT_DATE stands for. */
+    LocalDate currentDate();
 }

@@ -52,6 +52,13 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
                         value,
                         t.operand().stream().map(this::visit).toList(),
                         at(c));
+            case SqlParser.LikenessContext t ->
+                new Expression.Like(
+                        t.NOT() != null,
+                        value,
+                        visit(t.pattern),
+                        Optional.ofNullable(t.TEXT()).map(text -> escape(text.getSymbol())),
+                        at(c));
             case SqlParser.NullTestContext t -> new Expression.IsNull(t.NOT() != null, value, at(c));
             default -> throw new IllegalStateException("Unknown comparison " + c.getText());
         };
@@ -145,6 +152,16 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
     }
 
     @Override
+    public Expression visitCurrentDate(SqlParser.CurrentDateContext c) {
+        return new Expression.CurrentDate(at(c));
+    }
+
+    @Override
+    public Expression visitCoalesce(SqlParser.CoalesceContext c) {
+        return new Expression.Coalesce(c.expression().stream().map(this::visit).toList(), at(c));
+    }
+
+    @Override
     public Expression visitCountRows(SqlParser.CountRowsContext c) {
         return new Expression.Aggregate(AggregateFunction.COUNT, false, Optional.empty(), at(c));
     }
@@ -196,6 +213,14 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
             }
         }
         throw new IllegalStateException("Unknown comparison " + symbol);
+    }
+
+    private static String escape(Token token) {
+        String text = unquote(token.getText(), '\'');
+        if (text.codePointCount(0, text.length()) != 1) {
+            throw fault(position(token), "found '" + text + "', expected one character");
+        }
+        return text;
     }
 
     private static <T> T parsed(Token token, String expected, Function<String, T> parse) {

@@ -37,6 +37,14 @@ public sealed interface Typed {
         }
     }
 
+    /** The whole days from the right date to the left one. */
+    record DaysBetween(Typed left, Typed right) implements Typed {
+        @Override
+        public Type type() {
+            return Type.INTEGER;
+        }
+    }
+
     record Concat(Typed left, Typed right) implements Typed {
         @Override
         public Type type() {
@@ -56,6 +64,9 @@ public sealed interface Typed {
     record Logic(Connective connective, Typed left, Typed right) implements Condition {}
 
     record Not(Typed operand) implements Condition {}
+
+    /** @param escape the character after which {@code %} and {@code _} stand for themselves */
+    record Like(Typed value, Typed pattern, Optional<String> escape) implements Condition {}
 
     record IsNull(Typed value) implements Condition {}
 

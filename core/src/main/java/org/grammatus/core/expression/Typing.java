@@ -54,6 +54,9 @@ public final class Typing {
             case Expression.Name n -> false;
             case Expression.Prompt p -> false;
             case Expression.Days d -> false;
+            case Expression.CurrentDate d -> false;
+            case Expression.Coalesce c -> c.values().stream().anyMatch(Typing::aggregates);
+            case Expression.Like l -> aggregates(l.value()) || aggregates(l.pattern());
             case Expression.Negate n -> aggregates(n.operand());
             case Expression.Not n -> aggregates(n.operand());
             case Expression.Arithmetic a -> aggregates(a.left()) || aggregates(a.right());
@@ -87,6 +90,10 @@ public final class Typing {
             case Expression.Between b -> between(b);
             case Expression.In in -> membership(in);
             case Expression.IsNull n -> negate(n.negated(), new Typed.IsNull(visit(n.value())));
+            case Expression.Like l ->
+                negate(l.negated(), new Typed.Like(text(l.value()), text(l.pattern()), l.escape()));
+            case Expression.Coalesce c -> coalesce(c);
+            case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
             case Expression.Case c -> choice(c);
             case Expression.Aggregate a -> aggregate(a);
         };
@@ -121,6 +128,14 @@ public final class Typing {
             }
             long count = a.operator() == ArithmeticOperator.ADD ? days.count() : -days.count();
             return new Typed.AddDays(value, count);
+        }
+        if (a.operator() == ArithmeticOperator.SUBTRACT) {
+            Typed later = visit(a.left());
+            if (later.type().kind() == Kind.DATE) {
+                Typed earlier = nullOf(visit(a.right()), Type.DATE);
+                return new Typed.DaysBetween(
+                        later, require(a.right(), earlier, Kind.DATE, "a date to count days from"));
+            }
         }
         Typed left = number(a.left());
         Typed right = number(a.right());
@@ -172,6 +187,16 @@ public final class Typing {
                     "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with");
         }
         return new Typed.Compare(operator, a, b);
+    }
+
+    private Typed coalesce(Expression.Coalesce c) {
+        List<Typed> values = c.values().stream().map(this::visit).toList();
+        Type type = commonType(values, c.values());
+        List<Typed> typed = values.stream().map(value -> nullOf(value, type)).toList();
+        List<Typed.Branch> branches = typed.subList(0, typed.size() - 1).stream()
+                .map(value -> new Typed.Branch(new Typed.Not(new Typed.IsNull(value)), value))
+                .toList();
+        return new Typed.Choice(branches, Optional.of(typed.getLast()), type);
     }
 
     private Typed choice(Expression.Case c) {

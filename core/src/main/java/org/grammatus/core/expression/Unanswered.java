@@ -43,6 +43,7 @@ public final class Unanswered {
             case Expression.Between b -> between(b);
             case Expression.In in ->
                 unless(reads(in.value()) || in.list().stream().anyMatch(this::reads), in);
+            case Expression.Like l -> unless(reads(l.value()) || reads(l.pattern()), l);
             case Expression.Prompt p -> unless(reads(p), p);
             default -> Optional.of(e);
         };
@@ -72,6 +73,10 @@ public final class Unanswered {
             case Expression.Literal l -> false;
             case Expression.Name n -> false;
             case Expression.Days d -> false;
+            case Expression.CurrentDate d -> false;
+            case Expression.Like l -> reads(l.value()) || reads(l.pattern());
+            // COALESCE reads an unanswered prompt as NULL, on purpose.
+            case Expression.Coalesce c -> false;
             case Expression.Negate n -> reads(n.operand());
             case Expression.Not n -> reads(n.operand());
             case Expression.Arithmetic a -> reads(a.left()) || reads(a.right());

@@ -22,6 +22,7 @@ import org.grammatus.core.table.Star;
  * @param rows the selected rows in printed order, node by node of the last depth; empty unless rows are printed
  * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
  * @param repeats by the plan's columns: the rows, by number at the grain, in which a coarser measure has been printed above
+ * @param texts by depth: the values in its headings' and footers' texts
  */
 public record Grouped(
         Plan plan,
@@ -37,6 +38,8 @@ public record Grouped(
         int[] rows,
         int[] rowStart,
         List<BitSet> repeats,
+        List<GroupTexts> texts,
+        Marks marks,
         List<Problem> notices) {
 
     /** A node's number among those of its depth, which the columns by depth use. */

@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,15 +63,17 @@ public final class Grouping {
             keys.add(Optional.of(key));
             labels.add(Optional.of(label));
             ordered[depth] = ordered(depth, level, label, key);
+            adviseOnNames(depth, level);
         }
         GroupTree tree = new GroupTree(nodes, ordered);
         List<Column> totals = new ArrayList<>();
         for (Plan.Total total : plan.totals()) {
             Faults own = new Faults();
             totals.add(Evaluator.evaluate(total.value(), aggregates, own));
-            notices.addAll(inWords(own, "total \"" + total.definition().id() + "\""));
+            notices.addAll(inWords(
+                    total.pointer(), own, "total \"" + total.definition().id() + "\""));
         }
-        notices.addAll(inWords(faults, "a value of a row"));
+        notices.addAll(inWords("", faults, "a value of a row"));
         List<long[]> counts = plan.counted().stream().map(aggregates::rowCounts).toList();
         int[] firstOfDepth = new int[depths];
         Arrays.setAll(firstOfDepth, nodes::first);
@@ -92,6 +95,8 @@ public final class Grouping {
                 plan.columns().stream()
                         .map(column -> Repeats.of(column, star, rows, rowStart))
                         .toList(),
+                IntStream.range(0, depths).mapToObj(this::texts).toList(),
+                marks(rows),
                 notices);
     }
 
@@ -174,12 +179,94 @@ public final class Grouping {
             shared.varying().stream().forEach(node -> shared.rows()[node] = path[firstRows[node]]);
             int count = shared.varying().cardinality();
             notices.add(Problem.notice(
-                    "",
+                    plan.levels().get(depth - 1).pointer(),
                     what + " of level \""
                             + plan.levels().get(depth - 1).definition().name() + "\" varies inside " + count
                             + (count == 1 ? " group" : " groups") + "; the first row's stands"));
         }
         return values.gather(shared.rows());
+    }
+
+    /** Says where a group holds several things that share the name it is grouped by. */
+    private void adviseOnNames(int depth, Plan.Level level) {
+        if (level.codeBehindName().isEmpty()) {
+            return;
+        }
+        Typed.Field code = level.codeBehindName().get();
+        int home = homes.orGrain(code);
+        Column codes = star.table(home).fields().get(code.id());
+        int shared = SharedValue.of(codes, home, nodes, depth).varying().cardinality();
+        if (shared > 0) {
+            String several = plan.dataset().table(home).noun().other();
+            notices.add(Problem.notice(
+                    level.pointer() + "/key",
+                    shared + (shared == 1 ? " group holds" : " groups hold") + " several " + several
+                            + " of one name; group by \"" + code.id() + "\" and show the name"));
+        }
+    }
+
+    private GroupTexts texts(int depth) {
+        if (depth == 0) {
+            return new GroupTexts(List.of(), List.of());
+        }
+        Plan.Level level = plan.levels().get(depth - 1);
+        return new GroupTexts(textValues(level.headerText(), depth), textValues(level.footerText(), depth));
+    }
+
+    private List<Optional<Column>> textValues(Optional<Plan.GroupText> text, int depth) {
+        return text.map(Plan.GroupText::parts).orElse(List.of()).stream()
+                .map(part -> part instanceof Plan.TextPart.Figure figure
+                        ? Optional.of(
+                                figure.overScope()
+                                        ? Evaluator.evaluate(figure.value(), aggregates, faults)
+                                        : atFirstRow(figure.value(), depth, "a text"))
+                        : Optional.<Column>empty())
+                .toList();
+    }
+
+    private Marks marks(int[] rows) {
+        List<BitSet> markedRows = new ArrayList<>();
+        List<BitSet> markedNodes = new ArrayList<>();
+        boolean rowsShown = plan.block().rows().shown();
+        for (Plan.Highlight highlight : plan.highlights()) {
+            markedRows.add(highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows));
+            markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight) : new BitSet());
+        }
+        return Marks.firstWins(markedRows, markedNodes);
+    }
+
+    private BitSet markedRows(Plan.Highlight highlight, int[] rows) {
+        int home = homes.orGrain(highlight.when());
+        long[] truth = ((Column.Longs) Evaluator.evaluate(highlight.when(), star.at(home), faults)).values();
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        BitSet marked = new BitSet();
+        for (int row : rows) {
+            if (truth[path[row]] == 1) {
+                marked.set(row);
+            }
+        }
+        return marked;
+    }
+
+    /** The groups printed as lines for which a condition holds; one on rows is read from the group's first row. */
+    private BitSet markedLines(Plan.Highlight highlight) {
+        BitSet marked = new BitSet();
+        for (int depth = 1; depth < nodes.depths(); depth++) {
+            if (plan.levels().get(depth - 1).definition().header() != Report.Header.LINE) {
+                continue;
+            }
+            int first = nodes.first(depth);
+            int offset = highlight.overScope() ? 0 : first;
+            Column truth = highlight.overScope()
+                    ? Evaluator.evaluate(highlight.when(), aggregates, faults)
+                    : atFirstRow(highlight.when(), depth, "a highlight");
+            for (int node = first; node < nodes.first(depth + 1); node++) {
+                if (((Column.Longs) truth).values()[node - offset] == 1) {
+                    marked.set(node);
+                }
+            }
+        }
+        return marked;
     }
 
     /** The first row, in row order, of each node of a depth. */
@@ -237,11 +324,11 @@ public final class Grouping {
         return List.copyOf(cells);
     }
 
-    private static List<Problem> inWords(Faults faults, String what) {
+    private static List<Problem> inWords(String pointer, Faults faults, String what) {
         List<Problem> notices = new ArrayList<>();
         for (Map.Entry<Faults.Kind, Faults.Found> fault : faults.found().entrySet()) {
             notices.add(Problem.notice(
-                    "",
+                    pointer,
                     what + " " + fault.getKey().words() + " and is blank, "
                             + fault.getValue().count() + " times"));
         }

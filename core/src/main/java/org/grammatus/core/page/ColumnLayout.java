@@ -46,10 +46,14 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                 return fitted.get();
             }
         }
+        int widest = 0;
+        for (int c = 1; c < natural.length; c++) {
+            widest = asked(columns.get(c), natural[c]) > asked(columns.get(widest), natural[widest]) ? c : widest;
+        }
         throw new ProblemException(Problem.error(
-                "/page",
-                "the columns do not fit the paper, even in small type; remove columns, or use landscape or narrower"
-                        + " margins"));
+                columns.get(widest).pointer(),
+                "the columns do not fit the paper, even in small type; remove columns, use landscape or narrower margins,"
+                        + " or narrow \"" + columns.get(widest).definition().label() + "\", the widest"));
     }
 
     private static Optional<ColumnLayout> fit(
@@ -61,8 +65,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         int texts = 0;
         int leastTexts = 0;
         for (int c = 0; c < count; c++) {
-            widths[c] = snapped(natural[c] * percent / 100);
-            if (columns.get(c).alignEnd()) {
+            widths[c] = snapped(asked(columns.get(c), natural[c]) * percent / 100);
+            if (columns.get(c).rigid()) {
                 fixed += widths[c];
             } else {
                 widths[c] = Math.min(widths[c], WIDEST_TEXT);
@@ -85,7 +89,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         for (int c = 0; c < count; c++) {
             x[c] = at;
             at += widths[c] + gap;
-            wraps[c] = !columns.get(c).alignEnd() && natural[c] * percent / 100 > widths[c];
+            wraps[c] = !columns.get(c).value().type().isNumber() && natural[c] * percent / 100 > widths[c];
         }
         return Optional.of(new ColumnLayout(x, widths, wraps, percent));
     }
@@ -96,7 +100,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         long spare = texts - leastTexts;
         long missing = texts - room;
         for (int c = 0; c < widths.length; c++) {
-            if (!columns.get(c).alignEnd()) {
+            if (!columns.get(c).rigid()) {
                 int own = widths[c] - least(widths[c], percent);
                 widths[c] -= (int) ((own * missing + spare - 1) / Math.max(1, spare));
             }
@@ -105,19 +109,27 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
 
     /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
     private static void widen(List<Plan.Column> columns, int[] widths, int left) {
-        int texts = (int) columns.stream().filter(column -> !column.alignEnd()).count();
-        if (texts == 0 && widths.length > 0) {
+        int texts = (int) columns.stream().filter(column -> !column.rigid()).count();
+        if (texts == 0
+                && widths.length > 0
+                && columns.getFirst().definition().width().isEmpty()) {
             widths[0] += left;
         }
         int spread = 0;
         for (int c = 0, seen = 0; c < widths.length; c++) {
-            if (!columns.get(c).alignEnd()) {
+            if (!columns.get(c).rigid()) {
                 seen++;
                 int share = (int) ((long) left * seen / texts) - spread;
                 widths[c] += share;
                 spread += share;
             }
         }
+    }
+
+    /** The width asked for; figures have what they need even so. */
+    private static int asked(Plan.Column column, int natural) {
+        int asked = column.definition().width().map(points -> points * 100).orElse(natural);
+        return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
     }
 
     private static int least(int width, int percent) {
@@ -155,12 +167,14 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             for (String word : plan.columns().get(index).definition().label().split(" ")) {
                 text(word, TextStyle.COLUMN_HEADING);
             }
+            // Marked rows may be set in the bolder face, which is wider.
+            TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
             if (plan.block().rows().shown()) {
-                values(printed.rowValues(index), printed.columnFormat(index), TextStyle.CELL);
+                values(printed.rowValues(index), printed.columnFormat(index), row);
             }
             for (List<Column> cells : grouped.cells()) {
                 if (!cells.isEmpty()) {
-                    values(cells.get(index), printed.columnFormat(index), TextStyle.CELL);
+                    values(cells.get(index), printed.columnFormat(index), row);
                 }
             }
             for (int t = 0; t < plan.totals().size(); t++) {

@@ -9,6 +9,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Marks;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.type.LineBreaker;
 
@@ -143,7 +144,7 @@ final class Layout {
 
     List<String> headingText(int node, boolean continued) {
         int depth = depth(node);
-        String label = printed.label(node) + (continued ? Words.CONTINUED : "");
+        String label = printed.heading(node) + (continued ? Words.CONTINUED : "");
         return lines(label, TextStyle.heading(depth), nameWidth(depth, Report.Place.HEADER));
     }
 
@@ -173,8 +174,25 @@ final class Layout {
                 ? printed.rowCell(column, bands.row(band))
                 : printed.lineCell(column, bands.node(band));
         return columns.wraps()[column]
-                ? lines(text, TextStyle.CELL, columns.widths()[column])
+                ? lines(text, rowStyle(band), columns.widths()[column])
                 : List.of(TextStyle.CELL.face().printable(text));
+    }
+
+    /** The highlight that marks a row of the table, or {@link Marks#NONE}. */
+    int markOf(int band) {
+        Marks marks = bands.grouped().marks();
+        return switch (bands.kind(band)) {
+            case DETAIL -> marks.ofRow(bands.row(band));
+            case GROUP_LINE -> marks.ofNode(bands.node(band));
+            default -> Marks.NONE;
+        };
+    }
+
+    TextStyle rowStyle(int band) {
+        int mark = plan.highlights().isEmpty() ? Marks.NONE : markOf(band);
+        boolean strong =
+                mark != Marks.NONE && plan.highlights().get(mark).definition().look() != Report.Look.WATCH;
+        return strong ? TextStyle.STRONG_CELL : TextStyle.CELL;
     }
 
     TextStyle footerStyle(BandKind kind) {
@@ -248,6 +266,24 @@ final class Layout {
         return (int) plan.levels().stream()
                 .filter(level -> level.definition().header() == Report.Header.HEADING)
                 .count();
+    }
+
+    /** Whether a band is the first of a group that begins on a new page. */
+    boolean beginsPage(int band) {
+        if (band == 0 || bands.kind(band - 1) == BandKind.REPORT_HEADER) {
+            return false;
+        }
+        GroupTree tree = bands.grouped().tree();
+        int node = bands.node(band);
+        int before = bands.node(band - 1);
+        for (int depth = 1; depth <= depth(node); depth++) {
+            boolean asked = plan.levels().get(depth - 1).definition().newPage().orElse(false);
+            boolean another = depth(before) < depth || tree.ancestor(node, depth) != tree.ancestor(before, depth);
+            if (asked && another) {
+                return true;
+            }
+        }
+        return false;
     }
 
     int depth(int node) {

@@ -1,6 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import org.grammatus.core.definition.Report;
 
 /**
  * One page as data. Lengths are hundredths of a point, {@code x} from the left, {@code y} from the top. Cells refer to the
@@ -16,6 +17,8 @@ import java.util.List;
  * @param cells texts in their places
  * @param rules lines
  * @param braces which rows feed which group's totals
+ * @param columns where the columns stand
+ * @param marks the highlights that mark rows of the page
  */
 public record Page(
         int number,
@@ -29,7 +32,9 @@ public record Page(
         List<BandBox> bands,
         List<Cell> cells,
         List<Rule> rules,
-        List<Brace> braces) {
+        List<Brace> braces,
+        List<ColumnBox> columns,
+        List<Mark> marks) {
 
     /** Stands where a cell belongs to no part of the definition, a brace to no footer. */
     public static final int NONE = -1;
@@ -70,8 +75,25 @@ public record Page(
      *
      * @param node index of the group it stands in
      * @param firstCell index of its first cell
+     * @param row number at the grain of the row it prints, or {@value Page#NONE}
+     * @param mark index of the highlight that marks it, or {@value Page#NONE}
      */
-    public record BandBox(BandRole role, int top, int height, int node, int firstCell) {}
+    public record BandBox(BandRole role, int top, int height, int node, int firstCell, int row, int mark) {}
+
+    /**
+     * A column's place.
+     *
+     * @param id the column's id
+     */
+    public record ColumnBox(String id, int x, int width) {}
+
+    /**
+     * A highlight that marks rows here.
+     *
+     * @param id the highlight's id
+     * @param look how its rows look
+     */
+    public record Mark(String id, String label, Report.Look look) {}
 
     /**
      * A run of text.

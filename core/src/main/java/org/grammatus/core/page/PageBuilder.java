@@ -13,7 +13,9 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.Plan;
 
 /** Puts the bands of one page in their places. Used once. */
@@ -37,6 +39,7 @@ final class PageBuilder {
     private final List<Page.Rule> rules = new ArrayList<>();
     private final Set<Integer> continued = new HashSet<>();
     private final Map<Integer, int[]> braceSpans = new LinkedHashMap<>();
+    private int firstBand;
     private int y;
 
     PageBuilder(Layout layout, int number, int of) {
@@ -49,7 +52,7 @@ final class PageBuilder {
         this.y = paper.top();
     }
 
-    Page build(int from, int to) {
+    Page page(int from, int to) {
         Bands bands = layout.bands();
         nodeIndex(GroupTree.ROOT);
         if (bands.kind(from) == BandKind.REPORT_HEADER) {
@@ -64,15 +67,44 @@ final class PageBuilder {
                 heading(node, true);
             }
         }
+        firstBand = from;
         for (int band = from; band < to; band++) {
             band(band);
         }
         pageFooter();
+        return built(paper.height(), to);
+    }
+
+    /** The bands alone, one below the other from the top. */
+    Page strip(int from, int to) {
+        y = 0;
+        nodeIndex(GroupTree.ROOT);
+        continued.addAll(layout.openHeadings(from));
+        // What is printed once is printed again only where another group begins: a strip is no page.
+        firstBand = 0;
+        for (int band = from; band < to; band++) {
+            if (layout.bands().kind(band) == BandKind.REPORT_HEADER) {
+                reportHeader();
+            } else {
+                band(band);
+            }
+        }
+        return built(y, to);
+    }
+
+    Page headingsAlone() {
+        y = 0;
+        nodeIndex(GroupTree.ROOT);
+        columnHeadings();
+        return built(y, layout.bands().size());
+    }
+
+    private Page built(int height, int to) {
         return new Page(
                 number,
                 of,
                 paper.width(),
-                paper.height(),
+                height,
                 styles(),
                 pageNodes(),
                 List.copyOf(ids.keySet()),
@@ -80,7 +112,14 @@ final class PageBuilder {
                 List.copyOf(boxes),
                 List.copyOf(cells),
                 List.copyOf(rules),
-                braces(to));
+                braces(to),
+                columnBoxes(),
+                plan.highlights().stream()
+                        .map(h -> new Page.Mark(
+                                h.definition().id(),
+                                h.definition().label(),
+                                h.definition().look()))
+                        .toList());
     }
 
     private void band(int band) {
@@ -118,7 +157,7 @@ final class PageBuilder {
         int top = y;
         int first = cells.size();
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
-        marginTexts(plan.report().title(), printed.answersInWords());
+        marginTexts(pageText(plan.report().page().header(), plan.report().title()), printed.answersInWords());
         y += 600;
         box(BandRole.PAGE_HEADER, top, GroupTree.ROOT, first);
     }
@@ -130,8 +169,23 @@ final class PageBuilder {
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
         String source = plan.dataset().definition().label() + " · business date "
                 + printed.day(plan.context().businessDate().toEpochDay());
-        marginTexts(source, Words.page(number, of));
+        marginTexts(pageText(plan.report().page().footer(), source), Words.page(number, of));
         box(BandRole.PAGE_FOOTER, top, GroupTree.ROOT, first);
+    }
+
+    private String pageText(Optional<String> own, String otherwise) {
+        return own.map(text -> PageText.parse(text)
+                        .filled(Map.of(
+                                PageText.Name.TITLE, plan.report().title(),
+                                PageText.Name.ANSWERS, printed.answersInWords(),
+                                PageText.Name.DATASET,
+                                        plan.dataset().definition().label(),
+                                PageText.Name.BUSINESS_DATE,
+                                        printed.day(
+                                                plan.context().businessDate().toEpochDay()),
+                                PageText.Name.PAGE, Integer.toString(number),
+                                PageText.Name.PAGES, Integer.toString(of))))
+                .orElse(otherwise);
     }
 
     /** One text at the left and one at the right of a line, the left one cut where they would meet. */
@@ -206,8 +260,15 @@ final class PageBuilder {
         boolean line = bands.kind(band) == BandKind.GROUP_LINE;
         int top = y;
         int first = cells.size();
-        TextStyle style = TextStyle.CELL;
+        TextStyle style = layout.rowStyle(band);
+        int mark = plan.highlights().isEmpty() ? Marks.NONE : layout.markOf(band);
+        if (mark != Marks.NONE) {
+            mark(mark, top, node);
+        }
         for (int c = 0; c < plan.columns().size(); c++) {
+            if (!line && printedAbove(band, c)) {
+                continue;
+            }
             Optional<Integer> total = line ? printed.totalAt(c, depth, Report.Place.HEADER) : Optional.empty();
             List<String> lines =
                     total.isPresent() ? List.of(printed.total(total.get(), node)) : layout.cellLines(band, c);
@@ -219,8 +280,36 @@ final class PageBuilder {
             }
         }
         y += layout.height(band);
-        box(BandRole.ROW, top, node, first);
+        boxes.add(new Page.BandBox(
+                BandRole.ROW, top, y - top, nodeIndex(node), first, line ? Page.NONE : bands.row(band), mark));
         feed(node, top, y);
+    }
+
+    /** A mark's sign stands left of the columns, so that it is seen in print without colour. */
+    private void mark(int mark, int top, int node) {
+        Report.Highlight highlight = plan.highlights().get(mark).definition();
+        String sign = Words.sign(highlight.look());
+        TextStyle style = TextStyle.STRONG_CELL;
+        int size = layout.size(style);
+        int x = paper.left() - style.face().width(sign, size) - size / 3;
+        text(sign, style, x, top + layout.lineHeight(style) - size / 4, node, highlight.id());
+    }
+
+    /** Whether a value that is printed once in its group stands above on this page. */
+    private boolean printedAbove(int band, int column) {
+        Optional<Integer> onceIn = plan.columns().get(column).onceIn();
+        Bands bands = layout.bands();
+        if (onceIn.isEmpty() || band <= firstBand) {
+            return false;
+        }
+        for (int above = band - 1; above >= firstBand; above--) {
+            if (bands.kind(above) == BandKind.DETAIL) {
+                GroupTree tree = bands.grouped().tree();
+                int depth = onceIn.get();
+                return tree.ancestor(bands.node(above), depth) == tree.ancestor(bands.node(band), depth);
+            }
+        }
+        return false;
     }
 
     private void empty() {
@@ -311,10 +400,15 @@ final class PageBuilder {
             return;
         }
         ColumnLayout columns = layout.columns();
-        boolean end = plan.columns().get(column).alignEnd();
+        Report.Align align = plan.columns().get(column).align();
         String printable = style.face().printable(text);
         int width = style.face().width(printable, layout.size(style));
-        int x = end ? columns.right(column) - width : columns.x()[column];
+        int x = switch (align) {
+            case START -> columns.x()[column];
+            case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
+            case END -> columns.right(column) - width;
+        };
+        boolean end = align == Report.Align.END;
         cells.add(new Page.Cell(
                 x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), index(ids, id), end));
     }
@@ -330,7 +424,18 @@ final class PageBuilder {
     }
 
     private void box(BandRole role, int top, int node, int firstCell) {
-        boxes.add(new Page.BandBox(role, top, y - top, nodeIndex(node), firstCell));
+        boxes.add(new Page.BandBox(role, top, y - top, nodeIndex(node), firstCell, Page.NONE, Page.NONE));
+    }
+
+    private List<Page.ColumnBox> columnBoxes() {
+        List<Page.ColumnBox> columns = new ArrayList<>();
+        for (int c = 0; c < plan.columns().size(); c++) {
+            columns.add(new Page.ColumnBox(
+                    plan.columns().get(c).definition().id(),
+                    layout.columns().x()[c],
+                    layout.columns().widths()[c]));
+        }
+        return columns;
     }
 
     private int nodeIndex(int node) {

@@ -18,10 +18,12 @@ public final class Pages {
 
     private final Layout layout;
     private final int[] firstBand;
+    private final Strips strips;
 
     private Pages(Layout layout, int[] firstBand) {
         this.layout = layout;
         this.firstBand = firstBand;
+        this.strips = new Strips(layout);
     }
 
     /**
@@ -44,7 +46,8 @@ public final class Pages {
         while (unit < bands.size()) {
             int end = unitEnd(bands, unit);
             int height = height(layout, unit, end);
-            if (y + height > bottom && unit > breaks[pages - 1]) {
+            boolean asked = layout.beginsPage(unit);
+            if ((asked || y + height > bottom) && unit > breaks[pages - 1]) {
                 breaks = with(breaks, pages++, unit);
                 y = topOfPage(layout, unit);
             }
@@ -124,12 +127,20 @@ public final class Pages {
      *
      * @param number from 1 to {@link #count}
      */
-    public synchronized Page page(int number) {
+    public Page page(int number) {
         if (number < 1 || number > count()) {
             throw new IllegalArgumentException("Page " + number + " of " + count());
         }
         int end = number == count() ? layout.bands().size() : firstBand[number];
-        return new PageBuilder(layout, number, count()).build(firstBand[number - 1], end);
+        // A layout prints for one thread at a time, whether pages or strips.
+        synchronized (layout) {
+            return new PageBuilder(layout, number, count()).page(firstBand[number - 1], end);
+        }
+    }
+
+    /** The same bands without breaks. Thread-safe. */
+    public Strips strips() {
+        return strips;
     }
 
     /** Number of the page on which a band stands. */

@@ -12,6 +12,7 @@ public enum TextStyle {
     HEADING_2(Face.SEMIBOLD, 1050, Tone.INK),
     HEADING_3(Face.SEMIBOLD, 950, Tone.INK),
     CELL(Face.REGULAR, 900, Tone.INK),
+    STRONG_CELL(Face.SEMIBOLD, 900, Tone.INK),
     TOTAL(Face.SEMIBOLD, 900, Tone.INK),
     COUNTS(Face.REGULAR, 900, Tone.MUTED),
     GRAND_TOTAL(Face.SEMIBOLD, 1000, Tone.INK);

@@ -23,6 +23,8 @@ public final class Homes {
             case Typed.Negate n -> of(n.operand());
             case Typed.Arithmetic a -> meet(of(a.left()), of(a.right()));
             case Typed.AddDays d -> of(d.value());
+            case Typed.DaysBetween d -> meet(of(d.left()), of(d.right()));
+            case Typed.Like l -> meet(of(l.value()), of(l.pattern()));
             case Typed.Concat c -> meet(of(c.left()), of(c.right()));
             case Typed.Compare c -> meet(of(c.left()), of(c.right()));
             case Typed.Logic l -> meet(of(l.left()), of(l.right()));

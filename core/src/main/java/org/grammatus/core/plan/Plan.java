@@ -18,6 +18,7 @@ import org.grammatus.core.prompt.RunContext;
  *
  * @param prompts every prompt with its resolved answer
  * @param filters the conditions that are left once unanswered prompts are removed, in their order
+ * @param levels the levels that are switched on, outermost first; columns and highlights likewise
  * @param counted numbers of the tables whose rows are counted beside totals
  * @param fields ids of the fields that must be read
  * @param notices what the reader should know
@@ -32,6 +33,7 @@ public record Plan(
         List<Column> columns,
         List<Total> totals,
         List<Integer> counted,
+        List<Highlight> highlights,
         List<Term> rowOrder,
         Set<String> fields,
         List<Problem> notices) {
@@ -50,15 +52,48 @@ public record Plan(
     /**
      * A level.
      *
+     * @param pointer where it stands in the definition
      * @param home number of the finest table among the key's fields
+     * @param headerText what its headings say; the group's label unless given
+     * @param footerText what its footers call their group
+     * @param codeBehindName where the key is a name that several things may share, the field that tells them apart
      */
     public record Level(
             Report.Level definition,
+            String pointer,
             Typed key,
             Optional<DateBucket> bucket,
             Optional<Typed> label,
             int home,
-            List<Term> order) {}
+            List<Term> order,
+            Optional<GroupText> headerText,
+            Optional<GroupText> footerText,
+            Optional<Typed.Field> codeBehindName) {}
+
+    /** A text about a group, piece by piece. */
+    public record GroupText(List<TextPart> parts) {}
+
+    /** A piece of a group's text. */
+    public sealed interface TextPart {
+        record Literal(String text) implements TextPart {}
+
+        /** The group's own label. */
+        record GroupLabel() implements TextPart {}
+
+        /**
+         * A value.
+         *
+         * @param overScope whether it is computed over the group's rows, rather than read from its first row
+         */
+        record Figure(Typed value, boolean overScope, String format) implements TextPart {}
+    }
+
+    /**
+     * A rule that marks rows.
+     *
+     * @param overScope whether it is computed over the rows of a group printed as a line
+     */
+    public record Highlight(Report.Highlight definition, String pointer, Typed when, boolean overScope) {}
 
     /**
      * One key of an order.
@@ -70,11 +105,25 @@ public record Plan(
     /**
      * A column.
      *
+     * @param pointer where it stands in the definition
      * @param home number of the finest table among its fields
      * @param format CLDR pattern
-     * @param alignEnd whether its cells end at the column's right edge
+     * @param onceIn depth of the level in whose groups its value is printed once
      */
-    public record Column(Report.Column definition, Typed value, int home, String format, boolean alignEnd) {}
+    public record Column(
+            Report.Column definition,
+            String pointer,
+            Typed value,
+            int home,
+            String format,
+            Report.Align align,
+            Optional<Integer> onceIn) {
+
+        /** Whether its width is what its figures need and never less. */
+        public boolean rigid() {
+            return value.type().isNumber() || definition.width().isPresent();
+        }
+    }
 
     /**
      * A total.
@@ -83,7 +132,12 @@ public record Plan(
      * @param places by level index, with {@value #REPORT_LEVEL} for the report
      */
     public record Total(
-            Report.Total definition, Typed value, int column, String format, Map<Integer, Report.Place> places) {
+            Report.Total definition,
+            String pointer,
+            Typed value,
+            int column,
+            String format,
+            Map<Integer, Report.Place> places) {
 
         /** Stands for the report where a level's index is asked for. */
         public static final int REPORT_LEVEL = -1;

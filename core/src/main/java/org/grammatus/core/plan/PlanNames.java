@@ -1,11 +1,12 @@
 package org.grammatus.core.plan;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Names;
@@ -14,19 +15,21 @@ import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
-/** The names of a report's expressions: its dataset's fields and the ends of its period prompts. Notes which fields are used. */
+/** The names of a report's expressions: its dataset's fields and its prompts' answers. Notes which fields are used. */
 final class PlanNames implements Names {
 
     private static final String FROM = "_from";
     private static final String TO = "_to";
 
     private final DatasetModel dataset;
-    private final List<ResolvedPrompt> prompts;
+    private final Map<String, Scalar> answers;
+    private final LocalDate today;
     private final Set<String> used = new TreeSet<>();
 
-    PlanNames(DatasetModel dataset, List<ResolvedPrompt> prompts) {
+    PlanNames(DatasetModel dataset, List<ResolvedPrompt> prompts, LocalDate today) {
         this.dataset = dataset;
-        this.prompts = prompts;
+        this.today = today;
+        this.answers = answers(prompts);
     }
 
     Set<String> used() {
@@ -50,40 +53,45 @@ final class PlanNames implements Names {
     }
 
     @Override
+    public LocalDate currentDate() {
+        return today;
+    }
+
+    @Override
     public Optional<Scalar> prompt(String name) {
-        for (ResolvedPrompt prompt : prompts) {
-            if (name.equals(prompt.prompt().name() + FROM)) {
-                return Optional.of(date(prompt.period().from()));
-            }
-            if (name.equals(prompt.prompt().name() + TO)) {
-                return Optional.of(date(prompt.period().to()));
-            }
-        }
-        return Optional.empty();
+        return Optional.ofNullable(answers.get(name));
     }
 
     @Override
     public Collection<String> promptNames() {
-        List<String> names = new ArrayList<>();
-        for (ResolvedPrompt prompt : prompts) {
-            names.add(prompt.prompt().name() + FROM);
-            names.add(prompt.prompt().name() + TO);
-        }
-        return names;
+        return answers.keySet();
     }
 
     /** The names after a colon that have no answer. */
     Set<String> unanswered() {
         Set<String> names = new TreeSet<>();
-        for (ResolvedPrompt prompt : prompts) {
-            if (prompt.period().from().isEmpty()) {
-                names.add(prompt.prompt().name() + FROM);
+        answers.forEach((name, answer) -> {
+            if (answer instanceof Scalar.Null) {
+                names.add(name);
             }
-            if (prompt.period().to().isEmpty()) {
-                names.add(prompt.prompt().name() + TO);
+        });
+        return names;
+    }
+
+    /** What each name after a colon stands for: a choice's own, a period's two ends. */
+    private static Map<String, Scalar> answers(List<ResolvedPrompt> prompts) {
+        Map<String, Scalar> answers = new TreeMap<>();
+        for (ResolvedPrompt prompt : prompts) {
+            String name = prompt.prompt().name();
+            switch (prompt.prompt().type()) {
+                case PERIOD -> {
+                    answers.put(name + FROM, date(prompt.period().from()));
+                    answers.put(name + TO, date(prompt.period().to()));
+                }
+                case CHOICE -> answers.put(name, prompt.choice());
             }
         }
-        return names;
+        return answers;
     }
 
     private static Scalar date(Optional<LocalDate> end) {

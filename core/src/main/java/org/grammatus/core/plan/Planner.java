@@ -5,17 +5,17 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.expression.Unanswered;
-import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
@@ -25,10 +25,11 @@ import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
-/** Makes a plan from a definition and answers. */
+/** Makes a plan from a definition and answers. Parts that are switched off take no part in it. */
 public final class Planner {
 
     private static final Typed NOTHING = new Typed.Constant(new Scalar.Null(Type.TEXT));
+    private static final String BLOCK = "/blocks/0";
 
     private final Report report;
     private final DatasetModel dataset;
@@ -36,10 +37,10 @@ public final class Planner {
     private final PlanNames names;
     private final Homes homes;
 
-    private Planner(Report report, DatasetModel dataset, List<ResolvedPrompt> prompts) {
+    private Planner(Report report, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
         this.report = report;
         this.dataset = dataset;
-        this.names = new PlanNames(dataset, prompts);
+        this.names = new PlanNames(dataset, prompts, context.businessDate());
         this.homes = new Homes(dataset);
     }
 
@@ -49,42 +50,53 @@ public final class Planner {
      * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, or else of the definition
      */
     public static Plan plan(Report report, DatasetModel dataset, Answers answers, RunContext context) {
-        List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset.calendar());
-        return new Planner(report, dataset, prompts).plan(prompts, context);
+        List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset);
+        return new Planner(report, dataset, prompts, context).plan(prompts, context);
+    }
+
+    /** Whether a field that is named outside expressions is there; notes it if not. */
+    private boolean known(String pointer, Optional<String> field) {
+        boolean missing = field.isPresent() && dataset.field(field.get()) == null;
+        if (missing) {
+            problems.error(
+                    pointer + "/field",
+                    "unknown field \"" + field.get() + "\""
+                            + Suggestion.inWords(field.get(), dataset.fields().keySet()));
+        }
+        return !missing;
     }
 
     private Plan plan(List<ResolvedPrompt> prompts, RunContext context) {
         Report.Block block = report.blocks().getFirst();
+        for (int i = 0; i < report.prompts().size(); i++) {
+            known("/prompts/" + i, report.prompts().get(i).field());
+        }
         List<Plan.RowFilter> filters = new ArrayList<>();
         for (int i = 0; i < report.filters().size(); i++) {
-            Report.Filter filter = report.filters().get(i);
-            String pointer = "/filters/" + i + (filter.kind() == Report.FilterKind.PERIOD ? "/field" : "/where");
-            Problems own = new Problems();
-            own.collect(pointer, () -> filter(filter), Optional.<Plan.RowFilter>empty())
-                    .ifPresent(filters::add);
-            // The condition of a period filter is ours: a place in it would tell its author nothing.
-            boolean built = filter.kind() == Report.FilterKind.PERIOD;
-            own.found().forEach(problem -> problems.add(built ? problem.withoutPosition() : problem));
+            filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
         }
-        String at = "/blocks/0";
-        List<Plan.Level> levels = new ArrayList<>();
-        for (int i = 0; i < block.levels().size(); i++) {
-            levels.add(level(at + "/levels/" + i, block.levels().get(i)));
-        }
-        List<Plan.Column> columns = new ArrayList<>();
-        for (int i = 0; i < block.columns().size(); i++) {
-            columns.add(column(at + "/columns/" + i, block.columns().get(i)));
-        }
+        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), Report.Level::off, this::level);
+        List<Plan.Column> columns = active(
+                BLOCK + "/columns",
+                block.columns(),
+                Report.Column::off,
+                (pointer, column) -> column(pointer, column, levels));
         List<Plan.Total> totals = new ArrayList<>();
         for (int i = 0; i < block.totals().size(); i++) {
-            totals.add(total(at + "/totals/" + i, block.totals().get(i), block, columns));
+            total(BLOCK + "/totals/" + i, block.totals().get(i), levels, columns)
+                    .ifPresent(totals::add);
         }
-        checkGrid(at + "/totals", totals);
+        checkGrid(totals);
         List<Integer> counted = new ArrayList<>();
         for (int i = 0; i < block.counts().size(); i++) {
-            counted(at + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
+            counted(BLOCK + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
         }
-        List<Plan.Term> rowOrder = terms(at + "/rows/order", block.rows().order(), false);
+        List<Plan.Highlight> highlights =
+                active(BLOCK + "/highlights", block.highlights(), Report.Highlight::off, this::highlight);
+        List<Plan.Term> rowOrder = terms(BLOCK + "/rows/order", block.rows().order(), false);
+        report.page().header().ifPresent(text -> problems.collect("/page/header", () -> PageText.parse(text), null));
+        report.page().footer().ifPresent(text -> problems.collect("/page/footer", () -> PageText.parse(text), null));
+        problems.addAll(Advice.on(columns, totals, dataset));
         problems.throwIfErrors();
         return new Plan(
                 report,
@@ -92,31 +104,51 @@ public final class Planner {
                 context,
                 prompts,
                 List.copyOf(filters),
-                List.copyOf(levels),
-                List.copyOf(columns),
+                levels,
+                columns,
                 List.copyOf(totals),
                 List.copyOf(counted),
+                highlights,
                 rowOrder,
                 names.used(),
                 problems.found());
     }
 
-    private Optional<Plan.RowFilter> filter(Report.Filter filter) {
-        Expression condition = ExpressionParser.parse(condition(filter));
+    /** Plans the parts that are switched on, each with its pointer. */
+    private static <D, P> List<P> active(
+            String pointer, List<D> parts, Function<D, Optional<Boolean>> off, BiFunction<String, D, P> plan) {
+        List<P> planned = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            if (!off.apply(parts.get(i)).orElse(false)) {
+                planned.add(plan.apply(pointer + "/" + i, parts.get(i)));
+            }
+        }
+        return List.copyOf(planned);
+    }
+
+    private Optional<Plan.RowFilter> filter(String pointer, Report.Filter filter) {
+        if (filter.off().orElse(false) || !known(pointer, filter.field())) {
+            return Optional.empty();
+        }
+        String at = switch (filter.kind()) {
+            case EXPRESSION -> pointer + "/where";
+            case PERIOD -> pointer + "/field";
+            case CONDITION -> filter.prompt().isPresent() ? pointer + "/prompt" : pointer;
+        };
+        Problems own = new Problems();
+        Optional<Plan.RowFilter> planned = own.collect(at, () -> condition(filter), Optional.<Plan.RowFilter>empty());
+        // The expression of a built filter is ours: a place in it would tell its author nothing.
+        boolean typed = filter.kind() == Report.FilterKind.EXPRESSION;
+        own.found().forEach(problem -> problems.add(typed ? problem : problem.withoutPosition()));
+        return planned;
+    }
+
+    private Optional<Plan.RowFilter> condition(Report.Filter filter) {
+        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset));
         // Typed whole first, so that a fault is found whatever was answered.
         Typing.condition(condition, names, Typing.Place.ROW);
         return Unanswered.removed(condition, names.unanswered())
                 .map(left -> new Plan.RowFilter(filter.id(), Typing.condition(left, names, Typing.Place.ROW)));
-    }
-
-    /** A period reaches from its first day 00:00 up to, not including, the day after its last: the last day counts whole. */
-    private static String condition(Report.Filter filter) {
-        if (filter.kind() == Report.FilterKind.EXPRESSION) {
-            return filter.where().orElseThrow();
-        }
-        String field = '"' + filter.field().orElseThrow() + '"';
-        String prompt = ":" + filter.prompt().orElseThrow();
-        return field + " >= " + prompt + "_from AND " + field + " < " + prompt + "_to + INTERVAL '1' DAY";
     }
 
     private Plan.Level level(String pointer, Report.Level level) {
@@ -128,10 +160,41 @@ public final class Planner {
                     pointer + "/bucket",
                     "the key \"" + level.key() + "\" is a " + key.type() + "; only a date or timestamp has buckets");
         }
-        Optional<DateBucket> bucket = level.bucket().map(b -> new DateBucket(b, dataset.calendar()));
-        Optional<Typed> label = level.label().map(text -> typed(pointer + "/label", text, Typing.Place.ROW));
+        TextPlanning texts = new TextPlanning(names, dataset, problems);
         return new Plan.Level(
-                level, key, bucket, label, homes.orGrain(key), terms(pointer + "/order", level.order(), true));
+                level,
+                pointer,
+                key,
+                level.bucket().map(b -> new DateBucket(b, dataset.calendar())),
+                level.label().map(text -> typed(pointer + "/label", text, Typing.Place.ROW)),
+                homes.orGrain(key),
+                terms(pointer + "/order", level.order(), true),
+                level.headerText().map(text -> texts.groupText(pointer + "/headerText", text)),
+                level.footerText().map(text -> texts.groupText(pointer + "/footerText", text)),
+                codeBehind(key));
+    }
+
+    /** Grouping by a name alone puts things of one name together; what tells them apart is read so that this can be said. */
+    private Optional<Typed.Field> codeBehind(Typed key) {
+        if (!(key instanceof Typed.Field field)) {
+            return Optional.empty();
+        }
+        Dataset.Table table = dataset.table(dataset.field(field.id()).table());
+        boolean isName = table.name().filter(field.id()::equals).isPresent();
+        return table.code().filter(code -> isName && !code.equals(field.id())).flatMap(code -> names.field(code, true));
+    }
+
+    private Plan.Highlight highlight(String pointer, Report.Highlight highlight) {
+        boolean[] scope = new boolean[1];
+        Typed when = problems.collect(
+                pointer + "/when",
+                () -> {
+                    Expression parsed = ExpressionParser.parse(highlight.when());
+                    scope[0] = Typing.aggregates(parsed);
+                    return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
+                },
+                NOTHING);
+        return new Plan.Highlight(highlight, pointer, when, scope[0]);
     }
 
     private List<Plan.Term> terms(String pointer, List<Report.OrderTerm> order, boolean overScope) {
@@ -151,20 +214,33 @@ public final class Planner {
         return List.copyOf(terms);
     }
 
-    private Plan.Column column(String pointer, Report.Column column) {
+    private Plan.Column column(String pointer, Report.Column column, List<Plan.Level> levels) {
         Typed value = typed(pointer + "/value", column.value(), Typing.Place.ROW);
-        boolean alignEnd = column.align()
-                .map(a -> a == Report.Align.END)
-                .orElse(value.type().isNumber());
+        Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);
-        return new Plan.Column(column, value, homes.orGrain(value), format, alignEnd);
+        Optional<Integer> onceIn = column.once().flatMap(level -> depth(level, levels));
+        return new Plan.Column(column, pointer, value, homes.orGrain(value), format, align, onceIn);
     }
 
-    private Plan.Total total(String pointer, Report.Total total, Report.Block block, List<Plan.Column> columns) {
+    /** Depth of a level that is switched on, 0 for the report. */
+    private static Optional<Integer> depth(String id, List<Plan.Level> levels) {
+        if (id.equals(Report.Cell.REPORT)) {
+            return Optional.of(0);
+        }
+        for (int i = 0; i < levels.size(); i++) {
+            if (levels.get(i).definition().id().equals(id)) {
+                return Optional.of(i + 1);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A total; none where its column is switched off. */
+    private Optional<Plan.Total> total(
+            String pointer, Report.Total total, List<Plan.Level> levels, List<Plan.Column> columns) {
         Typed value = typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
-        adviseOnSum(pointer + "/value", value);
-        int column = 0;
+        int column = -1;
         for (int i = 0; i < columns.size(); i++) {
             if (columns.get(i).definition().id().equals(total.column())) {
                 column = i;
@@ -172,21 +248,17 @@ public final class Planner {
         }
         Map<Integer, Report.Place> places = new HashMap<>();
         for (Report.Cell cell : total.cells()) {
-            int level = Plan.Total.REPORT_LEVEL;
-            for (int i = 0; i < block.levels().size(); i++) {
-                if (block.levels().get(i).id().equals(cell.at())) {
-                    level = i;
-                }
-            }
-            places.put(level, cell.in());
+            depth(cell.at(), levels).ifPresent(depth -> places.put(depth - 1, cell.in()));
         }
         String format = total.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);
-        return new Plan.Total(total, value, column, format, Map.copyOf(places));
+        return column < 0
+                ? Optional.empty()
+                : Optional.of(new Plan.Total(total, pointer, value, column, format, Map.copyOf(places)));
     }
 
     /** Two totals cannot be printed in one cell. */
-    private void checkGrid(String pointer, List<Plan.Total> totals) {
+    private void checkGrid(List<Plan.Total> totals) {
         for (int i = 0; i < totals.size(); i++) {
             for (int j = 0; j < i; j++) {
                 Plan.Total a = totals.get(j);
@@ -196,23 +268,10 @@ public final class Planner {
                                 .anyMatch(p -> p.getValue() == a.places().get(p.getKey()));
                 if (meet) {
                     problems.error(
-                            pointer + "/" + i + "/cells",
+                            b.pointer() + "/cells",
                             "stands in a cell that \"" + a.definition().id()
                                     + "\" has already; choose another column, level or place");
                 }
-            }
-        }
-    }
-
-    private void adviseOnSum(String pointer, Typed value) {
-        if (value instanceof Typed.Aggregate a
-                && a.function() == AggregateFunction.SUM
-                && a.argument().orElse(value) instanceof Typed.Field f) {
-            Dataset.Field field = dataset.field(f.id()).definition();
-            if (field.role() != Dataset.Role.ADDITIVE) {
-                String reason = field.role() == Dataset.Role.IDENTIFIER ? "is an identifier" : "does not add up";
-                problems.add(Problem.notice(
-                        pointer, "\"" + field.label() + "\" " + reason + "; an average or a count may be meant"));
             }
         }
     }

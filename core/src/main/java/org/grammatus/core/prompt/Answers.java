@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.grammatus.core.dataset.FiscalCalendar;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
 
 /**
  * The answers a person gave, by prompt name, as written. A prompt that is not named takes its default; an empty text means no
@@ -31,7 +34,7 @@ public record Answers(Map<String, String> written) {
      *
      * @throws ProblemException with every wrong answer, each at {@code /answers/<name>}
      */
-    public List<ResolvedPrompt> resolve(List<Report.Prompt> prompts, RunContext context, FiscalCalendar calendar) {
+    public List<ResolvedPrompt> resolve(List<Report.Prompt> prompts, RunContext context, DatasetModel dataset) {
         Problems problems = new Problems();
         List<String> names = prompts.stream().map(Report.Prompt::name).toList();
         for (String name : new TreeMap<>(written).keySet()) {
@@ -43,21 +46,44 @@ public record Answers(Map<String, String> written) {
             }
         }
         List<ResolvedPrompt> resolved = new ArrayList<>();
-        PeriodText periods = new PeriodText(context.businessDate(), calendar);
+        PeriodText periods = new PeriodText(context.businessDate(), dataset.calendar());
         for (Report.Prompt prompt : prompts) {
+            String at = "/answers/" + prompt.name();
             String text = Optional.ofNullable(written.get(prompt.name()))
                     .or(prompt::defaultAnswer)
                     .orElse("")
                     .trim();
-            Period period = problems.collect(
-                    "/answers/" + prompt.name(), () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
+            boolean period = prompt.type() == Report.PromptType.PERIOD;
             if (text.isEmpty() && prompt.required().orElse(false)) {
-                problems.add(Problem.error(
-                        "/answers/" + prompt.name(), "\"" + prompt.label() + "\" needs an answer; give a period"));
+                String give = period ? "give a period" : "choose a value";
+                problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give));
             }
-            resolved.add(new ResolvedPrompt(prompt, text, period));
+            if (period) {
+                Period days =
+                        problems.collect(at, () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
+                resolved.add(new ResolvedPrompt(prompt, text, days, new Scalar.Null(Type.TEXT)));
+            } else {
+                resolved.add(
+                        new ResolvedPrompt(prompt, text, Period.OPEN, choice(at, prompt, text, dataset, problems)));
+            }
         }
         problems.throwIfErrors();
         return List.copyOf(resolved);
+    }
+
+    /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
+    private static Scalar choice(
+            String at, Report.Prompt prompt, String text, DatasetModel dataset, Problems problems) {
+        DatasetModel.FieldInfo field = dataset.field(prompt.field().orElseThrow());
+        Type type = field == null ? Type.TEXT : field.type();
+        if (text.isEmpty() || field == null) {
+            return new Scalar.Null(type);
+        }
+        try {
+            return ScalarText.parse(text, type);
+        } catch (IllegalArgumentException e) {
+            problems.error(at, e.getMessage());
+            return new Scalar.Null(type);
+        }
     }
 }

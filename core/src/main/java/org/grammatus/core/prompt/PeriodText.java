@@ -24,6 +24,7 @@ public final class PeriodText {
     private static final String FORMS = "write 2026-01-01/2026-03-31, ../2026-03-31, one day, or a name such as"
             + " \"last 7 days\", \"previous month\", \"fiscal year to date\", \"all\"";
     private static final Pattern DAYS = Pattern.compile("(last|next) (\\d{1,5}) days?");
+    private static final Pattern UP_TO = Pattern.compile("up to next (\\d{1,5}) days?");
     private static final Pattern SPAN = Pattern.compile("(previous|this|next) (week|month|quarter|year|fiscal year)");
     private static final Pattern TO_DATE = Pattern.compile("(week|month|quarter|year|fiscal year) to date");
 
@@ -59,6 +60,8 @@ public final class PeriodText {
                 return Optional.of(Period.OPEN);
             case "today":
                 return Optional.of(Period.of(today, today));
+            case "up to today":
+                return Optional.of(new Period(Optional.empty(), Optional.of(today)));
             case "yesterday":
                 return Optional.of(Period.of(today.minusDays(1), today.minusDays(1)));
             default:
@@ -74,6 +77,11 @@ public final class PeriodText {
                     days.group(1).equals("last")
                             ? Period.of(today.minusDays(count - 1L), today)
                             : Period.of(today.plusDays(1), today.plusDays(count)));
+        }
+        Matcher upTo = UP_TO.matcher(words);
+        if (upTo.matches()) {
+            int ahead = Integer.parseInt(upTo.group(1));
+            return Optional.of(new Period(Optional.empty(), Optional.of(today.plusDays(ahead))));
         }
         Matcher span = SPAN.matcher(words);
         if (span.matches()) {

@@ -4,17 +4,22 @@ import com.ibm.icu.util.ULocale;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Scalar;
 
 /**
  * A prompt with its answer.
  *
  * @param asked the answer as it was written, rolling names kept; empty text when there was none
- * @param period the days it stands for now
+ * @param period the days it stands for now; open for a choice
+ * @param choice the chosen value; NULL without one, and for a period
  */
-public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period) {
+public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period, Scalar choice) {
 
-    /** The answer with month names, as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}. */
+    /** The answer with month names, as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}; a choice as it is. */
     public String inWords(ULocale locale) {
+        if (prompt.type() == Report.PromptType.CHOICE) {
+            return asked.isEmpty() ? "all" : asked;
+        }
         String from = period.from().map(d -> day(d.toEpochDay(), locale)).orElse("");
         String to = period.to().map(d -> day(d.toEpochDay(), locale)).orElse("");
         if (period.isOpen()) {
@@ -24,6 +29,11 @@ public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period) 
             return from;
         }
         return to.isEmpty() ? "from " + from : from.isEmpty() ? "up to " + to : from + " to " + to;
+    }
+
+    /** What the answer stands for as it is written in files and addresses: an ISO 8601 interval, or the chosen value. */
+    public String resolved() {
+        return prompt.type() == Report.PromptType.CHOICE ? asked : period.toString();
     }
 
     private static String day(long epochDay, ULocale locale) {

@@ -34,6 +34,8 @@ public final class Evaluator {
             case Typed.Arithmetic a ->
                 Arithmetic.apply(a.operator(), visit(a.left()), visit(a.right()), a.type(), faults);
             case Typed.AddDays d -> addDays(visit(d.value()), d.days());
+            case Typed.DaysBetween d -> daysBetween((Column.Longs) visit(d.left()), (Column.Longs) visit(d.right()));
+            case Typed.Like l -> Likeness.apply(visit(l.value()), visit(l.pattern()), l.escape());
             case Typed.Concat c -> concat((Column.Texts) visit(c.left()), (Column.Texts) visit(c.right()));
             case Typed.Compare c -> Comparison.apply(c.operator(), visit(c.left()), visit(c.right()));
             case Typed.Logic l -> logic(l.connective(), visit(l.left()), visit(l.right()));
@@ -52,6 +54,14 @@ public final class Evaluator {
             }
         }
         return new Column.Longs(column.type(), values);
+    }
+
+    private static Column daysBetween(Column.Longs left, Column.Longs right) {
+        long[] values = new long[left.size()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = left.isNull(i) || right.isNull(i) ? Column.Longs.NULL : left.values()[i] - right.values()[i];
+        }
+        return new Column.Longs(Type.INTEGER, values);
     }
 
     private static Column concat(Column.Texts left, Column.Texts right) {

@@ -34,7 +34,10 @@ class ExpressionParserTest {
                 "'O''Brien' = name → 'O''Brien' = name",
                 "date '2026-01-31' → DATE '2026-01-31'",
                 "-a * 2 → (- a) * 2",
-                "day → day"
+                "day → day",
+                "name not like 'a!%%' escape '!' → name NOT LIKE 'a!%%' ESCAPE '!'",
+                "coalesce(a, b, 0) → COALESCE(a, b, 0)",
+                "current_date - due > 3 → (CURRENT_DATE - due) > 3"
             })
     void printsWhatItUnderstood(String text, String printed) {
         assertThat(ExpressionPrinter.print(ExpressionParser.parse(text))).isEqualTo(printed);
@@ -51,6 +54,7 @@ class ExpressionParserTest {
                 "a = 'x → 1:5 found a text without its closing '",
                 "a != b → 1:3 found \"!\", expected <> for \"not equal\"",
                 "date '2026-02-30' → 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
+                "a like 'x' escape 'yz' → 1:19 found 'yz', expected one character",
                 "a ; b → 1:3 found \";\", which no expression contains"
             })
     void saysWhereAFaultIsAndWhatWasExpected(String text, String message) {
@@ -109,6 +113,10 @@ class ExpressionParserTest {
                     "-" + x,
                     x + " <= " + y,
                     x + " <> " + y + " AND NOT " + x,
+                    x + " LIKE " + y,
+                    x + " NOT LIKE " + y + " ESCAPE '!'",
+                    "COALESCE(" + x + ", " + y + ")",
+                    x + " - CURRENT_DATE",
                     x + " IS NULL OR " + y + " IS NOT NULL",
                     x + " NOT BETWEEN " + y + " AND " + x,
                     x + " IN (" + y + ", 1)",

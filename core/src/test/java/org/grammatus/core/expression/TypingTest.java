@@ -3,6 +3,7 @@ package org.grammatus.core.expression;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -47,6 +48,11 @@ class TypingTest {
         public Collection<String> promptNames() {
             return List.of("period_from");
         }
+
+        @Override
+        public LocalDate currentDate() {
+            return LocalDate.of(2026, 11, 20);
+        }
     };
 
     private static Typed type(String text, Typing.Place place) {
@@ -63,6 +69,9 @@ class TypingTest {
         "amount / rate, DECIMAL, 12",
         "rate * rate * rate * rate * rate, DECIMAL, 18",
         "name || 'x', TEXT, 0",
+        "CURRENT_DATE - due, INTEGER, 0",
+        "'COALESCE(amount, rate)', DECIMAL, 4",
+        "name LIKE name, BOOLEAN, 0",
         "due + INTERVAL '1' DAY, DATE, 0",
         "due < ordered_at, BOOLEAN, 0",
         "CASE WHEN quantity > 1 THEN quantity ELSE amount END, DECIMAL, 2",

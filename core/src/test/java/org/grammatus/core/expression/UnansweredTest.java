@@ -25,6 +25,8 @@ class UnansweredTest {
                 "a NOT BETWEEN :p AND 5 | NOT (a <= 5)",
                 "a BETWEEN :p AND :p | nothing",
                 "a < :p + 1 | nothing",
+                "a LIKE :p | nothing",
+                "a = COALESCE(:p, 1) | a = COALESCE(:p, 1)",
                 ":p IS NULL OR a = 1 | (:p IS NULL) OR (a = 1)",
                 "a = :q | a = :q"
             })

@@ -212,6 +212,6 @@ class PagesTest {
         String text = Samples.REPORT.replace("\"columns\": [", "\"columns\": [" + columns);
         Grouped grouped = many().grouped(Definitions.readReport(text), Answers.NONE);
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> pages(grouped))
-                .hasMessageStartingWith("/page: the columns do not fit the paper");
+                .hasMessageStartingWith("/blocks/0/columns/60: the columns do not fit the paper");
     }
 }

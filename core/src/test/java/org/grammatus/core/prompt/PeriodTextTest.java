@@ -76,7 +76,7 @@ class PeriodTextTest {
     @Test
     void tellsEveryWrongAnswerAtItsPrompt() {
         assertThatThrownBy(() -> new Answers(Map.of("period", "soon", "perod", "x"))
-                        .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10)))
+                        .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset()))
                 .hasMessageContaining("/answers/period: \"soon\" is not a period")
                 .hasMessageContaining("/answers/perod: the report asks no \"perod\"; it asks: period; did you mean");
     }
@@ -87,11 +87,12 @@ class PeriodTextTest {
         "2026-03-01/.., from 1 March 2026",
         "../2026-03-31, up to 31 March 2026",
         "today, 20 November 2026",
+        "up to next 7 days, up to 27 November 2026",
         "2026-01-01/2026-03-31, 1 January 2026 to 31 March 2026"
     })
     void echoesItWithMonthNames(String text, String words) {
         List<ResolvedPrompt> resolved = new Answers(Map.of("period", text))
-                .resolve(Samples.report().prompts(), Samples.CONTEXT, new FiscalCalendar(10));
+                .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset());
         assertThat(resolved.getFirst().inWords(ULocale.UK)).isEqualTo(words);
     }
 }

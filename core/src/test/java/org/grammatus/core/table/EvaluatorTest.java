@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +50,11 @@ class EvaluatorTest {
         @Override
         public Collection<String> promptNames() {
             return List.of();
+        }
+
+        @Override
+        public LocalDate currentDate() {
+            return LocalDate.of(2026, 11, 20);
         }
     };
 
@@ -117,7 +123,23 @@ class EvaluatorTest {
                 "none IS NULL | true",
                 "DATE '2026-01-31' < TIMESTAMP '2026-01-31 00:00:01' | true",
                 "DATE '2026-01-31' + INTERVAL '1' DAY = DATE '2026-02-01' | true",
-                "huge > big | true"
+                "huge > big | true",
+                "name LIKE 'Ång%' | true",
+                "name LIKE '%ström' | true",
+                "name LIKE '_ngstr_m' | true",
+                "name LIKE 'ång%' | false",
+                "name LIKE '%' | true",
+                "name LIKE '' | false",
+                "name NOT LIKE '%z%' | true",
+                "none LIKE '%' | unknown",
+                "'50%' LIKE '50!%' ESCAPE '!' | true",
+                "'50x' LIKE '50!%' ESCAPE '!' | false",
+                "'aXbXc' LIKE '%X%X%' | true",
+                "'🐝!' LIKE '_!' | true",
+                "COALESCE(n, zero) = 0 | true",
+                "COALESCE(none, none) IS NULL | true",
+                "CURRENT_DATE - DATE '2026-11-01' = 19 | true",
+                "DATE '2024-02-28' - DATE '2024-03-01' = -2 | true"
             })
     void followsSqlsLogic(String text, String expected) {
         Scalar value = value(text);

@@ -104,9 +104,8 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
-        Map<String, ResolvedPrompt> resolved =
-                Answers.NONE.resolve(asked(report), businessDate.now(), dataset.calendar()).stream()
-                        .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
+        Map<String, ResolvedPrompt> resolved = Answers.NONE.resolve(asked(report), businessDate.now(), dataset).stream()
+                .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -130,7 +129,14 @@ class ReportController {
     private static List<Report.Prompt> asked(Report report) {
         return report.prompts().stream()
                 .map(p -> new Report.Prompt(
-                        p.id(), p.name(), p.type(), p.label(), p.help(), Optional.empty(), p.defaultAnswer()))
+                        p.id(),
+                        p.name(),
+                        p.type(),
+                        p.label(),
+                        p.help(),
+                        Optional.empty(),
+                        p.field(),
+                        p.defaultAnswer()))
                 .toList();
     }
 
@@ -140,7 +146,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
         return new Answers(body.answers())
-                .resolve(report.prompts(), businessDate.now(), dataset.calendar()).stream()
+                .resolve(report.prompts(), businessDate.now(), dataset).stream()
                         .map(prompt -> answer(prompt, report))
                         .toList();
     }
@@ -171,8 +177,6 @@ class ReportController {
 
     private static AnswerView answer(ResolvedPrompt prompt, Report report) {
         return new AnswerView(
-                prompt.prompt().name(),
-                prompt.period().toString(),
-                prompt.inWords(ULocale.forLanguageTag(report.locale())));
+                prompt.prompt().name(), prompt.resolved(), prompt.inWords(ULocale.forLanguageTag(report.locale())));
     }
 }

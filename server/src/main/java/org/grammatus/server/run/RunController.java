@@ -90,7 +90,7 @@ class RunController {
         DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
         RunContext context = businessDate.now();
         // Wrong answers are refused here, before there is a run.
-        body.given().resolve(report.prompts(), context, dataset.calendar());
+        body.given().resolve(report.prompts(), context, dataset);
         Run run = runs.prepare(new RunRequest(report, dataset, body.given(), context));
         records.started(run, account);
         runs.start(run, source, records::ended);

@@ -15,6 +15,7 @@ expression
 comparisonTail
     : comparator right=operand                                              # comparison
     | NOT? BETWEEN low=operand AND high=operand                             # between
+    | NOT? LIKE pattern=operand (ESCAPE TEXT)?                              # likeness
     | NOT? IN LPAREN operand (COMMA operand)* RPAREN                        # membership
     | IS NOT? NULL                                                          # nullTest
     ;
@@ -36,7 +37,9 @@ primary
     | INTERVAL TEXT DAY                                                     # dayInterval
     | value=(TRUE | FALSE)                                                  # truth
     | NULL                                                                  # nullLiteral
+    | CURRENT_DATE                                                          # currentDate
     | PROMPT                                                                # prompt
+    | COALESCE LPAREN expression (COMMA expression)+ RPAREN                 # coalesce
     | COUNT LPAREN STAR RPAREN                                              # countRows
     | function=(COUNT | SUM | AVG | MIN | MAX) LPAREN DISTINCT? expression RPAREN # aggregate
     | CASE whenThen+ (ELSE otherwise=expression)? END                       # searchedCase
@@ -53,16 +56,20 @@ AND: 'AND';
 AVG: 'AVG';
 BETWEEN: 'BETWEEN';
 CASE: 'CASE';
+COALESCE: 'COALESCE';
 COUNT: 'COUNT';
+CURRENT_DATE: 'CURRENT_DATE';
 DATE: 'DATE';
 DAY: 'DAY';
 DISTINCT: 'DISTINCT';
 ELSE: 'ELSE';
 END: 'END';
+ESCAPE: 'ESCAPE';
 FALSE: 'FALSE';
 IN: 'IN';
 INTERVAL: 'INTERVAL';
 IS: 'IS';
+LIKE: 'LIKE';
 MAX: 'MAX';
 MIN: 'MIN';
 NOT: 'NOT';

@@ -1,0 +1,70 @@
+package org.grammatus.core.page;
+
+import java.util.Arrays;
+import org.grammatus.core.band.Bands;
+
+/**
+ * A report as one continuous list: the same bands without breaks, page headers and footers, cut into strips that are made when
+ * they are asked for. The column headings are a strip of their own, to be kept in sight. Thread-safe.
+ */
+public final class Strips {
+
+    private static final int BANDS = 60;
+
+    private final Layout layout;
+    private int[] heights;
+
+    Strips(Layout layout) {
+        this.layout = layout;
+    }
+
+    public int count() {
+        return (bands().size() + BANDS - 1) / BANDS;
+    }
+
+    /** The strips' heights, in hundredths of a point. */
+    public int[] heights() {
+        synchronized (layout) {
+            if (heights == null) {
+                int[] found = new int[count()];
+                for (int band = 0; band < bands().size(); band++) {
+                    found[band / BANDS] += layout.height(band);
+                }
+                heights = found;
+            }
+            return Arrays.copyOf(heights, heights.length);
+        }
+    }
+
+    /** The column headings alone. */
+    public Page headings() {
+        synchronized (layout) {
+            return new PageBuilder(layout, 0, count()).headingsAlone();
+        }
+    }
+
+    /**
+     * Makes a strip.
+     *
+     * @param number from 1 to {@link #count}
+     */
+    public Page strip(int number) {
+        if (number < 1 || number > count()) {
+            throw new IllegalArgumentException("Strip " + number + " of " + count());
+        }
+        int from = (number - 1) * BANDS;
+        int to = Math.min(bands().size(), from + BANDS);
+        synchronized (layout) {
+            return new PageBuilder(layout, number, count()).strip(from, to);
+        }
+    }
+
+    /** Number of the strip in which a band stands. */
+    public int stripOf(int band) {
+        return band / BANDS + 1;
+    }
+
+    private Bands bands() {
+        return layout.bands();
+    }
+}

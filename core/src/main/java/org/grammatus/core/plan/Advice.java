@@ -1,0 +1,53 @@
+package org.grammatus.core.plan;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.problem.Problem;
+
+/** What is allowed but seldom meant, said with its reason. */
+final class Advice {
+
+    private Advice() {}
+
+    static List<Problem> on(List<Plan.Column> columns, List<Plan.Total> totals, DatasetModel dataset) {
+        List<Problem> advice = new ArrayList<>();
+        totals.forEach(total -> onSum(total, dataset, advice));
+        onLabels(columns, advice);
+        return advice;
+    }
+
+    /** Summing prices, rates or identifiers. */
+    private static void onSum(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
+        if (total.value() instanceof Typed.Aggregate a
+                && a.function() == AggregateFunction.SUM
+                && a.argument().orElse(total.value()) instanceof Typed.Field f) {
+            Dataset.Field field = dataset.field(f.id()).definition();
+            if (field.role() != Dataset.Role.ADDITIVE) {
+                String reason = field.role() == Dataset.Role.IDENTIFIER ? "is an identifier" : "does not add up";
+                advice.add(Problem.notice(
+                        total.pointer() + "/value",
+                        "\"" + field.label() + "\" " + reason + "; an average or a count may be meant"));
+            }
+        }
+    }
+
+    /** One label over two computations. */
+    private static void onLabels(List<Plan.Column> columns, List<Problem> advice) {
+        Map<String, Plan.Column> first = new HashMap<>();
+        for (Plan.Column column : columns) {
+            String label = column.definition().label().strip();
+            Plan.Column earlier = label.isEmpty() ? null : first.putIfAbsent(label, column);
+            if (earlier != null && !earlier.value().equals(column.value())) {
+                advice.add(Problem.notice(
+                        column.pointer() + "/label",
+                        "two columns are called \"" + label + "\" and show different things; rename one"));
+            }
+        }
+    }
+}

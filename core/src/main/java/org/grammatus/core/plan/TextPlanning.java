@@ -1,0 +1,75 @@
+package org.grammatus.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Template;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problems;
+
+/** Types the expressions in the templates of group headings and footers. */
+final class TextPlanning {
+
+    /** Stands for the group's own label, unless a field has this name. */
+    static final String GROUP = "group";
+
+    private final Names names;
+    private final DatasetModel dataset;
+    private final Problems problems;
+
+    TextPlanning(Names names, DatasetModel dataset, Problems problems) {
+        this.names = names;
+        this.dataset = dataset;
+        this.problems = problems;
+    }
+
+    Plan.GroupText groupText(String pointer, String text) {
+        Template template = problems.collect(pointer, () -> Template.parse(text), new Template(List.of()));
+        List<Plan.TextPart> parts = new ArrayList<>();
+        for (Template.Part part : template.parts()) {
+            parts.add(
+                    switch (part) {
+                        case Template.Part.Literal literal -> new Plan.TextPart.Literal(literal.text());
+                        case Template.Part.Slot slot -> slot(pointer, slot);
+                    });
+        }
+        return new Plan.GroupText(List.copyOf(parts));
+    }
+
+    private Plan.TextPart slot(String pointer, Template.Part.Slot slot) {
+        String text = slot.expression().trim();
+        if (text.equalsIgnoreCase(GROUP) && names.field(GROUP, false).isEmpty()) {
+            return new Plan.TextPart.GroupLabel();
+        }
+        return problems.collect(pointer, () -> figure(slot), new Plan.TextPart.Literal(""));
+    }
+
+    private Plan.TextPart figure(Template.Part.Slot slot) {
+        try {
+            Expression expression = ExpressionParser.parse(slot.expression());
+            boolean scope = Typing.aggregates(expression);
+            Typed value = Typing.type(expression, names, scope ? Typing.Place.SCOPE : Typing.Place.ROW);
+            return new Plan.TextPart.Figure(value, scope, Formats.of(value, dataset));
+        } catch (ProblemException e) {
+            throw new ProblemException(
+                    e.problems().stream().map(problem -> inside(slot, problem)).toList());
+        }
+    }
+
+    /** A problem of the slot's expression, its column counted in the whole template. */
+    private static Problem inside(Template.Part.Slot slot, Problem problem) {
+        return problem.position()
+                .map(at -> Problem.error(
+                        problem.pointer(),
+                        new Position(at.line(), at.column() + slot.position().column() - 1),
+                        problem.message()))
+                .orElse(problem);
+    }
+}
