@@ -25,6 +25,7 @@ class ArchitectureTest {
             "table",
             "group",
             "band",
+            "explain",
             "type",
             "page");
 

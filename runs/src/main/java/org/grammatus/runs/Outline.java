@@ -21,9 +21,10 @@ public final class Outline {
      * @param place its number when the tree is read from the top; the report is 0
      * @param counts what was counted in it, in words
      * @param page page it begins on
+     * @param strip strip of the continuous list it begins in
      * @param children whether groups with headings lie in it
      */
-    public record Entry(int place, int depth, String label, String counts, int page, boolean children) {}
+    public record Entry(int place, int depth, String label, String counts, int page, int strip, boolean children) {}
 
     /** The headed groups right below one, in printed order. */
     public static List<Entry> below(RunResult result, int parentPlace) {
@@ -45,6 +46,7 @@ public final class Outline {
                         printed.label(node),
                         printed.countsInWords(node),
                         result.pages().pageOf(band),
+                        result.pages().strips().stripOf(band),
                         children));
             }
         }

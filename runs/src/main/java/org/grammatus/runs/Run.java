@@ -18,15 +18,17 @@ public final class Run {
 
     private final String id;
     private final RunRequest request;
+    private final String owner;
     private final Instant startedAt;
     private final List<Consumer<RunProgress>> listeners = new CopyOnWriteArrayList<>();
     private volatile RunProgress progress = RunProgress.WAITING;
     private volatile boolean cancelled;
     private volatile RunResult result;
 
-    Run(String id, RunRequest request, Instant startedAt) {
+    Run(String id, RunRequest request, String owner, Instant startedAt) {
         this.id = id;
         this.request = request;
+        this.owner = owner;
         this.startedAt = startedAt;
     }
 
@@ -101,6 +103,11 @@ public final class Run {
 
     public RunRequest request() {
         return request;
+    }
+
+    /** The account that started it, the only one that may see it. */
+    public String owner() {
+        return owner;
     }
 
     public Instant startedAt() {

@@ -8,12 +8,12 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
+import org.grammatus.sources.Reading;
 import org.grammatus.sources.Source;
 
 /** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. Stateless. */
@@ -44,11 +44,11 @@ public final class RunEngine {
             }
             return cancelled.getAsBoolean();
         };
-        Plan plan = Planner.plan(request.report(), request.dataset(), request.answers(), request.context());
+        Plan plan = request.plan();
         RunProgress progress = RunProgress.WAITING.with(RunState.READING);
         listener.accept(progress);
         long[] rowsRead = new long[1];
-        Star star = source.read(plan, rows -> {
+        Star star = source.read(Reading.of(plan), rows -> {
             rowsRead[0] = rows;
             listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
             return !ended.getAsBoolean() && withinLimit(rows);

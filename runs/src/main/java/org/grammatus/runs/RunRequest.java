@@ -2,8 +2,31 @@ package org.grammatus.runs;
 
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 
-/** Everything a run's figures depend on but the rows. */
-public record RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context) {}
+/**
+ * Everything a run's figures depend on but the rows.
+ *
+ * @param view how its reader looks at the report
+ */
+public record RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context, ReaderView view) {
+
+    /** A report as its author made it. */
+    public RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context) {
+        this(report, dataset, answers, context, ReaderView.PLAIN);
+    }
+
+    /**
+     * Plans the run.
+     *
+     * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, the definition or the view
+     */
+    public Plan plan() {
+        Plan plan = Planner.plan(report, dataset, answers, context);
+        return view.isPlain() ? plan : Planner.plan(view.applied(plan), dataset, answers, context);
+    }
+}

@@ -34,8 +34,8 @@ public final class RunService implements AutoCloseable {
     }
 
     /** Makes a run that can be found from now on, but waits to be started. */
-    public Run prepare(RunRequest request) {
-        Run run = new Run(UUID.randomUUID().toString(), request, clock.instant());
+    public Run prepare(RunRequest request, String owner) {
+        Run run = new Run(UUID.randomUUID().toString(), request, owner, clock.instant());
         synchronized (runs) {
             runs.put(run.id(), run);
             forgetOldest();
@@ -53,6 +53,22 @@ public final class RunService implements AutoCloseable {
             run.execute(engine, source);
             whenOver.accept(run);
         });
+    }
+
+    /** Runs a prepared run to its end on the calling thread. */
+    void execute(Run run, Source source) {
+        run.execute(engine, source);
+    }
+
+    void inBackground(Runnable work) {
+        executor.execute(work);
+    }
+
+    /** Gives up a run that nobody will ask for again. */
+    void forget(Run run) {
+        synchronized (runs) {
+            runs.remove(run.id());
+        }
     }
 
     /** A run that is going on or was kept. */

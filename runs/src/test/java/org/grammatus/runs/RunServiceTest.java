@@ -73,7 +73,7 @@ class RunServiceTest {
     }
 
     private Run finished(Source source) throws Exception {
-        Run run = service.prepare(request());
+        Run run = service.prepare(request(), "reader");
         CompletableFuture<Run> over = new CompletableFuture<>();
         service.start(run, source, over::complete);
         return over.get(20, TimeUnit.SECONDS);
@@ -140,7 +140,7 @@ class RunServiceTest {
             }
             return STAR;
         });
-        Run run = service.prepare(request());
+        Run run = service.prepare(request(), "reader");
         CompletableFuture<Run> over = new CompletableFuture<>();
         service.start(run, source, over::complete);
         reading.await();

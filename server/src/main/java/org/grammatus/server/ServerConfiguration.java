@@ -5,6 +5,8 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.demo.ScenarioDatabase;
+import org.grammatus.runs.HeldRows;
+import org.grammatus.runs.Previews;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunService;
 import org.grammatus.server.account.Accounts;
@@ -27,12 +29,17 @@ class ServerConfiguration {
 
     @Bean
     Source source(ServerSettings settings) {
-        return new SqliteSource(settings.database());
+        return new HeldRows(new SqliteSource(settings.database()), HeldRows.defaultBudget());
     }
 
     @Bean
     RunService runService(Clock clock) {
         return new RunService(RunLimits.DEFAULT, clock);
+    }
+
+    @Bean
+    Previews previews(RunService runs, Source source) {
+        return new Previews(runs, source);
     }
 
     /** The demo's business date is its data's last day; over other data it is the day the server sees. */

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Arrays;
-import org.grammatus.core.plan.Plan;
+import java.util.concurrent.TimeUnit;
 import org.grammatus.core.table.Star;
 import org.sqlite.SQLiteConfig;
 
@@ -30,16 +30,32 @@ public final class SqliteSource implements Source {
     }
 
     @Override
-    public Star read(Plan plan, ReadProgress progress) {
+    public Star read(Reading reading, ReadProgress progress) {
         requireDatabase();
         try (Connection connection = open()) {
             connection.setAutoCommit(false);
-            return new StarReading(plan, connection, name(), progress).read();
+            return new StarReading(reading, connection, name(), progress).read();
         } catch (SQLException e) {
             throw new SourceException(
                     "The database " + file + " could not be read: " + inWords(e)
                             + ". Check the file, or take another with --database",
                     e);
+        }
+    }
+
+    /** A writer changes the file's time or size, or that of its write-ahead log. */
+    @Override
+    public String version() {
+        requireDatabase();
+        return stamp(file) + " " + stamp(file.resolveSibling(file.getFileName() + "-wal"));
+    }
+
+    private static String stamp(Path path) {
+        try {
+            return Files.size(path) + "@" + Files.getLastModifiedTime(path).to(TimeUnit.NANOSECONDS);
+        } catch (IOException e) {
+            // No log is a state of its own.
+            return "none";
         }
     }
 

@@ -12,17 +12,17 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
 /**
- * Reads the tables a plan needs, each once, and links each row to the row it points to. Tables that a plan does not need stay
+ * Reads the tables that are needed, each once, and links each row to the row it points to. Tables that are not needed stay
  * empty but for their missing row. Used once.
  */
 final class StarReading {
@@ -30,7 +30,7 @@ final class StarReading {
     private static final int FETCH_SIZE = 10_000;
     private static final int REPORT_EVERY = 8_192;
 
-    private final Plan plan;
+    private final Reading reading;
     private final DatasetModel dataset;
     private final Connection connection;
     private final String source;
@@ -38,9 +38,9 @@ final class StarReading {
     private final Set<Integer> needed = new LinkedHashSet<>();
     private long rowsRead;
 
-    StarReading(Plan plan, Connection connection, String source, ReadProgress progress) {
-        this.plan = plan;
-        this.dataset = plan.dataset();
+    StarReading(Reading reading, Connection connection, String source, ReadProgress progress) {
+        this.reading = reading;
+        this.dataset = reading.dataset();
         this.connection = connection;
         this.source = source;
         this.progress = progress;
@@ -48,8 +48,8 @@ final class StarReading {
 
     Star read() throws SQLException {
         need(DatasetModel.GRAIN);
-        plan.fields().forEach(field -> need(dataset.field(field).table()));
-        plan.counted().forEach(this::need);
+        reading.fields().forEach(field -> need(dataset.field(field).table()));
+        reading.tables().forEach(this::need);
         List<TableRows> read = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
             read.add(needed.contains(table) ? readTable(table) : null);
@@ -84,7 +84,7 @@ final class StarReading {
         Set<String> columns = new LinkedHashSet<>(table.key());
         TableRows rows = new TableRows();
         Map<String, String> columnOfField = new LinkedHashMap<>();
-        for (String id : plan.fields()) {
+        for (String id : new TreeSet<>(reading.fields())) {
             DatasetModel.FieldInfo field = dataset.field(id);
             if (field.table() == number) {
                 columns.add(field.definition().column());

@@ -31,6 +31,17 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) {
         return start.toEpochDay();
     }
 
+    /** First day of the bucket after the one that starts on a day. */
+    public long next(long startDay) {
+        LocalDate start = LocalDate.ofEpochDay(startDay);
+        LocalDate next = switch (bucket) {
+            case DAY -> start.plusDays(1);
+            case MONTH -> start.plusMonths(1);
+            case YEAR, FISCAL_YEAR -> start.plusYears(1);
+        };
+        return next.toEpochDay();
+    }
+
     /** The bucket's label, from its first day. */
     public String label(long startDay, ULocale locale) {
         return switch (bucket) {

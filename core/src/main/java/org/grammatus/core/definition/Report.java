@@ -42,6 +42,24 @@ public record Report(
     public static final String FORMAT = "grammatus-report";
     public static final int VERSION = 1;
 
+    /** The same report under another title and description. */
+    public Report called(String otherTitle, Optional<String> otherDescription) {
+        return new Report(
+                format, version, id, otherTitle, otherDescription, dataset, locale, prompts, filters, blocks, page);
+    }
+
+    /** The same report under another id. */
+    public Report withId(String otherId) {
+        return new Report(
+                format, version, otherId, title, description, dataset, locale, prompts, filters, blocks, page);
+    }
+
+    /** The same report with nothing required yet: as long as nobody has been asked, no answer is missing. */
+    public Report asking() {
+        List<Prompt> open = prompts.stream().map(Prompt::optional).toList();
+        return new Report(format, version, id, title, description, dataset, locale, open, filters, blocks, page);
+    }
+
     /**
      * A question to the person who runs the report.
      *
@@ -59,7 +77,13 @@ public record Report(
             Optional<String> help,
             Optional<Boolean> required,
             Optional<String> field,
-            @JsonProperty("default") Optional<String> defaultAnswer) {}
+            @JsonProperty("default") Optional<String> defaultAnswer) {
+
+        /** The same prompt, not required. */
+        public Prompt optional() {
+            return new Prompt(id, name, type, label, help, Optional.empty(), field, defaultAnswer);
+        }
+    }
 
     /**
      * A condition on rows, before they are grouped. A {@code period} filter keeps the rows whose field lies in a period prompt's

@@ -23,6 +23,7 @@ import org.grammatus.core.table.Star;
  * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
  * @param repeats by the plan's columns: the rows, by number at the grain, in which a coarser measure has been printed above
  * @param texts by depth: the values in its headings' and footers' texts
+ * @param behind what is asked when a figure or an order is to be explained
  */
 public record Grouped(
         Plan plan,
@@ -40,6 +41,7 @@ public record Grouped(
         List<BitSet> repeats,
         List<GroupTexts> texts,
         Marks marks,
+        Behind behind,
         List<Problem> notices) {
 
     /** A node's number among those of its depth, which the columns by depth use. */

@@ -30,8 +30,8 @@ public final class Grouping {
     private final Aggregates aggregates;
     private final Faults faults;
     private final Homes homes;
+    private final NodeValues values;
     private final List<Problem> notices = new ArrayList<>();
-    private int[] orderedRows;
 
     private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
@@ -40,6 +40,7 @@ public final class Grouping {
         this.nodes = Nodes.of(plan, star, kept, faults, cancelled);
         this.aggregates = new Aggregates(nodes, faults);
         this.homes = new Homes(plan.dataset());
+        this.values = new NodeValues(plan, nodes, faults);
     }
 
     /**
@@ -97,6 +98,7 @@ public final class Grouping {
                         .toList(),
                 IntStream.range(0, depths).mapToObj(this::texts).toList(),
                 marks(rows),
+                new Behind(plan, nodes, aggregates, values),
                 notices);
     }
 
@@ -168,23 +170,16 @@ public final class Grouping {
         return sorted;
     }
 
-    /** An expression's value at each node of a depth: that of the node's first row. */
+    /** An expression's value at each node of a depth; says where a node's rows differ. */
     private Column atFirstRow(Typed expression, int depth, String what) {
-        int home = homes.orGrain(expression);
-        Column values = Evaluator.evaluate(expression, star.at(home), faults);
-        SharedValue shared = SharedValue.of(values, home, nodes, depth);
-        if (!shared.varying().isEmpty()) {
-            int[] path = star.path(DatasetModel.GRAIN, home);
-            int[] firstRows = firstRows(depth);
-            shared.varying().stream().forEach(node -> shared.rows()[node] = path[firstRows[node]]);
-            int count = shared.varying().cardinality();
-            notices.add(Problem.notice(
-                    plan.levels().get(depth - 1).pointer(),
-                    what + " of level \""
-                            + plan.levels().get(depth - 1).definition().name() + "\" varies inside " + count
-                            + (count == 1 ? " group" : " groups") + "; the first row's stands"));
-        }
-        return values.gather(shared.rows());
+        return values.atFirstRow(
+                expression,
+                depth,
+                count -> notices.add(Problem.notice(
+                        plan.levels().get(depth - 1).pointer(),
+                        what + " of level \""
+                                + plan.levels().get(depth - 1).definition().name() + "\" varies inside " + count
+                                + (count == 1 ? " group" : " groups") + "; the first row's stands")));
     }
 
     /** Says where a group holds several things that share the name it is grouped by. */
@@ -269,32 +264,9 @@ public final class Grouping {
         return marked;
     }
 
-    /** The first row, in row order, of each node of a depth. */
-    private int[] firstRows(int depth) {
-        int first = nodes.first(depth);
-        int[] firstRows = new int[nodes.first(depth + 1) - first];
-        Arrays.fill(firstRows, -1);
-        int[] rows = orderedRows();
-        int[] nodeOf = nodes.nodes(depth, DatasetModel.GRAIN, rows);
-        for (int i = 0; i < rows.length; i++) {
-            if (firstRows[nodeOf[i] - first] < 0) {
-                firstRows[nodeOf[i] - first] = rows[i];
-            }
-        }
-        return firstRows;
-    }
-
-    private int[] orderedRows() {
-        if (orderedRows == null) {
-            orderedRows = nodes.kept().rows().clone();
-            RowOrder.of(plan, star, faults).sort(orderedRows, 0, orderedRows.length);
-        }
-        return orderedRows;
-    }
-
     /** All selected rows, node by node of the last depth in printed order. */
     private int[] rowsInOrder(GroupTree tree, int[] rowStart) {
-        int[] ordered = orderedRows();
+        int[] ordered = values.orderedRows();
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
         for (int node : nodeOf) {
             rowStart[tree.placeOf(node) + 1]++;

@@ -5,7 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
@@ -27,13 +27,8 @@ final class Advice {
         if (total.value() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
                 && a.argument().orElse(total.value()) instanceof Typed.Field f) {
-            Dataset.Field field = dataset.field(f.id()).definition();
-            if (field.role() != Dataset.Role.ADDITIVE) {
-                String reason = field.role() == Dataset.Role.IDENTIFIER ? "is an identifier" : "does not add up";
-                advice.add(Problem.notice(
-                        total.pointer() + "/value",
-                        "\"" + field.label() + "\" " + reason + "; an average or a count may be meant"));
-            }
+            Proposals.againstSum(dataset.field(f.id()))
+                    .ifPresent(reason -> advice.add(Problem.notice(total.pointer() + "/value", reason)));
         }
     }
 

@@ -10,7 +10,7 @@ import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Type;
 
 /** Chooses the CLDR pattern of what has none of its own: its field's, else one that fits its type. */
-final class Formats {
+public final class Formats {
 
     private static final int MOST_PRINTED_DECIMALS = 2;
 
@@ -18,12 +18,17 @@ final class Formats {
 
     static String of(Typed value, DatasetModel dataset) {
         return switch (value) {
-            case Typed.Field f -> dataset.field(f.id()).definition().format().orElseGet(() -> byType(f.type()));
+            case Typed.Field f -> of(dataset.field(f.id()));
             case Typed.Negate n -> of(n.operand(), dataset);
             case Typed.Aggregate a
             when a.function() != AggregateFunction.COUNT -> of(a.argument().orElseThrow(), dataset);
             default -> byType(value.type());
         };
+    }
+
+    /** The pattern of a field. */
+    public static String of(DatasetModel.FieldInfo field) {
+        return field.definition().format().orElseGet(() -> byType(field.type()));
     }
 
     private static String byType(Type type) {

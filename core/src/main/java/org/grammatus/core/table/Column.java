@@ -76,6 +76,21 @@ public sealed interface Column permits Column.Longs, Column.Wides, Column.Texts 
         }
     }
 
+    /** About how much memory it takes, in bytes. */
+    default long bytes() {
+        return switch (this) {
+            case Longs c -> 8L * c.values.length;
+            case Wides c -> 56L * c.values.length;
+            case Texts c -> {
+                long bytes = 4L * c.codes.length;
+                for (String text : c.dictionary) {
+                    bytes += 56L + text.length();
+                }
+                yield bytes;
+            }
+        };
+    }
+
     /** The unscaled number of a row that is not NULL. */
     default BigInteger wide(int row) {
         return switch (this) {

@@ -92,6 +92,21 @@ public final class Star {
         return path;
     }
 
+    /** About how much memory the rows take, in bytes. */
+    public long bytes() {
+        long bytes = 0;
+        for (Rows rows : tables) {
+            bytes += 4L * rows.links().length;
+            for (Column column : rows.fields().values()) {
+                bytes += column.bytes();
+            }
+            for (Column column : rows.keys()) {
+                bytes += column.bytes();
+            }
+        }
+        return bytes;
+    }
+
     /** The fields as seen from one table's rows. */
     public Frame at(int table) {
         return new Frame() {

@@ -6,6 +6,9 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Suggestion;
 import org.grammatus.demo.Starters;
 import org.springframework.stereotype.Component;
 
@@ -20,6 +23,18 @@ public class Datasets {
 
     public Optional<DatasetModel> find(String id) {
         return Optional.ofNullable(byId.get(id));
+    }
+
+    /**
+     * The dataset that a report stands on.
+     *
+     * @throws ProblemException if there is none
+     */
+    public DatasetModel require(String id) {
+        return find(id).orElseThrow(() -> new ProblemException(Problem.error(
+                "/dataset",
+                "unknown dataset \"" + id + "\", expected one of " + String.join(", ", ids())
+                        + Suggestion.inWords(id, ids()))));
     }
 
     public Set<String> ids() {

@@ -1,6 +1,6 @@
 package org.grammatus.server.library;
 
-import com.ibm.icu.util.ULocale;
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.List;
@@ -13,10 +13,13 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.runs.FieldValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.run.RunRecords;
+import org.grammatus.sources.Source;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +27,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -37,24 +41,30 @@ class ReportController {
     private final Accounts accounts;
     private final RunRecords runs;
     private final BusinessDate businessDate;
+    private final Source source;
 
     ReportController(
-            Reports reports, Datasets datasets, Accounts accounts, RunRecords runs, BusinessDate businessDate) {
+            Reports reports,
+            Datasets datasets,
+            Accounts accounts,
+            RunRecords runs,
+            BusinessDate businessDate,
+            Source source) {
         this.reports = reports;
         this.datasets = datasets;
         this.accounts = accounts;
         this.runs = runs;
         this.businessDate = businessDate;
+        this.source = source;
     }
 
     /**
      * A line of the library.
      *
-     * @param owner its author's name; none for a starter report
+     * @param report what is on record
      * @param lastRunAt when this person last ran it, milliseconds since 1970-01-01 UTC
      */
-    record ReportLine(
-            String id, String title, Optional<String> description, Optional<String> owner, Optional<Long> lastRunAt) {}
+    record ReportLine(@JsonUnwrapped Reports.Entry report, Optional<Long> lastRunAt) {}
 
     /** A report to be run. */
     record ReportView(
@@ -65,22 +75,6 @@ class ReportController {
             List<String> levels,
             List<PromptView> prompts) {}
 
-    /**
-     * A prompt with the answer it has when nobody answers.
-     *
-     * @param asked the default as written; empty text for none
-     */
-    record PromptView(
-            String name, String label, Optional<String> help, boolean required, String asked, AnswerView answer) {}
-
-    /**
-     * What an answer stands for.
-     *
-     * @param resolved ISO 8601 interval, {@code ..} for an open end
-     * @param words the same with month names
-     */
-    record AnswerView(String name, String resolved, String words) {}
-
     /** Answers by prompt name, as written. */
     record AnswersBody(Map<String, String> answers) {}
 
@@ -90,12 +84,7 @@ class ReportController {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Map<String, Long> lastRuns = runs.lastRuns(account);
         return reports.visibleTo(account).stream()
-                .map(entry -> new ReportLine(
-                        entry.id(),
-                        entry.title(),
-                        entry.description(),
-                        entry.owner(),
-                        Optional.ofNullable(lastRuns.get(entry.id()))))
+                .map(entry -> new ReportLine(entry, Optional.ofNullable(lastRuns.get(entry.id()))))
                 .toList();
     }
 
@@ -103,9 +92,10 @@ class ReportController {
     @Operation(operationId = "report", summary = "A report and what it asks")
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
-        DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
-        Map<String, ResolvedPrompt> resolved = Answers.NONE.resolve(asked(report), businessDate.now(), dataset).stream()
-                .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
+        DatasetModel dataset = datasets.require(report.dataset());
+        Map<String, ResolvedPrompt> resolved =
+                Answers.NONE.resolve(report.asking().prompts(), businessDate.now(), dataset).stream()
+                        .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -115,40 +105,35 @@ class ReportController {
                         .map(Report.Level::name)
                         .toList(),
                 report.prompts().stream()
-                        .map(prompt -> new PromptView(
-                                prompt.name(),
-                                prompt.label(),
-                                prompt.help(),
-                                prompt.required().orElse(false),
-                                prompt.defaultAnswer().orElse(""),
-                                answer(resolved.get(prompt.name()), report)))
+                        .map(prompt -> PromptView.of(prompt, resolved.get(prompt.name()), report))
                         .toList());
-    }
-
-    /** What is asked, with nothing required yet: the person has not been asked. */
-    private static List<Report.Prompt> asked(Report report) {
-        return report.prompts().stream()
-                .map(p -> new Report.Prompt(
-                        p.id(),
-                        p.name(),
-                        p.type(),
-                        p.label(),
-                        p.help(),
-                        Optional.empty(),
-                        p.field(),
-                        p.defaultAnswer()))
-                .toList();
     }
 
     @PostMapping("/{id}/answers")
     @Operation(operationId = "resolveAnswers", summary = "Checks answers and says what they stand for")
     List<AnswerView> resolve(@PathVariable("id") String id, @RequestBody AnswersBody body, Principal principal) {
         Report report = definition(id, principal);
-        DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
+        DatasetModel dataset = datasets.require(report.dataset());
         return new Answers(body.answers())
                 .resolve(report.prompts(), businessDate.now(), dataset).stream()
-                        .map(prompt -> answer(prompt, report))
+                        .map(prompt -> AnswerView.of(prompt, report))
                         .toList();
+    }
+
+    @GetMapping("/{id}/choices")
+    @Operation(operationId = "choices", summary = "What can be chosen at a prompt, most frequent first")
+    List<FieldValues.Value> choices(
+            @PathVariable("id") String id,
+            @RequestParam("prompt") String prompt,
+            @RequestParam(name = "find", defaultValue = "") String find,
+            Principal principal) {
+        Report report = definition(id, principal);
+        String field = report.prompts().stream()
+                .filter(p -> p.name().equals(prompt))
+                .findFirst()
+                .flatMap(Report.Prompt::field)
+                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
+        return FieldValues.of(source, datasets.require(report.dataset()), field, find);
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -160,23 +145,16 @@ class ReportController {
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addReport", summary = "Adds a report from its definition document; authors only")
-    ReportLine add(@RequestBody String document, Principal principal) {
+    AddedView add(@RequestBody String document, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        Report report = reports.add(document, account);
-        return new ReportLine(
-                report.id(),
-                report.title(),
-                report.description(),
-                Optional.of(account.displayName()),
-                Optional.empty());
+        Report report = reports.add(Definitions.readReport(document), account);
+        return new AddedView(report.id(), report.title());
     }
+
+    /** A report that is there now. */
+    record AddedView(String id, String title) {}
 
     private Report definition(String id, Principal principal) {
         return reports.definition(id, accounts.find(principal.getName()).orElseThrow());
-    }
-
-    private static AnswerView answer(ResolvedPrompt prompt, Report report) {
-        return new AnswerView(
-                prompt.prompt().name(), prompt.resolved(), prompt.inWords(ULocale.forLanguageTag(report.locale())));
     }
 }

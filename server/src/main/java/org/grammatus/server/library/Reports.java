@@ -1,29 +1,40 @@
 package org.grammatus.server.library;
 
 import static org.grammatus.server.store.generated.Tables.ACCOUNT;
+import static org.grammatus.server.store.generated.Tables.DRAFT;
 import static org.grammatus.server.store.generated.Tables.REPORT;
+import static org.grammatus.server.store.generated.Tables.REVISION;
 
+import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
-import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.Starters;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
+import org.grammatus.server.account.Role;
 import org.grammatus.server.problem.ConflictException;
+import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.jooq.Condition;
+import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 
-/** The reports on record. Starter reports are everybody's; others belong to the author who added them. */
+/**
+ * The reports on record. Starter reports are everybody's to run; others belong to their author, who may offer them to everyone.
+ * Other authors may change an offered report; every saved state is kept.
+ */
 @Component
 public class Reports {
 
@@ -43,14 +54,31 @@ public class Reports {
      * A report as it stands in the library.
      *
      * @param owner its author's name; none for a starter report
+     * @param mine whether the account asked for is its author
+     * @param editable whether that account may save changes to it
+     * @param drafted whether that account has changes to it that are not saved
+     * @param fields names of its levels and columns, to be found by
+     * @param updatedAt milliseconds since 1970-01-01 UTC
      */
     public record Entry(
             String id,
             String title,
             Optional<String> description,
+            String folder,
             Optional<String> owner,
-            boolean starter,
+            boolean mine,
+            boolean offered,
+            boolean editable,
+            boolean drafted,
+            String fields,
             long updatedAt) {}
+
+    /**
+     * A saved state of a report.
+     *
+     * @param editable whether the account asked for may save changes to it
+     */
+    public record Saved(Report report, long revision, boolean editable) {}
 
     /** The reports an account may run, by title. */
     public List<Entry> visibleTo(Account account) {
@@ -59,41 +87,74 @@ public class Reports {
                         REPORT.ID,
                         REPORT.TITLE,
                         REPORT.DESCRIPTION,
+                        REPORT.FOLDER,
                         ACCOUNT.DISPLAY_NAME,
+                        REPORT.OWNER_ID,
+                        REPORT.OFFERED,
                         REPORT.STARTER,
+                        DRAFT.REPORT_ID,
+                        REPORT.FIELDS,
                         REPORT.UPDATED_AT)
                 .from(REPORT)
                 .leftJoin(ACCOUNT)
                 .on(ACCOUNT.ID.eq(REPORT.OWNER_ID))
+                .leftJoin(DRAFT)
+                .on(DRAFT.REPORT_ID.eq(REPORT.ID).and(DRAFT.ACCOUNT_ID.eq(account.id())))
                 .where(visible(account))
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
-                .fetch(row -> new Entry(
-                        row.value1(),
-                        row.value2(),
-                        Optional.ofNullable(row.value3()),
-                        Optional.ofNullable(row.value4()),
-                        row.value5(),
-                        row.value6()));
+                .fetch(row -> {
+                    boolean mine = row.get(REPORT.OWNER_ID) != null && row.get(REPORT.OWNER_ID) == account.id();
+                    return new Entry(
+                            row.get(REPORT.ID),
+                            row.get(REPORT.TITLE),
+                            Optional.ofNullable(row.get(REPORT.DESCRIPTION)),
+                            row.get(REPORT.FOLDER),
+                            Optional.ofNullable(row.get(ACCOUNT.DISPLAY_NAME)),
+                            mine,
+                            row.get(REPORT.OFFERED),
+                            account.role() == Role.AUTHOR && !row.get(REPORT.STARTER),
+                            row.get(DRAFT.REPORT_ID) != null,
+                            row.get(REPORT.FIELDS),
+                            row.get(REPORT.UPDATED_AT));
+                });
     }
 
     private static Condition visible(Account account) {
-        return REPORT.STARTER.isTrue().or(REPORT.OWNER_ID.eq(account.id()));
+        return REPORT.DELETED_AT
+                .isNull()
+                .and(REPORT.STARTER.isTrue().or(REPORT.OFFERED.isTrue()).or(REPORT.OWNER_ID.eq(account.id())));
     }
 
     /**
-     * A report's definition.
+     * A report's definition as last saved.
      *
      * @throws NotFoundException if there is none, or it is somebody else's
      */
     public Report definition(String id, Account account) {
+        return saved(id, account).report();
+    }
+
+    /**
+     * A report as last saved.
+     *
+     * @throws NotFoundException if there is none, it was deleted, or it is somebody else's
+     */
+    public Saved saved(String id, Account account) {
         return store.read()
-                .select(REPORT.DEFINITION)
+                .select(REPORT.DEFINITION, REPORT.REVISION, REPORT.STARTER)
                 .from(REPORT)
                 .where(REPORT.ID.eq(id))
                 .and(visible(account))
-                .fetchOptional(row -> Definitions.readReport(row.value1()))
-                .orElseThrow(
-                        () -> new NotFoundException("There is no report \"" + id + "\", or it is not yours to run"));
+                .fetchOptional(row -> new Saved(
+                        Definitions.readReport(row.value1()),
+                        row.value2(),
+                        account.role() == Role.AUTHOR && !row.value3()))
+                .orElseThrow(() -> missing(id));
+    }
+
+    private static NotFoundException missing(String id) {
+        return new NotFoundException("There is no report \"" + id
+                + "\": it was deleted, or it is not yours to run. Save a copy to keep changes");
     }
 
     /**
@@ -102,13 +163,8 @@ public class Reports {
      * @throws ProblemException with every fault of the document
      * @throws ConflictException if its id is taken
      */
-    public Report add(String document, Account owner) {
-        Report report = Definitions.readReport(document);
-        Planner.plan(
-                report,
-                datasets.find(report.dataset()).orElseThrow(() -> unknownDataset(report)),
-                Answers.NONE,
-                businessDate.now());
+    public Report add(Report report, Account owner) {
+        requireSound(report);
         if (!insert(report, owner.id(), false)) {
             throw new ConflictException(
                     "A report with the id \"" + report.id() + "\" is there already; choose another");
@@ -116,33 +172,208 @@ public class Reports {
         return report;
     }
 
-    private ProblemException unknownDataset(Report report) {
-        return new ProblemException(Problem.error(
-                "/dataset",
-                "unknown dataset \"" + report.dataset() + "\", expected one of " + String.join(", ", datasets.ids())
-                        + Suggestion.inWords(report.dataset(), datasets.ids())));
+    /**
+     * Saves a changed definition as the report's next revision.
+     *
+     * @param base the revision that the changes were made to
+     * @return the new revision's number
+     * @throws ProblemException with every fault of the definition
+     * @throws NewerRevisionException if somebody saved since; both states are kept
+     */
+    public long save(Report report, long base, Account account) {
+        requireSound(report);
+        Saved current = saved(report.id(), account);
+        requireEditable(current, account);
+        if (current.revision() != base) {
+            throw newer(report.id(), current.revision());
+        }
+        return store.write().transactionResult(transaction -> write(transaction.dsl(), report, base, account));
     }
 
-    /** Adds the starter reports that are not there yet; those that are stay as they are. */
-    public void addStarters() {
-        for (String id : Starters.reportIds()) {
-            insert(Starters.report(id).orElseThrow(), null, true);
+    private long write(DSLContext records, Report report, long base, Account account) {
+        int updated = records.update(REPORT)
+                .set(REPORT.TITLE, report.title())
+                .set(REPORT.DESCRIPTION, report.description().orElse(null))
+                .set(REPORT.DEFINITION, Definitions.write(report))
+                .set(REPORT.FIELDS, fields(report))
+                .set(REPORT.REVISION, base + 1)
+                .set(REPORT.UPDATED_AT, clock.millis())
+                .where(REPORT.ID.eq(report.id()))
+                .and(REPORT.REVISION.eq(base))
+                .execute();
+        if (updated == 0) {
+            throw newer(report.id(), base + 1);
+        }
+        keep(records, report, base + 1, account.id());
+        return base + 1;
+    }
+
+    private NewerRevisionException newer(String id, long revision) {
+        String by = store.read()
+                .select(ACCOUNT.DISPLAY_NAME)
+                .from(REVISION)
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(REVISION.ACCOUNT_ID))
+                .where(REVISION.REPORT_ID.eq(id))
+                .and(REVISION.NUMBER.eq(revision))
+                .fetchOptional(ACCOUNT.DISPLAY_NAME)
+                .orElse("somebody");
+        return new NewerRevisionException(revision, by);
+    }
+
+    /** What the library changes about a report; none leaves it as it is. */
+    public record Change(
+            Optional<String> title, Optional<String> description, Optional<String> folder, Optional<Boolean> offered) {}
+
+    /** Renames, describes, files or offers a report. */
+    public void change(String id, Change change, Account account) {
+        Saved current = saved(id, account);
+        requireEditable(current, account);
+        store.write().transaction(transaction -> {
+            DSLContext records = transaction.dsl();
+            if (change.title().isPresent() || change.description().isPresent()) {
+                Report renamed = current.report()
+                        .called(
+                                change.title().orElse(current.report().title()),
+                                change.description().or(current.report()::description));
+                requireSound(renamed);
+                write(records, renamed, current.revision(), account);
+                carryDrafts(records, id, current.revision());
+            }
+            records.update(REPORT)
+                    .set(
+                            REPORT.FOLDER,
+                            DSL.coalesce(
+                                    DSL.val(change.folder().map(String::strip).orElse(null)), REPORT.FOLDER))
+                    .set(REPORT.OFFERED, DSL.coalesce(DSL.val(change.offered().orElse(null)), REPORT.OFFERED))
+                    .where(REPORT.ID.eq(id))
+                    .execute();
+        });
+    }
+
+    /** Drafts of the state before a renaming stay drafts of the state after it. */
+    private static void carryDrafts(DSLContext records, String id, long base) {
+        records.update(DRAFT)
+                .set(DRAFT.BASE_REVISION, base + 1)
+                .where(DRAFT.REPORT_ID.eq(id))
+                .and(DRAFT.BASE_REVISION.eq(base))
+                .execute();
+    }
+
+    /** Takes a report out of the library; it can be restored. */
+    public void delete(String id, Account account) {
+        requireOwner(id, account);
+        store.write()
+                .update(REPORT)
+                .set(REPORT.DELETED_AT, clock.millis())
+                .where(REPORT.ID.eq(id))
+                .execute();
+    }
+
+    /** Puts a deleted report back. */
+    public void restore(String id, Account account) {
+        requireOwner(id, account);
+        store.write()
+                .update(REPORT)
+                .setNull(REPORT.DELETED_AT)
+                .where(REPORT.ID.eq(id))
+                .execute();
+    }
+
+    private void requireOwner(String id, Account account) {
+        boolean owner = store.read()
+                .fetchExists(
+                        DSL.selectOne().from(REPORT).where(REPORT.ID.eq(id)).and(REPORT.OWNER_ID.eq(account.id())));
+        if (!owner) {
+            throw new NotFoundException("There is no report \"" + id + "\" of yours");
         }
     }
 
+    private static void requireEditable(Saved current, Account account) {
+        if (!current.editable()) {
+            throw new ConflictException("\"" + current.report().title()
+                    + "\" comes with the product and stays as it is; save your changes as a copy");
+        }
+    }
+
+    private void requireSound(Report report) {
+        DatasetModel dataset = datasets.require(report.dataset());
+        Planner.plan(report.asking(), dataset, Answers.NONE, businessDate.now());
+    }
+
+    /** An id nobody has yet, made from a title. */
+    public String freeId(String title) {
+        String plain = Normalizer.normalize(title, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^[^a-z]+|-+$", "");
+        String stem = plain.isEmpty() ? "report" : plain.substring(0, Math.min(48, plain.length()));
+        String id = stem;
+        for (int i = 2; store.read().fetchExists(REPORT, REPORT.ID.eq(id)); i++) {
+            id = stem + "-" + i;
+        }
+        return id;
+    }
+
+    /** Brings the starter reports to what this version of the product has. */
+    public void addStarters() {
+        for (String id : Starters.reportIds()) {
+            Report starter = Starters.report(id).orElseThrow();
+            if (!insert(starter, null, true)) {
+                store.write()
+                        .update(REPORT)
+                        .set(REPORT.TITLE, starter.title())
+                        .set(REPORT.DESCRIPTION, starter.description().orElse(null))
+                        .set(REPORT.DEFINITION, Definitions.write(starter))
+                        .set(REPORT.FIELDS, fields(starter))
+                        .where(REPORT.ID.eq(id))
+                        .and(REPORT.STARTER.isTrue())
+                        .execute();
+            }
+        }
+    }
+
+    private static String fields(Report report) {
+        Report.Block block = report.blocks().getFirst();
+        return Stream.concat(
+                        block.levels().stream().map(Report.Level::name),
+                        block.columns().stream().map(Report.Column::label))
+                .filter(name -> !name.isBlank())
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
     private boolean insert(Report report, Long owner, boolean starter) {
-        return store.write()
-                        .insertInto(REPORT)
-                        .set(REPORT.ID, report.id())
-                        .set(REPORT.TITLE, report.title())
-                        .set(REPORT.DESCRIPTION, report.description().orElse(null))
-                        .set(REPORT.DEFINITION, Definitions.write(report))
-                        .set(REPORT.OWNER_ID, owner)
-                        .set(REPORT.STARTER, starter)
-                        .set(REPORT.CREATED_AT, clock.millis())
-                        .set(REPORT.UPDATED_AT, clock.millis())
-                        .onConflictDoNothing()
-                        .execute()
-                > 0;
+        return store.write().transactionResult(transaction -> {
+            DSLContext records = transaction.dsl();
+            boolean added = records.insertInto(REPORT)
+                            .set(REPORT.ID, report.id())
+                            .set(REPORT.TITLE, report.title())
+                            .set(REPORT.DESCRIPTION, report.description().orElse(null))
+                            .set(REPORT.DEFINITION, Definitions.write(report))
+                            .set(REPORT.FIELDS, fields(report))
+                            .set(REPORT.OWNER_ID, owner)
+                            .set(REPORT.STARTER, starter)
+                            .set(REPORT.CREATED_AT, clock.millis())
+                            .set(REPORT.UPDATED_AT, clock.millis())
+                            .onConflictDoNothing()
+                            .execute()
+                    > 0;
+            if (added) {
+                keep(records, report, 1, owner);
+            }
+            return added;
+        });
+    }
+
+    private void keep(DSLContext records, Report report, long number, Long account) {
+        records.insertInto(REVISION)
+                .set(REVISION.REPORT_ID, report.id())
+                .set(REVISION.NUMBER, number)
+                .set(REVISION.DEFINITION, Definitions.write(report))
+                .set(REVISION.ACCOUNT_ID, account)
+                .set(REVISION.SAVED_AT, clock.millis())
+                .execute();
     }
 }

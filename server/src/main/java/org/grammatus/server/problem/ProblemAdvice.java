@@ -39,6 +39,14 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail newer(NewerRevisionException failure) {
+        ProblemDetail detail = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, failure.getMessage());
+        detail.setProperty("revision", failure.revision());
+        detail.setProperty("by", failure.by());
+        return detail;
+    }
+
+    @ExceptionHandler
     ProblemDetail source(SourceException failure) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_GATEWAY, failure.getMessage());
     }

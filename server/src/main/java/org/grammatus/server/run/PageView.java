@@ -7,7 +7,7 @@ import java.util.function.Function;
 import org.grammatus.core.page.Page;
 
 /** A page, its many small parts as flat lists of whole numbers so that it stays small. */
-record PageView(
+public record PageView(
         int number,
         int of,
         @Schema(description = "Hundredths of a point") int width,
@@ -20,7 +20,7 @@ record PageView(
         @Schema(description = "The roles that bands refer to, by index")
         List<Page.BandRole> roles,
 
-        @Schema(description = "Five numbers each: role, top, height, node, first cell")
+        @Schema(description = "Seven numbers each: role, top, height, node, first cell, row or -1, mark or -1")
         int[] bands,
 
         @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
@@ -30,9 +30,15 @@ record PageView(
         int[] rules,
 
         @Schema(description = "Five numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here")
-        int[] braces) {
+        int[] braces,
 
-    static PageView of(Page page) {
+        @Schema(description = "The columns, from left to right")
+        List<Page.ColumnBox> columns,
+
+        @Schema(description = "The highlights that marks refer to, by index")
+        List<Page.Mark> marks) {
+
+    public static PageView of(Page page) {
         return new PageView(
                 page.number(),
                 page.of(),
@@ -43,12 +49,17 @@ record PageView(
                 page.ids(),
                 page.texts(),
                 List.of(Page.BandRole.values()),
-                flat(page.bands(), b -> new int[] {b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell()}),
+                flat(
+                        page.bands(), b -> new int[] {
+                            b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell(), b.row(), b.mark()
+                        }),
                 flat(page.cells(), c ->
                         new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness()}),
                 flat(page.braces(), b ->
-                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0}));
+                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0}),
+                page.columns(),
+                page.marks());
     }
 
     private static <T> int[] flat(List<T> parts, Function<T, int[]> numbers) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.page.Strips;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -24,7 +25,6 @@ import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.library.Datasets;
 import org.grammatus.server.library.Reports;
-import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.DataFolder;
 import org.grammatus.sources.Source;
@@ -87,11 +87,12 @@ class RunController {
     RunView start(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Report report = reports.definition(body.report() == null ? "" : body.report(), account);
-        DatasetModel dataset = datasets.find(report.dataset()).orElseThrow();
+        DatasetModel dataset = datasets.require(report.dataset());
         RunContext context = businessDate.now();
-        // Wrong answers are refused here, before there is a run.
-        body.given().resolve(report.prompts(), context, dataset);
-        Run run = runs.prepare(new RunRequest(report, dataset, body.given(), context));
+        // Wrong answers and views are refused here, before there is a run.
+        RunRequest request = new RunRequest(report, dataset, body.given(), context, body.view());
+        request.plan();
+        Run run = runs.prepare(request, account.name());
         records.started(run, account);
         runs.start(run, source, records::ended);
         return RunView.of(run, run.progress());
@@ -151,6 +152,32 @@ class RunController {
         return PageView.of(result.pages().page(number));
     }
 
+    /**
+     * The report as one continuous list.
+     *
+     * @param heights of its strips, in hundredths of a point
+     * @param headings the column headings, to be kept in sight
+     */
+    record StripsView(int width, int[] heights, PageView headings) {}
+
+    @GetMapping("/{id}/strips")
+    @Operation(operationId = "strips", summary = "A run as one continuous list: its strips' heights and its headings")
+    StripsView strips(@PathVariable("id") String id, Principal principal) {
+        Strips strips = result(run(id, principal)).pages().strips();
+        PageView headings = PageView.of(strips.headings());
+        return new StripsView(headings.width(), strips.heights(), headings);
+    }
+
+    @GetMapping("/{id}/strips/{number}")
+    @Operation(operationId = "strip", summary = "A strip of the continuous list")
+    PageView strip(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
+        Strips strips = result(run(id, principal)).pages().strips();
+        if (number < 1 || number > strips.count()) {
+            throw new NotFoundException("There is no strip " + number + "; the run has " + strips.count());
+        }
+        return PageView.of(strips.strip(number));
+    }
+
     @GetMapping("/{id}/outline")
     @Operation(operationId = "outline", summary = "The headed groups right below a group, with the pages they begin on")
     List<Outline.Entry> outline(
@@ -194,17 +221,10 @@ class RunController {
     }
 
     private Run run(String id, Principal principal) {
-        Account account = accounts.find(principal.getName()).orElseThrow();
-        return runs.find(id)
-                .filter(run -> records.belongsTo(id, account))
-                .orElseThrow(() -> new NotFoundException("This run is no longer kept; run the report again"));
+        return OwnRuns.require(runs, id, principal);
     }
 
     private static RunResult result(Run run) {
-        return run.result()
-                .orElseThrow(() -> new ConflictException(
-                        run.progress().state().isOver()
-                                ? "The run did not come to an end"
-                                : "The run is not done yet"));
+        return OwnRuns.result(run);
     }
 }

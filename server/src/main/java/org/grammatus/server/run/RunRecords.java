@@ -63,11 +63,6 @@ public class RunRecords {
                 .execute();
     }
 
-    boolean belongsTo(String run, Account account) {
-        return store.read()
-                .fetchExists(DSL.selectOne().from(RUN).where(RUN.ID.eq(run)).and(RUN.ACCOUNT_ID.eq(account.id())));
-    }
-
     /** By report: when an account last started a run, milliseconds since 1970-01-01 UTC. */
     public Map<String, Long> lastRuns(Account account) {
         return store.read()

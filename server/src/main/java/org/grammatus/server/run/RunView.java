@@ -2,6 +2,7 @@ package org.grammatus.server.run;
 
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.plan.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunProgress;
@@ -17,7 +18,7 @@ import org.grammatus.server.problem.ProblemView;
  * @param problems why it failed, or what its reader should know
  * @param grandTotals the report's own totals in printed form, once it is done
  */
-record RunView(
+public record RunView(
         String id,
         String report,
         RunState state,
@@ -28,7 +29,7 @@ record RunView(
         List<ProblemView> problems,
         List<RunResult.GrandTotal> grandTotals) {
 
-    static RunView of(Run run, RunProgress progress) {
+    public static RunView of(Run run, RunProgress progress) {
         return new RunView(
                 run.id(),
                 run.request().report().id(),
@@ -41,10 +42,19 @@ record RunView(
                 run.result().map(RunResult::grandTotals).orElse(List.of()));
     }
 
-    /** A report's id and the answers to it, by prompt name, as written. */
-    record Start(String report, Map<String, String> answers) {
+    /**
+     * A report's id, the answers to it by prompt name, as written, and how its reader looks at it.
+     *
+     * @param order columns to order by, each a column's id with {@code :ascending} or {@code :descending}
+     * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys
+     */
+    record Start(String report, Map<String, String> answers, List<String> order, List<String> only) {
         Answers given() {
             return new Answers(answers == null ? Map.of() : answers);
+        }
+
+        ReaderView view() {
+            return ViewText.parse(order == null ? List.of() : order, only == null ? List.of() : only);
         }
     }
 }

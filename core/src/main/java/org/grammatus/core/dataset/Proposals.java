@@ -1,0 +1,83 @@
+package org.grammatus.core.dataset;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report.Bucket;
+import org.grammatus.core.expression.References;
+import org.grammatus.core.value.Kind;
+
+/** What usually makes sense to do with a field, so that an author mostly just agrees. */
+public final class Proposals {
+
+    private Proposals() {}
+
+    /**
+     * A total that can be made of a field.
+     *
+     * @param name what it is called: "Sum"
+     * @param value its expression
+     * @param advice why it may not be meant; none where it is fine
+     */
+    public record Total(String name, String value, Optional<String> advice) {}
+
+    /**
+     * A level that can be made of a field.
+     *
+     * @param key expression whose value makes the group
+     * @param label expression printed for it; none prints the key
+     * @param bucket coarsening of a date
+     */
+    public record Level(String key, Optional<String> label, Optional<Bucket> bucket) {}
+
+    /** Every total of a field, the usual ones first. */
+    public static List<Total> totals(DatasetModel.FieldInfo field) {
+        String x = References.to(field.definition().id());
+        List<Total> totals = new ArrayList<>();
+        if (field.type().isNumber()) {
+            totals.add(new Total("Sum", "SUM(" + x + ")", againstSum(field)));
+            totals.add(new Total("Average", "AVG(" + x + ")", Optional.empty()));
+        }
+        totals.add(new Total("Count", "COUNT(" + x + ")", Optional.empty()));
+        totals.add(new Total("Count of different values", "COUNT(DISTINCT " + x + ")", Optional.empty()));
+        if (field.type().kind() != Kind.BOOLEAN) {
+            totals.add(new Total("Smallest", "MIN(" + x + ")", Optional.empty()));
+            totals.add(new Total("Largest", "MAX(" + x + ")", Optional.empty()));
+        }
+        return totals;
+    }
+
+    /** The total that a field's column gets by itself: sums of what adds up; none where a total means little. */
+    public static Optional<Total> usual(DatasetModel.FieldInfo field) {
+        return field.definition().role() == Dataset.Role.ADDITIVE
+                ? Optional.of(totals(field).getFirst())
+                : Optional.empty();
+    }
+
+    /** Why a sum of the field may not be meant. */
+    public static Optional<String> againstSum(DatasetModel.FieldInfo field) {
+        String label = "\"" + field.definition().label() + "\"";
+        return switch (field.definition().role()) {
+            case ADDITIVE -> Optional.empty();
+            case IDENTIFIER -> Optional.of(label + " is an identifier; an average or a count may be meant");
+            case NOT_ADDITIVE, DESCRIPTIVE ->
+                Optional.of(label + " does not add up; an average or a count may be meant");
+        };
+    }
+
+    /** A level by the field: by month for dates, by the code where the field is a name that several things may share. */
+    public static Level level(DatasetModel.FieldInfo field, DatasetModel dataset) {
+        String id = field.definition().id();
+        boolean time = field.type().kind() == Kind.DATE || field.type().kind() == Kind.TIMESTAMP;
+        if (time) {
+            return new Level(References.to(id), Optional.empty(), Optional.of(Bucket.MONTH));
+        }
+        Dataset.Table table = dataset.table(field.table());
+        Optional<String> code =
+                table.code().filter(c -> table.name().filter(id::equals).isPresent());
+        return code.filter(c -> !c.equals(id))
+                .map(c -> new Level(References.to(c), Optional.of(References.to(id)), Optional.empty()))
+                .orElseGet(() -> new Level(References.to(id), Optional.empty(), Optional.empty()));
+    }
+}

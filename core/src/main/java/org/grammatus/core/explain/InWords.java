@@ -1,0 +1,135 @@
+package org.grammatus.core.explain;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/** Expressions and orders in the words of the dataset's dictionary. */
+public final class InWords {
+
+    private final DatasetModel dataset;
+
+    public InWords(DatasetModel dataset) {
+        this.dataset = dataset;
+    }
+
+    /** A formula: "sum of Net sales", "Quantity − Received". */
+    public String of(Typed e) {
+        return switch (e) {
+            case Typed.Constant c -> constant(c.value());
+            case Typed.Field f -> dataset.field(f.id()).definition().label();
+            case Typed.Negate n -> "−" + nested(n.operand());
+            case Typed.Arithmetic a ->
+                nested(a.left()) + " "
+                        + switch (a.operator()) {
+                            case ADD -> "+";
+                            case SUBTRACT -> "−";
+                            case MULTIPLY -> "×";
+                            case DIVIDE -> "÷";
+                        }
+                        + " " + nested(a.right());
+            case Typed.AddDays d ->
+                nested(d.value())
+                        + (d.days() < 0 ? " less " : " plus ")
+                        + Math.abs(d.days())
+                        + (Math.abs(d.days()) == 1 ? " day" : " days");
+            case Typed.DaysBetween d -> "days from " + nested(d.right()) + " to " + nested(d.left());
+            case Typed.Concat c -> of(c.left()) + " joined with " + of(c.right());
+            case Typed.Compare c ->
+                nested(c.left())
+                        + switch (c.operator()) {
+                            case EQUAL -> " is ";
+                            case NOT_EQUAL -> " is not ";
+                            case LESS -> " is less than ";
+                            case LESS_OR_EQUAL -> " is at most ";
+                            case GREATER -> " is more than ";
+                            case GREATER_OR_EQUAL -> " is at least ";
+                        }
+                        + nested(c.right());
+            case Typed.Logic l ->
+                nested(l.left()) + " " + l.connective().name().toLowerCase(Locale.ROOT) + " " + nested(l.right());
+            case Typed.Not n when n.operand() instanceof Typed.IsNull i -> nested(i.value()) + " is not blank";
+            case Typed.Not n -> "not " + nested(n.operand());
+            case Typed.IsNull n -> nested(n.value()) + " is blank";
+            case Typed.Like l -> nested(l.value()) + " is like " + nested(l.pattern());
+            case Typed.Choice c -> choice(c);
+            case Typed.Aggregate a -> aggregate(a);
+        };
+    }
+
+    private String choice(Typed.Choice c) {
+        List<String> branches = new ArrayList<>();
+        c.branches().forEach(branch -> branches.add(nested(branch.result()) + " if " + of(branch.condition())));
+        c.otherwise().ifPresent(otherwise -> branches.add("otherwise " + nested(otherwise)));
+        return String.join(", ", branches);
+    }
+
+    private String aggregate(Typed.Aggregate a) {
+        if (a.argument().isEmpty()) {
+            return "number of " + dataset.table(DatasetModel.GRAIN).noun().other();
+        }
+        String argument = nested(a.argument().get());
+        return switch (a.function()) {
+            case COUNT -> (a.distinct() ? "number of different values of " : "number of values of ") + argument;
+            case SUM -> (a.distinct() ? "sum of the different values of " : "sum of ") + argument;
+            case AVG -> (a.distinct() ? "average of the different values of " : "average of ") + argument;
+            case MIN -> "smallest " + argument;
+            case MAX -> "largest " + argument;
+        };
+    }
+
+    private String nested(Typed e) {
+        return switch (e) {
+            case Typed.Constant c -> of(c);
+            case Typed.Field f -> of(f);
+            case Typed.Aggregate a -> of(a);
+            default -> "(" + of(e) + ")";
+        };
+    }
+
+    private static String constant(Scalar value) {
+        return switch (value) {
+            case Scalar.Null n -> "blank";
+            case Scalar.Text t -> "“" + t.value() + "”";
+            default -> ScalarText.write(value);
+        };
+    }
+
+    /** An order in words: "by Net sales, largest first, then by name". */
+    public String order(Plan.Level level, List<Plan.Total> totals) {
+        List<String> terms = new ArrayList<>();
+        for (Plan.Term term : level.order()) {
+            terms.add(
+                    "by " + term(term.by(), totals) + ", " + direction(term.by().type(), term.direction()));
+        }
+        terms.add(level.bucket().isPresent() ? "by time" : "by name");
+        return String.join(", then ", terms);
+    }
+
+    /** A measure is called as the column it is printed in, where there is one. */
+    private String term(Typed by, List<Plan.Total> totals) {
+        Optional<String> column = totals.stream()
+                .filter(total -> total.value().equals(by))
+                .findFirst()
+                .flatMap(total -> by instanceof Typed.Aggregate a ? a.argument().map(this::of) : Optional.empty());
+        return column.orElseGet(() -> of(by));
+    }
+
+    public static String direction(Type type, Direction direction) {
+        boolean down = direction == Direction.DESCENDING;
+        return switch (type.kind()) {
+            case INTEGER, DECIMAL -> down ? "largest first" : "smallest first";
+            case DATE, TIMESTAMP -> down ? "newest first" : "oldest first";
+            case TEXT -> down ? "Z to A" : "A to Z";
+            case BOOLEAN -> down ? "yes first" : "no first";
+        };
+    }
+}

@@ -1,0 +1,167 @@
+package org.grammatus.core.explain;
+
+import com.ibm.icu.text.NumberFormat;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Homes;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * Why a figure of the totals grid is what it is.
+ *
+ * @param label what its column is called
+ * @param figure as printed
+ * @param exact all its digits, where printing rounds them; empty otherwise
+ * @param formula in words
+ * @param expression as the definition has it
+ * @param scope the group's path from the outside in, "Whole report" for the report
+ * @param conditions in words, what rows had to meet
+ * @param counted what was counted in the group: "5 orders, 12 lines"
+ * @param remarks what a careful reader should know: counted once per order, groups that overlap, a share
+ */
+public record WhyFigure(
+        String label,
+        String figure,
+        String exact,
+        String formula,
+        String expression,
+        List<String> scope,
+        List<String> conditions,
+        String counted,
+        List<String> remarks) {
+
+    private static final String WHOLE_REPORT = "Whole report";
+
+    /** Explains a total of a group. */
+    public static WhyFigure of(Grouped grouped, Printed printed, int total, int node) {
+        Plan plan = grouped.plan();
+        Plan.Total planned = plan.totals().get(total);
+        InWords words = new InWords(plan.dataset());
+        String figure = printed.total(total, node);
+        return new WhyFigure(
+                plan.columns().get(planned.column()).definition().label(),
+                figure,
+                exact(Scalars.at(grouped.totals().get(total), node), figure),
+                words.of(planned.value()),
+                planned.definition().value(),
+                path(grouped, printed, node),
+                conditions(plan, words),
+                printed.countsInWords(node),
+                remarks(grouped, printed, total, node));
+    }
+
+    /** A group's labels with their levels' names, outermost first. */
+    static List<String> path(Grouped grouped, Printed printed, int node) {
+        List<String> path = new ArrayList<>();
+        for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+            int depth = grouped.tree().depthOf(n);
+            path.addFirst(grouped.plan().levels().get(depth - 1).definition().name() + " " + printed.label(n));
+        }
+        return path.isEmpty() ? List.of(WHOLE_REPORT) : path;
+    }
+
+    private static List<String> conditions(Plan plan, InWords words) {
+        List<String> conditions = new ArrayList<>();
+        for (Plan.RowFilter filter : plan.filters()) {
+            Report.Filter definition = plan.report().filters().stream()
+                    .filter(f -> f.id().equals(filter.id()))
+                    .findFirst()
+                    .orElseThrow();
+            if (definition.kind() == Report.FilterKind.PERIOD) {
+                String prompt = definition.prompt().orElseThrow();
+                plan.prompts().stream()
+                        .filter(p -> p.prompt().name().equals(prompt))
+                        .forEach(p -> conditions.add(p.prompt().label() + " " + p.inWords(plan.locale())));
+            } else {
+                conditions.add(words.of(filter.condition()));
+            }
+        }
+        return conditions;
+    }
+
+    /** The figure's own digits where the printed form has fewer. */
+    private static String exact(Scalar value, String printed) {
+        if (!(value instanceof Scalar.Number number)) {
+            return "";
+        }
+        BigDecimal plain = number.value().stripTrailingZeros();
+        String digits = (plain.scale() < 0 ? plain.setScale(0) : plain).toPlainString();
+        String shown = printed.replaceAll("[^0-9.]", "");
+        boolean all = digits.replace("-", "").equals(shown)
+                || (shown.contains(".") && shown.replaceAll("\\.?0+$", "").equals(digits.replace("-", "")));
+        return all ? "" : digits;
+    }
+
+    private static List<String> remarks(Grouped grouped, Printed printed, int total, int node) {
+        List<String> remarks = new ArrayList<>();
+        Plan plan = grouped.plan();
+        Typed value = plan.totals().get(total).value();
+        int depth = grouped.tree().depthOf(node);
+        if (value instanceof Typed.Aggregate aggregate) {
+            int home = new Homes(plan.dataset()).orGrain(aggregate);
+            if (home != DatasetModel.GRAIN) {
+                onGrain(grouped, node, depth, home, remarks);
+            }
+            share(grouped, printed, aggregate, total, node, home).ifPresent(remarks::add);
+        }
+        return remarks;
+    }
+
+    private static void onGrain(Grouped grouped, int node, int depth, int home, List<String> remarks) {
+        DatasetModel dataset = grouped.plan().dataset();
+        String one = dataset.table(home).noun().one();
+        String lines = dataset.table(DatasetModel.GRAIN).noun().other();
+        long count = grouped.behind().count(home, node);
+        remarks.add("Taken once per " + one + ": " + count + " "
+                + dataset.table(home).noun().of(count) + ", however many " + lines
+                + " each has. It stays whole where some "
+                + lines + " are filtered away.");
+        int deepest = grouped.tree().depths() - 1;
+        if (grouped.behind().overlaps(home, depth)) {
+            remarks.add("Groups of this level can share one " + one + ", so their figures may add up to more than their"
+                    + " parent's.");
+        } else if (grouped.behind().overlaps(home, deepest)) {
+            remarks.add(
+                    "Groups further in can share one " + one + ", so their figures may add up to more than this one.");
+        }
+    }
+
+    /** The share of the parent, for sums and counts that have one. */
+    private static Optional<String> share(
+            Grouped grouped, Printed printed, Typed.Aggregate aggregate, int total, int node, int home) {
+        boolean adds = aggregate.function() == AggregateFunction.SUM
+                || aggregate.function() == AggregateFunction.COUNT && !aggregate.distinct();
+        if (node == GroupTree.ROOT
+                || !adds
+                || grouped.behind().overlaps(home, grouped.tree().depthOf(node))) {
+            return Optional.empty();
+        }
+        int parent = grouped.tree().parentOf(node);
+        Scalar own = Scalars.at(grouped.totals().get(total), node);
+        Scalar whole = Scalars.at(grouped.totals().get(total), parent);
+        if (!(own instanceof Scalar.Number part)
+                || !(whole instanceof Scalar.Number all)
+                || all.value().signum() == 0) {
+            return Optional.empty();
+        }
+        BigDecimal ratio = part.value().divide(all.value(), 8, Decimals.ROUNDING);
+        NumberFormat percent = NumberFormat.getPercentInstance(grouped.plan().locale());
+        percent.setMinimumFractionDigits(1);
+        percent.setMaximumFractionDigits(1);
+        percent.setRoundingMode(Decimals.ROUNDING.ordinal());
+        String of = parent == GroupTree.ROOT ? "the whole report" : printed.label(parent);
+        return Optional.of(percent.format(ratio) + " of " + of + " (" + printed.total(total, parent) + ")");
+    }
+}

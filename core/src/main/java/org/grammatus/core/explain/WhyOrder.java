@@ -1,0 +1,70 @@
+package org.grammatus.core.explain;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+
+/**
+ * Why a group stands where it stands among its siblings.
+ *
+ * @param rule in words: "within Lakeside by Net sales, largest first, then by name"
+ * @param terms what each term compares
+ * @param siblings around the group, in printed order
+ * @param before how many siblings stand before the first of these
+ * @param all how many siblings there are
+ */
+public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, int before, int all) {
+
+    private static final int AROUND = 6;
+
+    /**
+     * A sibling with the values compared.
+     *
+     * @param place its number when the tree is read from the top
+     * @param self whether it is the group asked about
+     */
+    public record Sibling(int place, String label, List<String> values, boolean self) {}
+
+    /** Explains the place of a group that is not the report itself. */
+    public static WhyOrder of(Grouped grouped, Printed printed, int node) {
+        Plan plan = grouped.plan();
+        GroupTree tree = grouped.tree();
+        int depth = tree.depthOf(node);
+        int parent = tree.parentOf(node);
+        Plan.Level level = plan.levels().get(depth - 1);
+        InWords words = new InWords(plan.dataset());
+        List<Integer> siblings = new ArrayList<>();
+        for (int place = tree.placeOf(parent) + 1; place <= tree.lastPlace(parent); ) {
+            int sibling = tree.nodeAt(place);
+            siblings.add(sibling);
+            place = tree.lastPlace(sibling) + 1;
+        }
+        int at = siblings.indexOf(node);
+        int from = Math.max(0, at - AROUND);
+        int to = Math.min(siblings.size(), at + AROUND + 1);
+        String within = parent == GroupTree.ROOT ? "in the whole report" : "within " + printed.label(parent);
+        return new WhyOrder(
+                within + " " + words.order(level, plan.totals()),
+                level.order().stream().map(term -> words.of(term.by())).toList(),
+                siblings.subList(from, to).stream()
+                        .map(sibling -> new Sibling(
+                                tree.placeOf(sibling),
+                                printed.label(sibling),
+                                level.order().stream()
+                                        .map(term -> print(grouped.behind().value(term, sibling, depth)))
+                                        .toList(),
+                                sibling == node))
+                        .toList(),
+                from,
+                siblings.size());
+    }
+
+    private static String print(Scalar value) {
+        return value instanceof Scalar.Null ? "(none)" : ScalarText.write(value);
+    }
+}

@@ -1,0 +1,58 @@
+package org.grammatus.core.group;
+
+import java.util.Arrays;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+
+/** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */
+public final class Behind {
+
+    private final Plan plan;
+    private final Nodes nodes;
+    private final Aggregates aggregates;
+    private final NodeValues values;
+
+    Behind(Plan plan, Nodes nodes, Aggregates aggregates, NodeValues values) {
+        this.plan = plan;
+        this.nodes = nodes;
+        this.aggregates = aggregates;
+        this.values = values;
+    }
+
+    /** The numbers, at the grain, of a group's rows in row order. */
+    public synchronized int[] rows(int node, int depth) {
+        int[] ordered = values.orderedRows();
+        int[] nodeOf = nodes.nodes(depth, DatasetModel.GRAIN, ordered);
+        int[] rows = new int[ordered.length];
+        int size = 0;
+        for (int i = 0; i < ordered.length; i++) {
+            if (nodeOf[i] == node) {
+                rows[size++] = ordered[i];
+            }
+        }
+        return Arrays.copyOf(rows, size);
+    }
+
+    /** The value by which a term of a level's order puts a group in its place. */
+    public synchronized Scalar value(Plan.Term term, int node, int depth) {
+        Column column = term.overScope()
+                ? Evaluator.evaluate(term.by(), aggregates, new Faults())
+                : values.atFirstRow(term.by(), depth, varying -> {});
+        return Scalars.at(column, term.overScope() ? node : node - nodes.first(depth));
+    }
+
+    /** Whether groups of a depth may share rows of a table, so that their figures of it do not add up to their parent's. */
+    public boolean overlaps(int home, int depth) {
+        return depth > 0 && !plan.dataset().reaches(home, nodes.tableOf(depth));
+    }
+
+    /** How many rows of a table a group has. */
+    public synchronized long count(int table, int node) {
+        return aggregates.rowCounts(table)[node];
+    }
+}

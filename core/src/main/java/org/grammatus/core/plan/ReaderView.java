@@ -1,0 +1,193 @@
+package org.grammatus.core.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionPrinter;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/**
+ * How a reader looks at a report: an order of their own and groups narrowed to. It changes a report before it is planned, so
+ * that everything after is computed again. Immutable.
+ *
+ * @param order columns to order by, first one first
+ * @param only groups that rows must lie in; all of them must hold
+ */
+public record ReaderView(List<Sort> order, List<Only> only) {
+
+    /** The report as its author made it. */
+    public static final ReaderView PLAIN = new ReaderView(List.of(), List.of());
+
+    private static final Position START = new Position(1, 1);
+
+    public ReaderView {
+        order = List.copyOf(order);
+        only = List.copyOf(only);
+    }
+
+    /** @param column a column's id */
+    public record Sort(String column, Report.Direction direction) {}
+
+    /**
+     * A group of a level, whatever its parents.
+     *
+     * @param level the level's id
+     * @param key its key as files write it, the first day of a bucket; none for the group of blank keys
+     */
+    public record Only(String level, Optional<String> key) {}
+
+    public boolean isPlain() {
+        return order.isEmpty() && only.isEmpty();
+    }
+
+    /**
+     * The report as the reader looks at it.
+     *
+     * @param plan of the report as its author made it
+     * @throws ProblemException if a column or level is not there, or a key does not fit
+     */
+    public Report applied(Plan plan) {
+        Report report = plan.report();
+        Report.Block block = report.blocks().getFirst();
+        List<Report.Filter> filters = new ArrayList<>(report.filters());
+        for (int i = 0; i < only.size(); i++) {
+            filters.add(filter(
+                    "view-only-" + i, condition(level(plan, only.get(i).level()), only.get(i))));
+        }
+        List<Report.Level> levels = new ArrayList<>();
+        for (Report.Level level : block.levels()) {
+            levels.add(ordered(level, plan));
+        }
+        Report.Rows rows = new Report.Rows(block.rows().shown(), rowOrder(plan));
+        Report.Block viewed = new Report.Block(
+                block.id(),
+                block.kind(),
+                levels,
+                block.columns(),
+                block.totals(),
+                block.counts(),
+                block.highlights(),
+                rows);
+        return new Report(
+                report.format(),
+                report.version(),
+                report.id(),
+                report.title(),
+                report.description(),
+                report.dataset(),
+                report.locale(),
+                report.prompts(),
+                filters,
+                List.of(viewed),
+                report.page());
+    }
+
+    private static Report.Filter filter(String id, String where) {
+        return new Report.Filter(
+                id,
+                Report.FilterKind.EXPRESSION,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(where),
+                Optional.empty());
+    }
+
+    /** A level ordered by the totals it prints under the columns asked for, or by what its lines show there. */
+    private Report.Level ordered(Report.Level level, Plan plan) {
+        List<Report.OrderTerm> terms = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            Sort sort = order.get(i);
+            Report.Column column = column(plan, sort.column());
+            Optional<String> total = plan.report().blocks().getFirst().totals().stream()
+                    .filter(t -> t.column().equals(sort.column())
+                            && t.cells().stream().anyMatch(cell -> cell.at().equals(level.id())))
+                    .map(Report.Total::value)
+                    .findFirst();
+            boolean line = level.header() == Report.Header.LINE;
+            String id = "view-order-" + level.id() + "-" + i;
+            total.or(() -> line ? Optional.of(column.value()) : Optional.empty())
+                    .ifPresent(by -> terms.add(new Report.OrderTerm(id, by, sort.direction())));
+        }
+        return terms.isEmpty()
+                ? level
+                : new Report.Level(
+                        level.id(),
+                        level.name(),
+                        level.key(),
+                        level.bucket(),
+                        level.label(),
+                        terms,
+                        level.header(),
+                        level.headerText(),
+                        level.footer(),
+                        level.footerText(),
+                        level.newPage(),
+                        level.off());
+    }
+
+    private List<Report.OrderTerm> rowOrder(Plan plan) {
+        List<Report.OrderTerm> terms = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            Report.Column column = column(plan, order.get(i).column());
+            terms.add(new Report.OrderTerm(
+                    "view-order-rows-" + i, column.value(), order.get(i).direction()));
+        }
+        terms.addAll(plan.report().blocks().getFirst().rows().order());
+        return terms;
+    }
+
+    private static Report.Column column(Plan plan, String id) {
+        return plan.report().blocks().getFirst().columns().stream()
+                .filter(column -> column.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new ProblemException(Problem.error(
+                        "/view/order", "the report has no column \"" + id + "\"; order by one of its own")));
+    }
+
+    private static Plan.Level level(Plan plan, String id) {
+        return plan.levels().stream()
+                .filter(level -> level.definition().id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new ProblemException(Problem.error(
+                        "/view/only", "the report has no level \"" + id + "\"; narrow to a group of one of its own")));
+    }
+
+    /** What a row must meet to lie in the group. */
+    private static String condition(Plan.Level level, Only only) {
+        String key = "(" + level.definition().key() + ")";
+        if (only.key().isEmpty()) {
+            return key + " IS NULL";
+        }
+        Type type = level.bucket().isPresent() ? Type.DATE : level.key().type();
+        try {
+            Scalar value = ScalarText.parse(only.key().get(), type);
+            if (level.bucket().isEmpty()) {
+                return key + " = " + literal(value);
+            }
+            DateBucket bucket = level.bucket().get();
+            long start = bucket.start(((Scalar.Date) value).value().toEpochDay());
+            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
+        } catch (IllegalArgumentException e) {
+            throw new ProblemException(Problem.error("/view/only", e.getMessage()));
+        }
+    }
+
+    private static String day(long epochDay) {
+        return literal(new Scalar.Date(LocalDate.ofEpochDay(epochDay)));
+    }
+
+    private static String literal(Scalar value) {
+        return ExpressionPrinter.print(new Expression.Literal(value, START));
+    }
+}

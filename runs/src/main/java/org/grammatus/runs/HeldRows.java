@@ -1,0 +1,107 @@
+package org.grammatus.runs;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.locks.ReentrantLock;
+import org.grammatus.core.table.Star;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+import org.grammatus.sources.Source;
+
+/**
+ * A source whose rows are kept in memory once read, so that editing a report does not read them again. Rows are held as
+ * immutable snapshots, one for each dataset; a snapshot is read anew when the source has changed or more fields are needed.
+ * Snapshots that have gone unused the longest give way when all together exceed the budget. Thread-safe: equal reads share one
+ * load.
+ */
+public final class HeldRows implements Source {
+
+    private final Source source;
+    private final long budget;
+    private final Map<String, Held> held = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<String, ReentrantLock> loading = new LinkedHashMap<>();
+
+    private record Held(String version, Reading reading, Star star, long bytes) {}
+
+    /**
+     * Rows of a source.
+     *
+     * @param budget the most memory that snapshots may take together, in bytes
+     */
+    public HeldRows(Source source, long budget) {
+        this.source = source;
+        this.budget = budget;
+    }
+
+    /** Half of the memory that the program may take. */
+    public static long defaultBudget() {
+        return Runtime.getRuntime().maxMemory() / 2;
+    }
+
+    @Override
+    public String name() {
+        return source.name();
+    }
+
+    @Override
+    public String version() {
+        return source.version();
+    }
+
+    @Override
+    public Star read(Reading reading, ReadProgress progress) {
+        String key = reading.dataset().definition().id();
+        Held ready = current(key, reading, source.version());
+        if (ready != null && ready.reading.covers(reading)) {
+            return ready.star;
+        }
+        ReentrantLock lock;
+        synchronized (held) {
+            lock = loading.computeIfAbsent(key, k -> new ReentrantLock());
+        }
+        lock.lock();
+        try {
+            String version = source.version();
+            Held found = current(key, reading, version);
+            if (found != null && found.reading.covers(reading)) {
+                return found.star;
+            }
+            Reading wanted = found != null ? found.reading.with(reading) : reading;
+            Star star = source.read(wanted, progress);
+            keep(key, new Held(version, wanted, star, star.bytes()));
+            return star;
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** The snapshot of a dataset as the source has it now, or null. */
+    private Held current(String key, Reading reading, String version) {
+        synchronized (held) {
+            Held found = held.get(key);
+            boolean current =
+                    found != null && found.version.equals(version) && found.reading.dataset() == reading.dataset();
+            return current ? found : null;
+        }
+    }
+
+    /** Keeps a snapshot where it fits the budget by itself. */
+    private void keep(String key, Held snapshot) {
+        synchronized (held) {
+            held.remove(key);
+            if (snapshot.bytes > budget) {
+                return;
+            }
+            held.put(key, snapshot);
+            long all = held.values().stream().mapToLong(Held::bytes).sum();
+            var oldest = held.values().iterator();
+            while (all > budget && oldest.hasNext()) {
+                Held unused = oldest.next();
+                if (unused != snapshot) {
+                    all -= unused.bytes;
+                    oldest.remove();
+                }
+            }
+        }
+    }
+}

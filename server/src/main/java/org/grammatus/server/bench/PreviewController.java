@@ -1,0 +1,110 @@
+package org.grammatus.server.bench;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.runs.Previews;
+import org.grammatus.runs.Run;
+import org.grammatus.runs.RunRequest;
+import org.grammatus.server.BusinessDate;
+import org.grammatus.server.library.Datasets;
+import org.grammatus.server.problem.NotFoundException;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Previews of a report that is being edited, for authors. The newest edit of a session wins. */
+@RestController
+@RequestMapping("/api/previews")
+class PreviewController {
+
+    private final Previews previews;
+    private final Datasets datasets;
+    private final BusinessDate businessDate;
+
+    PreviewController(Previews previews, Datasets datasets, BusinessDate businessDate) {
+        this.previews = previews;
+        this.datasets = datasets;
+        this.businessDate = businessDate;
+    }
+
+    /**
+     * A definition to be seen.
+     *
+     * @param edit number of the edit, which only grows in a session
+     * @param answers by prompt name, as written
+     * @param page number of the page to be shown
+     */
+    record PreviewBody(long edit, JsonNode definition, Map<String, String> answers, int page) {}
+
+    /** How far the newest preview of a session is. */
+    record PreviewProgress(long rowsRead) {}
+
+    @PostMapping("/{session}")
+    @Operation(
+            operationId = "preview",
+            summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
+    PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
+        try {
+            Report report = Definitions.readReport(body.definition().toString());
+            DatasetModel dataset = datasets.require(report.dataset());
+            RunRequest request = new RunRequest(
+                    report.asking(),
+                    dataset,
+                    new Answers(body.answers() == null ? Map.of() : body.answers()),
+                    businessDate.now(),
+                    ReaderView.PLAIN);
+            Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
+            return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
+                    .orElseGet(() -> PreviewView.outdated(body.edit()));
+        } catch (ProblemException e) {
+            return PreviewView.wrong(body.edit(), e.problems());
+        }
+    }
+
+    @GetMapping("/{session}")
+    @Operation(operationId = "previewProgress", summary = "How far the newest preview of a session is")
+    PreviewProgress progress(@PathVariable("session") String session, Principal principal) {
+        return previews.newest(principal.getName(), session)
+                .map(run -> new PreviewProgress(run.progress().rowsRead()))
+                .orElseThrow(() -> new NotFoundException("There is no such session"));
+    }
+
+    @DeleteMapping("/{session}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "endPreviews", summary = "Ends a session")
+    void end(@PathVariable("session") String session, Principal principal) {
+        previews.end(principal.getName(), session);
+    }
+
+    /** A definition of which the typed form of its filters is wanted. */
+    record FiltersBody(JsonNode definition) {}
+
+    /** A filter's typed form. */
+    record FilterText(String id, String text) {}
+
+    @PostMapping("/filters")
+    @Operation(operationId = "filterTexts", summary = "The expressions that a definition's filters stand for")
+    List<FilterText> filters(@RequestBody FiltersBody body) {
+        Report report = Definitions.readReport(body.definition().toString());
+        DatasetModel dataset = datasets.require(report.dataset());
+        return report.filters().stream()
+                .map(filter -> new FilterText(filter.id(), org.grammatus.core.plan.FilterText.of(filter, dataset)))
+                .toList();
+    }
+}

@@ -1,0 +1,94 @@
+package org.grammatus.server.dataset;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Proposals;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report.Bucket;
+import org.grammatus.core.expression.References;
+import org.grammatus.core.value.Kind;
+
+/**
+ * A dataset as authors see it.
+ *
+ * @param grain what one row is, in words
+ * @param dateField the field that a period usually asks about
+ */
+record DatasetView(
+        String id,
+        String label,
+        Optional<String> description,
+        String grain,
+        Optional<String> dateField,
+        List<TableView> tables,
+        List<FieldView> fields) {
+
+    /** A table, and what several of its rows are called. */
+    record TableView(String id, String noun) {}
+
+    /**
+     * A field with what can be made of it.
+     *
+     * @param table id of its home table
+     * @param value expression of its column
+     * @param usual the total its column gets by itself
+     * @param totals every total, by name
+     */
+    record FieldView(
+            String id,
+            String label,
+            Optional<String> description,
+            Kind type,
+            Dataset.Role role,
+            String table,
+            String value,
+            LevelView level,
+            Optional<String> usual,
+            List<Proposals.Total> totals) {}
+
+    /**
+     * A level of the field.
+     *
+     * @param bucket as definitions write it
+     */
+    record LevelView(String key, Optional<String> label, Optional<String> bucket) {}
+
+    static DatasetView of(DatasetModel dataset) {
+        Dataset definition = dataset.definition();
+        return new DatasetView(
+                definition.id(),
+                definition.label(),
+                definition.description(),
+                dataset.table(DatasetModel.GRAIN).noun().one(),
+                dataset.fields().values().stream()
+                        .filter(f -> f.type().kind() == Kind.DATE || f.type().kind() == Kind.TIMESTAMP)
+                        .map(f -> f.definition().id())
+                        .findFirst(),
+                definition.tables().stream()
+                        .map(table -> new TableView(table.id(), table.noun().other()))
+                        .toList(),
+                dataset.fields().values().stream().map(f -> field(f, dataset)).toList());
+    }
+
+    private static FieldView field(DatasetModel.FieldInfo info, DatasetModel dataset) {
+        Dataset.Field field = info.definition();
+        Proposals.Level level = Proposals.level(info, dataset);
+        return new FieldView(
+                field.id(),
+                field.label(),
+                field.description(),
+                info.type().kind(),
+                field.role(),
+                field.table(),
+                References.to(field.id()),
+                new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word)),
+                Proposals.usual(info).map(Proposals.Total::value),
+                Proposals.totals(info));
+    }
+
+    private static String word(Bucket bucket) {
+        return bucket.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+}

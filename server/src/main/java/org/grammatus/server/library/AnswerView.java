@@ -1,0 +1,19 @@
+package org.grammatus.server.library;
+
+import com.ibm.icu.util.ULocale;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.prompt.ResolvedPrompt;
+
+/**
+ * What an answer stands for.
+ *
+ * @param resolved ISO 8601 interval, {@code ..} for an open end; or the chosen value
+ * @param words the same with month names
+ */
+public record AnswerView(String name, String resolved, String words) {
+
+    public static AnswerView of(ResolvedPrompt prompt, Report report) {
+        return new AnswerView(
+                prompt.prompt().name(), prompt.resolved(), prompt.inWords(ULocale.forLanguageTag(report.locale())));
+    }
+}

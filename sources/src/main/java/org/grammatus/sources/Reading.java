@@ -1,0 +1,47 @@
+package org.grammatus.sources;
+
+import java.util.Set;
+import java.util.TreeSet;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.Plan;
+
+/**
+ * What is to be read of a dataset. Immutable.
+ *
+ * @param fields ids of the fields that are needed
+ * @param tables numbers of the tables whose rows are needed even without a field of theirs
+ */
+public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables) {
+
+    public Reading {
+        fields = Set.copyOf(fields);
+        tables = Set.copyOf(tables);
+    }
+
+    /** What a plan needs and no more. */
+    public static Reading of(Plan plan) {
+        return new Reading(plan.dataset(), plan.fields(), Set.copyOf(plan.counted()));
+    }
+
+    /** All of a dataset. */
+    public static Reading all(DatasetModel dataset) {
+        Set<Integer> tables = new TreeSet<>();
+        for (int table = 0; table < dataset.tableCount(); table++) {
+            tables.add(table);
+        }
+        return new Reading(dataset, dataset.fields().keySet(), tables);
+    }
+
+    /** This and another of the same dataset. */
+    public Reading with(Reading other) {
+        Set<String> allFields = new TreeSet<>(fields);
+        allFields.addAll(other.fields);
+        Set<Integer> allTables = new TreeSet<>(tables);
+        allTables.addAll(other.tables);
+        return new Reading(dataset, allFields, allTables);
+    }
+
+    public boolean covers(Reading other) {
+        return fields.containsAll(other.fields) && tables.containsAll(other.tables);
+    }
+}
