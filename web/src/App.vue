@@ -11,5 +11,5 @@ const showsBar = computed(() => route.name !== 'sign-in' && session.person !== u
 
 <template>
   <TopBar v-if="showsBar" />
-  <RouterView />
+  <RouterView :key="String(route.params.id ?? route.name)" />
 </template>

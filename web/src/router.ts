@@ -10,6 +10,7 @@ export const router = createRouter({
     { path: '/sign-in', name: 'sign-in', component: () => import('./session/SignInScreen.vue') },
     { path: '/reports', name: 'library', component: () => import('./library/LibraryScreen.vue') },
     { path: '/reports/:id', name: 'run', component: () => import('./run/RunScreen.vue'), props: true },
+    { path: '/bench/:id', name: 'bench', component: () => import('./bench/BenchScreen.vue'), props: true },
     { path: '/:unknown(.*)*', redirect: '/reports' },
   ],
 })

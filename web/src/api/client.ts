@@ -1,4 +1,5 @@
 import type { components } from './schema'
+import type { Report } from './report'
 import { words } from '@/words'
 
 export type Session = components['schemas']['SessionView']
@@ -10,7 +11,34 @@ export type RunView = components['schemas']['RunView']
 export type PageView = components['schemas']['PageView']
 export type OutlineEntry = components['schemas']['Entry']
 export type ProblemView = components['schemas']['ProblemView']
+export type DatasetLine = components['schemas']['DatasetLine']
+export type DatasetView = components['schemas']['DatasetView']
+export type FieldView = components['schemas']['FieldView']
+export type FieldValue = components['schemas']['Value']
+export type PreviewView = components['schemas']['PreviewView']
+export type Change = components['schemas']['Change']
+export type WhyFigure = components['schemas']['WhyFigure']
+export type WhyOrder = components['schemas']['WhyOrder']
+export type RowsBehind = components['schemas']['RowsBehind']
+export type PathStep = components['schemas']['PathStep']
+export type StripsView = components['schemas']['StripsView']
+export type Hit = components['schemas']['Hit']
 export type Answers = Record<string, string>
+export type { Report, Prompt, Filter, Block, Level, Order, Column, Total, Cell, Highlight } from './report'
+
+/** A report to be changed, with what this person has changed but not saved. */
+export interface Editing {
+  definition: Report
+  revision: number
+  editable: boolean
+  draft?: { definition: Report; base: number; updatedAt: number }
+}
+
+/** How a reader looks at a report, as addresses write it. */
+export interface View {
+  order: string[]
+  only: string[]
+}
 
 /** A refusal or failure of the server, in words, as RFC 9457 carries it. */
 export class ApiError extends Error {
@@ -18,6 +46,8 @@ export class ApiError extends Error {
     readonly status: number,
     message: string,
     readonly problems: ProblemView[] = [],
+    /** The newest revision, where somebody saved before. */
+    readonly revision?: number,
   ) {
     super(message)
   }
@@ -37,7 +67,13 @@ function csrfToken(): string {
   return cookie ? decodeURIComponent(cookie.substring('XSRF-TOKEN='.length)) : ''
 }
 
-async function call(method: string, path: string, body?: BodyInit, type?: string): Promise<Response> {
+async function call(
+  method: string,
+  path: string,
+  body?: BodyInit,
+  type?: string,
+  options: RequestInit = {},
+): Promise<Response> {
   const headers: Record<string, string> = {}
   if (method !== 'GET') {
     headers['X-XSRF-TOKEN'] = csrfToken()
@@ -47,8 +83,11 @@ async function call(method: string, path: string, body?: BodyInit, type?: string
   }
   let response: Response
   try {
-    response = await fetch(path, { method, headers, body })
-  } catch {
+    response = await fetch(path, { method, headers, body, ...options })
+  } catch (e) {
+    if ((e as Error).name === 'AbortError') {
+      throw e
+    }
     throw new ApiError(0, words.failure.offline)
   }
   if (!response.ok) {
@@ -62,7 +101,12 @@ async function failure(response: Response): Promise<ApiError> {
   if (response.status === 401 && !response.url.endsWith('/api/session')) {
     onUnauthorised()
   }
-  return new ApiError(response.status, problem.detail ?? words.failure.unknown, problem.problems ?? [])
+  return new ApiError(
+    response.status,
+    problem.detail ?? words.failure.unknown,
+    problem.problems ?? [],
+    problem.revision,
+  )
 }
 
 async function get<T>(path: string): Promise<T> {
@@ -70,7 +114,11 @@ async function get<T>(path: string): Promise<T> {
 }
 
 async function post<T>(path: string, body: unknown): Promise<T> {
-  return (await call('POST', path, JSON.stringify(body), 'application/json')).json() as Promise<T>
+  return (await send('POST', path, body)).json() as Promise<T>
+}
+
+function send(method: string, path: string, body: unknown, options?: RequestInit): Promise<Response> {
+  return call(method, path, JSON.stringify(body), 'application/json', options)
 }
 
 const id = encodeURIComponent
@@ -85,12 +133,52 @@ export const api = {
   report: (report: string) => get<ReportView>(`/api/reports/${id(report)}`),
   resolve: (report: string, answers: Answers) =>
     post<AnswerView[]>(`/api/reports/${id(report)}/answers`, { answers }),
-  startRun: (report: string, answers: Answers) => post<RunView>('/api/runs', { report, answers }),
+  choices: (report: string, prompt: string, find: string) =>
+    get<FieldValue[]>(`/api/reports/${id(report)}/choices?prompt=${id(prompt)}&find=${id(find)}`),
+  addReport: (definition: Report) => post<{ id: string; title: string }>('/api/reports', definition),
+  editing: (report: string) => get<Editing>(`/api/reports/${id(report)}/editing`),
+  /** Sent even while the page is being left. */
+  keepDraft: (report: string, definition: Report, base: number) =>
+    send('PUT', `/api/reports/${id(report)}/draft`, { definition, base }, { keepalive: true }),
+  discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
+  save: async (report: string, definition: Report, base: number) =>
+    (await send('PUT', `/api/reports/${id(report)}`, { definition, base })).json() as Promise<{
+      revision: number
+    }>,
+  copy: (report: string, title: string, definition?: Report) =>
+    post<{ id: string; title: string }>(`/api/reports/${id(report)}/copy`, { title, definition }),
+  change: (report: string, change: Change) => send('PATCH', `/api/reports/${id(report)}`, change),
+  deleteReport: (report: string) => call('DELETE', `/api/reports/${id(report)}`),
+  restore: (report: string) => call('POST', `/api/reports/${id(report)}/restore`),
+  datasets: () => get<DatasetLine[]>('/api/datasets'),
+  dataset: (dataset: string) => get<DatasetView>(`/api/datasets/${id(dataset)}`),
+  values: (dataset: string, field: string, find: string) =>
+    get<FieldValue[]>(`/api/datasets/${id(dataset)}/values?field=${id(field)}&find=${id(find)}`),
+  preview: async (
+    session: string,
+    body: { edit: number; definition: Report; answers: Answers; page: number },
+    signal: AbortSignal,
+  ) => (await send('POST', `/api/previews/${session}`, body, { signal })).json() as Promise<PreviewView>,
+  previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
+  endPreviews: (session: string) => call('DELETE', `/api/previews/${session}`),
+  filterTexts: (definition: Report) =>
+    post<{ id: string; text: string }[]>('/api/previews/filters', { definition }),
+  startRun: (report: string, answers: Answers, view: View) =>
+    post<RunView>('/api/runs', { report, answers, ...view }),
+  strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),
+  strip: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/strips/${number}`),
+  find: (run: string, text: string) => get<Hit[]>(`/api/runs/${id(run)}/find?text=${id(text)}`),
+  whyFigure: (run: string, place: number, total: string) =>
+    get<WhyFigure>(`/api/runs/${id(run)}/figure?place=${place}&total=${id(total)}`),
+  whyOrder: (run: string, place: number) => get<WhyOrder>(`/api/runs/${id(run)}/order?place=${place}`),
+  rowsBehind: (run: string, place: number, offset: number) =>
+    get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}`),
+  path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
   run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),
   outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
   file: async (run: string, format: string) =>
-    (await call('GET', `/api/runs/${id(run)}/file?format=${format}`)).blob(),
+    (await call('GET', `/api/runs/${id(run)}/file?format=${format}&protect=true`)).blob(),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
 }

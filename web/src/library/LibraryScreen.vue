@@ -1,35 +1,50 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, onMounted, ref } from 'vue'
+import Menu from 'primevue/menu'
+import SelectButton from 'primevue/selectbutton'
+import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { useLibrary, type Which } from './useLibrary'
 import { api, type ReportLine } from '@/api/client'
+import { useSession } from '@/session/useSession'
 import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
-const router = useRouter()
-const reports = ref<ReportLine[]>()
-const problem = ref('')
-const sought = ref('')
-const shown = computed(() => {
-  const text = folded(sought.value)
-  return (reports.value ?? []).filter((r) => folded(`${r.title} ${r.description ?? ''}`).includes(text))
-})
+// Authors alone need these, and only once they ask.
+const NewReportDialog = defineAsyncComponent(() => import('./NewReportDialog.vue'))
+const DetailsDialog = defineAsyncComponent(() => import('./DetailsDialog.vue'))
 
-/** Finding ignores case and accents. */
-function folded(text: string): string {
-  return text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().trim()
-}
+const router = useRouter()
+const session = useSession()
+const { reports, problem, sought, which, removed, shown, folders, load, change, remove, restore } =
+  useLibrary()
+
+const text = words.library
+const isAuthor = computed(() => session.person?.role === 'AUTHOR')
+const making = ref(false)
+const described = ref<ReportLine>()
+const chosen = ref<ReportLine>()
+const menu = useTemplateRef('menu')
+const choices: { value: Which; label: string }[] = [
+  { value: 'all', label: text.all },
+  { value: 'mine', label: text.mine },
+  { value: 'offered', label: text.offered },
+  { value: 'starters', label: text.starters },
+]
+const allFolders = computed(() => [...new Set((reports.value ?? []).map((r) => r.folder))].filter(Boolean))
 
 function about(report: ReportLine): string {
-  const owner = report.owner ? words.library.by(report.owner) : words.library.starter
+  const owner = report.owner ? text.by(report.owner) : text.starter
+  const state = report.owner ? (report.offered ? text.offeredState : text.private) : ''
   const ran = report.lastRunAt
-    ? words.library.lastRun(
+    ? text.lastRun(
         new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(
           report.lastRunAt,
         ),
       )
-    : words.library.neverRun
-  return `${owner} · ${ran}`
+    : text.neverRun
+  return [owner, state, report.drafted ? text.drafted : '', ran].filter(Boolean).join(' · ')
 }
 
 /** Enter opens the first report found. */
@@ -40,44 +55,136 @@ async function openFirst() {
   }
 }
 
-onMounted(async () => {
+const edit = (id: string) => router.push({ name: 'bench', params: { id } })
+
+async function copy(report: ReportLine) {
   try {
-    reports.value = await api.reports()
+    const made = await api.copy(report.id, text.copyOf(report.title))
+    await edit(made.id)
   } catch (e) {
     problem.value = (e as Error).message
   }
+}
+
+const items = computed(() => {
+  const report = chosen.value
+  if (!report) {
+    return []
+  }
+  const own = report.mine
+    ? [
+        {
+          label: report.offered ? text.withdraw : text.offer,
+          icon: report.offered ? 'pi pi-lock' : 'pi pi-users',
+          command: () => change(report.id, { offered: !report.offered }),
+        },
+        { label: text.remove, icon: 'pi pi-trash', command: () => remove(report) },
+      ]
+    : []
+  return [
+    {
+      label: report.editable ? text.edit : text.editCopy,
+      icon: 'pi pi-pencil',
+      command: () => edit(report.id),
+    },
+    { label: text.copy, icon: 'pi pi-copy', command: () => copy(report) },
+    ...(report.editable
+      ? [{ label: text.rename, icon: 'pi pi-tag', command: () => (described.value = report) }]
+      : []),
+    ...own,
+  ]
 })
+
+function showMenu(report: ReportLine, event: Event) {
+  chosen.value = report
+  menu.value?.toggle(event)
+}
+
+async function saveDetails(id: string, details: Parameters<typeof change>[1]) {
+  described.value = undefined
+  await change(id, details)
+}
+
+onMounted(load)
 </script>
 
 <template>
   <main class="library">
     <div class="head">
-      <h1>{{ words.library.title }}</h1>
-      <span v-if="reports" class="count" aria-live="polite">{{ words.library.count(shown.length) }}</span>
+      <h1>{{ text.title }}</h1>
+      <span v-if="reports" class="count" aria-live="polite">{{ text.count(shown.length) }}</span>
+      <Button v-if="isAuthor" :label="text.make" icon="pi pi-plus" @click="making = true" />
       <label class="find">
-        <span class="visually-hidden">{{ words.library.find }}</span>
+        <span class="visually-hidden">{{ text.find }}</span>
         <i class="pi pi-search" aria-hidden="true" />
         <InputText
           v-model="sought"
           v-focus
           type="search"
-          :placeholder="words.library.find"
+          :placeholder="text.find"
           @keydown.enter="openFirst"
         />
       </label>
     </div>
-    <p v-if="problem" role="alert" class="note">{{ problem }}</p>
-    <p v-else-if="reports && reports.length === 0" class="note">{{ words.library.none }}</p>
-    <p v-else-if="reports && shown.length === 0" class="note">{{ words.library.noneFound(sought) }}</p>
-    <ul v-else>
-      <li v-for="report in shown" :key="report.id">
-        <RouterLink :to="{ name: 'run', params: { id: report.id } }">
-          <span class="title">{{ report.title }}</span>
-          <span class="description">{{ report.description }}</span>
-          <span class="about">{{ about(report) }}</span>
-        </RouterLink>
-      </li>
-    </ul>
+    <SelectButton
+      v-model="which"
+      :options="choices"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      size="small"
+      :aria-label="text.which"
+      class="which"
+    />
+    <p v-if="removed" class="removed" role="status">
+      {{ text.removed(removed.title) }} <Button :label="text.undo" text size="small" @click="restore" />
+    </p>
+    <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+    <p v-else-if="reports && reports.length === 0" class="note">
+      {{ isAuthor ? text.none : text.noneForReaders }}
+    </p>
+    <p v-else-if="reports && shown.length === 0" class="note">{{ text.noneFound(sought) }}</p>
+    <section v-for="[folder, list] in folders" :key="folder">
+      <h2 v-if="folders.length > 1 || folder">{{ folder || text.noFolder }}</h2>
+      <ul>
+        <li v-for="report in list" :key="report.id">
+          <RouterLink :to="{ name: 'run', params: { id: report.id } }">
+            <span class="title">{{ report.title }}</span>
+            <span class="description">{{ report.description }}</span>
+            <span class="about">{{ about(report) }}</span>
+          </RouterLink>
+          <template v-if="isAuthor">
+            <Button
+              icon="pi pi-pencil"
+              text
+              severity="secondary"
+              :aria-label="`${report.editable ? text.edit : text.editCopy}: ${report.title}`"
+              :title="report.editable ? text.edit : text.editCopy"
+              @click="edit(report.id)"
+            />
+            <Button
+              icon="pi pi-ellipsis-v"
+              text
+              severity="secondary"
+              aria-haspopup="menu"
+              :aria-label="text.more(report.title)"
+              :title="text.more(report.title)"
+              @click="showMenu(report, $event)"
+            />
+          </template>
+        </li>
+      </ul>
+    </section>
+    <Menu ref="menu" :model="items" popup />
+    <template v-if="isAuthor">
+      <NewReportDialog v-model:visible="making" @made="edit" />
+      <DetailsDialog
+        :report="described"
+        :folders="allFolders"
+        @save="saveDetails"
+        @close="described = undefined"
+      />
+    </template>
   </main>
 </template>
 
@@ -89,19 +196,26 @@ onMounted(async () => {
 }
 .head {
   display: flex;
-  align-items: baseline;
+  align-items: center;
   gap: 0.75rem;
-  margin-bottom: 1rem;
+  margin-bottom: 0.75rem;
 }
 h1 {
   font-size: 1.6rem;
   margin: 0;
 }
+h2 {
+  font-size: 1.05rem;
+  margin: 1.1rem 0 0.4rem;
+}
+.which {
+  margin-bottom: 0.75rem;
+}
 .count {
   color: var(--quiet);
+  flex: 1;
 }
 .find {
-  margin-left: auto;
   position: relative;
 }
 .find .pi {
@@ -123,35 +237,48 @@ ul {
   display: grid;
   gap: 0.5rem;
 }
-li a {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 0.15rem 1rem;
-  padding: 0.75rem 1rem;
+li {
+  display: flex;
+  align-items: center;
   background: var(--panel);
   border: 1px solid var(--line);
   border-radius: 4px;
+  padding-right: 0.25rem;
+}
+li:hover {
+  border-color: var(--accent);
+}
+li a {
+  flex: 1;
+  min-width: 0;
+  display: grid;
+  gap: 0.15rem 1rem;
+  padding: 0.65rem 1rem;
   color: inherit;
   text-decoration: none;
   overflow-wrap: anywhere;
-}
-li a:hover {
-  border-color: var(--accent);
 }
 .title {
   font-weight: 600;
   font-size: 1.1rem;
 }
-.description {
-  grid-row: 2;
-  color: var(--quiet);
-}
+.description,
 .about {
   color: var(--quiet);
-  text-align: right;
 }
 .note {
   color: var(--quiet);
   padding: 2rem 0;
+}
+.removed {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  background: var(--accent-soft);
+  padding: 0.3rem 0.8rem;
+  border-radius: 4px;
+}
+.problem {
+  color: var(--danger);
 }
 </style>

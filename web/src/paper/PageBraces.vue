@@ -4,7 +4,7 @@ import { bracesOf, PIXEL } from './geometry'
 import type { PageView } from '@/api/client'
 
 const props = defineProps<{ page: PageView; zoom: number; lit?: number }>()
-const emit = defineEmits<{ light: [node: number | undefined] }>()
+const emit = defineEmits<{ light: [node: number | undefined]; pick: [node: number, event: MouseEvent] }>()
 
 /** Width of one depth of braces, in pixels. */
 const STEP = 26
@@ -59,6 +59,7 @@ function labelPlace(brace: { top: number; bottom: number; depth: number }): stri
       :style="{ '--level': `var(--level-${Math.min(brace.depth, 4)})` }"
       @mouseenter="emit('light', brace.node)"
       @mouseleave="emit('light', undefined)"
+      @click="emit('pick', brace.node, $event)"
     >
       <title>{{ brace.label }}</title>
       <rect
@@ -80,6 +81,7 @@ function labelPlace(brace: { top: number; bottom: number; depth: number }): stri
 }
 rect {
   fill: transparent;
+  cursor: pointer;
 }
 path {
   fill: none;

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { bandsOf, baselineOffset, inside, LINE, PIXEL, type Band, type Cell } from './geometry'
+import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
 import type { PageView } from '@/api/client'
 
-const props = defineProps<{ page: PageView; zoom: number }>()
+const props = defineProps<{ page: PageView; zoom: number; continuous?: boolean }>()
+const emit = defineEmits<{
+  pick: [hit: Hit, event: MouseEvent]
+  open: [hit: Hit, event: MouseEvent]
+  menu: [hit: Hit, event: MouseEvent]
+  brace: [node: number, event: MouseEvent]
+}>()
 
 const bands = computed(() => bandsOf(props.page))
 const scale = computed(() => PIXEL * props.zoom)
@@ -32,6 +39,13 @@ const styleRules = computed(() =>
   })),
 )
 
+/** Where the tint of marked rows reaches. */
+const tint = computed(() => {
+  const first = props.page.columns[0]
+  const last = props.page.columns.at(-1)
+  return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
+})
+
 function isTotal(band: Band): boolean {
   return band.role === 'TOTALS' || band.role === 'GRAND_TOTAL'
 }
@@ -46,12 +60,39 @@ function lightClass(band: Band) {
 function cellRole(band: Band): string {
   return band.role === 'COLUMN_HEADINGS' ? 'columnheader' : 'cell'
 }
+
+function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
+  const hit = hitOf(event, props.page, bands.value, props.zoom)
+  if (hit) {
+    if (kind === 'menu') {
+      event.preventDefault()
+      emit('menu', hit, event)
+    } else if (kind === 'open') {
+      emit('open', hit, event)
+    } else {
+      emit('pick', hit, event)
+    }
+  }
+}
 </script>
 
 <template>
   <div class="sheet">
-    <PageBraces :page="page" :zoom="zoom" :lit="lit" @light="(node) => (lit = node)" />
-    <article class="paper" :style="{ width: px(page.width), height: px(page.height) }">
+    <PageBraces
+      :page="page"
+      :zoom="zoom"
+      :lit="lit"
+      @light="(node) => (lit = node)"
+      @pick="(node, event) => emit('brace', node, event)"
+    />
+    <article
+      class="paper"
+      :class="{ continuous }"
+      :style="{ width: px(page.width), height: px(page.height) }"
+      @click="report('pick', $event)"
+      @dblclick="report('open', $event)"
+      @contextmenu="report('menu', $event)"
+    >
       <div role="table" :aria-label="`${page.nodes[0]?.label}, ${page.number} / ${page.of}`">
         <div
           v-for="(band, i) in bands"
@@ -60,15 +101,21 @@ function cellRole(band: Band): string {
           class="band"
           :class="lightClass(band)"
           :data-role="band.role"
+          :data-band="i"
+          :data-look="band.look"
+          :title="band.markLabel"
           :style="{ top: px(band.top), height: px(band.height) }"
           @mouseenter="isTotal(band) && (lit = band.node)"
           @mouseleave="isTotal(band) && (lit = undefined)"
         >
+          <div v-if="band.look" class="tint" :style="tint" />
           <span
             v-for="(cell, j) in band.cells"
             :key="j"
             :role="cellRole(band)"
             :data-id="page.ids[cell.id]"
+            :data-cell="j"
+            :data-node="cell.node"
             :style="[styleRules[cell.style], place(cell, band)]"
             >{{ cell.text }}</span
           >
@@ -85,6 +132,7 @@ function cellRole(band: Band): string {
           borderTopWidth: `${Math.max(0.75, (page.rules[i * 4 - 1] ?? 0) * scale).toFixed(2)}px`,
         }"
       />
+      <slot :bands="bands" :scale="scale" />
     </article>
   </div>
 </template>
@@ -102,6 +150,9 @@ function cellRole(band: Band): string {
   flex: none;
   overflow: hidden;
 }
+.paper.continuous {
+  box-shadow: none;
+}
 .band {
   position: absolute;
   left: 0;
@@ -115,6 +166,17 @@ function cellRole(band: Band): string {
   font-kerning: none;
   font-variant-ligatures: none;
   text-rendering: geometricPrecision;
+}
+.tint {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+[data-look='alert'] .tint {
+  background: var(--mark-strong);
+}
+[data-look='watch'] .tint {
+  background: var(--mark-light);
 }
 .band.lit {
   background: #e4eef8;

@@ -6,8 +6,16 @@ export interface Band {
   top: number
   height: number
   node: number
+  /** Number of the row it prints, or -1. */
+  row: number
+  /** How its row is marked. */
+  look?: Look
+  /** What its mark stands for. */
+  markLabel?: string
   cells: Cell[]
 }
+
+export type Look = PageView['marks'][number]['look']
 
 export interface Cell {
   x: number
@@ -30,7 +38,7 @@ export interface Brace {
   closes: boolean
 }
 
-const BAND = 5
+const BAND = 7
 const CELL = 8
 const BRACE = 5
 
@@ -68,6 +76,9 @@ export function bandsOf(page: PageView): Band[] {
       top: at(page.bands, i + 1),
       height: at(page.bands, i + 2),
       node: at(page.bands, i + 3),
+      row: at(page.bands, i + 5),
+      look: page.marks[at(page.bands, i + 6)]?.look,
+      markLabel: page.marks[at(page.bands, i + 6)]?.label,
       cells: cellsOf(page, first, end),
     })
   }

@@ -4,7 +4,7 @@ import { api, type OutlineEntry } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; below?: number }>()
-const emit = defineEmits<{ open: [page: number] }>()
+const emit = defineEmits<{ open: [entry: OutlineEntry] }>()
 
 const entries = ref<OutlineEntry[]>()
 const expanded = ref(new Set<number>())
@@ -48,7 +48,7 @@ function toggle(entry: OutlineEntry) {
           />
         </button>
         <span v-else class="toggle" />
-        <button class="label" :title="`${entry.label} · ${entry.counts}`" @click="emit('open', entry.page)">
+        <button class="label" :title="`${entry.label} · ${entry.counts}`" @click="emit('open', entry)">
           {{ entry.label }}
         </button>
         <span class="page">{{ entry.page }}</span>
@@ -57,7 +57,7 @@ function toggle(entry: OutlineEntry) {
         v-if="expanded.has(entry.place)"
         :run="run"
         :below="entry.place"
-        @open="(page: number) => emit('open', page)"
+        @open="(inner: OutlineEntry) => emit('open', inner)"
       />
     </li>
   </ul>

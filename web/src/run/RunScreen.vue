@@ -1,22 +1,36 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Menu from 'primevue/menu'
 import ProgressBar from 'primevue/progressbar'
-import { computed, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import SelectButton from 'primevue/selectbutton'
+import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import ChoicePrompt from './ChoicePrompt.vue'
+import ContinuousList from './ContinuousList.vue'
+import FindText from './FindText.vue'
 import GroupOutline from './GroupOutline.vue'
 import PageNavigation from './PageNavigation.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
 import { saveFile } from './saveFile'
 import { useAnswers } from './useAnswers'
 import { useRun } from './useRun'
-import { api, ApiError, type PageView, type ReportView } from '@/api/client'
-import PaperPage from '@/paper/PaperPage.vue'
+import { useView } from './useView'
+import { api, ApiError, type PageView, type PathStep, type ReportView } from '@/api/client'
+import RowsDialog from '@/explain/RowsDialog.vue'
+import WhyPanel from '@/explain/WhyPanel.vue'
 import { PIXEL } from '@/paper/geometry'
+import type { Hit } from '@/paper/hit'
+import PaperPage from '@/paper/PaperPage.vue'
+import { useSession } from '@/session/useSession'
+import { runByKeys, type Command } from '@/shell/commands'
+import HelpSheet from '@/shell/HelpSheet.vue'
 import { words } from '@/words'
 
 const props = defineProps<{ id: string }>()
 const route = useRoute()
 const router = useRouter()
+const session = useSession()
+const text = words.run
 
 const report = shallowRef<ReportView>()
 const page = shallowRef<PageView>()
@@ -25,12 +39,29 @@ const failure = ref('')
 const exporting = ref(false)
 const announcement = ref('')
 const zoom = ref(1)
+const shape = ref<'pages' | 'list'>('pages')
+const why = shallowRef<{ place: number; total?: string }>()
+const rowsPlace = ref<number>()
+const groupPath = shallowRef<{ path: PathStep[]; place: number }>()
+const helpOpen = ref(false)
 const desk = useTemplateRef('desk')
+const list = useTemplateRef('list')
+const find = useTemplateRef('find')
+const groupMenu = useTemplateRef('groupMenu')
+const fileMenu = useTemplateRef('fileMenu')
 const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
+const looked = useView()
+const { order, only } = looked
 
 const done = computed(() => run.value?.state === 'DONE')
 const running = computed(() => run.value !== undefined && !isOver(run.value))
+const pages = computed(() => run.value?.pages ?? 1)
+const isAuthor = computed(() => session.person?.role === 'AUTHOR')
+const shapes = [
+  { value: 'pages', label: text.pagesView },
+  { value: 'list', label: text.listView },
+]
 
 onMounted(async () => {
   window.addEventListener('keydown', onKey)
@@ -38,6 +69,8 @@ onMounted(async () => {
     report.value = await api.report(props.id)
     document.title = `${report.value.title} · Grammatus`
     loadAnswers(report.value, route.query)
+    looked.load(route.query)
+    shape.value = route.query.view === 'list' ? 'list' : 'pages'
     number.value = Math.max(1, Number.parseInt(String(route.query.page ?? '1'), 10) || 1)
     await runReport(number.value)
   } catch (e) {
@@ -49,8 +82,9 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 async function runReport(openAt = 1) {
   failure.value = ''
   number.value = openAt
+  why.value = undefined
   try {
-    await start(asked.value)
+    await start(asked.value, looked.view())
     await rememberInAddress()
   } catch (e) {
     failure.value = (e as Error).message
@@ -74,10 +108,11 @@ watch([run, number], async ([current, wanted]) => {
   try {
     const found = await api.page(current.id, wanted)
     if (run.value?.id === current.id && number.value === wanted) {
-      if (page.value === undefined) {
-        fitWidth(found)
-      }
+      const isFirst = page.value === undefined
       page.value = found
+      if (isFirst) {
+        fitWidth()
+      }
       desk.value?.scrollTo({ top: 0 })
       await rememberInAddress()
     }
@@ -85,29 +120,38 @@ watch([run, number], async ([current, wanted]) => {
     failure.value = (e as Error).message
   }
 })
+watch(shape, () => void rememberInAddress())
 
 function rememberInAddress() {
   return router.replace({
-    query: { ...asked.value, page: number.value > 1 ? String(number.value) : undefined },
+    query: {
+      ...asked.value,
+      order: order.value.length ? order.value : undefined,
+      only: only.value.length ? only.value : undefined,
+      view: shape.value === 'list' ? 'list' : undefined,
+      page: number.value > 1 ? String(number.value) : undefined,
+    },
   })
 }
 
-function fitWidth(sheet = page.value) {
-  if (sheet && desk.value) {
-    const room = desk.value.clientWidth - 150
-    zoom.value = Math.min(1.6, Math.max(0.4, room / (sheet.width * PIXEL)))
+function fitWidth() {
+  const sheet = page.value
+  const room = (desk.value ?? document.querySelector('.stage'))?.clientWidth
+  if (sheet && room) {
+    const depths = Math.max(1, ...sheet.nodes.map((node) => node.depth))
+    zoom.value = Math.min(1.6, Math.max(0.4, (room - 50 - depths * 26) / (sheet.width * PIXEL)))
   }
 }
 
-async function download() {
+async function download(format: 'pdf' | 'csv') {
   if (!run.value || !report.value) {
     return
   }
   exporting.value = true
-  announcement.value = words.run.exporting
+  announcement.value = text.exporting
   try {
-    saveFile(await api.file(run.value.id, 'pdf'), `${props.id}.pdf`)
-    announcement.value = words.run.exported(`${props.id}.pdf`)
+    saveFile(await api.file(run.value.id, format), `${props.id}.${format}`)
+    announcement.value = text.exported(`${props.id}.${format}`)
   } catch (e) {
     announcement.value = ''
     failure.value = (e as Error).message
@@ -115,26 +159,122 @@ async function download() {
     exporting.value = false
   }
 }
+const files = [
+  { label: text.export, icon: 'pi pi-file-pdf', command: () => download('pdf') },
+  { label: text.exportCsv, icon: 'pi pi-table', command: () => download('csv') },
+]
+
+/** Figures say why, headings order, groups narrow. */
+function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
+  const node = sheet.nodes[hit.node]!
+  if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
+    orderBy(hit.column, event.shiftKey)
+  } else if (hit.cell?.figure && hit.part) {
+    const isTotal = hit.band.role !== 'ROW' || !sheet.columns.some((column) => column.id === hit.part)
+    if (isTotal) {
+      why.value = { place: node.place, total: hit.part }
+    }
+  } else if (hit.band.role === 'HEADING' || hit.band.role === 'TOTALS') {
+    void offerGroup(node.place, event)
+  } else if (hit.band.role === 'ROW' && hit.band.row < 0 && node.depth > 0) {
+    void offerGroup(node.place, event)
+  }
+}
+
+function onOpen(sheet: PageView, hit: Hit) {
+  if (['ROW', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)) {
+    groupMenu.value?.hide()
+    rowsPlace.value = sheet.nodes[hit.node]!.place
+  }
+}
+
+async function offerGroup(place: number, event: MouseEvent) {
+  const path = await api.path(run.value!.id, place).catch(() => [])
+  if (path.length) {
+    groupPath.value = { path, place }
+    await nextTick()
+    groupMenu.value?.show(event)
+  }
+}
+
+const groupItems = computed(() => {
+  const group = groupPath.value
+  if (!group) {
+    return []
+  }
+  const { path, place } = group
+  const last = path.at(-1)!
+  const everywhere =
+    path.length > 1 ? [{ label: words.why.onlyValue(last.label), command: () => narrow([last]) }] : []
+  return [
+    { label: words.why.onlyPath(path.map((s) => s.label).join(' › ')), command: () => narrow(path) },
+    ...everywhere,
+    { label: words.why.order, command: () => (why.value = { place }) },
+    { label: words.why.rows, command: () => (rowsPlace.value = place) },
+  ]
+})
+
+function narrow(path: PathStep[]) {
+  looked.narrow(path)
+  void runReport()
+}
+
+function orderBy(column: string, adds: boolean) {
+  const isFigure = page.value?.cells.some(
+    (value, i) => i % 8 === 6 && page.value!.ids[value] === column && page.value!.cells[i + 1] === 1,
+  )
+  looked.orderBy(column, isFigure ? 'descending' : 'ascending', adds)
+  void runReport()
+}
+
+function columnLabel(term: string): string {
+  const [id, direction] = term.split(':')
+  const heading = document.querySelector(`[data-role=COLUMN_HEADINGS] [data-id="${id}"]`)
+  return `${heading?.textContent ?? id} ${direction === 'descending' ? '▼' : '▲'}`
+}
+
+function resetView() {
+  order.value = []
+  only.value = []
+  void runReport()
+}
+
+const commands: Command[] = [
+  {
+    id: 'find',
+    name: text.find,
+    group: words.bench.commands.moving,
+    keys: ['/', 'Ctrl+F'],
+    enabled: () => done.value,
+    run: () => find.value?.focus(),
+  },
+  ...[
+    { id: 'previous', name: text.previous, keys: ['←'], to: () => number.value - 1 },
+    { id: 'next', name: text.next, keys: ['→'], to: () => number.value + 1 },
+    { id: 'first', name: text.first, keys: ['Home'], to: () => 1 },
+    { id: 'last', name: text.last, keys: ['End'], to: () => pages.value },
+  ].map(({ to, ...rest }) => ({
+    ...rest,
+    group: words.bench.commands.moving,
+    onPage: true,
+    enabled: () => done.value && shape.value === 'pages',
+    run: () => {
+      number.value = Math.min(Math.max(1, to()), pages.value)
+    },
+  })),
+  {
+    id: 'help',
+    name: text.help,
+    group: words.bench.commands.general,
+    keys: ['?'],
+    onPage: true,
+    enabled: () => true,
+    run: () => (helpOpen.value = true),
+  },
+]
 
 function onKey(event: KeyboardEvent) {
-  const inField =
-    event.target instanceof Element &&
-    event.target.closest('input, textarea, [role=combobox], [role=listbox]')
-  if (inField || event.ctrlKey || event.altKey || event.metaKey || !done.value) {
-    return
-  }
-  const pages = run.value?.pages ?? 1
-  const moves: Record<string, number> = {
-    ArrowLeft: number.value - 1,
-    ArrowRight: number.value + 1,
-    Home: 1,
-    End: pages,
-  }
-  const target = moves[event.key]
-  if (target !== undefined) {
-    event.preventDefault()
-    number.value = Math.min(Math.max(1, target), pages)
-  }
+  runByKeys(event, commands)
 }
 </script>
 
@@ -142,35 +282,57 @@ function onKey(event: KeyboardEvent) {
   <div class="screen">
     <aside class="side">
       <RouterLink to="/reports" class="back"
-        ><i class="pi pi-angle-left" aria-hidden="true" />{{ words.run.back }}</RouterLink
+        ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
       >
       <template v-if="report">
         <h1>{{ report.title }}</h1>
         <form @submit.prevent="runReport()">
-          <h2 class="visually-hidden">{{ words.run.prompts }}</h2>
-          <PeriodPrompt
-            v-for="prompt in report.prompts"
-            :key="prompt.name"
-            v-model="asked[prompt.name]!"
-            :prompt="prompt"
-            :resolved="resolved[prompt.name]"
-            :problem="problems[prompt.name]"
-          />
-          <div class="actions">
-            <Button type="submit" :label="words.run.run" icon="pi pi-play" :disabled="!isRight" />
-            <Button
-              v-if="running"
-              :label="words.run.cancel"
-              severity="secondary"
-              outlined
-              @click="cancel()"
+          <h2 class="visually-hidden">{{ text.prompts }}</h2>
+          <template v-for="prompt in report.prompts" :key="prompt.name">
+            <PeriodPrompt
+              v-if="prompt.type === 'PERIOD'"
+              v-model="asked[prompt.name]!"
+              :prompt="prompt"
+              :resolved="resolved[prompt.name]"
+              :problem="problems[prompt.name]"
             />
+            <ChoicePrompt
+              v-else
+              v-model="asked[prompt.name]!"
+              :report="id"
+              :prompt="prompt"
+              :problem="problems[prompt.name]"
+            />
+          </template>
+          <div class="actions">
+            <Button type="submit" :label="text.run" icon="pi pi-play" :disabled="!isRight" />
+            <Button v-if="running" :label="text.cancel" severity="secondary" outlined @click="cancel()" />
           </div>
         </form>
-        <section v-if="run && done" class="outline" :aria-label="words.run.groups">
-          <h2>{{ words.run.groups }}</h2>
+        <section v-if="order.length || only.length" class="looked" :aria-label="text.view">
+          <p v-if="only.length">
+            {{ words.why.narrowedTo }}
+            <button
+              v-for="group in only"
+              :key="group"
+              type="button"
+              class="chip"
+              :aria-label="`${words.bench.sentence.remove(group)}`"
+              @click="((only = only.filter((g) => g !== group)), runReport())"
+            >
+              {{ group.includes(':') ? group.slice(group.indexOf(':') + 1) : '(none)' }} ×
+            </button>
+          </p>
+          <p v-if="order.length">{{ words.why.orderedBy }} {{ order.map(columnLabel).join(', ') }}</p>
+          <Button :label="words.why.wholeAgain" text size="small" @click="resetView" />
+        </section>
+        <section v-if="run && done" class="outline" :aria-label="text.groups">
+          <h2>{{ text.groups }}</h2>
           <div class="scroll" tabindex="0">
-            <GroupOutline :run="run.id" @open="(target) => (number = target)" />
+            <GroupOutline
+              :run="run.id"
+              @open="(entry) => (shape === 'list' ? list?.goTo(entry.strip) : (number = entry.page))"
+            />
           </div>
         </section>
       </template>
@@ -178,82 +340,145 @@ function onKey(event: KeyboardEvent) {
 
     <main class="stage">
       <div class="tools">
-        <PageNavigation v-if="run && done" v-model="number" :pages="run.pages" />
+        <PageNavigation v-if="run && done && shape === 'pages'" v-model="number" :pages="run.pages" />
+        <SelectButton
+          v-if="run && done"
+          v-model="shape"
+          :options="shapes"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          size="small"
+          :aria-label="text.view"
+        />
         <span class="spring" />
+        <FindText
+          v-if="run && done"
+          ref="find"
+          :run="run.id"
+          @go="(hit) => (shape === 'list' ? list?.goTo(hit.strip) : (number = hit.page))"
+        />
         <template v-if="page">
           <Button
             icon="pi pi-minus"
-            :aria-label="words.run.zoomOut"
-            :title="words.run.zoomOut"
+            :aria-label="text.zoomOut"
+            :title="text.zoomOut"
             text
             severity="secondary"
             @click="zoom = Math.max(0.4, zoom - 0.1)"
           />
           <Button
             :label="`${Math.round(zoom * 100)} %`"
-            :title="words.run.fitWidth"
+            :title="text.fitWidth"
             text
             severity="secondary"
             @click="fitWidth()"
           />
           <Button
             icon="pi pi-plus"
-            :aria-label="words.run.zoomIn"
-            :title="words.run.zoomIn"
+            :aria-label="text.zoomIn"
+            :title="text.zoomIn"
             text
             severity="secondary"
             @click="zoom = Math.min(2.5, zoom + 0.1)"
           />
         </template>
         <Button
-          :label="words.run.export"
+          icon="pi pi-question-circle"
+          :aria-label="text.help"
+          :title="`${text.help} (?)`"
+          text
+          severity="secondary"
+          @click="helpOpen = true"
+        />
+        <Button
+          v-if="isAuthor"
+          icon="pi pi-pencil"
+          :aria-label="text.edit"
+          :title="text.edit"
+          text
+          severity="secondary"
+          @click="router.push({ name: 'bench', params: { id } })"
+        />
+        <Button
+          :aria-label="text.files"
+          :title="text.files"
           icon="pi pi-download"
+          aria-haspopup="menu"
           outlined
           :disabled="!done"
           :loading="exporting"
-          @click="download"
+          @click="fileMenu?.toggle($event)"
         />
       </div>
 
       <div v-if="running && run" class="progress" role="status">
-        <span>{{ words.run.states[run.state] }} · {{ words.run.rowsRead(run.rowsRead) }}</span>
-        <ProgressBar mode="indeterminate" :aria-label="words.run.running" />
+        <span>{{ text.states[run.state] }} · {{ text.rowsRead(run.rowsRead) }}</span>
+        <ProgressBar mode="indeterminate" :aria-label="text.running" />
       </div>
       <div v-if="failure || runProblem" class="failure" role="alert">{{ failure || runProblem }}</div>
       <div v-else-if="run?.state === 'FAILED'" class="failure" role="alert">
-        <strong>{{ words.run.states.FAILED }}.</strong>
+        <strong>{{ text.states.FAILED }}.</strong>
         <ul>
           <li v-for="p in run.problems" :key="p.pointer + p.message">{{ p.message }}</li>
         </ul>
       </div>
       <div v-else-if="run?.state === 'CANCELLED'" class="failure" role="alert">
-        {{ words.run.states.CANCELLED }}.
+        {{ text.states.CANCELLED }}.
       </div>
       <ul v-if="done && run && run.problems.length" class="notices">
         <li v-for="p in run.problems" :key="p.pointer + p.message">{{ p.message }}</li>
       </ul>
 
-      <div
-        ref="desk"
-        class="desk"
-        :class="{ stale: running }"
-        tabindex="0"
-        role="region"
-        :aria-label="words.run.pages"
-      >
-        <PaperPage v-if="page" :page="page" :zoom="zoom" />
+      <div class="views">
+        <div
+          v-if="shape === 'pages'"
+          ref="desk"
+          class="desk"
+          :class="{ stale: running }"
+          tabindex="0"
+          role="region"
+          :aria-label="text.pages"
+        >
+          <PaperPage
+            v-if="page"
+            :page="page"
+            :zoom="zoom"
+            @pick="(hit, event) => onPick(page!, hit, event)"
+            @open="(hit) => onOpen(page!, hit)"
+            @menu="(hit, event) => offerGroup(page!.nodes[hit.node]!.place, event)"
+            @brace="(node, event) => offerGroup(page!.nodes[node]!.place, event)"
+          />
+        </div>
+        <ContinuousList
+          v-else-if="run && done"
+          ref="list"
+          :run="run.id"
+          :zoom="zoom"
+          @pick="onPick"
+          @open="onOpen"
+          @menu="(sheet, hit, event) => offerGroup(sheet.nodes[hit.node]!.place, event)"
+          @brace="(sheet, node, event) => offerGroup(sheet.nodes[node]!.place, event)"
+        />
+        <aside v-if="why && run" class="explanation">
+          <WhyPanel
+            :run="run.id"
+            :place="why.place"
+            :total="why.total"
+            @rows="(place) => (rowsPlace = place)"
+            @close="why = undefined"
+          />
+        </aside>
       </div>
 
       <footer v-if="run && done" class="foot">
         <span class="funnel">
-          <span
-            v-for="step in words.run.funnel(run.rowsRead, run.rowsKept, run.groups, run.pages)"
-            :key="step"
-            >{{ step }}</span
-          >
+          <span v-for="step in text.funnel(run.rowsRead, run.rowsKept, run.groups, run.pages)" :key="step">{{
+            step
+          }}</span>
         </span>
-        <dl :aria-label="words.run.grandTotal">
-          <dt class="name">{{ words.run.grandTotal }}</dt>
+        <dl :aria-label="text.grandTotal">
+          <dt class="name">{{ text.grandTotal }}</dt>
           <dd class="visually-hidden" />
           <template v-for="total in run.grandTotals" :key="total.label">
             <dt>{{ total.label }}</dt>
@@ -262,6 +487,10 @@ function onKey(event: KeyboardEvent) {
         </dl>
       </footer>
       <p class="visually-hidden" aria-live="polite">{{ announcement }}</p>
+      <Menu ref="groupMenu" :model="groupItems" popup />
+      <Menu ref="fileMenu" :model="files" popup />
+      <RowsDialog v-if="run && done" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
+      <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="text.gestures" />
     </main>
   </div>
 </template>
@@ -315,6 +544,38 @@ h2 {
   overflow-y: auto;
   margin-right: -0.5rem;
   padding-right: 0.5rem;
+}
+.looked {
+  margin-top: 0.75rem;
+  padding-top: 0.5rem;
+  border-top: 1px solid var(--line);
+}
+.looked p {
+  margin: 0 0 0.3rem;
+}
+.chip {
+  border: 0;
+  border-radius: 12px;
+  background: var(--accent-soft);
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+  min-height: 24px;
+  padding: 0 0.5rem;
+  margin: 0 0.2rem 0.2rem 0;
+}
+.views {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.explanation {
+  width: 290px;
+  flex: none;
+  overflow-y: auto;
+  padding: 0.8rem 1rem;
+  background: var(--panel);
+  border-left: 1px solid var(--line);
 }
 .stage {
   display: flex;

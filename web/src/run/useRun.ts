@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { api, type Answers, type RunView } from '@/api/client'
+import { api, type Answers, type RunView, type View } from '@/api/client'
 
 /** One run at a time of a report: started, followed to its end, cancelled when a newer one takes its place. */
 export function useRun(report: string) {
@@ -17,11 +17,11 @@ export function useRun(report: string) {
     events = undefined
   }
 
-  async function start(answers: Answers): Promise<void> {
+  async function start(answers: Answers, view: View): Promise<void> {
     await cancel()
     const mine = ++newest
     problem.value = ''
-    const started = await api.startRun(report, answers)
+    const started = await api.startRun(report, answers, view)
     if (mine !== newest) {
       void api.cancelRun(started.id)
       return

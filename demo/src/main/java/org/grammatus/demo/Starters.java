@@ -13,8 +13,8 @@ import org.grammatus.core.definition.Report;
 /** The datasets and reports that come with the product. */
 public final class Starters {
 
-    private static final List<String> REPORTS = List.of("sales-by-fiscal-year");
-    private static final List<String> DATASETS = List.of("sales-order-lines");
+    private static final List<String> REPORTS = List.of("sales-by-fiscal-year", "expected-deliveries");
+    private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 
     private Starters() {}
 

@@ -4,17 +4,18 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Supplier;
+import java.util.function.Function;
 
 /** The file formats. */
 public enum Format {
-    PDF("application/pdf", PdfReportWriter::new),
-    JSON("application/json", JsonReportWriter::new);
+    PDF("application/pdf", cells -> new PdfReportWriter()),
+    CSV("text/csv", CsvReportWriter::new),
+    JSON("application/json", cells -> new JsonReportWriter());
 
     private final String mediaType;
-    private final Supplier<ReportWriter> writer;
+    private final Function<Cells, ReportWriter> writer;
 
-    Format(String mediaType, Supplier<ReportWriter> writer) {
+    Format(String mediaType, Function<Cells, ReportWriter> writer) {
         this.mediaType = mediaType;
         this.writer = writer;
     }
@@ -29,7 +30,11 @@ public enum Format {
     }
 
     public ReportWriter writer() {
-        return writer.get();
+        return writer(Cells.EXACT);
+    }
+
+    public ReportWriter writer(Cells cells) {
+        return writer.apply(cells);
     }
 
     public static Optional<Format> of(String word) {

@@ -54,7 +54,7 @@ final class JsonReportWriter implements ReportWriter {
         this.printed = new Printed(grouped);
         this.progress = progress;
         Plan plan = grouped.plan();
-        this.rowValues = plan.block().rows().shown()
+        this.rowValues = plan.printsRows()
                 ? plan.columns().stream()
                         .map(c -> Evaluator.evaluate(c.value(), grouped.star().at(c.home()), new Faults()))
                         .toList()

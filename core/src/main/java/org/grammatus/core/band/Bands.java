@@ -65,7 +65,7 @@ public final class Bands {
             }
         }
         if (depth == grouped.tree().depths() - 1
-                && grouped.plan().block().rows().shown()) {
+                && grouped.plan().printsRows()) {
             for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
                 add(BandKind.DETAIL, node, grouped.rows()[i]);
             }

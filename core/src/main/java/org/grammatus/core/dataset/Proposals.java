@@ -55,6 +55,18 @@ public final class Proposals {
                 : Optional.empty();
     }
 
+    /** Tables whose rows are usually counted beside totals: what the grain's rows belong to, and the grain itself. */
+    public static List<String> counts(DatasetModel dataset) {
+        List<String> counts = new ArrayList<>();
+        for (int table = 1; table < dataset.tableCount() && counts.isEmpty(); table++) {
+            if (dataset.pointedFrom(table) == DatasetModel.GRAIN) {
+                counts.add(dataset.table(table).id());
+            }
+        }
+        counts.add(dataset.table(DatasetModel.GRAIN).id());
+        return counts;
+    }
+
     /** Why a sum of the field may not be meant. */
     public static Optional<String> againstSum(DatasetModel.FieldInfo field) {
         String label = "\"" + field.definition().label() + "\"";

@@ -79,7 +79,7 @@ public final class Grouping {
         int[] firstOfDepth = new int[depths];
         Arrays.setAll(firstOfDepth, nodes::first);
         int[] rowStart = new int[tree.nodeCount() + 1];
-        int[] rows = plan.block().rows().shown() ? rowsInOrder(tree, rowStart) : new int[0];
+        int[] rows = plan.printsRows() ? rowsInOrder(tree, rowStart) : new int[0];
         return new Grouped(
                 plan,
                 star,
@@ -222,7 +222,7 @@ public final class Grouping {
     private Marks marks(int[] rows) {
         List<BitSet> markedRows = new ArrayList<>();
         List<BitSet> markedNodes = new ArrayList<>();
-        boolean rowsShown = plan.block().rows().shown();
+        boolean rowsShown = plan.printsRows();
         for (Plan.Highlight highlight : plan.highlights()) {
             markedRows.add(highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows));
             markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight) : new BitSet());

@@ -169,7 +169,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             }
             // Marked rows may be set in the bolder face, which is wider.
             TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
-            if (plan.block().rows().shown()) {
+            if (plan.printsRows()) {
                 values(printed.rowValues(index), printed.columnFormat(index), row);
             }
             for (List<Column> cells : grouped.cells()) {

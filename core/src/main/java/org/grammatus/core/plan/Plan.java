@@ -42,6 +42,11 @@ public record Plan(
         return report.blocks().getFirst();
     }
 
+    /** Whether the rows themselves are printed: a report without columns has nothing to print of them. */
+    public boolean printsRows() {
+        return block().rows().shown() && !columns.isEmpty();
+    }
+
     public ULocale locale() {
         return ULocale.forLanguageTag(report.locale());
     }

@@ -15,6 +15,7 @@ import org.grammatus.core.value.Kind;
  *
  * @param grain what one row is, in words
  * @param dateField the field that a period usually asks about
+ * @param counts ids of the tables whose rows are usually counted beside totals
  */
 record DatasetView(
         String id,
@@ -22,6 +23,7 @@ record DatasetView(
         Optional<String> description,
         String grain,
         Optional<String> dateField,
+        List<String> counts,
         List<TableView> tables,
         List<FieldView> fields) {
 
@@ -66,6 +68,7 @@ record DatasetView(
                         .filter(f -> f.type().kind() == Kind.DATE || f.type().kind() == Kind.TIMESTAMP)
                         .map(f -> f.definition().id())
                         .findFirst(),
+                Proposals.counts(dataset),
                 definition.tables().stream()
                         .map(table -> new TableView(table.id(), table.noun().other()))
                         .toList(),

@@ -1,6 +1,5 @@
 package org.grammatus.server.library;
 
-import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.List;
@@ -61,10 +60,43 @@ class ReportController {
     /**
      * A line of the library.
      *
-     * @param report what is on record
-     * @param lastRunAt when this person last ran it, milliseconds since 1970-01-01 UTC
+     * @param owner its author's name; none for a starter report
+     * @param mine whether this person is its author
+     * @param editable whether this person may save changes to it
+     * @param drafted whether this person has changes to it that are not saved
+     * @param fields names of its levels and columns, to be found by
+     * @param updatedAt milliseconds since 1970-01-01 UTC; so is when this person last ran it
      */
-    record ReportLine(@JsonUnwrapped Reports.Entry report, Optional<Long> lastRunAt) {}
+    record ReportLine(
+            String id,
+            String title,
+            Optional<String> description,
+            String folder,
+            Optional<String> owner,
+            boolean mine,
+            boolean offered,
+            boolean editable,
+            boolean drafted,
+            String fields,
+            long updatedAt,
+            Optional<Long> lastRunAt) {
+
+        static ReportLine of(Reports.Entry entry, Optional<Long> lastRunAt) {
+            return new ReportLine(
+                    entry.id(),
+                    entry.title(),
+                    entry.description(),
+                    entry.folder(),
+                    entry.owner(),
+                    entry.mine(),
+                    entry.offered(),
+                    entry.editable(),
+                    entry.drafted(),
+                    entry.fields(),
+                    entry.updatedAt(),
+                    lastRunAt);
+        }
+    }
 
     /** A report to be run. */
     record ReportView(
@@ -84,7 +116,7 @@ class ReportController {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Map<String, Long> lastRuns = runs.lastRuns(account);
         return reports.visibleTo(account).stream()
-                .map(entry -> new ReportLine(entry, Optional.ofNullable(lastRuns.get(entry.id()))))
+                .map(entry -> ReportLine.of(entry, Optional.ofNullable(lastRuns.get(entry.id()))))
                 .toList();
     }
 

@@ -11,6 +11,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.Strips;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.Outline;
@@ -190,7 +191,10 @@ class RunController {
     @GetMapping("/{id}/file")
     @Operation(operationId = "file", summary = "A run as a file of the given format")
     ResponseEntity<StreamingResponseBody> file(
-            @PathVariable("id") String id, @RequestParam("format") String format, Principal principal)
+            @PathVariable("id") String id,
+            @RequestParam("format") String format,
+            @RequestParam(name = "protect", defaultValue = "false") boolean protect,
+            Principal principal)
             throws IOException {
         Run run = run(id, principal);
         Format chosen = Format.of(format)
@@ -198,7 +202,7 @@ class RunController {
                         "There is no format \"" + format + "\"; there are " + String.join(", ", Format.words())));
         Path file = Files.createTempFile(folder.exports(), run.id(), "." + chosen.word());
         try {
-            ReportFile.write(result(run), chosen.writer(), file, WriteProgress.SILENT);
+            ReportFile.write(result(run), chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT), file, WriteProgress.SILENT);
         } catch (IOException | RuntimeException e) {
             Files.deleteIfExists(file);
             throw e;

@@ -1,0 +1,124 @@
+package org.grammatus.export;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+
+/**
+ * Writes the rows as CSV (RFC 4180, UTF-8), every row with the labels of the groups it lies in: the printed rows, or the
+ * innermost groups with their totals where rows are not printed. Figures have all their digits, dates are ISO 8601.
+ */
+final class CsvReportWriter implements ReportWriter {
+
+    private static final int ASK_EVERY = 4096;
+    private static final String DANGEROUS = "=+-@\t\r";
+
+    private final Cells cells;
+    private Grouped grouped;
+    private Printed printed;
+    private Plan plan;
+
+    CsvReportWriter(Cells cells) {
+        this.cells = cells;
+    }
+
+    @Override
+    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+        this.grouped = pages.bands().grouped();
+        this.printed = new Printed(grouped);
+        this.plan = grouped.plan();
+        BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
+        CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
+        head(csv);
+        GroupTree tree = grouped.tree();
+        for (int place = 0; place < tree.nodeCount(); place++) {
+            if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
+                throw new CancellationException("The export was cancelled");
+            }
+            int node = tree.nodeAt(place);
+            int depth = tree.depthOf(node);
+            if (depth < tree.depths() - 1) {
+                continue;
+            }
+            if (plan.printsRows()) {
+                rows(csv, node, place);
+            } else if (depth > 0) {
+                group(csv, node, depth);
+            }
+        }
+        csv.flush();
+    }
+
+    private void head(CSVPrinter csv) throws IOException {
+        List<String> names = new ArrayList<>();
+        plan.levels().forEach(level -> names.add(safe(level.definition().name())));
+        plan.columns().forEach(column -> names.add(safe(column.definition().label())));
+        csv.printRecord(names);
+    }
+
+    private List<String> labels(int node) {
+        List<String> labels = new ArrayList<>();
+        for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+            labels.addFirst(safe(printed.label(n)));
+        }
+        return labels;
+    }
+
+    private void rows(CSVPrinter csv, int node, int place) throws IOException {
+        List<String> labels = labels(node);
+        for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
+            int row = grouped.rows()[i];
+            List<String> record = new ArrayList<>(labels);
+            for (int c = 0; c < plan.columns().size(); c++) {
+                int[] path = grouped.star().path(0, plan.columns().get(c).home());
+                record.add(grouped.repeats().get(c).get(row) ? "" : value(printed.rowValues(c), path[row]));
+            }
+            csv.printRecord(record);
+        }
+    }
+
+    private void group(CSVPrinter csv, int node, int depth) throws IOException {
+        List<String> record = labels(node);
+        List<Column> shared = grouped.cells().get(depth);
+        for (int c = 0; c < plan.columns().size(); c++) {
+            int column = c;
+            Optional<Integer> total = printed.totalAt(c, depth, Report.Place.HEADER)
+                    .or(() -> printed.totalAt(column, depth, Report.Place.FOOTER));
+            if (total.isPresent()) {
+                record.add(value(grouped.totals().get(total.get()), node));
+            } else {
+                record.add(shared.isEmpty() ? "" : value(shared.get(c), grouped.within(node)));
+            }
+        }
+        csv.printRecord(record);
+    }
+
+    private String value(Column column, int row) {
+        Scalar value = Scalars.at(column, row);
+        return value instanceof Scalar.Text text ? safe(text.value()) : ScalarText.write(value);
+    }
+
+    /** A text that a spreadsheet would take for a formula is put behind an apostrophe, where that was asked for. */
+    private String safe(String text) {
+        boolean dangerous = !text.isEmpty() && DANGEROUS.indexOf(text.charAt(0)) >= 0;
+        return cells == Cells.PROTECTED && dangerous ? "'" + text : text;
+    }
+}

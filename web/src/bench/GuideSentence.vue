@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { block } from './edits/report'
+import FieldButton from './FieldButton.vue'
+import type { DatasetView, FieldView, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ report: Report; dataset: DatasetView }>()
+const emit = defineEmits<{
+  addColumn: [field: FieldView]
+  removeColumn: [id: string]
+  addLevel: [field: FieldView]
+  removeLevel: [id: string]
+  period: [answer: string]
+}>()
+
+const text = words.bench.sentence
+/** Columns that say what is shown; the one that names the groups is not among them. */
+const shown = computed(() => {
+  const { columns, levels } = block(props.report)
+  const labels = levels.map((level) => level.label ?? level.key)
+  return columns.filter((column) => !column.off && !labels.includes(column.value))
+})
+const levels = computed(() => block(props.report).levels.filter((level) => !level.off))
+const summary = computed(() => {
+  const names = shown.value.map((column) => column.label || column.value)
+  return names.length > 3 ? [...names.slice(0, 3), `+${names.length - 3}`] : names
+})
+const periods = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
+const period = computed(() => {
+  const prompt = props.report.prompts.find((p) => p.type === 'period')
+  const answer = prompt?.default ?? 'all'
+  return answer
+})
+const options = computed(() =>
+  periods.some((p) => p.value === period.value)
+    ? periods
+    : [...periods, { value: period.value, label: period.value }],
+)
+</script>
+
+<template>
+  <div class="sentence" role="group" :aria-label="text.label">
+    <span>{{ text.show }}</span>
+    <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
+      <span class="chip">
+        {{ summary[i] }}
+        <button
+          type="button"
+          :aria-label="text.remove(column.label)"
+          @click="emit('removeColumn', column.id)"
+        >
+          ×
+        </button>
+      </span>
+    </template>
+    <span v-if="shown.length > 3" class="more">+{{ shown.length - 3 }}</span>
+    <FieldButton
+      :dataset="dataset"
+      :label="shown.length ? undefined : text.nothing"
+      :name="text.addMeasure"
+      @pick="(field) => emit('addColumn', field)"
+    />
+    <template v-for="(level, i) in levels" :key="level.id">
+      <span>{{ i === 0 ? text.by : text.then }}</span>
+      <span class="chip" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
+        {{ level.name }}
+        <button type="button" :aria-label="text.remove(level.name)" @click="emit('removeLevel', level.id)">
+          ×
+        </button>
+      </span>
+    </template>
+    <span v-if="levels.length === 0">{{ text.by }}</span>
+    <FieldButton
+      :dataset="dataset"
+      :label="levels.length ? undefined : text.level"
+      :name="text.addLevel"
+      @pick="(field) => emit('addLevel', field)"
+    />
+    <template v-if="dataset.dateField">
+      <span>{{ text.for }}</span>
+      <Select
+        :model-value="period"
+        :options="options"
+        option-label="label"
+        option-value="value"
+        size="small"
+        scroll-height="20rem"
+        :aria-label="text.for"
+        @update:model-value="(answer: string) => emit('period', answer)"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sentence {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 0.4rem;
+  padding: 0.35rem 1rem;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+}
+.chip {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.2rem;
+  padding: 0 0.15rem 0 0.5rem;
+  height: 25px;
+  border-radius: 13px;
+  background: var(--accent-soft);
+  border-left: 4px solid var(--level, var(--accent));
+  max-width: 12rem;
+  white-space: nowrap;
+}
+.chip button {
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+  width: 24px;
+  height: 24px;
+}
+.more {
+  color: var(--quiet);
+}
+</style>

@@ -1,0 +1,91 @@
+import type { Block, Report } from '@/api/client'
+
+/** Every id of a definition. */
+function ids(report: Report): Set<string> {
+  const found = new Set<string>()
+  const visit = (value: unknown) => {
+    if (Array.isArray(value)) {
+      value.forEach(visit)
+    } else if (typeof value === 'object' && value !== null) {
+      const { id } = value as { id?: unknown }
+      if (typeof id === 'string') {
+        found.add(id)
+      }
+      Object.values(value).forEach(visit)
+    }
+  }
+  visit({ ...report, id: undefined })
+  return found
+}
+
+/** An id that no part has yet, made from what the part is about. */
+export function freeId(report: Report, about: string, taken: string[] = []): string {
+  const stem =
+    about
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^[^a-z]+|-+$/g, '')
+      .slice(0, 50) || 'part'
+  const known = ids(report)
+  taken.forEach((id) => known.add(id))
+  let id = stem
+  for (let i = 2; known.has(id); i++) {
+    id = `${stem}-${i}`
+  }
+  return id
+}
+
+export function block(report: Report): Block {
+  return report.blocks[0]!
+}
+
+export function withBlock(report: Report, change: Partial<Block>): Report {
+  return { ...report, blocks: [{ ...block(report), ...change }] }
+}
+
+/** A list with one part changed; properties that become undefined are taken out. */
+export function changed<T extends { id: string }>(list: T[], id: string, change: Partial<T>): T[] {
+  return list.map((part) => (part.id === id ? stripped({ ...part, ...change }) : part))
+}
+
+export function stripped<T extends object>(part: T): T {
+  return Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as T
+}
+
+/** A list with one part moved so that it stands before what is at an index now. */
+export function moved<T extends { id: string }>(list: T[], id: string, before: number): T[] {
+  const from = list.findIndex((part) => part.id === id)
+  if (from < 0) {
+    return list
+  }
+  const rest = list.filter((part) => part.id !== id)
+  const to = Math.min(rest.length, Math.max(0, before > from ? before - 1 : before))
+  return [...rest.slice(0, to), list[from]!, ...rest.slice(to)]
+}
+
+/** A report about nothing yet. */
+export function emptyReport(id: string, title: string, dataset: string, counts: string[]): Report {
+  return {
+    format: 'grammatus-report',
+    version: 1,
+    id,
+    title,
+    dataset,
+    locale: 'en-GB',
+    prompts: [],
+    filters: [],
+    blocks: [
+      {
+        id: 'table',
+        kind: 'banded',
+        levels: [],
+        columns: [],
+        totals: [],
+        counts,
+        highlights: [],
+        rows: { shown: true, order: [] },
+      },
+    ],
+    page: { paper: 'A4', orientation: 'portrait', margins: { top: 14, right: 15, bottom: 12, left: 18 } },
+  }
+}

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import InputNumber from 'primevue/inputnumber'
+import { computed } from 'vue'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import { changeColumn } from '../edits/columns'
+import { block } from '../edits/report'
+import type { Column, PageView, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{
+  report: Report
+  column: Column
+  page?: PageView
+  problem: (path: string) => string | undefined
+}>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+
+const text = words.bench.inspector
+const aligns = Object.entries(text.aligns).map(([value, label]) => ({ value, label }))
+const once = computed(() => [
+  { value: '', label: text.everyRow },
+  ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
+])
+/** What the column prints now, as it stands on the page. */
+const sample = computed(() => {
+  const page = props.page
+  if (!page) {
+    return ''
+  }
+  for (let i = 0; i < page.cells.length; i += 8) {
+    if (
+      page.ids[page.cells[i + 6]!] === props.column.id &&
+      page.texts[page.cells[i + 3]!] !== props.column.label
+    ) {
+      return page.texts[page.cells[i + 3]!]
+    }
+  }
+  return ''
+})
+
+function change(what: Partial<Column>, key: string) {
+  emit(
+    'apply',
+    key === 'label'
+      ? words.bench.edits.label(props.column.label)
+      : words.bench.edits.column(props.column.label || props.column.value),
+    (report) => changeColumn(report, props.column.id, what),
+    `${props.column.id} ${key}`,
+  )
+}
+</script>
+
+<template>
+  <InspectorField :label="text.name" :problem="problem('label')">
+    <TextInput
+      :model-value="column.label"
+      @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.value" :problem="problem('value')">
+    <TextInput
+      :model-value="column.value"
+      long
+      :invalid="!!problem('value')"
+      @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
+    <TextInput
+      :model-value="column.format"
+      :invalid="!!problem('format')"
+      @update:model-value="(format) => change({ format }, 'format')"
+    />
+  </InspectorField>
+  <p v-if="sample" class="sample">
+    {{ text.sample }}: <output>{{ sample }}</output>
+  </p>
+  <div class="field">
+    <span>{{ text.align }}</span>
+    <SelectButton
+      :model-value="column.align ?? 'auto'"
+      :options="aligns"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      size="small"
+      :aria-label="text.align"
+      @update:model-value="
+        (align: string) =>
+          change({ align: align === 'auto' ? undefined : (align as Column['align']) }, 'align')
+      "
+    />
+  </div>
+  <InspectorField :label="text.width" :hint="text.widthHint" :problem="problem('width')">
+    <InputNumber
+      :model-value="column.width ?? null"
+      :min="10"
+      :max="1000"
+      size="small"
+      fluid
+      @update:model-value="(width) => change({ width: width ?? undefined }, 'width')"
+    />
+  </InspectorField>
+  <InspectorField v-if="once.length > 1" :label="text.once">
+    <Select
+      :model-value="column.once ?? ''"
+      :options="once"
+      option-label="label"
+      option-value="value"
+      size="small"
+      fluid
+      @update:model-value="(level: string) => change({ once: level || undefined }, 'once')"
+    />
+  </InspectorField>
+</template>
+
+<style scoped>
+.sample {
+  margin: 0;
+  color: var(--quiet);
+}
+output {
+  color: var(--ink);
+  font-variant-numeric: tabular-nums;
+}
+.field {
+  display: grid;
+  gap: 0.2rem;
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import ColumnInspector from './ColumnInspector.vue'
+import FilterInspector from './FilterInspector.vue'
+import HighlightInspector from './HighlightInspector.vue'
+import LevelInspector from './LevelInspector.vue'
+import OrderEditor from './OrderEditor.vue'
+import PageInspector from './PageInspector.vue'
+import PromptInspector from './PromptInspector.vue'
+import ReportInspector from './ReportInspector.vue'
+import TotalInspector from './TotalInspector.vue'
+import { block } from '../edits/report'
+import { partAt, partName, same, type Part } from '../parts'
+import TotalsGrid from '../TotalsGrid.vue'
+import type { DatasetView, PageView, PreviewView, ProblemView, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{
+  report: Report
+  dataset: DatasetView
+  selection: Part[]
+  page?: PageView
+  preview?: PreviewView
+  problems: ProblemView[]
+  seen?: Report
+}>()
+const emit = defineEmits<{
+  apply: [name: string, change: (report: Report) => Report, key?: string]
+  remove: []
+}>()
+
+const text = words.bench.inspector
+const part = computed(() => props.selection.at(-1))
+const name = computed(() => (part.value ? partName(props.report, part.value) : undefined))
+const title = computed(() => {
+  if (props.selection.length > 1) {
+    return text.columns(props.selection.length)
+  }
+  return part.value && name.value !== undefined ? text[part.value.kind] : text.label
+})
+const parts = computed(() => block(props.report))
+const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.value?.id)
+const removable = computed(
+  () =>
+    part.value && name.value !== undefined && !['report', 'page', 'rows', 'totals'].includes(part.value.kind),
+)
+
+/** What is wrong with a property of the selected part. */
+function problem(path: string): string | undefined {
+  const seen = props.seen
+  const found = props.problems.find((p) => {
+    const at = seen && partAt(seen, p.pointer)
+    return (
+      p.severity === 'ERROR' &&
+      at !== undefined &&
+      part.value !== undefined &&
+      same(at, part.value) &&
+      (path === '' ? /\d$/.test(p.pointer) : p.pointer.endsWith(`/${path}`))
+    )
+  })
+  return found && (found.position ? `${found.position} ${found.message}` : found.message)
+}
+
+const on = {
+  onApply: (name: string, change: (report: Report) => Report, key?: string) =>
+    emit('apply', name, change, key),
+}
+</script>
+
+<template>
+  <section class="inspector" :aria-label="text.label">
+    <h2>{{ title }}</h2>
+    <p v-if="!part || name === undefined" class="quiet">{{ text.nothing }}</p>
+    <div v-else :key="`${part.kind} ${part.id}`" class="fields">
+      <ColumnInspector
+        v-if="part.kind === 'column'"
+        :report="report"
+        :column="byId(parts.columns)!"
+        :page="page"
+        :problem="problem"
+        v-bind="on"
+      />
+      <LevelInspector
+        v-else-if="part.kind === 'level'"
+        :report="report"
+        :dataset="dataset"
+        :level="byId(parts.levels)!"
+        :order-in-words="preview?.orders.find((order) => order.id === part!.id)?.words"
+        :problem="problem"
+        v-bind="on"
+      />
+      <FilterInspector
+        v-else-if="part.kind === 'filter'"
+        :report="report"
+        :dataset="dataset"
+        :filter="byId(report.filters)!"
+        :problem="problem"
+        v-bind="on"
+      />
+      <PromptInspector
+        v-else-if="part.kind === 'prompt'"
+        :dataset="dataset"
+        :prompt="byId(report.prompts)!"
+        :problem="problem"
+        v-bind="on"
+      />
+      <HighlightInspector
+        v-else-if="part.kind === 'highlight'"
+        :highlight="byId(parts.highlights)!"
+        :problem="problem"
+        v-bind="on"
+      />
+      <TotalInspector
+        v-else-if="part.kind === 'total'"
+        :total="byId(parts.totals)!"
+        :problem="problem"
+        v-bind="on"
+      />
+      <TotalsGrid v-else-if="part.kind === 'totals'" :report="report" :dataset="dataset" v-bind="on" />
+      <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
+      <OrderEditor v-else-if="part.kind === 'rows'" :report="report" :dataset="dataset" v-bind="on" />
+      <ReportInspector v-else :report="report" :dataset="dataset" v-bind="on" />
+      <slot />
+      <Button
+        v-if="removable"
+        :label="text.remove"
+        icon="pi pi-trash"
+        text
+        size="small"
+        severity="secondary"
+        class="remove"
+        @click="emit('remove')"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.inspector {
+  padding: 0.7rem 0.9rem 2rem;
+  overflow-y: auto;
+  min-height: 0;
+}
+h2 {
+  font-size: 1.1rem;
+  margin: 0 0 0.6rem;
+}
+.fields {
+  display: grid;
+  gap: 0.65rem;
+  align-content: start;
+}
+.quiet {
+  color: var(--quiet);
+}
+.remove {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { block, freeId } from '../edits/report'
+import { setOrder } from '../edits/order'
+import type { DatasetView, Order, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ report: Report; dataset: DatasetView; level?: string; inWords?: string }>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
+
+const text = words.bench.inspector
+const order = computed(() =>
+  props.level
+    ? (block(props.report).levels.find((level) => level.id === props.level)?.order ?? [])
+    : block(props.report).rows.order,
+)
+/** Totals first, for groups; then every field, shown or not. */
+const choices = computed(() => {
+  const { columns, totals } = block(props.report)
+  const label = (id: string) => columns.find((column) => column.id === id)?.label ?? id
+  const measured = props.level
+    ? totals.map((total) => ({ value: total.value, label: `${label(total.column)} · ${total.value}` }))
+    : []
+  const fields = props.dataset.fields.map((field) => ({ value: field.value, label: field.label }))
+  const known = [...measured, ...fields]
+  const own = order.value
+    .filter((term) => !known.some((choice) => choice.value === term.by))
+    .map((term) => ({ value: term.by, label: term.by }))
+  return [...known, ...own]
+})
+const directions = [
+  { value: 'ascending', label: text.ascending },
+  { value: 'descending', label: text.descending },
+]
+
+function set(next: Order[]) {
+  emit('apply', words.bench.edits.order(props.level ?? 'rows'), (report) =>
+    setOrder(report, props.level, next),
+  )
+}
+
+function change(index: number, term: Partial<Order>) {
+  set(order.value.map((t, i) => (i === index ? { ...t, ...term } : t)))
+}
+
+function swap(index: number) {
+  const next = [...order.value]
+  ;[next[index - 1], next[index]] = [next[index]!, next[index - 1]!]
+  set(next)
+}
+
+function add() {
+  const by = choices.value.find((choice) => !order.value.some((term) => term.by === choice.value))?.value
+  if (by) {
+    const id = freeId(props.report, `o-${props.level ?? 'rows'}`)
+    set([...order.value, { id, by, direction: by.startsWith('SUM') ? 'descending' : 'ascending' }])
+  }
+}
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ text.order }}</legend>
+    <p v-if="order.length === 0" class="quiet">{{ text.asKeyed }}</p>
+    <div v-for="(term, i) in order" :key="term.id" class="term">
+      <Select
+        :model-value="term.by"
+        :options="choices"
+        option-label="label"
+        option-value="value"
+        filter
+        size="small"
+        :aria-label="`${text.by} ${i + 1}`"
+        @update:model-value="(by: string) => change(i, { by })"
+      />
+      <Select
+        :model-value="term.direction"
+        :options="directions"
+        option-label="label"
+        option-value="value"
+        size="small"
+        :aria-label="`${text.order} ${i + 1}`"
+        @update:model-value="(direction: Order['direction']) => change(i, { direction })"
+      />
+      <Button
+        v-if="i > 0"
+        icon="pi pi-arrow-up"
+        text
+        size="small"
+        severity="secondary"
+        :aria-label="words.bench.commands.earlier"
+        @click="swap(i)"
+      />
+      <Button
+        icon="pi pi-times"
+        text
+        size="small"
+        severity="secondary"
+        :aria-label="`${text.remove}: ${term.by}`"
+        @click="set(order.filter((_, j) => j !== i))"
+      />
+    </div>
+    <Button :label="text.addTerm" icon="pi pi-plus" text size="small" @click="add" />
+    <p v-if="inWords" class="quiet">{{ words.why.ordered(inWords) }}</p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+}
+legend {
+  padding: 0;
+}
+.term {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  gap: 0.15rem;
+  margin-bottom: 0.25rem;
+}
+.quiet {
+  color: var(--quiet);
+  margin: 0.2rem 0;
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import InputNumber from 'primevue/inputnumber'
+import SelectButton from 'primevue/selectbutton'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import { stripped } from '../edits/report'
+import type { Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ report: Report; problem: (path: string) => string | undefined }>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+
+type Page = Report['page']
+const text = words.bench.inspector
+const sides = ['top', 'right', 'bottom', 'left'] as const
+const papers = ['A4', 'Letter']
+const orientations = [
+  { value: 'portrait', label: text.portrait },
+  { value: 'landscape', label: text.landscape },
+]
+
+function change(what: Partial<Page>, key: string) {
+  emit(
+    'apply',
+    words.bench.edits.page,
+    (report) => ({ ...report, page: stripped({ ...report.page, ...what }) }),
+    `page ${key}`,
+  )
+}
+
+function setMargin(side: (typeof sides)[number], value: number | null) {
+  change({ margins: { ...props.report.page.margins, [side]: value ?? 10 } }, side)
+}
+</script>
+
+<template>
+  <div class="block">
+    <span>{{ text.paper }}</span>
+    <SelectButton
+      :model-value="report.page.paper"
+      :options="papers"
+      :allow-empty="false"
+      size="small"
+      :aria-label="text.paper"
+      @update:model-value="(paper: Page['paper']) => change({ paper }, 'paper')"
+    />
+  </div>
+  <div class="block">
+    <span>{{ text.orientation }}</span>
+    <SelectButton
+      :model-value="report.page.orientation"
+      :options="orientations"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      size="small"
+      :aria-label="text.orientation"
+      @update:model-value="(orientation: Page['orientation']) => change({ orientation }, 'orientation')"
+    />
+  </div>
+  <fieldset>
+    <legend>{{ text.margins }}</legend>
+    <label v-for="side in sides" :key="side">
+      {{ text.sides[side] }}
+      <InputNumber
+        :model-value="report.page.margins[side]"
+        :min="5"
+        :max="60"
+        size="small"
+        fluid
+        @update:model-value="(value) => setMargin(side, value)"
+      />
+    </label>
+  </fieldset>
+  <InspectorField :label="text.pageHeader" :problem="problem('header')">
+    <TextInput
+      :model-value="report.page.header"
+      placeholder="{title}"
+      @update:model-value="(header) => change({ header }, 'header')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.pageFooter" :hint="text.pageHint" :problem="problem('footer')">
+    <TextInput
+      :model-value="report.page.footer"
+      placeholder="{dataset} · business date {business_date}"
+      @update:model-value="(footer) => change({ footer }, 'footer')"
+    />
+  </InspectorField>
+</template>
+
+<style scoped>
+.block {
+  display: grid;
+  gap: 0.2rem;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.4rem;
+}
+legend {
+  padding: 0;
+}
+label {
+  color: var(--quiet);
+  min-width: 0;
+}
+</style>

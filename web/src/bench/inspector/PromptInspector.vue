@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import ValuePicker from './ValuePicker.vue'
+import { changePrompt } from '../edits/filters'
+import type { DatasetView, Prompt, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{
+  dataset: DatasetView
+  prompt: Prompt
+  problem: (path: string) => string | undefined
+}>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+
+const text = words.bench.inspector
+const field = computed(() => props.dataset.fields.find((f) => f.id === props.prompt.field))
+const periods = computed(() => {
+  const known = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
+  const own = props.prompt.default
+  return own && !known.some((p) => p.value === own) ? [...known, { value: own, label: own }] : known
+})
+
+function change(what: Partial<Prompt>, key: string) {
+  emit(
+    'apply',
+    words.bench.edits.prompt,
+    (report) => changePrompt(report, props.prompt.id, what),
+    `${props.prompt.id} ${key}`,
+  )
+}
+</script>
+
+<template>
+  <InspectorField :label="text.name" :problem="problem('label')">
+    <TextInput
+      :model-value="prompt.label"
+      @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.help">
+    <TextInput :model-value="prompt.help" long @update:model-value="(help) => change({ help }, 'help')" />
+  </InspectorField>
+  <InspectorField v-if="prompt.type === 'period'" :label="text.default" :problem="problem('default')">
+    <Select
+      :model-value="prompt.default ?? 'all'"
+      :options="periods"
+      option-label="label"
+      option-value="value"
+      editable
+      size="small"
+      fluid
+      @update:model-value="
+        (answer: string) => change({ default: answer === 'all' || !answer ? undefined : answer }, 'default')
+      "
+    />
+  </InspectorField>
+  <div v-else-if="field" class="block">
+    <span>{{ text.default }}</span>
+    <ValuePicker
+      :model-value="prompt.default ? [prompt.default] : []"
+      :dataset="dataset.id"
+      :field="field"
+      :label="text.default"
+      @update:model-value="(values) => change({ default: values[0] || undefined }, 'default')"
+    />
+    <small v-if="!prompt.default">{{ text.noDefault }}</small>
+  </div>
+  <label class="switch">
+    <ToggleSwitch
+      :model-value="prompt.required ?? false"
+      @update:model-value="(required: boolean) => change({ required: required || undefined }, 'required')"
+    />
+    {{ text.required }}
+  </label>
+  <p class="quiet">
+    {{ text.promptName }}:
+    <code>{{
+      prompt.type === 'period' ? `:${prompt.name}_from, :${prompt.name}_to` : `:${prompt.name}`
+    }}</code>
+  </p>
+</template>
+
+<style scoped>
+.switch {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+.block {
+  display: grid;
+  gap: 0.2rem;
+}
+.quiet,
+small {
+  color: var(--quiet);
+  margin: 0;
+}
+</style>

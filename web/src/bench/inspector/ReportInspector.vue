@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import { block, stripped, withBlock } from '../edits/report'
+import type { DatasetView, Report } from '@/api/client'
+import { words } from '@/words'
+
+defineProps<{ report: Report; dataset: DatasetView }>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+
+const text = words.bench.inspector
+const edits = words.bench.edits
+</script>
+
+<template>
+  <InspectorField :label="text.title">
+    <TextInput
+      :model-value="report.title"
+      @update:model-value="
+        (title) => emit('apply', edits.title, (r) => ({ ...r, title: title || r.title }), 'title')
+      "
+    />
+  </InspectorField>
+  <InspectorField :label="text.description">
+    <TextInput
+      :model-value="report.description"
+      long
+      @update:model-value="
+        (description) =>
+          emit('apply', edits.description, (r) => stripped({ ...r, description }), 'description')
+      "
+    />
+  </InspectorField>
+  <fieldset>
+    <legend>{{ text.counts }}</legend>
+    <label v-for="table in dataset.tables" :key="table.id">
+      <Checkbox
+        :model-value="block(report).counts"
+        :value="table.id"
+        size="small"
+        @update:model-value="
+          (counts: string[]) => emit('apply', edits.totals, (r) => withBlock(r, { counts }))
+        "
+      />
+      {{ table.noun }}
+    </label>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 0.25rem;
+}
+legend {
+  padding: 0;
+}
+label {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+}
+</style>

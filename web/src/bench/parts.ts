@@ -1,0 +1,102 @@
+import { block } from './edits/report'
+import type { PageView, Report } from '@/api/client'
+import type { Hit } from '@/paper/hit'
+
+export type PartKind =
+  'report' | 'page' | 'prompt' | 'filter' | 'level' | 'column' | 'total' | 'totals' | 'highlight' | 'rows'
+
+/** A part of a report that can be selected; parts that a report has one of have no id. */
+export interface Part {
+  kind: PartKind
+  id: string
+}
+
+export const same = (a: Part, b: Part) => a.kind === b.kind && a.id === b.id
+
+/** What a report calls one of its parts; undefined where it has no such part. */
+export function partName(report: Report, part: Part): string | undefined {
+  const { columns, levels, totals, highlights } = block(report)
+  const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.id)
+  switch (part.kind) {
+    case 'column': {
+      const column = byId(columns)
+      return column && (column.label || column.value)
+    }
+    case 'level':
+      return byId(levels)?.name
+    case 'total':
+      return byId(totals)?.value
+    case 'highlight':
+      return byId(highlights)?.label
+    case 'prompt':
+      return byId(report.prompts)?.label
+    case 'filter': {
+      const filter = byId(report.filters)
+      return filter && (filter.where ?? filter.field ?? filter.id)
+    }
+    default:
+      return part.kind
+  }
+}
+
+/** The part of a definition that a place on its page comes from. */
+export function partOf(hit: Hit, page: PageView, report: Report): Part {
+  const isTotal = block(report).totals.some((total) => total.id === hit.part)
+  const level = page.nodes[hit.node]?.level
+  switch (hit.band.role) {
+    case 'COLUMN_HEADINGS':
+      return hit.column ? { kind: 'column', id: hit.column } : { kind: 'page', id: '' }
+    case 'ROW':
+      return isTotal
+        ? { kind: 'total', id: hit.part! }
+        : hit.column
+          ? { kind: 'column', id: hit.column }
+          : { kind: 'rows', id: '' }
+    case 'HEADING':
+    case 'TOTALS':
+      return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'level', id: level ?? '' }
+    case 'GRAND_TOTAL':
+      return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'totals', id: '' }
+    case 'TITLE':
+      return { kind: 'report', id: '' }
+    default:
+      return { kind: 'page', id: '' }
+  }
+}
+
+/** The part that a problem's JSON pointer leads into. */
+export function partAt(report: Report, pointer: string): Part | undefined {
+  const steps = pointer.split('/').slice(1)
+  const nth = (list: { id: string }[], kind: PartKind, index: string | undefined) => {
+    const id = list[Number(index)]?.id
+    return id === undefined ? undefined : { kind, id }
+  }
+  const { columns, levels, totals, highlights } = block(report)
+  if (steps[0] === 'prompts') {
+    return nth(report.prompts, 'prompt', steps[1])
+  }
+  if (steps[0] === 'filters') {
+    return nth(report.filters, 'filter', steps[1])
+  }
+  if (steps[0] === 'page') {
+    return { kind: 'page', id: '' }
+  }
+  if (steps[0] === 'answers') {
+    const prompt = report.prompts.find((p) => p.name === steps[1])
+    return prompt && { kind: 'prompt', id: prompt.id }
+  }
+  switch (steps[2]) {
+    case 'columns':
+      return nth(columns, 'column', steps[3])
+    case 'levels':
+      return nth(levels, 'level', steps[3])
+    case 'totals':
+      return nth(totals, 'total', steps[3])
+    case 'highlights':
+      return nth(highlights, 'highlight', steps[3])
+    case 'rows':
+      return { kind: 'rows', id: '' }
+    default:
+      return steps[0] === 'title' || steps[0] === 'description' ? { kind: 'report', id: '' } : undefined
+  }
+}

@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
+import SpineCount from './SpineCount.vue'
+import SpineSection, { type SpineItem } from './SpineSection.vue'
+import SpineData from './SpineData.vue'
+import { block } from '../edits/report'
+import FieldButton from '../FieldButton.vue'
+import { filterInWords } from '../filterInWords'
+import type { Part, PartKind } from '../parts'
+import type { DatasetView, FieldView, PreviewView, Report } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{
+  report: Report
+  dataset: DatasetView
+  preview?: PreviewView
+  selection: Part[]
+}>()
+const emit = defineEmits<{
+  select: [part: Part, event?: MouseEvent | KeyboardEvent]
+  remove: [part: Part]
+  toggle: [part: Part]
+  move: [part: Part, before: number]
+  addColumn: [field: FieldView]
+  addLevel: [field: FieldView]
+  addFilter: [field: FieldView]
+  addTyped: []
+  addPrompt: [field: FieldView]
+  addHighlight: [field?: FieldView]
+  rows: [shown: boolean]
+}>()
+
+const text = words.bench.spine
+const parts = computed(() => block(props.report))
+const run = computed(() => props.preview?.run)
+const grainNoun = computed(
+  () => props.dataset.tables.find((table) => table.id === props.dataset.counts.at(-1))?.noun ?? 'rows',
+)
+
+function isSelected(kind: PartKind, id = ''): boolean {
+  return props.selection.some((part) => part.kind === kind && part.id === id)
+}
+
+function counted(list: { id: string; count: number }[] | undefined, id: string): number | undefined {
+  return list?.find((entry) => entry.id === id)?.count
+}
+
+const prompts = computed<SpineItem[]>(() =>
+  props.report.prompts.map((prompt) => ({
+    id: prompt.id,
+    label: prompt.label,
+    detail: props.preview?.prompts.find((p) => p.name === prompt.name)?.answer.words,
+    selected: isSelected('prompt', prompt.id),
+  })),
+)
+const filters = computed<SpineItem[]>(() =>
+  props.report.filters.map((filter) => {
+    const kept = counted(props.preview?.kept, filter.id)
+    return {
+      id: filter.id,
+      label: filterInWords(filter, props.report, props.dataset),
+      detail: kept === undefined ? undefined : text.kept(kept),
+      off: filter.off,
+      selected: isSelected('filter', filter.id),
+    }
+  }),
+)
+const levels = computed<SpineItem[]>(() =>
+  parts.value.levels.map((level) => ({
+    id: level.id,
+    label: level.name,
+    detail: props.preview?.orders.find((order) => order.id === level.id)?.words,
+    off: level.off,
+    selected: isSelected('level', level.id),
+  })),
+)
+const columns = computed<SpineItem[]>(() =>
+  parts.value.columns.map((column) => ({
+    id: column.id,
+    label: column.label || column.value,
+    off: column.off,
+    selected: isSelected('column', column.id),
+  })),
+)
+const highlights = computed<SpineItem[]>(() =>
+  parts.value.highlights.map((highlight) => {
+    const marked = counted(props.preview?.marked, highlight.id)
+    return {
+      id: highlight.id,
+      label: highlight.label,
+      detail: marked === undefined ? undefined : text.marked(marked),
+      off: highlight.off,
+      selected: isSelected('highlight', highlight.id),
+    }
+  }),
+)
+/** The sections whose parts are all handled alike. */
+const of = (kind: PartKind) => ({
+  onSelect: (id: string, event: MouseEvent | KeyboardEvent) => emit('select', { kind, id }, event),
+  onRemove: (id: string) => emit('remove', { kind, id }),
+  onToggle: (id: string) => emit('toggle', { kind, id }),
+  onMove: (id: string, before: number) => emit('move', { kind, id }, before),
+})
+</script>
+
+<template>
+  <nav class="spine" :aria-label="text.label">
+    <SpineData
+      :dataset="dataset"
+      :open="parts.columns.length === 0"
+      @column="(field) => emit('addColumn', field)"
+      @level="(field) => emit('addLevel', field)"
+    />
+    <SpineCount :text="run && text.rowsRead(run.rowsRead, grainNoun)" />
+
+    <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">
+      <template #add>
+        <FieldButton
+          :dataset="dataset"
+          :name="text.add(text.prompts)"
+          @pick="(field) => emit('addPrompt', field)"
+        />
+      </template>
+    </SpineSection>
+    <SpineSection :title="text.filters" :items="filters" :empty="text.noFilters" v-bind="of('filter')">
+      <template #add>
+        <FieldButton
+          v-slot="{ hide }"
+          :dataset="dataset"
+          :name="text.add(text.filters)"
+          @pick="(field) => emit('addFilter', field)"
+        >
+          <Button
+            :label="text.typed"
+            icon="pi pi-code"
+            text
+            size="small"
+            @click="(hide(), emit('addTyped'))"
+          />
+        </FieldButton>
+      </template>
+    </SpineSection>
+    <SpineCount :text="run && text.kept(run.rowsKept)" />
+
+    <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">
+      <template #add>
+        <FieldButton
+          :dataset="dataset"
+          :name="text.add(text.groups)"
+          @pick="(field) => emit('addLevel', field)"
+        />
+      </template>
+      <label v-if="parts.levels.length" class="rows">
+        <ToggleSwitch
+          :model-value="parts.rows.shown"
+          :aria-label="text.rows"
+          @update:model-value="(shown: boolean) => emit('rows', shown)"
+        />
+        <button type="button" @click="emit('select', { kind: 'rows', id: '' })">{{ text.rows }}</button>
+      </label>
+    </SpineSection>
+    <SpineCount :text="run && text.groupCount(run.groups)" />
+
+    <SpineSection :title="text.columns" :items="columns" :empty="text.noColumns" v-bind="of('column')">
+      <template #add>
+        <FieldButton
+          :dataset="dataset"
+          :name="text.add(text.columns)"
+          @pick="(field) => emit('addColumn', field)"
+        />
+      </template>
+    </SpineSection>
+    <SpineSection
+      :title="text.totals"
+      :items="[
+        {
+          id: '',
+          label: parts.totals.length ? text.grid : text.noTotals,
+          fixed: true,
+          selected: isSelected('totals'),
+        },
+      ]"
+      @select="emit('select', { kind: 'totals', id: '' })"
+    />
+    <SpineSection
+      :title="text.highlights"
+      :items="highlights"
+      :empty="text.noHighlights"
+      v-bind="of('highlight')"
+    >
+      <template #add>
+        <Button
+          icon="pi pi-plus"
+          :aria-label="text.add(text.highlights)"
+          :title="text.add(text.highlights)"
+          text
+          size="small"
+          @click="emit('addHighlight')"
+        />
+      </template>
+    </SpineSection>
+    <SpineSection
+      :title="text.page"
+      :items="[{ id: '', label: text.settings, fixed: true, selected: isSelected('page') }]"
+      @select="emit('select', { kind: 'page', id: '' })"
+    />
+    <SpineCount :text="run && text.pageCount(run.pages)" />
+    <section>
+      <h3>{{ text.checks }}</h3>
+      <slot name="checks" />
+    </section>
+  </nav>
+</template>
+
+<style scoped>
+.spine {
+  padding: 0.6rem 0.5rem 1.5rem 0.8rem;
+  overflow-y: auto;
+  min-height: 0;
+}
+.rows {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  padding: 0.2rem 0.35rem;
+}
+.rows button {
+  border: 0;
+  background: none;
+  font: inherit;
+  color: inherit;
+  padding: 0;
+  cursor: pointer;
+}
+h3 {
+  font-size: 1rem;
+  margin: 0.3rem 0;
+}
+</style>

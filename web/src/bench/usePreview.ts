@@ -1,0 +1,94 @@
+import { onScopeDispose, ref, shallowRef } from 'vue'
+import {
+  api,
+  type Answers,
+  type PageView,
+  type PreviewView,
+  type ProblemView,
+  type Report,
+} from '@/api/client'
+
+const SLOW_MILLISECONDS = 500
+
+/**
+ * The page of a definition as it is edited. Each edit is sent with a growing number and the newest wins; the last good page
+ * stays until a new one is there, and beside the problems of an edit that is wrong.
+ */
+export function usePreview() {
+  const session = crypto.randomUUID()
+  const page = shallowRef<PageView>()
+  const preview = shallowRef<PreviewView>()
+  const problems = shallowRef<ProblemView[]>([])
+  /** The definition that the problems' pointers lead into. */
+  const seen = shallowRef<Report>()
+  const failure = ref('')
+  const stale = ref(false)
+  const waiting = ref(false)
+  const rowsRead = ref(0)
+  /** How long the newest edit took to its page, in milliseconds. */
+  const took = ref(0)
+  let edit = 0
+  let abort: AbortController | undefined
+
+  async function show(definition: Report, answers: Answers, number: number): Promise<void> {
+    const mine = ++edit
+    abort?.abort()
+    abort = new AbortController()
+    const begun = performance.now()
+    const slow = setTimeout(() => void followSlow(mine), SLOW_MILLISECONDS)
+    try {
+      const view = await api.preview(session, { edit: mine, definition, answers, page: number }, abort.signal)
+      if (mine !== edit) {
+        return
+      }
+      failure.value = ''
+      problems.value = view.problems
+      seen.value = definition
+      stale.value = view.page === undefined
+      if (view.page) {
+        page.value = view.page
+        preview.value = view
+      }
+      took.value = performance.now() - begun
+    } catch (e) {
+      if (mine === edit && (e as Error).name !== 'AbortError') {
+        failure.value = (e as Error).message
+        stale.value = true
+      }
+    } finally {
+      clearTimeout(slow)
+      if (mine === edit) {
+        waiting.value = false
+      }
+    }
+  }
+
+  async function followSlow(mine: number) {
+    waiting.value = mine === edit
+    while (mine === edit && waiting.value) {
+      const progress = await api.previewProgress(session).catch(() => undefined)
+      rowsRead.value = progress?.rowsRead ?? rowsRead.value
+      await new Promise((resolve) => setTimeout(resolve, 300))
+    }
+  }
+
+  /** Another page of the same definition. */
+  async function turn(number: number): Promise<void> {
+    const run = preview.value?.run
+    if (!run) {
+      return
+    }
+    const mine = edit
+    const found = await api.page(run.id, Math.min(Math.max(1, number), run.pages)).catch(() => undefined)
+    if (found && mine === edit) {
+      page.value = found
+    }
+  }
+
+  onScopeDispose(() => {
+    edit++
+    abort?.abort()
+    void api.endPreviews(session).catch(() => {})
+  })
+  return { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, show, turn }
+}

@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { ref, watch } from 'vue'
+import { api, type WhyFigure, type WhyOrder } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ run: string; place: number; total?: string }>()
+const emit = defineEmits<{ rows: [place: number]; close: [] }>()
+
+const figure = ref<WhyFigure>()
+const order = ref<WhyOrder>()
+const problem = ref('')
+
+watch(
+  () => [props.run, props.place, props.total] as const,
+  async ([run, place, total]) => {
+    problem.value = ''
+    try {
+      const [why, stands] = await Promise.all([
+        total ? api.whyFigure(run, place, total) : undefined,
+        place > 0 ? api.whyOrder(run, place) : undefined,
+      ])
+      if (run === props.run && place === props.place) {
+        figure.value = why
+        order.value = stands
+      }
+    } catch (e) {
+      problem.value = (e as Error).message
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <section class="why" :aria-label="figure ? words.why.figure : words.why.order">
+    <header>
+      <h2>{{ figure ? words.why.figure : words.why.order }}</h2>
+      <Button
+        icon="pi pi-times"
+        text
+        severity="secondary"
+        size="small"
+        :aria-label="words.why.close"
+        @click="emit('close')"
+      />
+    </header>
+    <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+    <template v-if="figure">
+      <p class="figure">
+        <span>{{ figure.label }}</span><strong>{{ figure.figure || words.why.blank }}</strong>
+      </p>
+      <dl>
+        <dt>{{ words.why.formula }}</dt>
+        <dd>
+          {{ figure.formula }} <code>{{ figure.expression }}</code>
+        </dd>
+        <template v-if="figure.exact">
+          <dt>{{ words.why.exact }}</dt>
+          <dd class="number">{{ figure.exact }}</dd>
+        </template>
+        <dt>{{ words.why.scope }}</dt>
+        <dd>{{ figure.scope.join(' › ') }}</dd>
+        <template v-if="figure.conditions.length">
+          <dt>{{ words.why.conditions }}</dt>
+          <dd>
+            <ul>
+              <li v-for="condition in figure.conditions" :key="condition">{{ condition }}</li>
+            </ul>
+          </dd>
+        </template>
+        <dt>{{ words.why.counted }}</dt>
+        <dd>{{ figure.counted || words.why.notCounted }}</dd>
+      </dl>
+      <ul v-if="figure.remarks.length" class="remarks">
+        <li v-for="remark in figure.remarks" :key="remark">{{ remark }}</li>
+      </ul>
+    </template>
+    <template v-if="order">
+      <h3 v-if="figure">{{ words.why.order }}</h3>
+      <p class="rule">{{ words.why.ordered(order.rule) }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{{ words.why.group }}</th>
+            <th v-for="term in order.terms" :key="term" scope="col" class="number">{{ term }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(sibling, i) in order.siblings" :key="sibling.place" :class="{ self: sibling.self }">
+            <th scope="row">{{ order.before + i + 1 }}. {{ sibling.label }}</th>
+            <td v-for="(value, j) in sibling.values" :key="j" class="number">{{ value }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="quiet">{{ words.why.of(order.all) }}</p>
+    </template>
+    <Button
+      :label="words.why.rows"
+      icon="pi pi-list"
+      outlined
+      size="small"
+      :title="words.why.rowsHint"
+      @click="emit('rows', place)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.why {
+  display: grid;
+  gap: 0.6rem;
+  align-content: start;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+h2 {
+  font-size: 1rem;
+  margin: 0;
+}
+h3 {
+  font-size: 1rem;
+  margin: 0.5rem 0 0;
+  padding-top: 0.6rem;
+  border-top: 1px solid var(--line);
+}
+.figure {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  margin: 0;
+}
+.figure strong {
+  font-size: 1.35rem;
+  font-variant-numeric: tabular-nums;
+}
+dl {
+  margin: 0;
+  display: grid;
+  gap: 0.15rem;
+}
+dt {
+  color: var(--quiet);
+  margin-top: 0.3rem;
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+dd ul,
+.remarks {
+  margin: 0;
+  padding-left: 1.1rem;
+}
+code {
+  display: block;
+  color: var(--quiet);
+  font-size: 0.92rem;
+}
+.remarks li {
+  margin-bottom: 0.25rem;
+}
+.rule {
+  margin: 0;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 0.15rem 0.25rem;
+  border-bottom: 1px solid var(--line);
+  overflow-wrap: anywhere;
+}
+thead th {
+  color: var(--quiet);
+}
+.number {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.self > * {
+  background: var(--accent-soft);
+  font-weight: 600;
+}
+.quiet {
+  color: var(--quiet);
+  margin: 0;
+}
+.problem {
+  color: var(--danger);
+}
+</style>

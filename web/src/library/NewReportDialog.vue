@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+import { ref, watch } from 'vue'
+import { api, type DatasetLine } from '@/api/client'
+import { words } from '@/words'
+
+const emit = defineEmits<{ made: [id: string] }>()
+const visible = defineModel<boolean>('visible', { required: true })
+const datasets = ref<DatasetLine[]>()
+const problem = ref('')
+
+watch(visible, async (open) => {
+  if (open) {
+    datasets.value = await api.datasets().catch((e: Error) => {
+      problem.value = e.message
+      return []
+    })
+  }
+})
+
+async function make(line: DatasetLine) {
+  try {
+    const { emptyReport } = await import('@/bench/edits/report')
+    const dataset = await api.dataset(line.id)
+    const id = `r-${crypto.randomUUID().slice(0, 13)}`
+    const added = await api.addReport(emptyReport(id, words.bench.untitled, line.id, dataset.counts))
+    visible.value = false
+    emit('made', added.id)
+  } catch (e) {
+    problem.value = (e as Error).message
+  }
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" modal :header="words.library.makeTitle" :style="{ width: '32rem' }">
+    <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+    <ul>
+      <li v-for="dataset in datasets" :key="dataset.id">
+        <button type="button" @click="make(dataset)">
+          <strong>{{ dataset.label }}</strong>
+          <span>{{ dataset.description }}</span>
+          <small>{{ words.library.makeHint(dataset.grain) }}</small>
+        </button>
+      </li>
+    </ul>
+  </Dialog>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 0.5rem;
+}
+button {
+  display: grid;
+  gap: 0.15rem;
+  width: 100%;
+  text-align: left;
+  padding: 0.7rem 0.9rem;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+button:hover {
+  border-color: var(--accent);
+}
+small {
+  color: var(--quiet);
+}
+.problem {
+  color: var(--danger);
+}
+</style>

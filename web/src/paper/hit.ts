@@ -1,0 +1,52 @@
+import { PIXEL, type Band, type Cell } from './geometry'
+import type { PageView } from '@/api/client'
+
+/** What stands under the pointer on a page. */
+export interface Hit {
+  band: Band
+  cell?: Cell
+  /** Id of the definition's part that the cell comes from. */
+  part?: string
+  /** Id of the column at this place, whether something is printed there or not. */
+  column?: string
+  /** Index of the group on the page. */
+  node: number
+}
+
+/** Finds what an event on a page is about; the page's bands and cells carry their indexes. */
+export function hitOf(event: MouseEvent, page: PageView, bands: Band[], zoom: number): Hit | undefined {
+  const target = event.target as Element
+  const row = target.closest<HTMLElement>('[data-band]')
+  const paper = target.closest<HTMLElement>('.paper')
+  const band = bands[Number(row?.dataset.band)]
+  if (!band || !paper) {
+    return undefined
+  }
+  const cellIndex = target.closest<HTMLElement>('[data-cell]')?.dataset.cell
+  const cell = cellIndex === undefined ? undefined : band.cells[Number(cellIndex)]
+  const x = (event.clientX - paper.getBoundingClientRect().left) / (PIXEL * zoom)
+  return {
+    band,
+    cell,
+    part: cell && cell.id >= 0 ? page.ids[cell.id] : undefined,
+    column: columnAt(page, x)?.id,
+    node: cell?.node ?? band.node,
+  }
+}
+
+/** The column nearest to a place between its own edges and half the gaps beside it. */
+export function columnAt(page: PageView, x: number): PageView['columns'][number] | undefined {
+  return page.columns.find((column, i) => {
+    const before = page.columns[i - 1]
+    const after = page.columns[i + 1]
+    const left = before ? (before.x + before.width + column.x) / 2 : column.x - 600
+    const right = after ? (column.x + column.width + after.x) / 2 : column.x + column.width + 600
+    return x >= left && x < right
+  })
+}
+
+/** Where a column would be put when it is dropped at a place: the index before which it then stands. */
+export function dropIndex(page: PageView, x: number): number {
+  const at = page.columns.findIndex((column) => x < column.x + column.width / 2)
+  return at < 0 ? page.columns.length : at
+}

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { ref, useTemplateRef, watch } from 'vue'
+import { api, type Hit } from '@/api/client'
+import { words } from '@/words'
+
+const props = defineProps<{ run: string }>()
+const emit = defineEmits<{ go: [hit: Hit] }>()
+
+const sought = ref('')
+const hits = ref<Hit[]>([])
+const at = ref(0)
+const tried = ref(false)
+const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
+
+watch([sought, () => props.run], () => {
+  hits.value = []
+  at.value = 0
+  tried.value = false
+})
+
+async function next(step: 1 | -1) {
+  if (!sought.value.trim()) {
+    return
+  }
+  if (!tried.value) {
+    hits.value = await api.find(props.run, sought.value).catch(() => [])
+    tried.value = true
+    at.value = 0
+  } else if (hits.value.length) {
+    at.value = (at.value + step + hits.value.length) % hits.value.length
+  }
+  const hit = hits.value[at.value]
+  if (hit) {
+    emit('go', hit)
+  }
+}
+
+defineExpose({ focus: () => field.value?.$el.select() })
+</script>
+
+<template>
+  <search class="find">
+    <InputText
+      ref="field"
+      v-model="sought"
+      size="small"
+      type="search"
+      :placeholder="words.run.find"
+      :aria-label="words.run.find"
+      @keydown.enter.exact.prevent="next(1)"
+      @keydown.enter.shift.prevent="next(-1)"
+    />
+    <template v-if="tried">
+      <span role="status">{{ words.run.found(at + 1, hits.length) }}</span>
+      <Button
+        icon="pi pi-angle-up"
+        text
+        size="small"
+        severity="secondary"
+        :aria-label="words.run.findPrevious"
+        :disabled="hits.length < 2"
+        @click="next(-1)"
+      />
+      <Button
+        icon="pi pi-angle-down"
+        text
+        size="small"
+        severity="secondary"
+        :aria-label="words.run.findNext"
+        :disabled="hits.length < 2"
+        @click="next(1)"
+      />
+    </template>
+  </search>
+</template>
+
+<style scoped>
+.find {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+  white-space: nowrap;
+}
+input {
+  width: 10.5rem;
+}
+span {
+  color: var(--quiet);
+}
+</style>

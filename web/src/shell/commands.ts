@@ -1,0 +1,61 @@
+/** Something a person can do, by palette, menu or key. */
+export interface Command {
+  id: string
+  name: string
+  /** Its group on the help sheet. */
+  group: string
+  /** Keys that run it, as they are shown: "Ctrl+Z", "F2", "←". */
+  keys: string[]
+  /** Whether the keys work only while something other than a field or a list has the keyboard. */
+  onPage?: boolean
+  enabled: () => boolean
+  run: () => void
+}
+
+const NAMES: Record<string, string> = {
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ' ': 'Space',
+  Escape: 'Esc',
+}
+
+/** The keys of an event as commands write them. */
+export function keysOf(event: KeyboardEvent): string {
+  const key = NAMES[event.key] ?? (event.key.length === 1 ? event.key.toUpperCase() : event.key)
+  const isSign = event.key.length === 1 && !/[a-z0-9 ]/i.test(event.key)
+  return [
+    event.ctrlKey || event.metaKey ? 'Ctrl' : '',
+    event.altKey ? 'Alt' : '',
+    event.shiftKey && !isSign ? 'Shift' : '',
+    key,
+  ]
+    .filter(Boolean)
+    .join('+')
+}
+
+/** Runs the first command that the keys mean here; says whether there was one. */
+export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
+  const target = event.target instanceof Element ? event.target : undefined
+  const inField = !!target?.closest(
+    'input, textarea, select, [contenteditable], [role=combobox], [role=listbox]',
+  )
+  const inDialog = !!target?.closest('[role=dialog], [role=menu], [role=alertdialog]')
+  const onControl = !!target?.closest('button, a, [role=switch], [role=radio]') && !target?.closest('.desk')
+  const keys = keysOf(event)
+  const command = commands.find(
+    (c) =>
+      c.keys.includes(keys) &&
+      c.enabled() &&
+      !inDialog &&
+      (!inField || (keys.startsWith('Ctrl+') && !c.onPage)) &&
+      !(onControl && c.onPage && ['Enter', 'Space', '←', '→', 'Home', 'End'].includes(keys)),
+  )
+  if (!command) {
+    return false
+  }
+  event.preventDefault()
+  command.run()
+  return true
+}
