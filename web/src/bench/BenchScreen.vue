@@ -330,7 +330,7 @@ function onKey(event: KeyboardEvent) {
         @click="history.undo()"
       />
       <Button
-        icon="pi pi-refresh"
+        icon="pi pi-undo mirrored"
         :title="`${text.redo(redoName)} (Ctrl+Y)`"
         :aria-label="text.redo(redoName)"
         :disabled="!redoName"
@@ -596,6 +596,9 @@ h1 {
 }
 .spring {
   flex: 1;
+}
+.bar :deep(.mirrored) {
+  transform: scaleX(-1);
 }
 .parts {
   flex: 1;

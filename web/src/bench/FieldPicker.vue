@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import { ranked } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { vFocus } from '@/shell/focus'
-import { folded } from '@/shell/folded'
 import { words } from '@/words'
 
 const props = defineProps<{ dataset: DatasetView; accept?: (field: FieldView) => boolean }>()
@@ -11,9 +11,9 @@ const emit = defineEmits<{ pick: [field: FieldView] }>()
 
 const sought = ref('')
 const shown = computed(() =>
-  props.dataset.fields.filter(
-    (field) =>
-      (props.accept?.(field) ?? true) && folded(`${field.label} ${field.id}`).includes(folded(sought.value)),
+  ranked(
+    props.dataset.fields.filter((field) => props.accept?.(field) ?? true),
+    sought.value,
   ),
 )
 

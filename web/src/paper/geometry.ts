@@ -15,7 +15,8 @@ export interface Band {
   cells: Cell[]
 }
 
-export type Look = PageView['marks'][number]['look']
+/** How marked rows look, as definitions write it. */
+export type Look = Lowercase<PageView['marks'][number]['look']>
 
 export interface Cell {
   x: number
@@ -77,7 +78,7 @@ export function bandsOf(page: PageView): Band[] {
       height: at(page.bands, i + 2),
       node: at(page.bands, i + 3),
       row: at(page.bands, i + 5),
-      look: page.marks[at(page.bands, i + 6)]?.look,
+      look: page.marks[at(page.bands, i + 6)]?.look.toLowerCase() as Look | undefined,
       markLabel: page.marks[at(page.bands, i + 6)]?.label,
       cells: cellsOf(page, first, end),
     })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import ContextMenu from 'primevue/contextmenu'
 import Menu from 'primevue/menu'
 import ProgressBar from 'primevue/progressbar'
 import SelectButton from 'primevue/selectbutton'
@@ -121,6 +122,14 @@ watch([run, number], async ([current, wanted]) => {
   }
 })
 watch(shape, () => void rememberInAddress())
+watch(
+  () => why.value !== undefined,
+  async () => {
+    // The explanation takes its room from the page.
+    await nextTick()
+    fitWidth()
+  },
+)
 
 function rememberInAddress() {
   return router.replace({
@@ -487,7 +496,7 @@ function onKey(event: KeyboardEvent) {
         </dl>
       </footer>
       <p class="visually-hidden" aria-live="polite">{{ announcement }}</p>
-      <Menu ref="groupMenu" :model="groupItems" popup />
+      <ContextMenu ref="groupMenu" :model="groupItems" />
       <Menu ref="fileMenu" :model="files" popup />
       <RowsDialog v-if="run && done" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
       <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="text.gestures" />

@@ -171,7 +171,7 @@ export const bench = {
     key: 'Groups by',
     groupLabel: 'Shown as',
     bucket: 'Coarsened to',
-    buckets: { '': 'as it is', day: 'day', month: 'month', year: 'year', 'fiscal-year': 'fiscal year' },
+    buckets: { none: 'as it is', day: 'day', month: 'month', year: 'year', 'fiscal-year': 'fiscal year' },
     header: 'Header',
     headers: { heading: 'a heading above its rows', line: 'one line for each group', none: 'none' },
     headerText: 'Heading text',

@@ -139,6 +139,8 @@ export const words = {
     'this month': 'This month',
     'previous month': 'Previous month',
     'previous quarter': 'Previous quarter',
+    'up to next 7 days': 'Overdue and next 7 days',
+    'next 7 days': 'Next 7 days',
     'last 7 days': 'Last 7 days',
     'last 30 days': 'Last 30 days',
   } as Record<string, string>,

@@ -18,10 +18,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
+/** Stands for no level. */
+const EVERY_ROW = '*'
+
 const text = words.bench.inspector
 const aligns = Object.entries(text.aligns).map(([value, label]) => ({ value, label }))
 const once = computed(() => [
-  { value: '', label: text.everyRow },
+  { value: EVERY_ROW, label: text.everyRow },
   ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
 ])
 /** What the column prints now, as it stands on the page. */
@@ -106,13 +109,15 @@ function change(what: Partial<Column>, key: string) {
   </InspectorField>
   <InspectorField v-if="once.length > 1" :label="text.once">
     <Select
-      :model-value="column.once ?? ''"
+      :model-value="column.once ?? EVERY_ROW"
       :options="once"
       option-label="label"
       option-value="value"
       size="small"
       fluid
-      @update:model-value="(level: string) => change({ once: level || undefined }, 'once')"
+      @update:model-value="
+        (level: string) => change({ once: level === EVERY_ROW ? undefined : level }, 'once')
+      "
     />
   </InspectorField>
 </template>

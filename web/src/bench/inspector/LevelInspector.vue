@@ -48,14 +48,15 @@ function change(what: Partial<Level>, key: string) {
   </InspectorField>
   <InspectorField :label="text.bucket" :problem="problem('bucket')">
     <Select
-      :model-value="level.bucket ?? ''"
+      :model-value="level.bucket ?? 'none'"
       :options="options(text.buckets)"
       option-label="label"
       option-value="value"
       size="small"
       fluid
       @update:model-value="
-        (bucket: string) => change({ bucket: (bucket || undefined) as Level['bucket'] }, 'bucket')
+        (bucket: string) =>
+          change({ bucket: (bucket === 'none' ? undefined : bucket) as Level['bucket'] }, 'bucket')
       "
     />
   </InspectorField>

@@ -2,8 +2,8 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
+import { ranked } from '../ranked'
 import type { DatasetView, FieldView } from '@/api/client'
-import { folded } from '@/shell/folded'
 import { words } from '@/words'
 
 const props = defineProps<{ dataset: DatasetView; open: boolean }>()
@@ -11,9 +11,7 @@ const emit = defineEmits<{ column: [field: FieldView]; level: [field: FieldView]
 
 const isOpen = ref(props.open)
 const sought = ref('')
-const shown = computed(() =>
-  props.dataset.fields.filter((f) => folded(`${f.label} ${f.id}`).includes(folded(sought.value))),
-)
+const shown = computed(() => ranked(props.dataset.fields, sought.value))
 const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)?.noun ?? table
 watch(
   () => props.open,

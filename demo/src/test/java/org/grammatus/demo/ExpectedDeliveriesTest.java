@@ -40,11 +40,7 @@ class ExpectedDeliveriesTest {
                 new Answers(answers),
                 DemoData.CONTEXT);
         return new RunEngine(RunLimits.DEFAULT)
-                .run(
-                        request,
-                        new SqliteSource(DemoData.database(ScenarioSize.DEMO)),
-                        progress -> {},
-                        () -> false);
+                .run(request, new SqliteSource(DemoData.database(ScenarioSize.DEMO)), progress -> {}, () -> false);
     }
 
     private static List<String> query(String sql) throws Exception {
@@ -71,7 +67,8 @@ class ExpectedDeliveriesTest {
             nullValues = "none",
             value = {"none | none", "Kiln Yard | none", "none | Ironbark Tools", "Tarn Street | Ironbark Tools"})
     void everyLineAndDayEqualsPlainSql(String depot, String supplier) throws Exception {
-        String where = FROM_WHERE + (depot == null ? "" : " AND o.depot = '" + depot + "'")
+        String where = FROM_WHERE
+                + (depot == null ? "" : " AND o.depot = '" + depot + "'")
                 + (supplier == null ? "" : " AND s.name = '" + supplier + "'");
         Grouped grouped = run(Map.of("depot", depot == null ? "" : depot, "supplier", supplier == null ? "" : supplier))
                 .grouped();

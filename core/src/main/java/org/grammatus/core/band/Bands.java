@@ -64,8 +64,7 @@ public final class Bands {
                 case NONE -> {}
             }
         }
-        if (depth == grouped.tree().depths() - 1
-                && grouped.plan().printsRows()) {
+        if (depth == grouped.tree().depths() - 1 && grouped.plan().printsRows()) {
             for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
                 add(BandKind.DETAIL, node, grouped.rows()[i]);
             }

@@ -8,7 +8,9 @@ import java.math.BigDecimal;
 import java.util.Date;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** Prints the values of one column by a CLDR pattern, rounded half away from zero; NULL prints as nothing. Not thread-safe. */
@@ -48,6 +50,11 @@ public final class ValueFormat {
             case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
             case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";
         };
+    }
+
+    /** The printed form of a single value. */
+    public String format(Scalar value) {
+        return format(Scalars.repeat(value, 1), 0);
     }
 
     private static long longAt(Column column, int row) {

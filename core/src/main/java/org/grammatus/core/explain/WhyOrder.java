@@ -3,11 +3,13 @@ package org.grammatus.core.explain;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.ValueFormat;
+import org.grammatus.core.band.Words;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.value.Scalar;
-import org.grammatus.core.value.ScalarText;
 
 /**
  * Why a group stands where it stands among its siblings.
@@ -56,7 +58,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                                 tree.placeOf(sibling),
                                 printed.label(sibling),
                                 level.order().stream()
-                                        .map(term -> print(grouped.behind().value(term, sibling, depth)))
+                                        .map(term -> print(term, grouped, sibling, depth))
                                         .toList(),
                                 sibling == node))
                         .toList(),
@@ -64,7 +66,12 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 siblings.size());
     }
 
-    private static String print(Scalar value) {
-        return value instanceof Scalar.Null ? "(none)" : ScalarText.write(value);
+    private static String print(Plan.Term term, Grouped grouped, int node, int depth) {
+        Scalar value = grouped.behind().value(term, node, depth);
+        if (value instanceof Scalar.Null) {
+            return Words.NONE;
+        }
+        Plan plan = grouped.plan();
+        return new ValueFormat(value.type(), Formats.of(term.by(), plan.dataset()), plan.locale()).format(value);
     }
 }

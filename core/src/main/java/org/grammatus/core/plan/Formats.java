@@ -16,7 +16,8 @@ public final class Formats {
 
     private Formats() {}
 
-    static String of(Typed value, DatasetModel dataset) {
+    /** The pattern of an expression. */
+    public static String of(Typed value, DatasetModel dataset) {
         return switch (value) {
             case Typed.Field f -> of(dataset.field(f.id()));
             case Typed.Negate n -> of(n.operand(), dataset);

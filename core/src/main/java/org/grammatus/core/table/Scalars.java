@@ -47,7 +47,7 @@ public final class Scalars {
     }
 
     /** A column that has one value in every row. */
-    static Column repeat(Scalar value, int size) {
+    public static Column repeat(Scalar value, int size) {
         return switch (value) {
             case Scalar.Null n -> nulls(n.type(), size);
             case Scalar.Text t -> new Column.Texts(new int[size], new String[] {t.value()});

@@ -202,7 +202,8 @@ class RunController {
                         "There is no format \"" + format + "\"; there are " + String.join(", ", Format.words())));
         Path file = Files.createTempFile(folder.exports(), run.id(), "." + chosen.word());
         try {
-            ReportFile.write(result(run), chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT), file, WriteProgress.SILENT);
+            ReportFile.write(
+                    result(run), chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT), file, WriteProgress.SILENT);
         } catch (IOException | RuntimeException e) {
             Files.deleteIfExists(file);
             throw e;
