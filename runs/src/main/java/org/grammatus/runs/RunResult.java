@@ -8,6 +8,7 @@ import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.prompt.ResolvedPrompt;
 
 /** What a run made: the logical result and its pages. Thread-safe. */
 public record RunResult(Grouped grouped, Pages pages) {
@@ -17,6 +18,11 @@ public record RunResult(Grouped grouped, Pages pages) {
         List<Problem> notices = new ArrayList<>(grouped.plan().notices());
         notices.addAll(grouped.notices());
         return notices;
+    }
+
+    /** What was asked, with what was answered. */
+    public List<ResolvedPrompt> prompts() {
+        return grouped.plan().prompts();
     }
 
     /** A total of the whole report in printed form, under the label of its column. */

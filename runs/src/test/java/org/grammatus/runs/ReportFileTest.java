@@ -53,7 +53,7 @@ class ReportFileTest {
     @EnumSource(Format.class)
     void everyWriterTellsThatTheDiskIsFull(Format format) {
         OutputStream full = new OutputStream() {
-            private int room = 200;
+            private int room = 5;
 
             @Override
             public void write(int b) throws IOException {

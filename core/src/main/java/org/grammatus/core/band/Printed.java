@@ -3,6 +3,8 @@ package org.grammatus.core.band;
 import com.ibm.icu.text.NumberFormat;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,11 +34,13 @@ public final class Printed {
     private final Column[] rowValues;
     private final Map<Plan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
+    private final List<Map<Report.Place, List<Optional<Integer>>>> totalsAt;
 
     public Printed(Grouped grouped) {
         this.grouped = grouped;
         this.plan = grouped.plan();
         this.locale = plan.locale();
+        this.totalsAt = totalsAt(plan);
         this.counts = NumberFormat.getIntegerInstance(locale);
         labelFormats.add(Optional.empty());
         for (Plan.Level level : plan.levels()) {
@@ -136,14 +140,29 @@ public final class Printed {
 
     /** The total that stands in a column of a group's header or footer. */
     public Optional<Integer> totalAt(int column, int depth, Report.Place place) {
-        int level = depth == 0 ? Plan.Total.REPORT_LEVEL : depth - 1;
-        for (int i = 0; i < plan.totals().size(); i++) {
-            Plan.Total total = plan.totals().get(i);
-            if (total.column() == column && total.places().get(level) == place) {
-                return Optional.of(i);
+        return totalsAt.get(depth).get(place).get(column);
+    }
+
+    /** By depth, place and column: the total that stands there, found once for all groups. */
+    private static List<Map<Report.Place, List<Optional<Integer>>>> totalsAt(Plan plan) {
+        List<Map<Report.Place, List<Optional<Integer>>>> byDepth = new ArrayList<>();
+        for (int depth = 0; depth <= plan.levels().size(); depth++) {
+            Map<Report.Place, List<Optional<Integer>>> byPlace = new EnumMap<>(Report.Place.class);
+            for (Report.Place place : Report.Place.values()) {
+                List<Optional<Integer>> byColumn =
+                        new ArrayList<>(Collections.nCopies(plan.columns().size(), Optional.empty()));
+                for (int i = 0; i < plan.totals().size(); i++) {
+                    Plan.Total total = plan.totals().get(i);
+                    int level = depth == 0 ? Plan.Total.REPORT_LEVEL : depth - 1;
+                    if (total.places().get(level) == place) {
+                        byColumn.set(total.column(), Optional.of(i));
+                    }
+                }
+                byPlace.put(place, byColumn);
             }
+            byDepth.add(byPlace);
         }
-        return Optional.empty();
+        return byDepth;
     }
 
     /** A column's cell in a group printed as a line. */

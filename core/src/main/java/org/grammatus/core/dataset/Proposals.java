@@ -31,6 +31,11 @@ public final class Proposals {
      */
     public record Level(String key, Optional<String> label, Optional<Bucket> bucket) {}
 
+    /** The expression of the field's column. */
+    public static String column(DatasetModel.FieldInfo field) {
+        return References.to(field.definition().id());
+    }
+
     /** Every total of a field, the usual ones first. */
     public static List<Total> totals(DatasetModel.FieldInfo field) {
         String x = References.to(field.definition().id());

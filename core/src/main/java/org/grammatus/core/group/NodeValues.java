@@ -66,7 +66,7 @@ final class NodeValues {
     int[] orderedRows() {
         if (orderedRows == null) {
             orderedRows = nodes.kept().rows().clone();
-            RowOrder.of(plan, star, faults).sort(orderedRows, 0, orderedRows.length);
+            RowOrder.sort(orderedRows, plan, star, faults);
         }
         return orderedRows;
     }

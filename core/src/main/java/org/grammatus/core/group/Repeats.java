@@ -1,5 +1,6 @@
 package org.grammatus.core.group;
 
+import java.util.Arrays;
 import java.util.BitSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.Plan;
@@ -25,12 +26,15 @@ final class Repeats {
             return repeats;
         }
         int[] path = star.path(DatasetModel.GRAIN, column.home());
-        PairTable said = new PairTable(rows.length);
+        int[] saidIn = new int[star.table(column.home()).size()];
+        Arrays.fill(saidIn, -1);
         for (int place = 0; place + 1 < rowStart.length; place++) {
             for (int i = rowStart[place]; i < rowStart[place + 1]; i++) {
-                if (!said.add(PairTable.pair(place, path[rows[i]]))) {
+                int home = path[rows[i]];
+                if (saidIn[home] == place) {
                     repeats.set(rows[i]);
                 }
+                saidIn[home] = place;
             }
         }
         return repeats;

@@ -1,5 +1,6 @@
 package org.grammatus.core.group;
 
+import java.util.List;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.plan.Plan;
@@ -13,15 +14,31 @@ final class RowOrder {
 
     private RowOrder() {}
 
-    static IntOrder of(Plan plan, Star star, Faults faults) {
-        IntOrder order = (a, b) -> 0;
-        for (Plan.Term term : plan.rowOrder()) {
-            Column column = Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults);
-            order = order.then(ColumnOrder.of(column, term.direction(), plan.locale()));
-        }
+    /** Sorts rows, by their numbers at the grain: by the plan's terms, then by the grain's key. */
+    static void sort(int[] rows, Plan plan, Star star, Faults faults) {
+        IntOrder rest = (a, b) -> 0;
         for (Column key : star.table(DatasetModel.GRAIN).keys()) {
-            order = order.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
+            rest = rest.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
         }
-        return order;
+        List<Plan.Term> terms = plan.rowOrder();
+        for (int i = terms.size() - 1; i > 0; i--) {
+            rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);
+        }
+        if (terms.isEmpty()) {
+            rest.sort(rows, 0, rows.length);
+            return;
+        }
+        Plan.Term main = terms.getFirst();
+        Column values = values(main, star, faults);
+        SiblingSort.of(values, main.direction(), order(values, main, plan), rest)
+                .sort(rows, 0, rows.length);
+    }
+
+    private static Column values(Plan.Term term, Star star, Faults faults) {
+        return Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults);
+    }
+
+    private static IntOrder order(Column values, Plan.Term term, Plan plan) {
+        return ColumnOrder.of(values, term.direction(), plan.locale());
     }
 }

@@ -30,6 +30,9 @@ final class Layout {
     private final ColumnLayout columns;
     private final List<List<String>> headingLines;
     private final boolean wraps;
+    private final boolean anyNewPage;
+    /** By depth and place: the room for a group's name. */
+    private final int[][] nameWidths;
 
     Layout(Bands bands) {
         this.bands = bands;
@@ -41,6 +44,14 @@ final class Layout {
                 .mapToObj(c -> lines(
                         plan.columns().get(c).definition().label(), TextStyle.COLUMN_HEADING, columns.widths()[c]))
                 .toList();
+        this.nameWidths = new int[plan.levels().size() + 1][Report.Place.values().length];
+        for (int depth = 0; depth < nameWidths.length; depth++) {
+            for (Report.Place place : Report.Place.values()) {
+                nameWidths[depth][place.ordinal()] = measureNameWidth(depth, place);
+            }
+        }
+        this.anyNewPage = plan.levels().stream()
+                .anyMatch(level -> level.definition().newPage().orElse(false));
         boolean any = false;
         for (boolean w : columns.wraps()) {
             any |= w;
@@ -210,6 +221,10 @@ final class Layout {
 
     /** Room for a group's name: before its first figure, or the whole line where that is too narrow. */
     private int nameWidth(int depth, Report.Place place) {
+        return nameWidths[depth][place.ordinal()];
+    }
+
+    private int measureNameWidth(int depth, Report.Place place) {
         return (figuresBelow(depth, place) ? paper.right() : firstTotalLeft(depth, place)) - indent(depth);
     }
 
@@ -270,7 +285,7 @@ final class Layout {
 
     /** Whether a band is the first of a group that begins on a new page. */
     boolean beginsPage(int band) {
-        if (band == 0 || bands.kind(band - 1) == BandKind.REPORT_HEADER) {
+        if (!anyNewPage || band == 0 || bands.kind(band - 1) == BandKind.REPORT_HEADER) {
             return false;
         }
         GroupTree tree = bands.grouped().tree();

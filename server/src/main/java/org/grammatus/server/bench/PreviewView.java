@@ -1,14 +1,9 @@
 package org.grammatus.server.bench;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.grammatus.core.definition.Report;
-import org.grammatus.core.explain.InWords;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
-import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.runs.PartCounts;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
 import org.grammatus.server.library.PromptView;
@@ -34,15 +29,9 @@ record PreviewView(
         Optional<PageView> page,
         List<ProblemView> problems,
         List<PromptView> prompts,
-        List<CountView> kept,
-        List<LevelOrder> orders,
-        List<CountView> marked) {
-
-    /** A number of rows beside a part of the definition. */
-    record CountView(String id, long count) {}
-
-    /** A level's order in words. */
-    record LevelOrder(String id, String words, int groups) {}
+        List<PartCounts.Count> kept,
+        List<PartCounts.LevelOrder> orders,
+        List<PartCounts.Count> marked) {
 
     static PreviewView wrong(long edit, List<Problem> problems) {
         return new PreviewView(
@@ -65,50 +54,18 @@ record PreviewView(
             return wrong(edit, run.progress().problems());
         }
         RunResult result = run.result().get();
-        Grouped grouped = result.grouped();
-        Plan plan = grouped.plan();
+        PartCounts counts = PartCounts.of(result);
         int number = Math.clamp(page, 1, result.pages().count());
         return new PreviewView(
                 edit,
                 Optional.of(RunView.of(run, run.progress())),
                 Optional.of(PageView.of(result.pages().page(number))),
                 result.notices().stream().map(ProblemView::of).toList(),
-                plan.prompts().stream().map(p -> prompt(p, plan.report())).toList(),
-                kept(plan, grouped),
-                orders(plan, grouped),
-                marked(plan, grouped));
-    }
-
-    private static PromptView prompt(ResolvedPrompt resolved, Report report) {
-        return PromptView.of(resolved.prompt(), resolved, report);
-    }
-
-    private static List<CountView> kept(Plan plan, Grouped grouped) {
-        List<CountView> kept = new ArrayList<>();
-        for (int i = 0; i < plan.filters().size(); i++) {
-            kept.add(new CountView(
-                    plan.filters().get(i).id(), grouped.kept().afterEach().get(i)));
-        }
-        return kept;
-    }
-
-    private static List<LevelOrder> orders(Plan plan, Grouped grouped) {
-        InWords words = new InWords(plan.dataset());
-        List<LevelOrder> orders = new ArrayList<>();
-        for (int i = 0; i < plan.levels().size(); i++) {
-            Plan.Level level = plan.levels().get(i);
-            int groups = grouped.keys().get(i + 1).orElseThrow().size();
-            orders.add(new LevelOrder(level.definition().id(), words.order(level, plan.totals()), groups));
-        }
-        return orders;
-    }
-
-    private static List<CountView> marked(Plan plan, Grouped grouped) {
-        List<CountView> marked = new ArrayList<>();
-        for (int i = 0; i < plan.highlights().size(); i++) {
-            marked.add(new CountView(
-                    plan.highlights().get(i).definition().id(), grouped.marks().count(i)));
-        }
-        return marked;
+                result.prompts().stream()
+                        .map(p -> PromptView.of(p.prompt(), p, run.request().report()))
+                        .toList(),
+                counts.kept(),
+                counts.levels(),
+                counts.marked());
     }
 }

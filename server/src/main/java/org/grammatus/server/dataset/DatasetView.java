@@ -7,7 +7,6 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report.Bucket;
-import org.grammatus.core.expression.References;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -85,7 +84,7 @@ record DatasetView(
                 info.type().kind(),
                 field.role(),
                 field.table(),
-                References.to(field.id()),
+                Proposals.column(info),
                 new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word)),
                 Proposals.usual(info).map(Proposals.Total::value),
                 Proposals.totals(info));

@@ -116,6 +116,7 @@ class EditingController {
     ReportController.AddedView copy(@PathVariable("id") String id, @RequestBody CopyBody body, Principal principal) {
         Account account = account(principal);
         Report original = body.definition()
+                .filter(JsonNode::isObject)
                 .map(definition -> Definitions.readReport(definition.toString()))
                 .orElseGet(() -> reports.definition(id, account));
         String title = body.title() == null || body.title().isBlank()

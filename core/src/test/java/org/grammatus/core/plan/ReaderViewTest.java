@@ -1,0 +1,87 @@
+package org.grammatus.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.Samples;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.ReaderView.Only;
+import org.grammatus.core.plan.ReaderView.Sort;
+import org.grammatus.core.prompt.Answers;
+import org.junit.jupiter.api.Test;
+
+/** Meaning 15: a reader's order and narrowing are worked out like the author's own. */
+class ReaderViewTest {
+
+    private static final Samples ROWS = new Samples()
+            .order("S1", "2026-01-05T10:00", "Lakeside", "9.00")
+            .order("S2", "2026-02-05T10:00", "Lakeside", "7.50")
+            .order("S3", "2026-03-31T23:30", "Upland", "1.00")
+            .order("S4", "2026-03-31T23:30", null, "2.00")
+            .line("S1", "Hives", "10.00")
+            .line("S2", "Hives", "20.00")
+            .line("S3", "Jars", "25.00")
+            .line("S4", "Jars", "1.00");
+
+    private static List<String> labels(Report report, ReaderView view) {
+        Plan plan = Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        Grouped grouped = ROWS.grouped(view.applied(plan), Answers.NONE);
+        Printed printed = new Printed(grouped);
+        List<String> labels = new ArrayList<>();
+        for (int place = 1; place < grouped.tree().nodeCount(); place++) {
+            labels.add(printed.label(grouped.tree().nodeAt(place)));
+        }
+        return labels;
+    }
+
+    private static ReaderView order(String column, Direction direction) {
+        return new ReaderView(List.of(new Sort(column, direction)), List.of());
+    }
+
+    private static ReaderView only(Only... only) {
+        return new ReaderView(List.of(), List.of(only));
+    }
+
+    @Test
+    void everyLevelIsOrderedByTheTotalUnderTheColumnInsideItsParent() {
+        assertThat(labels(Samples.report(), order("c-freight", Direction.ASCENDING)))
+                .containsExactly("Upland", "S3", "(none)", "S4", "Lakeside", "S2", "S1");
+        assertThat(labels(Samples.report(), order("c-net", Direction.DESCENDING)))
+                .containsExactly("Lakeside", "S2", "S1", "Upland", "S3", "(none)", "S4");
+    }
+
+    @Test
+    void aPathNarrowsToItsRowsAndAValueToThemWhereverTheyStand() {
+        assertThat(labels(
+                        Samples.report(),
+                        only(new Only("region", Optional.of("Lakeside")), new Only("order", Optional.of("S1")))))
+                .containsExactly("Lakeside", "S1");
+        assertThat(labels(Samples.report(), only(new Only("order", Optional.of("S3")))))
+                .containsExactly("Upland", "S3");
+        assertThat(labels(Samples.report(), only(new Only("region", Optional.empty()))))
+                .containsExactly("(none)", "S4");
+    }
+
+    @Test
+    void aBucketNarrowsToItsWholeSpan() {
+        Report byMonth = Definitions.readReport(
+                Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"ordered_at\", \"bucket\": \"month\""));
+        assertThat(labels(byMonth, only(new Only("region", Optional.of("2026-03-01")))))
+                .containsExactly("March 2026", "S3", "S4");
+    }
+
+    @Test
+    void whatTheReportDoesNotHaveIsToldByName() {
+        assertThatThrownBy(() -> labels(Samples.report(), order("c-none", Direction.ASCENDING)))
+                .hasMessageContaining("the report has no column \"c-none\"");
+        assertThatThrownBy(() -> labels(Samples.report(), only(new Only("nowhere", Optional.empty()))))
+                .hasMessageContaining("the report has no level \"nowhere\"");
+    }
+}

@@ -1,0 +1,90 @@
+package org.grammatus.runs;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.explain.RowsBehind;
+import org.grammatus.core.explain.WhyFigure;
+import org.grammatus.core.explain.WhyOrder;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+
+/** Asks a run why: about groups by their places in its tree, the report itself at 0. Nothing where there is no such place. */
+public final class Explanations {
+
+    private final Grouped grouped;
+    private final Printed printed;
+
+    public Explanations(RunResult result) {
+        this.grouped = result.grouped();
+        this.printed = new Printed(grouped);
+    }
+
+    /**
+     * Why a total of a group is what it is.
+     *
+     * @param total the total's id
+     */
+    public Optional<WhyFigure> figure(int place, String total) {
+        List<Plan.Total> totals = grouped.plan().totals();
+        for (int i = 0; i < totals.size(); i++) {
+            if (totals.get(i).definition().id().equals(total)) {
+                int index = i;
+                return node(place).map(node -> WhyFigure.of(grouped, printed, index, node));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Why a group stands where it stands; the report itself stands in no order. */
+    public Optional<WhyOrder> order(int place) {
+        return node(place).filter(node -> node != GroupTree.ROOT).map(node -> WhyOrder.of(grouped, printed, node));
+    }
+
+    /** Some of the rows behind a group. */
+    public Optional<RowsBehind> rows(int place, int offset, int limit) {
+        return node(place).map(node -> RowsBehind.of(grouped, printed, node, offset, limit));
+    }
+
+    /**
+     * A group on the way to another.
+     *
+     * @param level its level's id
+     * @param name its level's name
+     * @param key as addresses write it; none for the group of blank keys
+     */
+    public record PathStep(String level, String name, String label, Optional<String> key) {}
+
+    /** The groups that a group lies in, outermost first, and itself. */
+    public Optional<List<PathStep>> path(int place) {
+        return node(place).map(node -> {
+            List<PathStep> path = new ArrayList<>();
+            for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+                path.addFirst(step(n));
+            }
+            return path;
+        });
+    }
+
+    private PathStep step(int node) {
+        int depth = grouped.tree().depthOf(node);
+        Plan.Level level = grouped.plan().levels().get(depth - 1);
+        Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), grouped.within(node));
+        return new PathStep(
+                level.definition().id(),
+                level.definition().name(),
+                printed.label(node),
+                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)));
+    }
+
+    private Optional<Integer> node(int place) {
+        return place < 0 || place >= grouped.tree().nodeCount()
+                ? Optional.empty()
+                : Optional.of(grouped.tree().nodeAt(place));
+    }
+}

@@ -1,0 +1,46 @@
+package org.grammatus.runs;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.explain.InWords;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+
+/**
+ * What each part of a definition does to the rows.
+ *
+ * @param kept by filter that applies: the rows left after it
+ * @param levels by level that is switched on: its order in words, and how many groups it has
+ * @param marked by highlight that is switched on: how many rows it marks
+ */
+public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> marked) {
+
+    /** A number of rows beside a part, by its id. */
+    public record Count(String id, long count) {}
+
+    /** A level's order in words, by its id. */
+    public record LevelOrder(String id, String words, int groups) {}
+
+    public static PartCounts of(RunResult result) {
+        Grouped grouped = result.grouped();
+        Plan plan = grouped.plan();
+        List<Count> kept = new ArrayList<>();
+        for (int i = 0; i < plan.filters().size(); i++) {
+            kept.add(new Count(
+                    plan.filters().get(i).id(), grouped.kept().afterEach().get(i)));
+        }
+        InWords words = new InWords(plan.dataset());
+        List<LevelOrder> levels = new ArrayList<>();
+        for (int i = 0; i < plan.levels().size(); i++) {
+            Plan.Level level = plan.levels().get(i);
+            int groups = grouped.keys().get(i + 1).orElseThrow().size();
+            levels.add(new LevelOrder(level.definition().id(), words.order(level, plan.totals()), groups));
+        }
+        List<Count> marked = new ArrayList<>();
+        for (int i = 0; i < plan.highlights().size(); i++) {
+            marked.add(new Count(
+                    plan.highlights().get(i).definition().id(), grouped.marks().count(i)));
+        }
+        return new PartCounts(kept, levels, marked);
+    }
+}

@@ -1,0 +1,116 @@
+package org.grammatus.runs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.IntStream;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Type;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+import org.grammatus.sources.Source;
+import org.junit.jupiter.api.Test;
+
+/** Rows are read once as long as the source stays the same and nothing more is needed. */
+class HeldRowsTest {
+
+    private static final DatasetModel DATASET = dataset("d");
+    private static final long LARGE = 1_000_000;
+
+    private final Source source = mock(Source.class);
+    private final HeldRows held = new HeldRows(source, LARGE);
+
+    private static DatasetModel dataset(String id) {
+        return DatasetModel.of(Definitions.readDataset("""
+                {"format": "grammatus-dataset", "version": 1, "id": "%s", "label": "Lines",
+                 "calendar": {"fiscalYearStart": 1}, "grain": "l",
+                 "tables": [{"id": "l", "table": "line", "key": ["id"], "noun": {"one": "line", "other": "lines"}}],
+                 "joins": [],
+                 "fields": [
+                   {"id": "a", "table": "l", "column": "a", "label": "A", "type": "integer", "role": "additive"},
+                   {"id": "b", "table": "l", "column": "b", "label": "B", "type": "integer", "role": "additive"}]}
+                """.formatted(id)));
+    }
+
+    private static Star star(DatasetModel dataset, int rows) {
+        Column column = new Column.Longs(Type.INTEGER, new long[rows]);
+        return new Star(dataset, List.of(new Star.Rows(rows, Map.of("a", column), List.of(column), new int[0])));
+    }
+
+    private static Reading of(DatasetModel dataset, String... fields) {
+        return new Reading(dataset, Set.of(fields), Set.of());
+    }
+
+    private Star read(Reading reading) {
+        return held.read(reading, ReadProgress.SILENT);
+    }
+
+    @Test
+    void equalReadsShareOneLoad() throws Exception {
+        when(source.version()).thenReturn("1");
+        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        try (ExecutorService threads = Executors.newFixedThreadPool(4)) {
+            List<java.util.concurrent.Future<Star>> reads = IntStream.range(0, 20)
+                    .mapToObj(i -> threads.submit(() -> read(of(DATASET, "a"))))
+                    .toList();
+            for (var each : reads) {
+                assertThat(each.get()).isSameAs(reads.getFirst().get());
+            }
+        }
+        verify(source, times(1)).read(any(), any());
+    }
+
+    @Test
+    void aChangedSourceIsReadAgain() {
+        when(source.version()).thenReturn("1", "1", "2");
+        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        read(of(DATASET, "a"));
+        read(of(DATASET, "a"));
+        verify(source, times(2)).read(any(), any());
+    }
+
+    @Test
+    void anotherFieldIsReadTogetherWithTheKnownOnes() {
+        when(source.version()).thenReturn("1");
+        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        read(of(DATASET, "a"));
+        read(of(DATASET, "b"));
+        verify(source).read(org.mockito.ArgumentMatchers.eq(of(DATASET, "a", "b")), any());
+        read(of(DATASET, "a"));
+        verify(source, times(2)).read(any(), any());
+    }
+
+    @Test
+    void whatWentUnusedTheLongestGivesWay() {
+        DatasetModel other = dataset("e");
+        when(source.version()).thenReturn("1");
+        // Each takes more than half of the budget.
+        when(source.read(any(), any())).thenReturn(star(DATASET, 40_000), star(other, 40_000), star(DATASET, 40_000));
+        read(of(DATASET, "a"));
+        read(of(other, "a"));
+        read(of(other, "a"));
+        read(of(DATASET, "a"));
+        verify(source, times(3)).read(any(), any());
+    }
+
+    @Test
+    void rowsBeyondTheBudgetAreGivenButNotHeld() {
+        when(source.version()).thenReturn("1");
+        when(source.read(any(), any())).thenReturn(star(DATASET, 200_000));
+        assertThat(read(of(DATASET, "a")).rowCount()).isEqualTo(200_000);
+        read(of(DATASET, "a"));
+        verify(source, times(2)).read(any(), any());
+    }
+}

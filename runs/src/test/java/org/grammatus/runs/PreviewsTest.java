@@ -1,0 +1,83 @@
+package org.grammatus.runs;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Source;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** The newest edit of a session wins. */
+class PreviewsTest {
+
+    private final RunService service = new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), Clock.systemUTC());
+    private final Source source = mock(Source.class);
+    private final Previews previews = new Previews(service, source);
+
+    @AfterEach
+    void close() {
+        service.close();
+    }
+
+    @Test
+    void aPreviewIsARunThatCanBeAskedForItsPages() {
+        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        Run run = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
+        assertThat(run.progress().state()).isEqualTo(RunState.DONE);
+        assertThat(run.owner()).isEqualTo("odile");
+        assertThat(service.find(run.id())).containsSame(run);
+        assertThat(previews.newest("odile", "s")).containsSame(run);
+        assertThat(previews.newest("tobin", "s")).isEmpty();
+    }
+
+    @Test
+    void anOlderEditIsNotRunAnyMore() {
+        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        previews.preview("odile", "s", 2, RunServiceTest.request());
+        assertThat(previews.preview("odile", "s", 1, RunServiceTest.request())).isEmpty();
+        assertThat(previews.preview("odile", "another", 1, RunServiceTest.request()))
+                .isPresent();
+    }
+
+    @Test
+    void aNewerEditCancelsTheOneThatIsGoingOn() throws Exception {
+        CountDownLatch reading = new CountDownLatch(1);
+        CountDownLatch newer = new CountDownLatch(1);
+        when(source.read(any(), any())).thenAnswer(call -> {
+            if (reading.getCount() > 0) {
+                reading.countDown();
+                newer.await();
+                if (!call.getArgument(1, ReadProgress.class).rowsRead(1)) {
+                    throw new java.util.concurrent.CancellationException();
+                }
+            }
+            return RunServiceTest.STAR;
+        });
+        CompletableFuture<Optional<Run>> first =
+                CompletableFuture.supplyAsync(() -> previews.preview("odile", "s", 1, RunServiceTest.request()));
+        reading.await();
+        Run second = previews.preview("odile", "s", 2, RunServiceTest.request()).orElseThrow();
+        newer.countDown();
+        assertThat(first.get(20, TimeUnit.SECONDS).orElseThrow().progress().state())
+                .isEqualTo(RunState.CANCELLED);
+        assertThat(second.progress().state()).isEqualTo(RunState.DONE);
+    }
+
+    @Test
+    void anEndedSessionIsForgotten() {
+        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        Run run = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
+        previews.end("odile", "s");
+        assertThat(previews.newest("odile", "s")).isEmpty();
+        assertThat(service.find(run.id())).isEmpty();
+    }
+}

@@ -1,0 +1,146 @@
+package org.grammatus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.Set;
+import org.grammatus.server.RunningServer.Browser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** What a reader does with a run over HTTP: asks why, narrows, orders, finds, reads one list, takes away a CSV. */
+class ReadingTest {
+
+    @RegisterExtension
+    static final RunningServer SERVER = new RunningServer();
+
+    private static JsonNode json(HttpResponse<String> response) {
+        return Browser.JSON.readTree(response.body());
+    }
+
+    private static JsonNode run(Browser browser, String report, String view) throws Exception {
+        HttpResponse<String> started =
+                browser.post("/api/runs", "{\"report\": \"" + report + "\", \"answers\": {}" + view + "}");
+        assertThat(started.statusCode()).as(started.body()).isEqualTo(201);
+        String id = json(started).path("id").asString();
+        String events = browser.get("/api/runs/" + id + "/events").body().strip();
+        return Browser.JSON.readTree(events.substring(events.lastIndexOf("data:") + "data:".length()));
+    }
+
+    private static String address(JsonNode run) {
+        return "/api/runs/" + run.path("id").asString();
+    }
+
+    @Test
+    void aFigureAnOrderAndTheirRowsAreExplained() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        JsonNode figure = json(reader.get(address(run) + "/figure?place=0&total=t-freight"));
+        assertThat(figure.path("formula").asString()).isEqualTo("sum of Freight");
+        assertThat(figure.path("figure").asString())
+                .isEqualTo(run.path("grandTotals").get(2).path("figure").asString());
+        assertThat(figure.path("remarks").get(0).asString()).startsWith("Taken once per order");
+        JsonNode order = json(reader.get(address(run) + "/order?place=1"));
+        assertThat(order.path("rule").asString()).startsWith("in the whole report by Net sales, largest first");
+        JsonNode rows = json(reader.get(address(run) + "/rows?place=1&limit=7"));
+        assertThat(rows.path("rows")).hasSize(7);
+        assertThat(reader.get(address(run) + "/figure?place=0&total=none").statusCode())
+                .isEqualTo(404);
+        assertThat(reader.get(address(run) + "/rows?place=99999999").statusCode())
+                .isEqualTo(404);
+        assertThat(reader.get(address(run) + "/order?place=0").statusCode()).isEqualTo(404);
+        assertThat(SERVER.signedIn("author").get(address(run) + "/rows?place=1").statusCode())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void narrowingToAPathKeepsItsFiguresAndToAValueKeepsThemAll() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode whole = run(reader, "sales-by-fiscal-year", "");
+        JsonNode path = json(reader.get(address(whole) + "/path?place=2"));
+        assertThat(path).hasSize(2);
+        String year = path.get(0).path("level").asString() + ":"
+                + path.get(0).path("key").asString();
+        String region = path.get(1).path("level").asString() + ":"
+                + path.get(1).path("key").asString();
+        JsonNode figure = json(reader.get(address(whole) + "/figure?place=2&total=t-net"));
+        JsonNode here = run(reader, "sales-by-fiscal-year", ", \"only\": [\"" + year + "\", \"" + region + "\"]");
+        assertThat(here.path("grandTotals").get(1).path("figure").asString())
+                .isEqualTo(figure.path("figure").asString());
+        JsonNode everywhere = run(reader, "sales-by-fiscal-year", ", \"only\": [\"" + region + "\"]");
+        assertThat(everywhere.path("rowsKept").asLong())
+                .isGreaterThan(here.path("rowsKept").asLong());
+        HttpResponse<String> wrong = reader.post(
+                "/api/runs", "{\"report\": \"sales-by-fiscal-year\", \"answers\": {}, \"only\": [\"nowhere:x\"]}");
+        assertThat(wrong.statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void aTextIsFoundAcrossPagesIgnoringCaseAndAccents() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        JsonNode hits = json(
+                reader.get(address(run) + "/find?text=" + URLEncoder.encode("DE L'ETANG", StandardCharsets.UTF_8)));
+        assertThat(hits).isNotEmpty();
+        assertThat(hits.get(0).path("text").asString()).isEqualTo("Rucher de l'Étang");
+        int page = hits.get(0).path("page").asInt();
+        assertThat(reader.get(address(run) + "/pages/" + page).body()).contains("Rucher de l'Étang");
+        int strip = hits.get(0).path("strip").asInt();
+        assertThat(reader.get(address(run) + "/strips/" + strip).body()).contains("Rucher de l'Étang");
+        assertThat(json(reader.get(address(run) + "/find?text=zzzz"))).isEmpty();
+    }
+
+    @Test
+    void theContinuousListHoldsEveryOrderOnce() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        int strips = json(reader.get(address(run) + "/strips")).path("heights").size();
+        Set<String> onStrips = new HashSet<>();
+        for (int strip = 1; strip <= strips; strip++) {
+            json(reader.get(address(run) + "/strips/" + strip))
+                    .path("texts")
+                    .forEach(text -> onStrips.add(text.asString()));
+        }
+        Set<String> onPages = new HashSet<>();
+        for (int page = 1; page <= run.path("pages").asInt(); page++) {
+            json(reader.get(address(run) + "/pages/" + page))
+                    .path("texts")
+                    .forEach(text -> onPages.add(text.asString()));
+        }
+        onPages.removeIf(text -> !text.matches("S\\d{7}"));
+        onStrips.removeIf(text -> !text.matches("S\\d{7}"));
+        assertThat(onStrips).isEqualTo(onPages).hasSizeGreaterThan(300);
+        assertThat(reader.get(address(run) + "/strips/0").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void theCsvHasGroupKeysInEveryRowAndProtectsFormulasWhereAsked() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        String exact =
+                new String(reader.bytes(address(run) + "/file?format=csv").body(), StandardCharsets.UTF_8);
+        String[] lines = exact.split("\r\n");
+        assertThat(lines[0]).startsWith("Fiscal year,Region,Apiary,Order,Order,Ordered,Depot,Status,Quantity");
+        assertThat(lines[1]).matches("\\d{4}/\\d{2},[A-Z]\\w+,[^,]+,S\\d{7},S\\d{7},\\d{4}-\\d{2}-\\d{2} .*");
+        String protecting = new String(
+                reader.bytes(address(run) + "/file?format=csv&protect=true").body(), StandardCharsets.UTF_8);
+        assertThat(protecting).doesNotContain("\n=").doesNotContain(",=");
+    }
+
+    @Test
+    void aChoiceIsOfferedFromTheData() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode depots = json(reader.get("/api/reports/expected-deliveries/choices?prompt=depot"));
+        assertThat(depots).hasSize(4);
+        assertThat(depots.get(0).path("rows").asInt()).isPositive();
+        assertThat(reader.get("/api/reports/expected-deliveries/choices?prompt=period")
+                        .statusCode())
+                .isEqualTo(404);
+        JsonNode run = run(reader, "expected-deliveries", "");
+        assertThat(run.path("state").asString()).isEqualTo("DONE");
+    }
+}
