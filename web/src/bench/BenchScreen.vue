@@ -446,6 +446,7 @@ function onKey(event: KeyboardEvent) {
           :aria-label="words.run.pages"
           :data-took="Math.round(took)"
           :data-edit="preview?.edit"
+          :data-run="run?.id"
         >
           <PaperPage
             v-if="page"

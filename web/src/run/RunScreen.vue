@@ -439,7 +439,7 @@ function onKey(event: KeyboardEvent) {
         <li v-for="p in run.problems" :key="p.pointer + p.message">{{ p.message }}</li>
       </ul>
 
-      <div class="views">
+      <div class="views" :data-run="done ? run?.id : undefined">
         <div
           v-if="shape === 'pages'"
           ref="desk"

@@ -99,6 +99,7 @@ function change(what: Partial<Column>, key: string) {
   </div>
   <InspectorField :label="text.width" :hint="text.widthHint" :problem="problem('width')">
     <InputNumber
+      :aria-label="text.width"
       :model-value="column.width ?? null"
       :min="10"
       :max="1000"
@@ -109,6 +110,7 @@ function change(what: Partial<Column>, key: string) {
   </InspectorField>
   <InspectorField v-if="once.length > 1" :label="text.once">
     <Select
+      :aria-label="text.once"
       :model-value="column.once ?? EVERY_ROW"
       :options="once"
       option-label="label"

@@ -94,6 +94,7 @@ function toTyped() {
     <template v-if="filter.kind === 'condition'">
       <InspectorField :label="text.comparison" :problem="problem('comparison') ?? problem('')">
         <Select
+          :aria-label="text.comparison"
           :model-value="filter.comparison"
           :options="offered"
           option-label="label"

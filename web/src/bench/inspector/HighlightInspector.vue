@@ -39,6 +39,7 @@ function change(what: Partial<Highlight>, key: string) {
   </InspectorField>
   <InspectorField :label="text.look">
     <Select
+      :aria-label="text.look"
       :model-value="highlight.look"
       :options="looks"
       option-label="label"

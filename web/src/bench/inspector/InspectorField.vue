@@ -1,14 +1,20 @@
 <script setup lang="ts">
+import { provide, useId } from 'vue'
+import { FIELD_ID } from './fieldId'
+
 defineProps<{ label: string; hint?: string; problem?: string }>()
+/** Ties the label to the field, whichever component draws it. */
+const id = useId()
+provide(FIELD_ID, id)
 </script>
 
 <template>
-  <label class="field">
-    <span>{{ label }}</span>
-    <slot />
+  <div class="field">
+    <label :for="id">{{ label }}</label>
+    <slot :id="id" />
     <small v-if="problem" class="problem" role="alert">{{ problem }}</small>
     <small v-else-if="hint">{{ hint }}</small>
-  </label>
+  </div>
 </template>
 
 <style scoped>

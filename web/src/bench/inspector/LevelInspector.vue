@@ -48,6 +48,7 @@ function change(what: Partial<Level>, key: string) {
   </InspectorField>
   <InspectorField :label="text.bucket" :problem="problem('bucket')">
     <Select
+      :aria-label="text.bucket"
       :model-value="level.bucket ?? 'none'"
       :options="options(text.buckets)"
       option-label="label"
@@ -69,6 +70,7 @@ function change(what: Partial<Level>, key: string) {
   </InspectorField>
   <InspectorField :label="text.header">
     <Select
+      :aria-label="text.header"
       :model-value="level.header"
       :options="options(text.headers)"
       option-label="label"
@@ -93,6 +95,7 @@ function change(what: Partial<Level>, key: string) {
   </InspectorField>
   <InspectorField :label="text.footer">
     <Select
+      :aria-label="text.footer"
       :model-value="level.footer"
       :options="options(text.footers)"
       option-label="label"

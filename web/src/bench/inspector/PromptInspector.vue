@@ -46,6 +46,7 @@ function change(what: Partial<Prompt>, key: string) {
   </InspectorField>
   <InspectorField v-if="prompt.type === 'period'" :label="text.default" :problem="problem('default')">
     <Select
+      :aria-label="text.default"
       :model-value="prompt.default ?? 'all'"
       :options="periods"
       option-label="label"

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
+import { inject } from 'vue'
+import { FIELD_ID } from './fieldId'
 
 /** A text that is told of as it is typed; an emptied one is no text. */
 defineProps<{ long?: boolean; invalid?: boolean; placeholder?: string; type?: string }>()
+const id = inject(FIELD_ID, undefined)
 const text = defineModel<string | undefined>({ required: true })
 </script>
 
 <template>
   <Textarea
     v-if="long"
+    :id="id"
     :model-value="text ?? ''"
     :invalid="invalid"
     :placeholder="placeholder"
@@ -22,6 +26,7 @@ const text = defineModel<string | undefined>({ required: true })
   />
   <InputText
     v-else
+    :id="id"
     :model-value="text ?? ''"
     :invalid="invalid"
     :placeholder="placeholder"

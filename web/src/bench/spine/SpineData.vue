@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { ranked } from '../ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
@@ -13,10 +13,6 @@ const isOpen = ref(props.open)
 const sought = ref('')
 const shown = computed(() => ranked(props.dataset.fields, sought.value))
 const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)?.noun ?? table
-watch(
-  () => props.open,
-  (open) => (isOpen.value = open),
-)
 </script>
 
 <template>

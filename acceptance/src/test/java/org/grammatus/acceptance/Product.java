@@ -63,33 +63,52 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
 
     private void start() throws IOException {
         folder = Files.createTempDirectory("grammatus-acceptance");
-        server = new ProcessBuilder(
-                        java(), "-jar", JAR.toString(), "demo", "--port", "0", "--data-dir", data().toString())
-                .redirectErrorStream(true)
-                .start();
-        BufferedReader output =
-                new BufferedReader(new InputStreamReader(server.getInputStream(), StandardCharsets.UTF_8));
-        List<String> said = new ArrayList<>();
-        while (address == null) {
-            String line = output.readLine();
-            if (line == null) {
-                throw new IllegalStateException("The server did not start:\n" + String.join("\n", said));
-            }
-            said.add(line);
-            Matcher ready = ADDRESS.matcher(line);
-            if (ready.find()) {
-                address = ready.group(1);
-            }
-        }
-        Thread drain = new Thread(() -> output.lines().forEach(System.out::println));
-        drain.setDaemon(true);
-        drain.start();
+        Server started = Server.start(data(), 0);
+        server = started.process();
+        address = started.address();
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(environment()));
         browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
                         .setArgs(BROWSER_FLAGS));
+    }
+
+    /**
+     * A server of the packaged product.
+     *
+     * @param address where it answers
+     */
+    record Server(Process process, String address) {
+
+        /** Starts one and returns once it answers. */
+        static Server start(Path data, int port) throws IOException {
+            Process process = new ProcessBuilder(
+                            java(),
+                            "-jar",
+                            JAR.toString(),
+                            "demo",
+                            "--port",
+                            Integer.toString(port),
+                            "--data-dir",
+                            data.toString())
+                    .redirectErrorStream(true)
+                    .start();
+            BufferedReader output =
+                    new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+            List<String> said = new ArrayList<>();
+            for (String line = output.readLine(); line != null; line = output.readLine()) {
+                said.add(line);
+                Matcher ready = ADDRESS.matcher(line);
+                if (ready.find()) {
+                    Thread drain = new Thread(() -> output.lines().forEach(System.out::println));
+                    drain.setDaemon(true);
+                    drain.start();
+                    return new Server(process, ready.group(1));
+                }
+            }
+            throw new IllegalStateException("The server did not start:\n" + String.join("\n", said));
+        }
     }
 
     /** Playwright's driver runs on the system's Node.js. */
@@ -125,6 +144,10 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
 
     /** A page of a browser of its own, in English, 1280 × 800. */
     Page open(String path) {
+        return openAt(address + path);
+    }
+
+    Page openAt(String url) {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setLocale("en-GB")
@@ -132,18 +155,22 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
                 .setAcceptDownloads(true));
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
-        page.navigate(address + path);
+        page.navigate(url);
         return page;
     }
 
     /** A page on which somebody is signed in. */
     Page signedIn(String name, String path) {
         Page page = open(path);
+        signIn(page, name);
+        return page;
+    }
+
+    static void signIn(Page page, String name) {
         page.getByLabel("Name").fill(name);
         page.getByLabel("Password").fill(name + "-demo");
         page.keyboard().press("Enter");
         page.waitForURL(url -> !url.contains("sign-in"));
-        return page;
     }
 
     @Override
