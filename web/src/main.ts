@@ -14,6 +14,10 @@ applyShade()
 const pinia = createPinia()
 whenUnauthorised(() => {
   useSession(pinia).ended()
+  if (router.currentRoute.value.name === 'sign-in') {
+    // Several calls may be refused at once; the first has said where to go on.
+    return
+  }
   void router.push({ name: 'sign-in', query: { next: router.currentRoute.value.fullPath } })
 })
 createApp(App)

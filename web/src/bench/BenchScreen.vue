@@ -37,7 +37,8 @@ const text = words.bench
 
 const history = useHistory()
 const { report, undoName, redoName } = history
-const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, show, turn } = usePreview()
+const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked, show, turn } =
+  usePreview()
 const editing = useEditing(props.id)
 const { keeping, editable, conflict } = editing
 const inPlace = useInPlace()
@@ -445,6 +446,7 @@ function onKey(event: KeyboardEvent) {
           role="region"
           :aria-label="words.run.pages"
           :data-took="Math.round(took)"
+          :data-asked="asked"
           :data-edit="preview?.edit"
           :data-run="run?.id"
         >

@@ -3,7 +3,6 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { ranked } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
-import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
 const props = defineProps<{ dataset: DatasetView; accept?: (field: FieldView) => boolean }>()
@@ -29,7 +28,7 @@ function move(event: KeyboardEvent, step: number) {
   <div class="picker">
     <InputText
       v-model="sought"
-      v-focus
+      autofocus
       :placeholder="words.bench.fields.find"
       :aria-label="words.bench.fields.find"
       size="small"

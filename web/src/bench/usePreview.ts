@@ -27,18 +27,19 @@ export function usePreview() {
   const rowsRead = ref(0)
   /** How long the newest edit took to its page, in milliseconds. */
   const took = ref(0)
-  let edit = 0
+  /** Number of the newest edit that was sent. */
+  const asked = ref(0)
   let abort: AbortController | undefined
 
   async function show(definition: Report, answers: Answers, number: number): Promise<void> {
-    const mine = ++edit
+    const mine = ++asked.value
     abort?.abort()
     abort = new AbortController()
     const begun = performance.now()
     const slow = setTimeout(() => void followSlow(mine), SLOW_MILLISECONDS)
     try {
       const view = await api.preview(session, { edit: mine, definition, answers, page: number }, abort.signal)
-      if (mine !== edit) {
+      if (mine !== asked.value) {
         return
       }
       failure.value = ''
@@ -51,21 +52,21 @@ export function usePreview() {
       }
       took.value = performance.now() - begun
     } catch (e) {
-      if (mine === edit && (e as Error).name !== 'AbortError') {
+      if (mine === asked.value && (e as Error).name !== 'AbortError') {
         failure.value = (e as Error).message
         stale.value = true
       }
     } finally {
       clearTimeout(slow)
-      if (mine === edit) {
+      if (mine === asked.value) {
         waiting.value = false
       }
     }
   }
 
   async function followSlow(mine: number) {
-    waiting.value = mine === edit
-    while (mine === edit && waiting.value) {
+    waiting.value = mine === asked.value
+    while (mine === asked.value && waiting.value) {
       const progress = await api.previewProgress(session).catch(() => undefined)
       rowsRead.value = progress?.rowsRead ?? rowsRead.value
       await new Promise((resolve) => setTimeout(resolve, 300))
@@ -78,17 +79,17 @@ export function usePreview() {
     if (!run) {
       return
     }
-    const mine = edit
+    const mine = asked.value
     const found = await api.page(run.id, Math.min(Math.max(1, number), run.pages)).catch(() => undefined)
-    if (found && mine === edit) {
+    if (found && mine === asked.value) {
       page.value = found
     }
   }
 
   onScopeDispose(() => {
-    edit++
+    asked.value++
     abort?.abort()
     void api.endPreviews(session).catch(() => {})
   })
-  return { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, show, turn }
+  return { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked, show, turn }
 }

@@ -25,6 +25,7 @@ watch(
     description.value = report?.description ?? ''
     folder.value = report?.folder ?? ''
   },
+  { immediate: true },
 )
 
 function save() {

@@ -9,14 +9,19 @@ const visible = defineModel<boolean>('visible', { required: true })
 const datasets = ref<DatasetLine[]>()
 const problem = ref('')
 
-watch(visible, async (open) => {
-  if (open) {
-    datasets.value = await api.datasets().catch((e: Error) => {
-      problem.value = e.message
-      return []
-    })
-  }
-})
+// At once too: the dialog may have been asked for before its code was there.
+watch(
+  visible,
+  async (open) => {
+    if (open) {
+      datasets.value = await api.datasets().catch((e: Error) => {
+        problem.value = e.message
+        return []
+      })
+    }
+  },
+  { immediate: true },
+)
 
 async function make(line: DatasetLine) {
   try {

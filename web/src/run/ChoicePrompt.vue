@@ -28,7 +28,7 @@ function set(chosen: string | FieldValue | null) {
       option-label="value"
       :placeholder="words.run.choose"
       dropdown
-      :dropdown-aria-label="prompt.label"
+      :pt="{ dropdown: { 'aria-label': prompt.label } }"
       fluid
       :invalid="!!problem"
       @complete="(event) => search(event.query)"

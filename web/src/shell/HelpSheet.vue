@@ -22,6 +22,7 @@ const groups = computed(() => {
     dismissable-mask
     :header="words.bench.help"
     :style="{ width: 'min(60rem, 94vw)' }"
+    :pt="{ content: { tabindex: 0 } }"
   >
     <div class="columns">
       <section>

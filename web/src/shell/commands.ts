@@ -42,7 +42,10 @@ export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
     'input, textarea, select, [contenteditable], [role=combobox], [role=listbox]',
   )
   const inDialog = !!target?.closest('[role=dialog], [role=menu], [role=alertdialog]')
-  const onControl = !!target?.closest('button, a, [role=switch], [role=radio]') && !target?.closest('.desk')
+  const control = target?.closest('button, a, [role=switch], [role=radio]')
+  const onPaper = !!target?.closest('.desk')
+  // A button that is pressed already stands for what is selected: its keys act on that.
+  const pressesControl = !!control && !(onPaper && control.getAttribute('aria-pressed') === 'true')
   const keys = keysOf(event)
   const command = commands.find(
     (c) =>
@@ -50,7 +53,8 @@ export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
       c.enabled() &&
       !inDialog &&
       (!inField || (keys.startsWith('Ctrl+') && !c.onPage)) &&
-      !(onControl && c.onPage && ['Enter', 'Space', '←', '→', 'Home', 'End'].includes(keys)),
+      !(pressesControl && ['Enter', 'Space'].includes(keys)) &&
+      !(control && !onPaper && c.onPage && ['←', '→', 'Home', 'End'].includes(keys)),
   )
   if (!command) {
     return false

@@ -6,6 +6,14 @@ export const preset = definePreset(Aura, {
   primitive: {
     borderRadius: { none: '0', xs: '2px', sm: '3px', md: '4px', lg: '6px', xl: '8px' },
   },
+  components: {
+    togglebutton: {
+      colorScheme: {
+        light: { root: { color: '{surface.600}', hoverColor: '{surface.700}' } },
+        dark: { root: { color: '{surface.300}', hoverColor: '{surface.200}' } },
+      },
+    },
+  },
   semantic: {
     primary: {
       50: '#eff7f7',

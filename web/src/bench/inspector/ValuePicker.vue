@@ -31,7 +31,7 @@ function set(chosen: unknown) {
     fluid
     size="small"
     :aria-label="label"
-    :dropdown-aria-label="label"
+    :pt="{ dropdown: { 'aria-label': label } }"
     @complete="(event) => search(event.query)"
     @update:model-value="set"
   >

@@ -165,8 +165,7 @@ class AuthorTest {
         bench.edit(() -> bench.field("Condition").fill("quantity > received_quantity"));
         bench.pick("Add to prompts", "Expected");
         bench.inspector().locator(".p-select-dropdown").click();
-        bench.edit(() -> page.getByRole(
-                        AriaRole.OPTION, new Page.GetByRoleOptions().setName("Overdue and next 7 days"))
+        bench.edit(() -> page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Overdue and next 7 days"))
                 .click());
         Bench.button(page, "Add to highlights").click();
         bench.edit(() -> bench.field("Marks rows where").fill("expected_date < CURRENT_DATE"));

@@ -44,11 +44,16 @@ final class Bench {
         return page;
     }
 
-    /** Does something and waits until the page shows it. */
+    /** Does something and waits until the page shows it, and everything that was asked before it. */
     void edit(Runnable action) {
-        String before = page.locator(".desk").getAttribute("data-edit");
+        String before = page.locator(".desk").getAttribute("data-asked");
         action.run();
-        page.waitForFunction("before => document.querySelector('.desk').dataset.edit !== before", before);
+        page.waitForFunction("""
+                before => {
+                  const { asked, edit } = document.querySelector('.desk').dataset
+                  return asked !== before && asked === edit
+                }
+                """, before);
     }
 
     void addColumn(String field) {

@@ -1,0 +1,127 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.KeyboardModifier;
+import java.nio.file.Files;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A reader's gestures in a run: order, narrow, ask why, dig to the rows, read one list, find, take away. */
+class ReadingGesturesTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static final String REPORT = "/reports/sales-by-fiscal-year?period=this%20month";
+
+    private static Page run(String path) {
+        Page page = PRODUCT.signedIn("reader", path);
+        assertThat(page.locator(".views[data-run]")).isVisible();
+        assertThat(page.locator(".paper").first()).isVisible();
+        return page;
+    }
+
+    private static void again(Page page, Runnable action) {
+        String before = page.locator(".views").getAttribute("data-run");
+        action.run();
+        page.waitForFunction(
+                "before => { const r = document.querySelector('.views').dataset.run; return r && r !== before }",
+                before);
+    }
+
+    @Test
+    void headingsOrderFiguresExplainAndGroupsNarrow() {
+        Page page = run(REPORT);
+        String first = page.locator("[data-role=HEADING]").nth(2).innerText();
+        again(
+                page,
+                () -> page.locator("[data-role=COLUMN_HEADINGS] [data-id=c-freight]")
+                        .click());
+        assertThat(page).hasURL(Pattern.compile("order=c-freight:descending"));
+        again(
+                page,
+                () -> page.locator("[data-role=COLUMN_HEADINGS] [data-id=c-freight]")
+                        .click());
+        assertThat(page).hasURL(Pattern.compile("order=c-freight:ascending"));
+        assertThat(page.locator("[data-role=HEADING]").nth(2)).not().hasText(first);
+        again(
+                page,
+                () -> page.locator("[data-role=COLUMN_HEADINGS] [data-id=c-net]")
+                        .click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.SHIFT))));
+        assertThat(page).hasURL(Pattern.compile("order=c-freight:ascending&order=c-net:descending"));
+
+        page.locator("[data-role=TOTALS] [data-id=t-freight]").first().click();
+        assertThat(page.locator(".why")).containsText("Taken once per order");
+        assertThat(page.locator(".why")).containsText("Why this order");
+        Accessibility.check(page);
+        page.locator("[data-role=TOTALS] [data-id=t-freight]").first().dblclick();
+        assertThat(page.getByRole(AriaRole.DIALOG))
+                .containsText(Pattern.compile("Fiscal year 2026/27 › Region .* › Apiary .*: \\d+ lines"));
+        page.keyboard().press("Escape");
+
+        Locator region = page.locator("[data-role=HEADING] span").nth(1);
+        String name = region.innerText();
+        region.click();
+        again(page, () -> page.getByText("Only 2026/27 › " + name).click());
+        assertThat(page).hasURL(Pattern.compile("only=fiscal-year:2026-10-01&only=region:" + name));
+        assertThat(page.locator("[data-role=HEADING]").nth(1)).containsText(name);
+        String shared = page.url();
+        String grand = page.getByLabel("Grand total").innerText();
+        again(page, () -> page.getByText("Show everything again").click());
+        assertThat(page.getByLabel("Grand total")).not().hasText(grand);
+        Page colleague = run(shared.substring(shared.indexOf("/reports")));
+        assertThat(colleague.getByLabel("Grand total").innerText()).isEqualTo(grand);
+    }
+
+    @Test
+    void oneListHoldsItsHeadingsAndTheGrandTotalInSight() {
+        Page page = run("/reports/sales-by-fiscal-year");
+        page.getByText("One list").click();
+        Locator list = page.getByLabel("One list", new Page.GetByLabelOptions().setExact(true))
+                .last();
+        assertThat(page.locator(".strip").first()).isVisible();
+        page.locator(".list").evaluate("list => { list.scrollTop = list.scrollHeight / 2 }");
+        assertThat(page.locator(".headings")).isVisible();
+        assertThat(page.locator(".headings [data-id=c-net]")).isInViewport();
+        assertThat(page.getByLabel("Grand total")).isInViewport();
+        assertThat(page.locator(".strip [data-role=ROW]").first()).isAttached();
+        assertThat(list).isVisible();
+        page.keyboard().press("/");
+        page.keyboard().type("rucher de l'etang");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".strip span", new Page.LocatorOptions().setHasText("Rucher de l'Étang"))
+                        .first())
+                .isVisible();
+        assertThat(page).hasURL(Pattern.compile("view=list"));
+        Accessibility.check(page);
+    }
+
+    @Test
+    void expectedDeliveriesOpensWithNoQuestionAskedAndMarksWhatIsOverdue() throws Exception {
+        Page page = run("/reports/expected-deliveries");
+        assertThat(page.locator("[data-look=alert]").first()).containsText("▲");
+        assertThat(page.locator(".paper")).containsText("up to 27 November 2026");
+        page.locator("#choice-depot").fill("kiln");
+        page.getByRole(AriaRole.OPTION).first().click();
+        again(page, () -> Bench.button(page, "Run").click());
+        assertThat(page.locator(".paper")).containsText("Depot: Kiln Yard");
+        assertThat(page.locator("[data-role=HEADING]").getByText("Tarn Street")).hasCount(0);
+        Download download = page.waitForDownload(() -> {
+            Bench.button(page, "Take it away").click();
+            page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Download CSV"))
+                    .click();
+        });
+        String csv = Files.readString(download.path());
+        assertThat(csv).startsWith("Expected day,Depot,Purchase order,Product,Ordered,Received,Open,Open value");
+        assertThat(csv.lines().skip(1)).allMatch(line -> line.contains(",Kiln Yard,"));
+        Accessibility.check(page);
+    }
+}
