@@ -94,14 +94,16 @@ watch(page, (now) => {
     number.value = now.number
   }
 })
+/** How many depths of braces stand beside the page. */
+const depths = computed(() => Math.max(1, ...(page.value?.nodes.map((node) => node.depth) ?? [])))
+watch([depths, () => page.value?.width], () => fitWidth())
 watch(run, () => {
   why.value = undefined
 })
 
 function fitWidth() {
   if (page.value && desk.value) {
-    const depths = Math.max(1, ...page.value.nodes.map((node) => node.depth))
-    const room = desk.value.clientWidth - 30 - depths * 26
+    const room = desk.value.clientWidth - 30 - depths.value * 26
     zoom.value = Math.min(1.4, Math.max(0.4, room / (page.value.width * PIXEL)))
   }
 }

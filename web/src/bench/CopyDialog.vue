@@ -3,7 +3,6 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { ref, watch } from 'vue'
-import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
 const props = defineProps<{ title: string }>()
@@ -18,7 +17,7 @@ watch(visible, () => (typed.value = props.title))
     <form @submit.prevent="typed.trim() && emit('save', typed.trim())">
       <label>
         {{ words.bench.copyTitle }}
-        <InputText v-model="typed" v-focus fluid maxlength="500" />
+        <InputText v-model="typed" autofocus fluid maxlength="500" />
       </label>
       <div class="actions">
         <Button :label="words.bench.cancel" text severity="secondary" @click="visible = false" />

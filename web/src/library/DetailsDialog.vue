@@ -6,7 +6,6 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref, watch } from 'vue'
 import type { Change, ReportLine } from '@/api/client'
-import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
 const props = defineProps<{ report?: ReportLine; folders: string[] }>()
@@ -42,7 +41,7 @@ function save() {
 <template>
   <Dialog v-model:visible="visible" modal :header="words.library.rename" :style="{ width: '32rem' }">
     <form @submit.prevent="save">
-      <label>{{ words.library.title_ }}<InputText v-model="title" v-focus fluid maxlength="500" /></label>
+      <label>{{ words.library.title_ }}<InputText v-model="title" autofocus fluid maxlength="500" /></label>
       <label
         >{{ words.library.description
         }}<Textarea v-model="description" rows="3" auto-resize fluid maxlength="4000"

@@ -3,7 +3,6 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, ref, watch } from 'vue'
 import type { Command } from './commands'
-import { vFocus } from './focus'
 import { folded } from './folded'
 import { words } from '@/words'
 
@@ -38,7 +37,7 @@ function run(command?: Command) {
   >
     <InputText
       v-model="sought"
-      v-focus
+      autofocus
       fluid
       role="combobox"
       aria-expanded="true"

@@ -103,6 +103,10 @@ class BenchTest {
         assertThat(bench.columns()).containsExactly("Customer", "Order", "Customer", "Order", "Net sales");
 
         // Everything back to the beginning, and forth again.
+        page.locator(".desk").focus();
+        page.keyboard().press("Escape");
+        page.keyboard().press("Home");
+        assertThat(page.locator(".paper")).containsText("Page 1 of");
         String whole = page.locator(".paper").innerText();
         while (bench.canUndo()) {
             bench.edit(() -> page.keyboard().press("Control+Z"));
