@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { ref } from 'vue'
 import { api, type FieldValue, type PromptView } from '@/api/client'
+import { useNewest } from '@/shell/useNewest'
 import { words } from '@/words'
 
 const props = defineProps<{ report: string; prompt: PromptView; problem?: string }>()
 /** The chosen value; empty for all. */
 const asked = defineModel<string>({ required: true })
-const offered = ref<FieldValue[]>([])
-
-async function search(find: string) {
-  offered.value = await api.choices(props.report, props.prompt.name, find).catch(() => [])
-}
+const [offered, search] = useNewest((find) => api.choices(props.report, props.prompt.name, find))
 
 function set(chosen: string | FieldValue | null) {
   asked.value = typeof chosen === 'string' ? chosen : (chosen?.value ?? '')

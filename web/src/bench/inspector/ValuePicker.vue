@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { ref } from 'vue'
 import { api, type FieldView } from '@/api/client'
+import { useNewest } from '@/shell/useNewest'
 
 /** Values of a field, offered from the data with their counts; others can be typed. */
 const props = defineProps<{ dataset: string; field: FieldView; label: string; many?: boolean }>()
 const values = defineModel<string[]>({ required: true })
 
-const offered = ref<{ value: string; label: string; rows: number }[]>([])
-
-async function search(find: string) {
-  offered.value = await api.values(props.dataset, props.field.id, find).catch(() => [])
-}
+const [offered, search] = useNewest((find) => api.values(props.dataset, props.field.id, find))
 
 function set(chosen: unknown) {
   const list = Array.isArray(chosen) ? chosen : chosen ? [chosen] : []
