@@ -600,6 +600,8 @@ h2 {
   background: var(--panel);
   border-bottom: 1px solid var(--line);
   min-height: 46px;
+  flex-wrap: wrap;
+  white-space: nowrap;
 }
 .spring {
   flex: 1;

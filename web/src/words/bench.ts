@@ -259,7 +259,7 @@ export const bench = {
     narrower: 'Narrower',
     wider: 'Wider',
     fit: 'Fit the width to what is printed',
-    orderUp: 'Order by it, upwards',
+    orderUp: 'Order by it, or turn the order round',
     orderDown: 'Order by it, downwards',
     group: 'Make it a group',
     copy: 'Copy columns',
