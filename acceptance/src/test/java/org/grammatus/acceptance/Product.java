@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.io.BufferedReader;
 import java.io.File;
@@ -66,6 +67,8 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
         Server started = Server.start(data(), 0);
         server = started.process();
         address = started.address();
+        // A server that has just started takes its time for the first page.
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(environment()));
         browser = playwright
                 .chromium()

@@ -124,7 +124,8 @@ public record WhyFigure(
         String one = dataset.table(home).noun().one();
         String lines = dataset.table(DatasetModel.GRAIN).noun().other();
         long count = grouped.behind().count(home, node);
-        String counted = NumberFormat.getIntegerInstance(grouped.plan().locale()).format(count);
+        String counted =
+                NumberFormat.getIntegerInstance(grouped.plan().locale()).format(count);
         remarks.add("Taken once per " + one + ": " + counted + " "
                 + dataset.table(home).noun().of(count) + ", however many " + lines
                 + " each has. It stays whole where some "
