@@ -165,7 +165,7 @@ export const bench = {
     aligns: { auto: 'as its type', start: 'left', centre: 'centre', end: 'right' },
     width: 'Width in points',
     widthHint: 'Empty measures what is printed.',
-    once: 'Print repeated values',
+    once: 'A value that repeats is printed',
     everyRow: 'in every row',
     oncePer: (level: string) => `once per ${level}`,
     key: 'Groups by',
