@@ -1,0 +1,71 @@
+package org.grammatus.core.dataset;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.grammatus.core.Samples;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report.Bucket;
+import org.junit.jupiter.api.Test;
+
+/** What is proposed for a field makes sense for what it holds. */
+class ProposalsTest {
+
+    private static final DatasetModel DATASET = Samples.dataset();
+
+    private static DatasetModel.FieldInfo field(String id) {
+        return DATASET.field(id);
+    }
+
+    @Test
+    void whatAddsUpIsSummedByItself() {
+        assertThat(Proposals.usual(field("net")).orElseThrow().value()).isEqualTo("SUM(net)");
+        assertThat(Proposals.againstSum(field("net"))).isEmpty();
+    }
+
+    @Test
+    void whatDoesNotAddUpHasNoTotalOfItselfAndSaysWhy() {
+        assertThat(Proposals.usual(field("price"))).isEmpty();
+        assertThat(Proposals.totals(field("price")).getFirst().advice())
+                .contains("\"Price\" does not add up; an average or a count may be meant");
+        assertThat(Proposals.usual(field("order_number"))).isEmpty();
+        assertThat(Proposals.againstSum(field("order_number")).orElseThrow()).contains("is an identifier");
+    }
+
+    @Test
+    void textsAreCountedAndComparedButNotSummed() {
+        assertThat(Proposals.totals(field("region")))
+                .extracting(Proposals.Total::value)
+                .containsExactly("COUNT(region)", "COUNT(DISTINCT region)", "MIN(region)", "MAX(region)");
+    }
+
+    @Test
+    void datesAreGroupedByMonthAndOtherFieldsByThemselves() {
+        assertThat(Proposals.level(field("ordered_at"), DATASET).bucket()).contains(Bucket.MONTH);
+        assertThat(Proposals.level(field("region"), DATASET).key()).isEqualTo("region");
+    }
+
+    @Test
+    void aNameIsGroupedByTheCodeBehindIt() {
+        DatasetModel named = DatasetModel.of(
+                Definitions.readDataset(
+                        Samples.DATASET.replace(
+                                "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}",
+                                "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}, \"code\": \"order_number\", \"name\": \"region\"")));
+        Proposals.Level level = Proposals.level(named.field("region"), named);
+        assertThat(level.key()).isEqualTo("order_number");
+        assertThat(level.label()).contains("region");
+    }
+
+    @Test
+    void countsNameWhatRowsBelongToAndTheRows() {
+        assertThat(Proposals.counts(DATASET)).containsExactly("orders", "lines");
+    }
+
+    @Test
+    void aKeywordIsQuotedInExpressions() {
+        DatasetModel odd = DatasetModel.of(
+                Definitions.readDataset(Samples.DATASET.replace("\"id\": \"price\"", "\"id\": \"date\"")));
+        assertThat(Proposals.column(odd.field("date"))).isEqualTo("\"date\"");
+        assertThat(Proposals.totals(odd.field("date")).getFirst().value()).isEqualTo("SUM(\"date\")");
+    }
+}
