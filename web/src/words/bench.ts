@@ -56,7 +56,6 @@ export const bench = {
     for: 'for',
     anyTime: 'all dates',
     remove: (name: string) => `Remove ${name}`,
-    rows: 'with its rows',
   },
   spine: {
     label: 'Parts of the report',
@@ -185,7 +184,6 @@ export const bench = {
     addTerm: 'Add a key',
     ascending: 'upwards',
     descending: 'downwards',
-    byName: 'by name',
     asKeyed: 'Nothing said: by name, or by time.',
     aggregate: 'Aggregate',
     places: 'Printed at',

@@ -27,5 +27,4 @@ export const why = {
   narrowedTo: 'Narrowed to',
   wholeAgain: 'Show everything again',
   orderedBy: 'Ordered by',
-  authorsOrder: "Back to the author's order",
 }
