@@ -38,6 +38,7 @@ export interface Editing {
 export interface View {
   order: string[]
   only: string[]
+  widths: string[]
 }
 
 /** A refusal or failure of the server, in words, as RFC 9457 carries it. */
@@ -170,6 +171,8 @@ export const api = {
   find: (run: string, text: string) => get<Hit[]>(`/api/runs/${id(run)}/find?text=${id(text)}`),
   whyFigure: (run: string, place: number, total: string) =>
     get<WhyFigure>(`/api/runs/${id(run)}/figure?place=${place}&total=${id(total)}`),
+  uncounted: (run: string, place: number, total: string, rows: number[]) =>
+    get<number[]>(`/api/runs/${id(run)}/uncounted?place=${place}&total=${id(total)}&rows=${rows.join(',')}`),
   whyOrder: (run: string, place: number) => get<WhyOrder>(`/api/runs/${id(run)}/order?place=${place}`),
   rowsBehind: (run: string, place: number, offset: number) =>
     get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}`),

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { columnDirection } from './edits/order'
 import type { Part } from './parts'
 import type { PageView, Report } from '@/api/client'
+import ColumnEdges from '@/paper/ColumnEdges.vue'
 import type { Band } from '@/paper/geometry'
 import { dropIndex } from '@/paper/hit'
 import { words } from '@/words'
@@ -26,7 +27,6 @@ const emit = defineEmits<{
 }>()
 
 const CLICK_PIXELS = 4
-const LEAST_POINTS = 10
 
 const headings = computed(() => props.bands.find((band) => band.role === 'COLUMN_HEADINGS'))
 const selected = computed(() =>
@@ -42,7 +42,6 @@ const levelBands = computed(() =>
 )
 
 interface Drag {
-  kind: 'move' | 'resize'
   column: string
   startX: number
   x: number
@@ -56,12 +55,12 @@ function label(id: string): string {
   return column?.label || column?.value || id
 }
 
-function begin(event: PointerEvent, kind: Drag['kind'], column: string) {
+function begin(event: PointerEvent, column: string) {
   if (event.button !== 0) {
     return
   }
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  drag.value = { kind, column, startX: event.clientX, x: event.clientX, moved: false }
+  drag.value = { column, startX: event.clientX, x: event.clientX, moved: false }
 }
 
 function track(event: PointerEvent) {
@@ -82,15 +81,10 @@ function pageX(x: number): number {
 
 /** Left of the paper's own edge is the margin in which braces stand. */
 const inMargin = computed(
-  () =>
-    drag.value?.kind === 'move' &&
-    drag.value.moved &&
-    pageX(drag.value.x) < (props.page.columns[0]?.x ?? 0) - 1500,
+  () => drag.value?.moved && pageX(drag.value.x) < (props.page.columns[0]?.x ?? 0) - 1500,
 )
 const dropAt = computed(() =>
-  drag.value?.kind === 'move' && drag.value.moved && !inMargin.value
-    ? dropIndex(props.page, pageX(drag.value.x))
-    : undefined,
+  drag.value?.moved && !inMargin.value ? dropIndex(props.page, pageX(drag.value.x)) : undefined,
 )
 const dropX = computed(() => {
   if (dropAt.value === undefined) {
@@ -100,9 +94,6 @@ const dropX = computed(() => {
   const last = props.page.columns.at(-1)
   return (next ? next.x - 450 : last ? last.x + last.width + 450 : 0) * props.scale
 })
-const resizeX = computed(() =>
-  drag.value?.kind === 'resize' && drag.value.moved ? pageX(drag.value.x) * props.scale : undefined,
-)
 
 /** The definition counts switched-off columns too; the page shows only the others. */
 function definitionIndex(pageIndex: number): number {
@@ -111,24 +102,15 @@ function definitionIndex(pageIndex: number): number {
   return before === undefined ? columns.length : columns.findIndex((column) => column.id === before)
 }
 
-function end(event: PointerEvent) {
+function end() {
   const now = drag.value
   const margin = inMargin.value
   const at = dropAt.value
   drag.value = undefined
-  if (!now) {
+  if (!now?.moved) {
     return
   }
-  if (!now.moved) {
-    return
-  }
-  if (now.kind === 'resize') {
-    const column = props.page.columns.find((c) => c.id === now.column)
-    if (column) {
-      const points = Math.round((pageX(event.clientX) - column.x) / 100)
-      emit('width', now.column, Math.max(LEAST_POINTS, points))
-    }
-  } else if (margin) {
+  if (margin) {
     emit('level', now.column)
   } else if (at !== undefined) {
     emit('move', now.column, definitionIndex(at))
@@ -170,7 +152,7 @@ function arrow(id: string): string {
             top: `${headings.top * scale}px`,
             height: `${headings.height * scale - 4}px`,
           }"
-          @pointerdown="begin($event, 'move', column.id)"
+          @pointerdown="begin($event, column.id)"
           @pointermove="track"
           @pointerup="end"
           @pointercancel="drag = undefined"
@@ -193,34 +175,21 @@ function arrow(id: string): string {
         >
           {{ arrow(column.id) }}
         </button>
-        <span
-          class="edge"
-          :title="words.bench.edits.width(label(column.id))"
-          :data-edge="column.id"
-          :style="{
-            left: `${(column.x + column.width) * scale - 1}px`,
-            top: `${headings.top * scale}px`,
-            height: `${headings.height * scale - 4}px`,
-          }"
-          @pointerdown.stop="begin($event, 'resize', column.id)"
-          @pointermove="track"
-          @pointerup="end"
-          @pointercancel="drag = undefined"
-          @click.stop
-          @dblclick.stop="emit('fit', column.id)"
-        />
       </template>
       <div
         v-if="dropX !== undefined"
         class="drop"
         :style="{ left: `${dropX}px`, top: `${headings.top * scale}px` }"
       />
-      <div
-        v-if="resizeX !== undefined"
-        class="drop"
-        :style="{ left: `${resizeX}px`, top: `${headings.top * scale}px` }"
-      />
     </template>
+    <ColumnEdges
+      :page="page"
+      :bands="bands"
+      :scale="scale"
+      :hint="(column) => words.bench.edits.width(label(column))"
+      @width="(column, points) => emit('width', column, points)"
+      @fit="(column) => emit('fit', column)"
+    />
     <div v-if="inMargin && drag" class="margin">{{ words.bench.edits.addLevel(label(drag.column)) }}</div>
   </div>
 </template>
@@ -232,7 +201,6 @@ function arrow(id: string): string {
   pointer-events: none;
 }
 .heading,
-.edge,
 .arrow {
   pointer-events: auto;
   position: absolute;
@@ -275,13 +243,6 @@ function arrow(id: string): string {
   font-size: 11px;
   line-height: 18px;
   cursor: pointer;
-}
-.edge {
-  width: 8px;
-  cursor: col-resize;
-}
-.edge:hover {
-  background: rgb(29 92 99 / 0.35);
 }
 .drop {
   position: absolute;

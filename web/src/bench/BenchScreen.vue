@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import ContextMenu from 'primevue/contextmenu'
 import ProgressBar from 'primevue/progressbar'
 import { computed, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -15,6 +14,7 @@ import ProblemList from './ProblemList.vue'
 import BenchSpine from './spine/BenchSpine.vue'
 import { benchCommands } from './useBenchCommands'
 import { useBenchEdits } from './useBenchEdits'
+import { useColumnClipboard } from './useColumnClipboard'
 import { useEditing } from './useEditing'
 import { useHistory } from './useHistory'
 import { useInPlace } from './useInPlace'
@@ -23,9 +23,12 @@ import { api, type Answers, type DatasetView, type ProblemView } from '@/api/cli
 import RowsDialog from '@/explain/RowsDialog.vue'
 import WhyPanel from '@/explain/WhyPanel.vue'
 import type { Hit } from '@/paper/hit'
-import { PIXEL } from '@/paper/geometry'
+import GrandTotals from '@/paper/GrandTotals.vue'
 import PaperPage from '@/paper/PaperPage.vue'
+import { useZoom } from '@/paper/useZoom'
+import ZoomTools from '@/paper/ZoomTools.vue'
 import PageNavigation from '@/run/PageNavigation.vue'
+import CommandMenu from '@/shell/CommandMenu.vue'
 import { runByKeys } from '@/shell/commands'
 import CommandPalette from '@/shell/CommandPalette.vue'
 import HelpSheet from '@/shell/HelpSheet.vue'
@@ -47,7 +50,6 @@ const dataset = shallowRef<DatasetView>()
 const selection = ref<Part[]>([])
 const answers = ref<Answers>({})
 const number = ref(1)
-const zoom = ref(0.85)
 const said = ref('')
 const wrong = ref('')
 const why = shallowRef<{ place: number; total?: string }>()
@@ -57,6 +59,7 @@ const helpOpen = ref(false)
 const copyOpen = ref(false)
 const desk = useTemplateRef('desk')
 const menu = useTemplateRef('menu')
+const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => desk.value?.clientWidth)
 
 const edits = useBenchEdits(report, dataset, selection, history.apply)
 const run = computed(() => preview.value?.run)
@@ -100,13 +103,6 @@ watch([depths, () => page.value?.width], () => fitWidth())
 watch(run, () => {
   why.value = undefined
 })
-
-function fitWidth() {
-  if (page.value && desk.value) {
-    const room = desk.value.clientWidth - 30 - depths.value * 26
-    zoom.value = Math.min(1.4, Math.max(0.4, room / (page.value.width * PIXEL)))
-  }
-}
 
 function select(part: Part, event?: MouseEvent | KeyboardEvent) {
   const adds = (event?.ctrlKey || event?.metaKey || event?.shiftKey) && part.kind === 'column'
@@ -199,6 +195,9 @@ function explain() {
   }
 }
 
+const uncounted = (place: number, total: string, rows: number[]) =>
+  api.uncounted(run.value!.id, place, total, rows)
+
 async function save() {
   if (!report.value) {
     return
@@ -249,6 +248,13 @@ async function openRun() {
   await router.push({ name: 'run', params: { id: props.id } })
 }
 
+const clipboard = useColumnClipboard({
+  copied: edits.copied,
+  cut: edits.cutSelected,
+  paste: edits.paste,
+  nothing: () => (said.value = text.nothingCopied),
+})
+
 const commands = benchCommands({
   selection,
   undo: () => (said.value = text.undo(history.undo())),
@@ -268,10 +274,9 @@ const commands = benchCommands({
   fit: edits.fitSelected,
   order: edits.orderSelected,
   group: edits.groupSelected,
-  copy: edits.copySelected,
-  cut: edits.cutSelected,
-  paste: edits.paste,
-  canPaste: edits.canPaste,
+  copy: clipboard.copy,
+  cut: clipboard.cut,
+  paste: clipboard.paste,
   toggle: edits.toggleSelected,
   why: explain,
   canExplain: () => ['total', 'level'].includes(selection.value.at(-1)?.kind ?? ''),
@@ -405,29 +410,7 @@ function onKey(event: KeyboardEvent) {
         <div class="tools">
           <PageNavigation v-model="number" :pages="pages" />
           <span class="spring" />
-          <Button
-            icon="pi pi-minus"
-            :aria-label="words.run.zoomOut"
-            :title="words.run.zoomOut"
-            text
-            severity="secondary"
-            @click="zoom = Math.max(0.4, zoom - 0.1)"
-          />
-          <Button
-            :label="`${Math.round(zoom * 100)} %`"
-            :title="`${words.run.fitWidth} (0)`"
-            text
-            severity="secondary"
-            @click="fitWidth"
-          />
-          <Button
-            icon="pi pi-plus"
-            :aria-label="words.run.zoomIn"
-            :title="words.run.zoomIn"
-            text
-            severity="secondary"
-            @click="zoom = Math.min(2.5, zoom + 0.1)"
-          />
+          <ZoomTools :zoom="zoom" @by="zoomBy" @fit="fitWidth" />
         </div>
         <div v-if="waiting" class="waiting" role="status">
           <span>{{ text.waiting(rowsRead) }}</span>
@@ -456,6 +439,7 @@ function onKey(event: KeyboardEvent) {
             v-if="page"
             :page="page"
             :zoom="zoom"
+            :uncounted="uncounted"
             @pick="onPick"
             @open="onOpen"
             @menu="onMenu"
@@ -494,14 +478,7 @@ function onKey(event: KeyboardEvent) {
           </PaperPage>
         </div>
         <footer v-if="run" class="foot">
-          <dl :aria-label="words.run.grandTotal">
-            <dt class="name">{{ words.run.grandTotal }}</dt>
-            <dd class="visually-hidden" />
-            <template v-for="total in run.grandTotals" :key="total.label">
-              <dt>{{ total.label }}</dt>
-              <dd>{{ total.figure || '–' }}</dd>
-            </template>
-          </dl>
+          <GrandTotals :totals="run.grandTotals" />
         </footer>
       </main>
 
@@ -545,14 +522,7 @@ function onKey(event: KeyboardEvent) {
       @theirs="takeTheirs"
       @cancel="conflict = undefined"
     />
-    <ContextMenu ref="menu" :model="menuItems">
-      <template #item="{ item, props: itemProps }">
-        <a v-bind="itemProps.action" class="menu-item"
-          ><span>{{ item.label }}</span
-          ><kbd v-if="item.keys">{{ item.keys }}</kbd></a
-        >
-      </template>
-    </ContextMenu>
+    <CommandMenu ref="menu" :items="menuItems" />
     <p class="visually-hidden" aria-live="polite">{{ said }}</p>
   </div>
 </template>
@@ -667,24 +637,6 @@ h1 {
   white-space: nowrap;
   overflow: hidden;
 }
-dl {
-  display: flex;
-  gap: 0.5rem;
-  margin: 0;
-  align-items: baseline;
-}
-dt {
-  color: var(--quiet);
-}
-dt.name {
-  color: var(--ink);
-  font-weight: 600;
-}
-dd {
-  margin: 0 0.5rem 0 0;
-  font-weight: 600;
-  font-variant-numeric: tabular-nums;
-}
 .empty {
   position: absolute;
   left: 12%;
@@ -692,11 +644,5 @@ dd {
   top: 22%;
   text-align: center;
   color: #4c565e;
-}
-.menu-item {
-  display: flex;
-  justify-content: space-between;
-  gap: 1.5rem;
-  padding: 0.3rem 0.75rem;
 }
 </style>

@@ -26,7 +26,6 @@ export interface BenchActions {
   copy: () => void
   cut: () => void
   paste: () => void
-  canPaste: () => boolean
   toggle: () => void
   why: () => void
   canExplain: () => boolean
@@ -106,9 +105,9 @@ export function benchCommands(act: BenchActions): Command[] {
     selected('order', text.orderUp, ['O'], () => act.order(), onColumn),
     selected('order-down', text.orderDown, ['Shift+O'], () => act.order('descending'), onColumn),
     selected('group', text.group, ['G'], act.group, onColumn),
-    selected('copy', text.copy, ['Ctrl+C'], act.copy, onColumn),
-    selected('cut', text.cut, ['Ctrl+X'], act.cut, onColumn),
-    selected('paste', text.paste, ['Ctrl+V'], act.paste, act.canPaste),
+    { ...selected('copy', text.copy, ['Ctrl+C'], act.copy, onColumn), byBrowser: true },
+    { ...selected('cut', text.cut, ['Ctrl+X'], act.cut, onColumn), byBrowser: true },
+    { ...selected('paste', text.paste, ['Ctrl+V'], act.paste, always), byBrowser: true },
     selected('on-off', text.onOff, ['Space'], act.toggle, () =>
       ['column', 'level', 'filter', 'highlight'].includes(kind() ?? ''),
     ),

@@ -14,10 +14,6 @@ type Apply = (name: string, change: (report: Report) => Report, key?: string) =>
 
 const LEAST_POINTS = 10
 const MOST_POINTS = 1000
-const COPIED = 'application/vnd.grammatus.columns+json'
-/** What was copied last, for browsers that keep the clipboard to themselves. */
-let copied: columns.CopiedColumns | undefined
-
 /** The bench's changes, each under the name by which it is undone. */
 export function useBenchEdits(
   report: Readonly<Ref<Report | undefined>>,
@@ -218,26 +214,18 @@ export function useBenchEdits(
     selectNew('level', before, block(report.value!).levels)
   }
 
-  function copySelected() {
-    copied = columns.copyColumns(report.value!, selectedColumns())
-    // Other tabs read the clipboard; where it is closed to us, this one still has the copy.
-    void navigator.clipboard?.writeText(JSON.stringify({ [COPIED]: copied })).catch(() => {})
-  }
+  const copied = () => columns.copyColumns(report.value!, selectedColumns())
 
-  function paste() {
-    const what = copied
-    if (what) {
-      const before = block(report.value!).columns.map((c) => c.id)
-      const after = last()?.kind === 'column' ? last()!.id : undefined
-      apply(edits.paste(what.columns.length), (r) => columns.pasteColumns(r, what, after))
-      const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
-      selection.value = added.map((c) => ({ kind: 'column', id: c.id }))
-    }
+  function paste(what: columns.CopiedColumns) {
+    const before = block(report.value!).columns.map((c) => c.id)
+    const after = last()?.kind === 'column' ? last()!.id : undefined
+    apply(edits.paste(what.columns.length), (r) => columns.pasteColumns(r, what, after))
+    const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
+    selection.value = added.map((c) => ({ kind: 'column', id: c.id }))
   }
 
   function cutSelected() {
     const ids = selectedColumns()
-    copySelected()
     apply(edits.cut(ids.length), (r) => columns.removeColumns(r, ids))
   }
 
@@ -286,10 +274,9 @@ export function useBenchEdits(
     orderSelected: (direction?: Direction) => last() && order(last()!.id, direction),
     levelFrom,
     groupSelected: onSelected(levelFrom),
-    copySelected,
+    copied,
     cutSelected,
     paste,
-    canPaste: () => copied !== undefined,
     selectTo,
     selectBeside,
     setRows,

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
@@ -14,7 +13,6 @@ const emit = defineEmits<{ save: [id: string, change: Change]; close: [] }>()
 const title = ref('')
 const description = ref('')
 const folder = ref('')
-const offered = ref<string[]>([])
 const visible = computed({ get: () => props.report !== undefined, set: () => emit('close') })
 
 watch(
@@ -47,16 +45,12 @@ function save() {
         }}<Textarea v-model="description" rows="3" auto-resize fluid maxlength="4000"
       /></label>
       <label
-        >{{ words.library.folder
-        }}<AutoComplete
-          v-model="folder"
-          :suggestions="offered"
-          fluid
-          :aria-label="words.library.folder"
-          @complete="
-            (event) => (offered = folders.filter((f) => f.toLowerCase().includes(event.query.toLowerCase())))
-          "
+        >{{ words.library.folder }}<InputText v-model="folder" fluid maxlength="200" list="folders"
       /></label>
+      <!-- The browser's own list: it never lies over the buttons below. -->
+      <datalist id="folders">
+        <option v-for="name of folders" :key="name" :value="name" />
+      </datalist>
       <div class="actions">
         <Button :label="words.bench.cancel" text severity="secondary" @click="emit('close')" />
         <Button type="submit" :label="words.library.save" :disabled="!title.trim()" />

@@ -3,12 +3,16 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import SelectButton from 'primevue/selectbutton'
-import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { libraryCommands } from './libraryCommands'
 import { useLibrary, type Which } from './useLibrary'
 import { api, type ReportLine } from '@/api/client'
 import { useSession } from '@/session/useSession'
+import CommandPalette from '@/shell/CommandPalette.vue'
+import { runByKeys } from '@/shell/commands'
 import { vFocus } from '@/shell/focus'
+import HelpSheet from '@/shell/HelpSheet.vue'
 import { words } from '@/words'
 
 // Authors alone need these, and only once they ask.
@@ -26,6 +30,9 @@ const making = ref(false)
 const described = ref<ReportLine>()
 const chosen = ref<ReportLine>()
 const menu = useTemplateRef('menu')
+const finder = useTemplateRef<{ $el: HTMLInputElement }>('finder')
+const paletteOpen = ref(false)
+const helpOpen = ref(false)
 const choices: { value: Which; label: string }[] = [
   { value: 'all', label: text.all },
   { value: 'mine', label: text.mine },
@@ -47,11 +54,13 @@ function about(report: ReportLine): string {
   return [owner, state, report.drafted ? text.drafted : '', ran].filter(Boolean).join(' · ')
 }
 
+const open = (id: string) => router.push({ name: 'run', params: { id } })
+
 /** Enter opens the first report found. */
-async function openFirst() {
+function openFirst() {
   const first = shown.value[0]
   if (first) {
-    await router.push({ name: 'run', params: { id: first.id } })
+    void open(first.id)
   }
 }
 
@@ -105,7 +114,25 @@ async function saveDetails(id: string, details: Parameters<typeof change>[1]) {
   await change(id, details)
 }
 
-onMounted(load)
+const commands = computed(() =>
+  libraryCommands({
+    reports: () => reports.value ?? [],
+    isAuthor: () => isAuthor.value,
+    make: () => (making.value = true),
+    find: () => finder.value?.$el.focus(),
+    open: (id) => void open(id),
+    edit: (id) => void edit(id),
+    palette: () => (paletteOpen.value = true),
+    help: () => (helpOpen.value = true),
+  }),
+)
+const onKey = (event: KeyboardEvent) => void runByKeys(event, commands.value)
+
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  void load()
+})
+onUnmounted(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
@@ -118,6 +145,7 @@ onMounted(load)
         <span class="visually-hidden">{{ text.find }}</span>
         <i class="pi pi-search" aria-hidden="true" />
         <InputText
+          ref="finder"
           v-model="sought"
           v-focus
           type="search"
@@ -176,6 +204,8 @@ onMounted(load)
       </ul>
     </section>
     <Menu ref="menu" :model="items" popup />
+    <CommandPalette v-model:visible="paletteOpen" :commands="commands" />
+    <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="[]" />
     <template v-if="isAuthor">
       <NewReportDialog v-model:visible="making" @made="edit" />
       <DetailsDialog

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { bandsOf, baselineOffset, inside, LINE, PIXEL, type Band, type Cell } from './geometry'
+import { computed, toRef } from 'vue'
+import { bandsOf, baselineOffset, LINE, PIXEL, type Band, type Cell } from './geometry'
 import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
+import { useLight, type Uncounted } from './useLight'
 import type { PageView } from '@/api/client'
 
-const props = defineProps<{ page: PageView; zoom: number; continuous?: boolean }>()
+const props = defineProps<{ page: PageView; zoom: number; continuous?: boolean; uncounted?: Uncounted }>()
 const emit = defineEmits<{
   pick: [hit: Hit, event: MouseEvent]
   open: [hit: Hit, event: MouseEvent]
@@ -15,8 +16,9 @@ const emit = defineEmits<{
 
 const bands = computed(() => bandsOf(props.page))
 const scale = computed(() => PIXEL * props.zoom)
-/** The group whose rows are lit, by its index on this page. */
-const lit = ref<number>()
+const { lit, light, pointAt, lightClass } = useLight(toRef(props, 'page'), bands, (...asked) =>
+  props.uncounted ? props.uncounted(...asked) : Promise.resolve([]),
+)
 
 function px(length: number): string {
   return `${(length * scale.value).toFixed(2)}px`
@@ -46,15 +48,22 @@ const tint = computed(() => {
   return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
 })
 
-function isTotal(band: Band): boolean {
-  return band.role === 'TOTALS' || band.role === 'GRAND_TOTAL'
+/** What the pointer or the keyboard is on now, so that moving within it changes nothing. */
+let pointed: Element | null = null
+
+function onPoint(event: Event) {
+  const target = event.target as Element
+  const place = target.closest('[data-cell]') ?? target.closest('[data-band]')
+  if (place !== pointed) {
+    pointed = place
+    const hit = hitOf(target, undefined, props.page, bands.value, props.zoom)
+    pointAt(hit?.band, hit?.cell)
+  }
 }
 
-function lightClass(band: Band) {
-  if (lit.value === undefined || band.role !== 'ROW') {
-    return undefined
-  }
-  return inside(props.page, band.node, lit.value) ? 'lit' : 'dim'
+function onLeave() {
+  pointed = null
+  light()
 }
 
 function cellRole(band: Band): string {
@@ -62,7 +71,7 @@ function cellRole(band: Band): string {
 }
 
 function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
-  const hit = hitOf(event, props.page, bands.value, props.zoom)
+  const hit = hitOf(event.target as Element, event.clientX, props.page, bands.value, props.zoom)
   if (hit) {
     if (kind === 'menu') {
       event.preventDefault()
@@ -82,7 +91,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
       :page="page"
       :zoom="zoom"
       :lit="lit"
-      @light="(node) => (lit = node)"
+      @light="light"
       @pick="(node, event) => emit('brace', node, event)"
     />
     <article
@@ -93,7 +102,14 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
       @dblclick="report('open', $event)"
       @contextmenu="report('menu', $event)"
     >
-      <div role="table" :aria-label="`${page.nodes[0]?.label}, ${page.number} / ${page.of}`">
+      <div
+        role="table"
+        :aria-label="`${page.nodes[0]?.label}, ${page.number} / ${page.of}`"
+        @mouseover="onPoint"
+        @mouseleave="onLeave"
+        @focusin="onPoint"
+        @focusout="onLeave"
+      >
         <div
           v-for="(band, i) in bands"
           :key="i"
@@ -105,8 +121,6 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
           :data-look="band.look"
           :title="band.markLabel"
           :style="{ top: px(band.top), height: px(band.height) }"
-          @mouseenter="isTotal(band) && (lit = band.node)"
-          @mouseleave="isTotal(band) && (lit = undefined)"
         >
           <div v-if="band.look" class="tint" :style="tint" />
           <span
@@ -182,7 +196,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   background: #e4eef8;
 }
 .band.dim {
-  opacity: 0.35;
+  opacity: 0.4;
 }
 .rule {
   position: absolute;

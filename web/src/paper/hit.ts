@@ -13,9 +13,18 @@ export interface Hit {
   node: number
 }
 
-/** Finds what an event on a page is about; the page's bands and cells carry their indexes. */
-export function hitOf(event: MouseEvent, page: PageView, bands: Band[], zoom: number): Hit | undefined {
-  const target = event.target as Element
+/**
+ * Finds what an event on a page is about; the page's bands and cells carry their indexes.
+ *
+ * @param clientX where the pointer is; left out, no column is told
+ */
+export function hitOf(
+  target: Element,
+  clientX: number | undefined,
+  page: PageView,
+  bands: Band[],
+  zoom: number,
+): Hit | undefined {
   const row = target.closest<HTMLElement>('[data-band]')
   const paper = target.closest<HTMLElement>('.paper')
   const band = bands[Number(row?.dataset.band)]
@@ -24,12 +33,12 @@ export function hitOf(event: MouseEvent, page: PageView, bands: Band[], zoom: nu
   }
   const cellIndex = target.closest<HTMLElement>('[data-cell]')?.dataset.cell
   const cell = cellIndex === undefined ? undefined : band.cells[Number(cellIndex)]
-  const x = (event.clientX - paper.getBoundingClientRect().left) / (PIXEL * zoom)
+  const x = clientX && (clientX - paper.getBoundingClientRect().left) / (PIXEL * zoom)
   return {
     band,
     cell,
     part: cell && cell.id >= 0 ? page.ids[cell.id] : undefined,
-    column: columnAt(page, x)?.id,
+    column: x === undefined ? undefined : columnAt(page, x)?.id,
     node: cell?.node ?? band.node,
   }
 }

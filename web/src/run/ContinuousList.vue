@@ -2,16 +2,20 @@
 import { computed, ref, shallowReactive, shallowRef, useTemplateRef, watch } from 'vue'
 import { api, type PageView, type StripsView } from '@/api/client'
 import type { Hit } from '@/paper/hit'
+import ColumnEdges from '@/paper/ColumnEdges.vue'
 import { PIXEL } from '@/paper/geometry'
 import PaperPage from '@/paper/PaperPage.vue'
+import type { Uncounted } from '@/paper/useLight'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; zoom: number }>()
+const props = defineProps<{ run: string; zoom: number; uncounted: Uncounted }>()
 const emit = defineEmits<{
   pick: [page: PageView, hit: Hit, event: MouseEvent]
   open: [page: PageView, hit: Hit]
   menu: [page: PageView, hit: Hit, event: MouseEvent]
   brace: [page: PageView, node: number, event: MouseEvent]
+  width: [column: string, points: number]
+  fit: [column: string]
 }>()
 
 /** Taller than this, browsers lose precision: the scroll position is then mapped to the list. */
@@ -115,7 +119,7 @@ const depths = computed(() => Math.max(1, ...shown.value.flatMap((s) => s.page.n
 function goTo(strip: number) {
   scroller.value?.scrollTo({ top: (starts.value[strip - 1]! * scale.value) / ratio.value })
 }
-defineExpose({ goTo })
+defineExpose({ goTo, scroller })
 </script>
 
 <template>
@@ -135,13 +139,25 @@ defineExpose({ goTo })
           continuous
           @pick="(hit, event) => emit('pick', strips!.headings, hit, event)"
           @menu="(hit, event) => emit('menu', strips!.headings, hit, event)"
-        />
+        >
+          <template #default="{ bands, scale: pixels }">
+            <ColumnEdges
+              :page="strips.headings"
+              :bands="bands"
+              :scale="pixels"
+              :hint="() => words.run.column.width"
+              @width="(column, points) => emit('width', column, points)"
+              @fit="(column) => emit('fit', column)"
+            />
+          </template>
+        </PaperPage>
       </div>
       <div class="body" :style="{ height: `${tall}px` }">
         <div v-for="strip in shown" :key="strip.index" class="strip" :style="{ top: `${strip.top}px` }">
           <PaperPage
             :page="strip.page"
             :zoom="zoom"
+            :uncounted="uncounted"
             continuous
             @pick="(hit, event) => emit('pick', strip.page, hit, event)"
             @open="(hit) => emit('open', strip.page, hit)"

@@ -1,29 +1,36 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import ContextMenu from 'primevue/contextmenu'
 import Menu from 'primevue/menu'
-import ProgressBar from 'primevue/progressbar'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import ChoicePrompt from './ChoicePrompt.vue'
 import ContinuousList from './ContinuousList.vue'
 import FindText from './FindText.vue'
 import GroupOutline from './GroupOutline.vue'
+import OwnView from './OwnView.vue'
 import PageNavigation from './PageNavigation.vue'
-import PeriodPrompt from './PeriodPrompt.vue'
+import PromptForm from './PromptForm.vue'
+import { runCommands } from './runCommands'
+import RunState from './RunState.vue'
 import { saveFile } from './saveFile'
 import { useAnswers } from './useAnswers'
 import { useRun } from './useRun'
+import { useReaderMenu } from './useReaderMenu'
 import { useView } from './useView'
 import { api, ApiError, type PageView, type PathStep, type ReportView } from '@/api/client'
 import RowsDialog from '@/explain/RowsDialog.vue'
 import WhyPanel from '@/explain/WhyPanel.vue'
-import { PIXEL } from '@/paper/geometry'
+import { onCellKey } from '@/paper/cellKeys'
+import ColumnEdges from '@/paper/ColumnEdges.vue'
+import GrandTotals from '@/paper/GrandTotals.vue'
 import type { Hit } from '@/paper/hit'
 import PaperPage from '@/paper/PaperPage.vue'
+import { useZoom } from '@/paper/useZoom'
+import ZoomTools from '@/paper/ZoomTools.vue'
 import { useSession } from '@/session/useSession'
-import { runByKeys, type Command } from '@/shell/commands'
+import CommandMenu from '@/shell/CommandMenu.vue'
+import CommandPalette from '@/shell/CommandPalette.vue'
+import { runByKeys } from '@/shell/commands'
 import HelpSheet from '@/shell/HelpSheet.vue'
 import { words } from '@/words'
 
@@ -39,21 +46,24 @@ const number = ref(1)
 const failure = ref('')
 const exporting = ref(false)
 const announcement = ref('')
-const zoom = ref(1)
 const shape = ref<'pages' | 'list'>('pages')
 const why = shallowRef<{ place: number; total?: string }>()
 const rowsPlace = ref<number>()
-const groupPath = shallowRef<{ path: PathStep[]; place: number }>()
 const helpOpen = ref(false)
+const paletteOpen = ref(false)
 const desk = useTemplateRef('desk')
 const list = useTemplateRef('list')
 const find = useTemplateRef('find')
-const groupMenu = useTemplateRef('groupMenu')
+const readerMenu = useTemplateRef('readerMenu')
 const fileMenu = useTemplateRef('fileMenu')
 const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
-const { order, only } = looked
+const {
+  zoom,
+  fitWidth,
+  by: zoomBy,
+} = useZoom(page, () => (desk.value ?? document.querySelector('.stage'))?.clientWidth)
 
 const done = computed(() => run.value?.state === 'DONE')
 const running = computed(() => run.value !== undefined && !isOver(run.value))
@@ -135,21 +145,11 @@ function rememberInAddress() {
   return router.replace({
     query: {
       ...asked.value,
-      order: order.value.length ? order.value : undefined,
-      only: only.value.length ? only.value : undefined,
+      ...looked.query(),
       view: shape.value === 'list' ? 'list' : undefined,
       page: number.value > 1 ? String(number.value) : undefined,
     },
   })
-}
-
-function fitWidth() {
-  const sheet = page.value
-  const room = (desk.value ?? document.querySelector('.stage'))?.clientWidth
-  if (sheet && room) {
-    const depths = Math.max(1, ...sheet.nodes.map((node) => node.depth))
-    zoom.value = Math.min(1.6, Math.max(0.4, (room - 50 - depths * 26) / (sheet.width * PIXEL)))
-  }
 }
 
 async function download(format: 'pdf' | 'csv') {
@@ -173,68 +173,85 @@ const files = [
   { label: text.exportCsv, icon: 'pi pi-table', command: () => download('csv') },
 ]
 
+/** Whether what was hit is a figure of the totals, not of a row. */
+function isTotal(sheet: PageView, hit: Hit): boolean {
+  const ofRow = hit.band.role === 'ROW' && sheet.columns.some((column) => column.id === hit.part)
+  return !!hit.cell?.figure && hit.part !== undefined && !ofRow
+}
+
+function isGroup(sheet: PageView, hit: Hit): boolean {
+  const lineOfGroup = hit.band.role === 'ROW' && hit.band.row < 0 && sheet.nodes[hit.node]!.depth > 0
+  return hit.band.role === 'HEADING' || hit.band.role === 'TOTALS' || lineOfGroup
+}
+
 /** Figures say why, headings order, groups narrow. */
 function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
-  const node = sheet.nodes[hit.node]!
+  const place = sheet.nodes[hit.node]!.place
   if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
-    orderBy(hit.column, event.shiftKey)
-  } else if (hit.cell?.figure && hit.part) {
-    const isTotal = hit.band.role !== 'ROW' || !sheet.columns.some((column) => column.id === hit.part)
-    if (isTotal) {
-      why.value = { place: node.place, total: hit.part }
-    }
-  } else if (hit.band.role === 'HEADING' || hit.band.role === 'TOTALS') {
-    void offerGroup(node.place, event)
-  } else if (hit.band.role === 'ROW' && hit.band.row < 0 && node.depth > 0) {
-    void offerGroup(node.place, event)
+    turnOrder(hit.column, event.shiftKey)
+  } else if (isTotal(sheet, hit)) {
+    why.value = { place, total: hit.part }
+  } else if (isGroup(sheet, hit)) {
+    void offerGroup(place, event)
+  }
+}
+
+function onMenu(sheet: PageView, hit: Hit, event: MouseEvent) {
+  if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
+    menuTarget.value = { kind: 'column', column: hit.column }
+    readerMenu.value?.show(event)
+  } else {
+    void offerGroup(sheet.nodes[hit.node]!.place, event, isTotal(sheet, hit) ? hit.part : undefined)
   }
 }
 
 function onOpen(sheet: PageView, hit: Hit) {
   if (['ROW', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)) {
-    groupMenu.value?.hide()
+    readerMenu.value?.hide()
     rowsPlace.value = sheet.nodes[hit.node]!.place
   }
 }
 
-async function offerGroup(place: number, event: MouseEvent) {
+async function offerGroup(place: number, event: MouseEvent, total?: string) {
   const path = await api.path(run.value!.id, place).catch(() => [])
-  if (path.length) {
-    groupPath.value = { path, place }
-    await nextTick()
-    groupMenu.value?.show(event)
-  }
+  menuTarget.value = { kind: 'group', path, place, total }
+  await nextTick()
+  readerMenu.value?.show(event)
 }
 
-const groupItems = computed(() => {
-  const group = groupPath.value
-  if (!group) {
-    return []
-  }
-  const { path, place } = group
-  const last = path.at(-1)!
-  const everywhere =
-    path.length > 1 ? [{ label: words.why.onlyValue(last.label), command: () => narrow([last]) }] : []
-  return [
-    { label: words.why.onlyPath(path.map((s) => s.label).join(' › ')), command: () => narrow(path) },
-    ...everywhere,
-    { label: words.why.order, command: () => (why.value = { place }) },
-    { label: words.why.rows, command: () => (rowsPlace.value = place) },
-  ]
+const { target: menuTarget, items: menuItems } = useReaderMenu({
+  order: (column, direction, adds) => {
+    looked.orderBy(column, direction, adds)
+    void runReport()
+  },
+  widen: (column, step) => {
+    const box = page.value?.columns.find((c) => c.id === column)
+    setWidth(column, Math.round((box?.width ?? 0) / 100) + step)
+  },
+  fit: (column) => setWidth(column, 'fit'),
+  narrow: (path: PathStep[]) => {
+    looked.narrow(path)
+    void runReport()
+  },
+  why: (place, total) => (why.value = { place, total }),
+  rows: (place) => (rowsPlace.value = place),
 })
 
-function narrow(path: PathStep[]) {
-  looked.narrow(path)
-  void runReport()
-}
-
-function orderBy(column: string, adds: boolean) {
+function turnOrder(column: string, adds: boolean) {
   const isFigure = page.value?.cells.some(
     (value, i) => i % 8 === 6 && page.value!.ids[value] === column && page.value!.cells[i + 1] === 1,
   )
-  looked.orderBy(column, isFigure ? 'descending' : 'ascending', adds)
+  looked.turnOrder(column, isFigure ? 'descending' : 'ascending', adds)
   void runReport()
 }
+
+function setWidth(column: string, points: number | 'fit') {
+  looked.setWidth(column, points === 'fit' ? points : Math.min(1000, Math.max(10, points)))
+  void runReport(number.value)
+}
+
+const uncounted = (place: number, total: string, rows: number[]) =>
+  api.uncounted(run.value!.id, place, total, rows)
 
 function columnLabel(term: string): string {
   const [id, direction] = term.split(':')
@@ -243,47 +260,35 @@ function columnLabel(term: string): string {
 }
 
 function resetView() {
-  order.value = []
-  only.value = []
+  looked.reset()
   void runReport()
 }
 
-const commands: Command[] = [
-  {
-    id: 'find',
-    name: text.find,
-    group: words.bench.commands.moving,
-    keys: ['/', 'Ctrl+F'],
-    enabled: () => done.value,
-    run: () => find.value?.focus(),
-  },
-  ...[
-    { id: 'previous', name: text.previous, keys: ['←'], to: () => number.value - 1 },
-    { id: 'next', name: text.next, keys: ['→'], to: () => number.value + 1 },
-    { id: 'first', name: text.first, keys: ['Home'], to: () => 1 },
-    { id: 'last', name: text.last, keys: ['End'], to: () => pages.value },
-  ].map(({ to, ...rest }) => ({
-    ...rest,
-    group: words.bench.commands.moving,
-    onPage: true,
-    enabled: () => done.value && shape.value === 'pages',
-    run: () => {
-      number.value = Math.min(Math.max(1, to()), pages.value)
-    },
-  })),
-  {
-    id: 'help',
-    name: text.help,
-    group: words.bench.commands.general,
-    keys: ['?'],
-    onPage: true,
-    enabled: () => true,
-    run: () => (helpOpen.value = true),
-  },
-]
+const commands = runCommands({
+  done,
+  inPages: () => shape.value === 'pages',
+  find: () => find.value?.focus(),
+  fitWidth,
+  turnShape: () => (shape.value = shape.value === 'list' ? 'pages' : 'list'),
+  page: (wanted) => (number.value = Math.min(Math.max(1, wanted), pages.value)),
+  pageNow: () => number.value,
+  pages: () => pages.value,
+  run: () => void runReport(),
+  canRun: () => isRight.value,
+  whole: resetView,
+  isWhole: () => looked.isPlain.value,
+  download: (format) => void download(format),
+  edit: () => void router.push({ name: 'bench', params: { id: props.id } }),
+  canEdit: () => isAuthor.value,
+  library: () => void router.push('/reports'),
+  palette: () => (paletteOpen.value = true),
+  help: () => (helpOpen.value = true),
+})
 
 function onKey(event: KeyboardEvent) {
-  runByKeys(event, commands)
+  if (!onCellKey(event, shape.value === 'list' ? list.value?.scroller : desk.value)) {
+    runByKeys(event, commands)
+  }
 }
 </script>
 
@@ -295,46 +300,22 @@ function onKey(event: KeyboardEvent) {
       >
       <template v-if="report">
         <h1>{{ report.title }}</h1>
-        <form @submit.prevent="runReport()">
-          <h2 class="visually-hidden">{{ text.prompts }}</h2>
-          <template v-for="prompt in report.prompts" :key="prompt.name">
-            <PeriodPrompt
-              v-if="prompt.type === 'PERIOD'"
-              v-model="asked[prompt.name]!"
-              :prompt="prompt"
-              :resolved="resolved[prompt.name]"
-              :problem="problems[prompt.name]"
-            />
-            <ChoicePrompt
-              v-else
-              v-model="asked[prompt.name]!"
-              :report="id"
-              :prompt="prompt"
-              :problem="problems[prompt.name]"
-            />
-          </template>
-          <div class="actions">
-            <Button type="submit" :label="text.run" icon="pi pi-play" :disabled="!isRight" />
-            <Button v-if="running" :label="text.cancel" severity="secondary" outlined @click="cancel()" />
-          </div>
-        </form>
-        <section v-if="order.length || only.length" class="looked" :aria-label="text.view">
-          <p v-if="only.length">
-            {{ words.why.narrowedTo }}
-            <button
-              v-for="group in only"
-              :key="group"
-              type="button"
-              class="chip"
-              :aria-label="`${words.bench.sentence.remove(group)}`"
-              @click="((only = only.filter((g) => g !== group)), runReport())"
-            >
-              {{ group.includes(':') ? group.slice(group.indexOf(':') + 1) : '(none)' }} ×
-            </button>
-          </p>
-          <p v-if="order.length">{{ words.why.orderedBy }} {{ order.map(columnLabel).join(', ') }}</p>
-          <Button :label="words.why.wholeAgain" text size="small" @click="resetView" />
-        </section>
+        <PromptForm
+          v-model="asked"
+          :report="report"
+          :resolved="resolved"
+          :problems="problems"
+          :running="running"
+          @run="runReport()"
+          @cancel="cancel()"
+        />
+        <OwnView
+          v-if="!looked.isPlain.value"
+          :view="looked.view()"
+          :label="columnLabel"
+          @widen-to-all="(group) => (looked.leave(group), runReport())"
+          @whole="resetView"
+        />
         <section v-if="run && done" class="outline" :aria-label="text.groups">
           <h2>{{ text.groups }}</h2>
           <div class="scroll" tabindex="0">
@@ -367,31 +348,15 @@ function onKey(event: KeyboardEvent) {
           :run="run.id"
           @go="(hit) => (shape === 'list' ? list?.goTo(hit.strip) : (number = hit.page))"
         />
-        <template v-if="page">
-          <Button
-            icon="pi pi-minus"
-            :aria-label="text.zoomOut"
-            :title="text.zoomOut"
-            text
-            severity="secondary"
-            @click="zoom = Math.max(0.4, zoom - 0.1)"
-          />
-          <Button
-            :label="`${Math.round(zoom * 100)} %`"
-            :title="text.fitWidth"
-            text
-            severity="secondary"
-            @click="fitWidth()"
-          />
-          <Button
-            icon="pi pi-plus"
-            :aria-label="text.zoomIn"
-            :title="text.zoomIn"
-            text
-            severity="secondary"
-            @click="zoom = Math.min(2.5, zoom + 0.1)"
-          />
-        </template>
+        <ZoomTools v-if="page" :zoom="zoom" @by="zoomBy" @fit="fitWidth" />
+        <Button
+          icon="pi pi-bolt"
+          :aria-label="words.bench.palette"
+          :title="`${words.bench.palette} (Ctrl+.)`"
+          text
+          severity="secondary"
+          @click="paletteOpen = true"
+        />
         <Button
           icon="pi pi-question-circle"
           :aria-label="text.help"
@@ -421,23 +386,7 @@ function onKey(event: KeyboardEvent) {
         />
       </div>
 
-      <div v-if="running && run" class="progress" role="status">
-        <span>{{ text.states[run.state] }} · {{ text.rowsRead(run.rowsRead) }}</span>
-        <ProgressBar mode="indeterminate" :aria-label="text.running" />
-      </div>
-      <div v-if="failure || runProblem" class="failure" role="alert">{{ failure || runProblem }}</div>
-      <div v-else-if="run?.state === 'FAILED'" class="failure" role="alert">
-        <strong>{{ text.states.FAILED }}.</strong>
-        <ul>
-          <li v-for="p in run.problems" :key="p.pointer + p.message">{{ p.message }}</li>
-        </ul>
-      </div>
-      <div v-else-if="run?.state === 'CANCELLED'" class="failure" role="alert">
-        {{ text.states.CANCELLED }}.
-      </div>
-      <ul v-if="done && run && run.problems.length" class="notices">
-        <li v-for="p in run.problems" :key="p.pointer + p.message">{{ p.message }}</li>
-      </ul>
+      <RunState :run="run" :running="running" :failure="failure || runProblem" />
 
       <div class="views" :data-run="done ? run?.id : undefined">
         <div
@@ -453,21 +402,36 @@ function onKey(event: KeyboardEvent) {
             v-if="page"
             :page="page"
             :zoom="zoom"
+            :uncounted="uncounted"
             @pick="(hit, event) => onPick(page!, hit, event)"
             @open="(hit) => onOpen(page!, hit)"
-            @menu="(hit, event) => offerGroup(page!.nodes[hit.node]!.place, event)"
+            @menu="(hit, event) => onMenu(page!, hit, event)"
             @brace="(node, event) => offerGroup(page!.nodes[node]!.place, event)"
-          />
+          >
+            <template #default="{ bands, scale }">
+              <ColumnEdges
+                :page="page"
+                :bands="bands"
+                :scale="scale"
+                :hint="() => text.column.width"
+                @width="setWidth"
+                @fit="(column) => setWidth(column, 'fit')"
+              />
+            </template>
+          </PaperPage>
         </div>
         <ContinuousList
           v-else-if="run && done"
           ref="list"
           :run="run.id"
           :zoom="zoom"
+          :uncounted="uncounted"
           @pick="onPick"
           @open="onOpen"
-          @menu="(sheet, hit, event) => offerGroup(sheet.nodes[hit.node]!.place, event)"
+          @menu="onMenu"
           @brace="(sheet, node, event) => offerGroup(sheet.nodes[node]!.place, event)"
+          @width="setWidth"
+          @fit="(column) => setWidth(column, 'fit')"
         />
         <aside v-if="why && run" class="explanation">
           <WhyPanel
@@ -486,19 +450,13 @@ function onKey(event: KeyboardEvent) {
             step
           }}</span>
         </span>
-        <dl :aria-label="text.grandTotal">
-          <dt class="name">{{ text.grandTotal }}</dt>
-          <dd class="visually-hidden" />
-          <template v-for="total in run.grandTotals" :key="total.label">
-            <dt>{{ total.label }}</dt>
-            <dd>{{ total.figure || '–' }}</dd>
-          </template>
-        </dl>
+        <GrandTotals :totals="run.grandTotals" />
       </footer>
       <p class="visually-hidden" aria-live="polite">{{ announcement }}</p>
-      <ContextMenu ref="groupMenu" :model="groupItems" />
+      <CommandMenu ref="readerMenu" :items="menuItems" />
       <Menu ref="fileMenu" :model="files" popup />
       <RowsDialog v-if="run && done" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
+      <CommandPalette v-model:visible="paletteOpen" :commands="commands" />
       <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="text.gestures" />
     </main>
   </div>
@@ -535,11 +493,6 @@ h2 {
   font-size: 1rem;
   margin: 0 0 0.35rem;
 }
-.actions {
-  display: flex;
-  gap: 0.5rem;
-  margin: 0.9rem 0 0;
-}
 .outline {
   margin-top: 1.25rem;
   padding-top: 0.75rem;
@@ -553,25 +506,6 @@ h2 {
   overflow-y: auto;
   margin-right: -0.5rem;
   padding-right: 0.5rem;
-}
-.looked {
-  margin-top: 0.75rem;
-  padding-top: 0.5rem;
-  border-top: 1px solid var(--line);
-}
-.looked p {
-  margin: 0 0 0.3rem;
-}
-.chip {
-  border: 0;
-  border-radius: 12px;
-  background: var(--accent-soft);
-  color: inherit;
-  font: inherit;
-  cursor: pointer;
-  min-height: 24px;
-  padding: 0 0.5rem;
-  margin: 0 0.2rem 0.2rem 0;
 }
 .views {
   flex: 1;
@@ -606,27 +540,6 @@ h2 {
 .spring {
   flex: 1;
 }
-.progress {
-  padding: 0.5rem 1rem;
-  display: grid;
-  gap: 0.35rem;
-}
-.failure {
-  margin: 0.75rem 1rem 0;
-  padding: 0.6rem 0.9rem;
-  color: var(--danger);
-  background: var(--danger-soft);
-  border-left: 3px solid var(--danger);
-}
-.failure ul {
-  margin: 0.25rem 0 0;
-  padding-left: 1.1rem;
-}
-.notices {
-  margin: 0.5rem 1rem 0;
-  padding-left: 1.1rem;
-  color: var(--quiet);
-}
 .desk {
   flex: 1;
   min-height: 0;
@@ -651,24 +564,6 @@ h2 {
 }
 .funnel span + span::before {
   content: ' · ';
-}
-dl {
-  display: flex;
-  gap: 0.5rem;
-  margin: 0;
-  align-items: baseline;
-}
-dt {
-  color: var(--quiet);
-}
-dt.name {
-  color: var(--ink);
-  font-weight: 600;
-}
-dd {
-  margin: 0 0.5rem 0 0;
-  font-weight: 600;
-  font-variant-numeric: tabular-nums;
 }
 @media (max-width: 900px) {
   .screen {

@@ -1,30 +1,56 @@
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import type { PathStep, View } from '@/api/client'
 
+type Direction = 'ascending' | 'descending'
+
 const list = (value: unknown) => (Array.isArray(value) ? value : value ? [value] : []).map(String)
 
-/** How the reader looks at the report: an order of their own and groups narrowed to. Part of the address. */
+const others = (terms: string[], column: string) => terms.filter((t) => !t.startsWith(`${column}:`))
+
+/** How the reader looks at the report: an order of their own, groups narrowed to, widths. Part of the address. */
 export function useView() {
   const order = ref<string[]>([])
   const only = ref<string[]>([])
+  const widths = ref<string[]>([])
+  const isPlain = computed(() => !order.value.length && !only.value.length && !widths.value.length)
 
   function load(query: LocationQuery) {
     order.value = list(query.order)
     only.value = list(query.only)
+    widths.value = list(query.width)
   }
 
-  function direction(column: string): 'ascending' | 'descending' | undefined {
+  function direction(column: string): Direction | undefined {
     const term = order.value.find((o) => o.startsWith(`${column}:`))
-    return term?.split(':')[1] as 'ascending' | 'descending' | undefined
+    return term?.split(':')[1] as Direction | undefined
   }
 
   /** Orders by a column, the other way round where it decides already; or adds it as a further key. */
-  function orderBy(column: string, first: 'ascending' | 'descending', adds: boolean) {
+  function turnOrder(column: string, first: Direction, adds: boolean) {
     const now = direction(column)
-    const next = now === undefined ? first : now === 'descending' ? 'ascending' : 'descending'
-    const rest = adds ? order.value.filter((o) => !o.startsWith(`${column}:`)) : []
+    orderBy(column, now === undefined ? first : now === 'descending' ? 'ascending' : 'descending', adds)
+  }
+
+  function orderBy(column: string, next: Direction, adds: boolean) {
+    const rest = adds ? others(order.value, column) : []
     order.value = [...rest, `${column}:${next}`]
+  }
+
+  /** Narrows to a group no longer. */
+  function leave(group: string) {
+    only.value = only.value.filter((term) => term !== group)
+  }
+
+  /** @param points a width, or fit for what is printed */
+  function setWidth(column: string, points: number | 'fit') {
+    widths.value = [...others(widths.value, column), `${column}:${points}`]
+  }
+
+  function reset() {
+    order.value = []
+    only.value = []
+    widths.value = []
   }
 
   const step = (s: PathStep) => (s.key === undefined ? s.level : `${s.level}:${s.key}`)
@@ -37,12 +63,20 @@ export function useView() {
   }
 
   return {
-    order,
-    only,
+    isPlain,
     load,
-    direction,
+    turnOrder,
     orderBy,
     narrow,
-    view: (): View => ({ order: order.value, only: only.value }),
+    leave,
+    setWidth,
+    reset,
+    view: (): View => ({ order: order.value, only: only.value, widths: widths.value }),
+    /** As addresses carry it; what is plain is left out. */
+    query: () => ({
+      order: order.value.length ? order.value : undefined,
+      only: only.value.length ? only.value : undefined,
+      width: widths.value.length ? widths.value : undefined,
+    }),
   }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Command } from './commands'
 import { folded } from './folded'
 import { words } from '@/words'
@@ -11,14 +11,24 @@ const visible = defineModel<boolean>('visible', { required: true })
 
 const sought = ref('')
 const at = ref(0)
-const shown = computed(() =>
-  props.commands.filter((c) => c.enabled() && folded(c.name).includes(folded(sought.value))),
-)
+/** More than these nobody reads; a further word narrows them. */
+const MOST_SHOWN = 100
+const shown = computed(() => {
+  const parts = folded(sought.value).split(/\s+/)
+  const found = props.commands.filter(
+    (c) => c.enabled() && parts.every((part) => folded(c.name).includes(part)),
+  )
+  return found.slice(0, MOST_SHOWN)
+})
 watch(visible, () => {
   sought.value = ''
   at.value = 0
 })
 watch(sought, () => (at.value = 0))
+watch(at, async (now) => {
+  await nextTick()
+  document.getElementById(`command-${now}`)?.scrollIntoView({ block: 'nearest' })
+})
 
 function run(command?: Command) {
   visible.value = false

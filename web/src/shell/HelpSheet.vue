@@ -25,7 +25,7 @@ const groups = computed(() => {
     :pt="{ content: { tabindex: 0 } }"
   >
     <div class="columns">
-      <section>
+      <section v-if="gestures.length">
         <h3>{{ words.bench.gestures.title }}</h3>
         <dl>
           <div v-for="gesture in gestures" :key="gesture[0]">

@@ -8,6 +8,8 @@ export interface Command {
   keys: string[]
   /** Whether the keys work only while something other than a field or a list has the keyboard. */
   onPage?: boolean
+  /** Whether the browser's own event runs it: copying, cutting and pasting bring the clipboard with them. */
+  byBrowser?: boolean
   enabled: () => boolean
   run: () => void
 }
@@ -50,6 +52,7 @@ export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
   const command = commands.find(
     (c) =>
       c.keys.includes(keys) &&
+      !c.byBrowser &&
       c.enabled() &&
       !inDialog &&
       (!inField || (keys.startsWith('Ctrl+') && !c.onPage)) &&

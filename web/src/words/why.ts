@@ -24,6 +24,7 @@ export const why = {
   later: 'Later rows',
   onlyPath: (path: string) => `Only ${path}`,
   onlyValue: (value: string) => `${value} wherever it stands`,
+  noValue: '(none)',
   narrowedTo: 'Narrowed to',
   wholeAgain: 'Show everything again',
   orderedBy: 'Ordered by',

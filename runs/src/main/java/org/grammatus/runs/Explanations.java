@@ -1,9 +1,12 @@
 package org.grammatus.runs;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.explain.CountedRows;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
@@ -31,14 +34,29 @@ public final class Explanations {
      * @param total the total's id
      */
     public Optional<WhyFigure> figure(int place, String total) {
+        return total(total)
+                .flatMap(index -> node(place).map(node -> WhyFigure.of(grouped, printed, index, node)));
+    }
+
+    /**
+     * Those of some printed rows of a group that do not count in a total of it.
+     *
+     * @param total the total's id
+     * @param rows numbers of rows at the grain, all of the group
+     */
+    public Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
+        return total(total).flatMap(index -> node(place).map(node -> {
+            BitSet counted = CountedRows.of(grouped, index, node);
+            return rows.stream().filter(row -> row < 0 || !counted.get(row)).toList();
+        }));
+    }
+
+    private Optional<Integer> total(String id) {
         List<Plan.Total> totals = grouped.plan().totals();
-        for (int i = 0; i < totals.size(); i++) {
-            if (totals.get(i).definition().id().equals(total)) {
-                int index = i;
-                return node(place).map(node -> WhyFigure.of(grouped, printed, index, node));
-            }
-        }
-        return Optional.empty();
+        return IntStream.range(0, totals.size())
+                .filter(i -> totals.get(i).definition().id().equals(id))
+                .boxed()
+                .findFirst();
     }
 
     /** Why a group stands where it stands; the report itself stands in no order. */

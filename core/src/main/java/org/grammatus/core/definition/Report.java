@@ -184,7 +184,13 @@ public record Report(
             Optional<Align> align,
             Optional<Integer> width,
             Optional<String> once,
-            Optional<Boolean> off) {}
+            Optional<Boolean> off) {
+
+        /** The same column at another width. */
+        public Column withWidth(Optional<Integer> points) {
+            return new Column(id, label, value, format, align, points, once, off);
+        }
+    }
 
     /**
      * A line of the totals grid: an aggregate, the column it stands under, and the levels at which it is printed.

@@ -2,6 +2,7 @@ package org.grammatus.core.expression;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -9,6 +10,30 @@ import org.grammatus.core.value.Type;
 public sealed interface Typed {
 
     Type type();
+
+    /** The expressions that this one is made of, from left to right; none for a constant or a field. */
+    default List<Typed> operands() {
+        return switch (this) {
+            case Constant c -> List.of();
+            case Field f -> List.of();
+            case Negate n -> List.of(n.operand());
+            case Arithmetic a -> List.of(a.left(), a.right());
+            case AddDays d -> List.of(d.value());
+            case DaysBetween d -> List.of(d.left(), d.right());
+            case Concat c -> List.of(c.left(), c.right());
+            case Compare c -> List.of(c.left(), c.right());
+            case Logic l -> List.of(l.left(), l.right());
+            case Not n -> List.of(n.operand());
+            case Like l -> List.of(l.value(), l.pattern());
+            case IsNull n -> List.of(n.value());
+            case Choice c ->
+                Stream.concat(
+                                c.branches().stream().flatMap(b -> Stream.of(b.condition(), b.result())),
+                                c.otherwise().stream())
+                        .toList();
+            case Aggregate a -> a.argument().map(List::of).orElse(List.of());
+        };
+    }
 
     record Constant(Scalar value) implements Typed {
         @Override

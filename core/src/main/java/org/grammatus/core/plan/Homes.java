@@ -18,26 +18,9 @@ public final class Homes {
     /** Number of the home table, or {@link #NOWHERE}. */
     public int of(Typed e) {
         return switch (e) {
-            case Typed.Constant c -> NOWHERE;
             case Typed.Field f -> dataset.field(f.id()).table();
-            case Typed.Negate n -> of(n.operand());
-            case Typed.Arithmetic a -> meet(of(a.left()), of(a.right()));
-            case Typed.AddDays d -> of(d.value());
-            case Typed.DaysBetween d -> meet(of(d.left()), of(d.right()));
-            case Typed.Like l -> meet(of(l.value()), of(l.pattern()));
-            case Typed.Concat c -> meet(of(c.left()), of(c.right()));
-            case Typed.Compare c -> meet(of(c.left()), of(c.right()));
-            case Typed.Logic l -> meet(of(l.left()), of(l.right()));
-            case Typed.Not n -> of(n.operand());
-            case Typed.IsNull n -> of(n.value());
-            case Typed.Choice c -> {
-                int home = c.otherwise().map(this::of).orElse(NOWHERE);
-                for (Typed.Branch branch : c.branches()) {
-                    home = meet(home, meet(of(branch.condition()), of(branch.result())));
-                }
-                yield home;
-            }
-            case Typed.Aggregate a -> a.argument().map(this::of).orElse(DatasetModel.GRAIN);
+            case Typed.Aggregate a when a.argument().isEmpty() -> DatasetModel.GRAIN;
+            default -> e.operands().stream().mapToInt(this::of).reduce(NOWHERE, this::meet);
         };
     }
 

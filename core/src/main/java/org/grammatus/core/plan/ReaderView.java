@@ -16,22 +16,24 @@ import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
 
 /**
- * How a reader looks at a report: an order of their own and groups narrowed to. It changes a report before it is planned, so
+ * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a report before it is planned, so
  * that everything after is computed again. Immutable.
  *
  * @param order columns to order by, first one first
  * @param only groups that rows must lie in; all of them must hold
+ * @param widths widths of columns, the last one for a column holds
  */
-public record ReaderView(List<Sort> order, List<Only> only) {
+public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) {
 
     /** The report as its author made it. */
-    public static final ReaderView PLAIN = new ReaderView(List.of(), List.of());
+    public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
 
     private static final Position START = new Position(1, 1);
 
     public ReaderView {
         order = List.copyOf(order);
         only = List.copyOf(only);
+        widths = List.copyOf(widths);
     }
 
     /** @param column a column's id */
@@ -45,8 +47,20 @@ public record ReaderView(List<Sort> order, List<Only> only) {
      */
     public record Only(String level, Optional<String> key) {}
 
+    /**
+     * How wide a column is.
+     *
+     * @param column a column's id
+     * @param points none to fit what is printed
+     */
+    public record Width(String column, Optional<Integer> points) {
+
+        /** The widths that a definition allows too. */
+        public static final int LEAST = 10, MOST = 1000;
+    }
+
     public boolean isPlain() {
-        return order.isEmpty() && only.isEmpty();
+        return order.isEmpty() && only.isEmpty() && widths.isEmpty();
     }
 
     /**
@@ -72,7 +86,7 @@ public record ReaderView(List<Sort> order, List<Only> only) {
                 block.id(),
                 block.kind(),
                 levels,
-                block.columns(),
+                widened(plan),
                 block.totals(),
                 block.counts(),
                 block.highlights(),
@@ -147,12 +161,32 @@ public record ReaderView(List<Sort> order, List<Only> only) {
         return terms;
     }
 
+    private List<Report.Column> widened(Plan plan) {
+        List<Report.Column> columns =
+                new ArrayList<>(plan.report().blocks().getFirst().columns());
+        for (Width width : widths) {
+            int points = width.points().orElse(Width.LEAST);
+            if (points < Width.LEAST || points > Width.MOST) {
+                throw new ProblemException(Problem.error(
+                        "/view/widths",
+                        "a column is from " + Width.LEAST + " to " + Width.MOST + " points wide, not " + points));
+            }
+            columns.replaceAll(c -> c.id().equals(width.column()) ? c.withWidth(width.points()) : c);
+            column(plan, width.column(), "/view/widths", "set the width of");
+        }
+        return columns;
+    }
+
     private static Report.Column column(Plan plan, String id) {
+        return column(plan, id, "/view/order", "order by");
+    }
+
+    private static Report.Column column(Plan plan, String id, String pointer, String act) {
         return plan.report().blocks().getFirst().columns().stream()
                 .filter(column -> column.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new ProblemException(Problem.error(
-                        "/view/order", "the report has no column \"" + id + "\"; order by one of its own")));
+                        pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
     }
 
     private static Plan.Level level(Plan plan, String id) {

@@ -14,6 +14,7 @@ import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.ReaderView.Only;
 import org.grammatus.core.plan.ReaderView.Sort;
+import org.grammatus.core.plan.ReaderView.Width;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
@@ -42,11 +43,11 @@ class ReaderViewTest {
     }
 
     private static ReaderView order(String column, Direction direction) {
-        return new ReaderView(List.of(new Sort(column, direction)), List.of());
+        return new ReaderView(List.of(new Sort(column, direction)), List.of(), List.of());
     }
 
     private static ReaderView only(Only... only) {
-        return new ReaderView(List.of(), List.of(only));
+        return new ReaderView(List.of(), List.of(only), List.of());
     }
 
     @Test
@@ -83,5 +84,40 @@ class ReaderViewTest {
                 .hasMessageContaining("the report has no column \"c-none\"");
         assertThatThrownBy(() -> labels(Samples.report(), only(new Only("nowhere", Optional.empty()))))
                 .hasMessageContaining("the report has no level \"nowhere\"");
+    }
+
+    private static Optional<Integer> width(Report report, String column) {
+        return report.blocks().getFirst().columns().stream()
+                .filter(c -> c.id().equals(column))
+                .findFirst()
+                .orElseThrow()
+                .width();
+    }
+
+    private static ReaderView widths(Width... widths) {
+        return new ReaderView(List.of(), List.of(), List.of(widths));
+    }
+
+    @Test
+    void columnsAreAsWideAsTheReaderSetsThemLast() {
+        Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        Report widened = widths(new Width("c-net", Optional.of(120)), new Width("c-net", Optional.of(90)))
+                .applied(plan);
+        assertThat(width(widened, "c-net")).contains(90);
+        assertThat(width(
+                        widths(new Width("c-net", Optional.empty()))
+                                .applied(Planner.plan(widened, Samples.dataset(), Answers.NONE, Samples.CONTEXT)),
+                        "c-net"))
+                .isEmpty();
+    }
+
+    @Test
+    void aWidthThatCannotBeIsRefusedInWords() {
+        Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        assertThatThrownBy(() -> widths(new Width("c-net", Optional.of(5000))).applied(plan))
+                .hasMessageContaining("from 10 to 1000 points wide, not 5000");
+        assertThatThrownBy(() ->
+                        widths(new Width("nowhere", Optional.of(50))).applied(plan))
+                .hasMessageContaining("the report has no column \"nowhere\"; set the width of one of its own");
     }
 }

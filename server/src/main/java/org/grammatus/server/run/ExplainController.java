@@ -39,6 +39,17 @@ class ExplainController {
         return found(explanations(id, principal).figure(place, total));
     }
 
+    @GetMapping("/uncounted")
+    @Operation(operationId = "uncounted", summary = "Those of some rows of a group that do not count in a total of it")
+    List<Integer> uncounted(
+            @PathVariable("id") String id,
+            @RequestParam("place") int place,
+            @RequestParam("total") String total,
+            @RequestParam("rows") List<Integer> rows,
+            Principal principal) {
+        return found(explanations(id, principal).uncounted(place, total, rows));
+    }
+
     @GetMapping("/order")
     @Operation(operationId = "whyOrder", summary = "Why a group stands where it stands, with the values compared")
     WhyOrder order(@PathVariable("id") String id, @RequestParam("place") int place, Principal principal) {

@@ -47,14 +47,20 @@ public record RunView(
      *
      * @param order columns to order by, each a column's id with {@code :ascending} or {@code :descending}
      * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys
+     * @param widths columns' widths, each a column's id, a colon and whole points or {@code fit}
      */
-    record Start(String report, Map<String, String> answers, List<String> order, List<String> only) {
+    record Start(
+            String report, Map<String, String> answers, List<String> order, List<String> only, List<String> widths) {
         Answers given() {
             return new Answers(answers == null ? Map.of() : answers);
         }
 
         ReaderView view() {
-            return ViewText.parse(order == null ? List.of() : order, only == null ? List.of() : only);
+            return ViewText.parse(given(order), given(only), given(widths));
+        }
+
+        private static List<String> given(List<String> list) {
+            return list == null ? List.of() : list;
         }
     }
 }

@@ -1,0 +1,73 @@
+import { computed, shallowRef } from 'vue'
+import type { PathStep } from '@/api/client'
+import { words } from '@/words'
+
+/** What a reader points at: a heading, or a group and perhaps a figure of it. */
+export type Target =
+  { kind: 'column'; column: string } | { kind: 'group'; path: PathStep[]; place: number; total?: string }
+
+/** What can be done to it, as the screen does it. */
+export interface ReaderActions {
+  order: (column: string, direction: 'ascending' | 'descending', adds: boolean) => void
+  widen: (column: string, step: number) => void
+  fit: (column: string) => void
+  narrow: (path: PathStep[]) => void
+  why: (place: number, total?: string) => void
+  rows: (place: number) => void
+}
+
+const WIDER_POINTS = 10
+
+/** The commands for what a reader points at, each with its key where it has one. */
+export function useReaderMenu(act: ReaderActions) {
+  const target = shallowRef<Target>()
+
+  function ofColumn(column: string) {
+    const text = words.run.column
+    return [
+      { label: text.ascending, command: () => act.order(column, 'ascending', false) },
+      { label: text.descending, command: () => act.order(column, 'descending', false) },
+      { label: text.then, keys: 'Shift+Space', command: () => act.order(column, 'ascending', true) },
+      { separator: true },
+      { label: text.wider, command: () => act.widen(column, WIDER_POINTS) },
+      { label: text.narrower, command: () => act.widen(column, -WIDER_POINTS) },
+      { label: text.fit, command: () => act.fit(column) },
+    ]
+  }
+
+  function ofGroup(path: PathStep[], place: number, total?: string) {
+    const last = path.at(-1)
+    const narrowing = last
+      ? [
+          {
+            label: words.why.onlyPath(path.map((s) => s.label).join(' › ')),
+            command: () => act.narrow(path),
+          },
+        ]
+      : []
+    const everywhere =
+      last && path.length > 1
+        ? [{ label: words.why.onlyValue(last.label), command: () => act.narrow([last]) }]
+        : []
+    const figure = total
+      ? [{ label: words.why.figure, keys: 'Space', command: () => act.why(place, total) }]
+      : []
+    const order = last ? [{ label: words.why.order, command: () => act.why(place) }] : []
+    return [
+      ...figure,
+      ...narrowing,
+      ...everywhere,
+      ...order,
+      { label: words.why.rows, keys: 'Enter', command: () => act.rows(place) },
+    ]
+  }
+
+  const items = computed(() => {
+    const at = target.value
+    if (!at) {
+      return []
+    }
+    return at.kind === 'column' ? ofColumn(at.column) : ofGroup(at.path, at.place, at.total)
+  })
+  return { target, items }
+}
