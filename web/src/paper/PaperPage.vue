@@ -163,6 +163,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   box-shadow: var(--paper-shadow);
   flex: none;
   overflow: hidden;
+  contain: strict;
 }
 .paper.continuous {
   box-shadow: none;

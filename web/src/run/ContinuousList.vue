@@ -189,9 +189,11 @@ defineExpose({ goTo, scroller })
 .body {
   position: relative;
 }
+/* A strip that comes or goes leaves the layout of the others alone. */
 .strip {
   position: absolute;
   right: 0;
+  contain: layout style;
 }
 .headings :deep(.sheet) {
   margin: 0 0 0 auto;

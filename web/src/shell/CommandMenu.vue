@@ -12,7 +12,8 @@ defineExpose({
 </script>
 
 <template>
-  <ContextMenu ref="menu" :model="items">
+  <!-- The library gives items a level, which menus have none of. -->
+  <ContextMenu ref="menu" :model="items" :pt="{ item: { 'aria-level': undefined } }">
     <template #item="{ item, props: itemProps }">
       <a v-bind="itemProps.action" class="item"
         ><span>{{ item.label }}</span

@@ -151,6 +151,50 @@ class BenchTest {
     }
 
     @Test
+    void columnsGoFromTabToTabByTheClipboardAndNonsenseIsRefused() {
+        Bench from = listOf("Order", "Net sales");
+        Page page = from.page();
+        from.heading("Net sales").click();
+        page.keyboard().press("Control+C");
+        page.getByText("All reports").click();
+        page.waitForURL(url -> url.endsWith("/reports"));
+        page.reload();
+        Bench to = Bench.make(page, "Sales order lines");
+        to.addColumn("Depot");
+        to.edit(() -> page.keyboard().press("Control+V"));
+        assertThat(to.columns()).containsExactly("Depot", "Net sales");
+        assertThat(to.undoName()).isEqualTo("paste 1 column");
+        page.evaluate("() => { const data = new DataTransfer(); data.setData('text/plain', '\\u0000\\u0001PNG');"
+                + " document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true })) }");
+        assertThat(page.getByText("The clipboard holds no columns")).isAttached();
+        assertThat(to.columns()).containsExactly("Depot", "Net sales");
+    }
+
+    @Test
+    void rowsThatDoNotCountInATotalAreDimmed() {
+        Bench bench = listOf("Order", "Net sales", "Freight");
+        Page page = bench.page();
+        bench.group("Region");
+        Bench.button(page, "Last page").click();
+        Locator total = page.locator("[data-role=TOTALS]:has([data-id=t-freight])").last();
+        total.locator("[data-id=t-freight]").hover();
+        // An order's freight counts once, whichever of its lines comes first.
+        page.locator(".band.dim").first().waitFor();
+        List<String> counting = orders(page, ".band.lit");
+        assertThat(counting).isNotEmpty().doesNotHaveDuplicates();
+        assertThat(counting.size()).isLessThan(orders(page, ".band.lit, .band.dim").size());
+        total.locator("[data-id=t-net-amount]").hover();
+        page.waitForFunction("() => document.querySelectorAll('.band.dim').length === 0");
+        assertThat(page.locator(".band.lit").count()).isGreaterThan(counting.size());
+    }
+
+    private static List<String> orders(Page page, String bands) {
+        return page.locator(bands).all().stream()
+                .map(band -> band.locator("[data-id=c-order-number]").innerText())
+                .toList();
+    }
+
+    @Test
     void partsOfTheSpineAreSwitchedMovedAndCounted() {
         Bench bench = listOf("Order", "Status", "Net sales");
         Page page = bench.page();

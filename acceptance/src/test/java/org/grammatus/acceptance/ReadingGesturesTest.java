@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.file.Files;
 import java.util.List;
@@ -123,5 +125,76 @@ class ReadingGesturesTest {
         assertThat(csv).startsWith("Expected day,Depot,Purchase order,Product,Ordered,Received,Open,Open value");
         assertThat(csv.lines().skip(1)).allMatch(line -> line.contains(",Kiln Yard,"));
         Accessibility.check(page);
+    }
+
+    @Test
+    void columnsAreAsWideAsTheReaderLikesInTheAddressToo() {
+        Page page = run(REPORT);
+        Locator edge = page.locator("[data-edge=c-order]");
+        double before = headingX(page, "c-ordered");
+        BoundingBox box = edge.boundingBox();
+        page.mouse().move(box.x + 4, box.y + 6);
+        page.mouse().down();
+        page.mouse().move(box.x + 64, box.y + 6, new Mouse.MoveOptions().setSteps(5));
+        again(page, () -> page.mouse().up());
+        assertThat(page).hasURL(Pattern.compile("width=c-order:\\d+"));
+        assertThat(page.getByText("Columns have widths of your own")).isVisible();
+        page.waitForFunction("x => document.querySelector('[data-role=COLUMN_HEADINGS] [data-id=c-ordered]')"
+                + ".getBoundingClientRect().left > x + 30", before);
+        again(page, edge::dblclick);
+        assertThat(page).hasURL(Pattern.compile("width=c-order:fit"));
+        again(page, () -> page.getByText("Show everything again").click());
+        assertThat(page).not().hasURL(Pattern.compile("width="));
+        Page wrong = PRODUCT.signedIn("reader", REPORT + "&width=c-order:9999");
+        assertThat(wrong.getByRole(AriaRole.ALERT)).containsText("from 10 to 1000 points wide, not 9999");
+    }
+
+    private static double headingX(Page page, String column) {
+        return page.locator("[data-role=COLUMN_HEADINGS] [data-id=" + column + "]").boundingBox().x;
+    }
+
+    @Test
+    void everythingOnThePageCanBeDoneByKeys() {
+        Page page = run(REPORT);
+        page.locator(".desk").focus();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator("[data-id=c-order]:focus")).hasText("Order");
+        page.keyboard().press("Shift+F10");
+        Locator menu = page.locator(".p-contextmenu");
+        assertThat(menu).containsText("Order, smallest first");
+        Accessibility.check(page);
+        again(page, () -> menu.getByText("Order, largest first").click());
+        assertThat(page).hasURL(Pattern.compile("order=c-order:descending"));
+
+        page.locator(".desk").focus();
+        page.keyboard().press("ArrowDown");
+        String focusedRole = "() => document.activeElement.closest('[data-band]')?.dataset.role";
+        for (int i = 0; i < 60 && !"TOTALS".equals(page.evaluate(focusedRole)); i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        for (int i = 0; i < 4; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        assertThat(page.locator(".band.lit").first()).isVisible();
+        page.keyboard().press("Space");
+        assertThat(page.locator(".why")).containsText("Why this figure");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("lines");
+        page.keyboard().press("Escape");
+
+        page.keyboard().press("Control+.");
+        page.keyboard().type("one list");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".strip").first()).isVisible();
+    }
+
+    @Test
+    void theLibraryTakesCommandsToo() {
+        Page page = PRODUCT.signedIn("reader", "/reports");
+        page.keyboard().press("Control+.");
+        page.keyboard().type("open exp deliv");
+        Accessibility.check(page);
+        page.keyboard().press("Enter");
+        assertThat(page).hasURL(Pattern.compile("/reports/expected-deliveries"));
     }
 }

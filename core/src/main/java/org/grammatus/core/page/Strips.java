@@ -9,7 +9,7 @@ import org.grammatus.core.band.Bands;
  */
 public final class Strips {
 
-    private static final int BANDS = 60;
+    private static final int BANDS = 40;
 
     private final Layout layout;
     private int[] heights;
