@@ -21,9 +21,11 @@ const emit = defineEmits<{
 /** Taller than this, browsers lose precision: the scroll position is then mapped to the list. */
 const TALLEST_PIXELS = 8_000_000
 const KEPT = 40
+const MOST_ASKED = 3
 
 const strips = shallowRef<StripsView>()
 const loaded = shallowReactive(new Map<number, PageView>())
+const asking = new Set<number>()
 const first = ref(0)
 const last = ref(0)
 const scroller = useTemplateRef('scroller')
@@ -78,26 +80,41 @@ function onScroll() {
   offset.value = view.scrollTop - top
   first.value = stripAt(top)
   last.value = stripAt(top + view.clientHeight)
-  for (let i = first.value; i <= Math.min(last.value + 1, strips.value.heights.length - 1); i++) {
-    void load(i)
+  fill()
+}
+
+/** Asks for strips that are in sight or come next, few at a time: those scrolled past meanwhile are never asked for. */
+function fill() {
+  const beyond = Math.min(last.value + 1, (strips.value?.heights.length ?? 0) - 1)
+  for (let i = first.value; i <= beyond && asking.size < MOST_ASKED; i++) {
+    if (!loaded.has(i) && !asking.has(i)) {
+      void load(i)
+    }
   }
 }
 
 async function load(index: number) {
   const run = props.run
-  if (loaded.has(index)) {
-    return
-  }
+  asking.add(index)
   const strip = await api.strip(run, index + 1).catch(() => undefined)
+  asking.delete(index)
   if (strip && run === props.run) {
     loaded.set(index, strip)
-    for (const key of loaded.keys()) {
-      if (loaded.size <= KEPT) {
-        break
-      }
-      if (key < first.value || key > last.value + 1) {
-        loaded.delete(key)
-      }
+    forgetFar()
+  }
+  // What failed is asked for again when somebody scrolls, not in a circle.
+  if (strip || run !== props.run) {
+    fill()
+  }
+}
+
+function forgetFar() {
+  for (const key of loaded.keys()) {
+    if (loaded.size <= KEPT) {
+      break
+    }
+    if (key < first.value || key > last.value + 1) {
+      loaded.delete(key)
     }
   }
 }

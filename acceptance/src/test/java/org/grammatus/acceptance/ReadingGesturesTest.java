@@ -7,11 +7,15 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.KeyboardModifier;
 import java.nio.file.Files;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -104,6 +108,33 @@ class ReadingGesturesTest {
                 .isVisible();
         assertThat(page).hasURL(Pattern.compile("view=list"));
         Accessibility.check(page);
+    }
+
+    @Test
+    void scrollingAsksForWhatIsInSightAloneHoweverFastItIs() {
+        Page page = run("/reports/sales-by-fiscal-year?view=list");
+        page.locator(".strip").first().waitFor();
+        Set<Request> asking = new HashSet<>();
+        AtomicInteger most = new AtomicInteger();
+        page.onRequest(request -> {
+            if (request.url().contains("/strips/")) {
+                asking.add(request);
+                most.accumulateAndGet(asking.size(), Math::max);
+            }
+        });
+        page.onRequestFinished(asking::remove);
+        page.evaluate("""
+                async () => {
+                  const list = document.querySelector('.list')
+                  for (let i = 0; i <= 200; i++) {
+                    list.scrollTop = (list.scrollHeight - list.clientHeight) * i / 200
+                    await new Promise(requestAnimationFrame)
+                  }
+                }
+                """);
+        assertThat(page.locator(".strip [data-role=GRAND_TOTAL]")).isVisible();
+        assertThat(most.get()).isBetween(1, 3);
+        assertThat(page.locator(".strip").count()).isLessThan(5);
     }
 
     @Test
