@@ -572,6 +572,10 @@ h1 {
 .spring {
   flex: 1;
 }
+.bar :deep(button) {
+  flex: none;
+  white-space: nowrap;
+}
 .bar :deep(.mirrored) {
   transform: scaleX(-1);
 }

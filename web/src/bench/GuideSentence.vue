@@ -45,7 +45,7 @@ const options = computed(() =>
     <span>{{ text.show }}</span>
     <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
       <span class="chip">
-        {{ summary[i] }}
+        <span class="name" :title="summary[i]">{{ summary[i] }}</span>
         <button
           type="button"
           :aria-label="text.remove(column.label)"
@@ -65,7 +65,7 @@ const options = computed(() =>
     <template v-for="(level, i) in levels" :key="level.id">
       <span>{{ i === 0 ? text.by : text.then }}</span>
       <span class="chip" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
-        {{ level.name }}
+        <span class="name" :title="level.name">{{ level.name }}</span>
         <button type="button" :aria-label="text.remove(level.name)" @click="emit('removeLevel', level.id)">
           ×
         </button>
@@ -116,7 +116,12 @@ const options = computed(() =>
   max-width: 12rem;
   white-space: nowrap;
 }
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 .chip button {
+  flex: none;
   border: 0;
   background: none;
   color: inherit;

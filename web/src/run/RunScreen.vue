@@ -476,6 +476,7 @@ function onKey(event: KeyboardEvent) {
   display: flex;
   flex-direction: column;
   min-height: 0;
+  overflow-y: auto;
 }
 .back {
   display: inline-flex;
@@ -499,7 +500,7 @@ h2 {
   border-top: 1px solid var(--line);
   display: flex;
   flex-direction: column;
-  min-height: 0;
+  min-height: 10rem;
   flex: 1;
 }
 .scroll {

@@ -164,8 +164,9 @@ class BenchTest {
         to.edit(() -> page.keyboard().press("Control+V"));
         assertThat(to.columns()).containsExactly("Depot", "Net sales");
         assertThat(to.undoName()).isEqualTo("paste 1 column");
-        page.evaluate("() => { const data = new DataTransfer(); data.setData('text/plain', '\\u0000\\u0001PNG');"
-                + " document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true })) }");
+        page.evaluate(
+                "() => { const data = new DataTransfer(); data.setData('text/plain', '\\u0000\\u0001PNG');"
+                        + " document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true })) }");
         assertThat(page.getByText("The clipboard holds no columns")).isAttached();
         assertThat(to.columns()).containsExactly("Depot", "Net sales");
     }
@@ -176,13 +177,15 @@ class BenchTest {
         Page page = bench.page();
         bench.group("Region");
         Bench.button(page, "Last page").click();
-        Locator total = page.locator("[data-role=TOTALS]:has([data-id=t-freight])").last();
+        Locator total =
+                page.locator("[data-role=TOTALS]:has([data-id=t-freight])").last();
         total.locator("[data-id=t-freight]").hover();
         // An order's freight counts once, whichever of its lines comes first.
         page.locator(".band.dim").first().waitFor();
         List<String> counting = orders(page, ".band.lit");
         assertThat(counting).isNotEmpty().doesNotHaveDuplicates();
-        assertThat(counting.size()).isLessThan(orders(page, ".band.lit, .band.dim").size());
+        assertThat(counting.size())
+                .isLessThan(orders(page, ".band.lit, .band.dim").size());
         total.locator("[data-id=t-net-amount]").hover();
         page.waitForFunction("() => document.querySelectorAll('.band.dim').length === 0");
         assertThat(page.locator(".band.lit").count()).isGreaterThan(counting.size());

@@ -141,9 +141,12 @@ class ReaderTest {
         total.hover();
         assertThat(page.locator(".band.lit").first()).isVisible();
         int lit = page.locator(".band.lit").count();
-        int before = page.locator("[data-role=TOTALS]").first().evaluate(
-                "total => [...document.querySelectorAll('[data-role=ROW]')].filter(row =>"
-                        + " row.getBoundingClientRect().top < total.getBoundingClientRect().top).length") instanceof Number n
+        int before = page.locator("[data-role=TOTALS]")
+                                .first()
+                                .evaluate(
+                                        "total => [...document.querySelectorAll('[data-role=ROW]')].filter(row =>"
+                                                + " row.getBoundingClientRect().top < total.getBoundingClientRect().top).length")
+                        instanceof Number n
                 ? n.intValue()
                 : 0;
         // The first total's rows are all those above it.

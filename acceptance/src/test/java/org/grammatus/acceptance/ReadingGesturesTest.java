@@ -170,8 +170,10 @@ class ReadingGesturesTest {
         again(page, () -> page.mouse().up());
         assertThat(page).hasURL(Pattern.compile("width=c-order:\\d+"));
         assertThat(page.getByText("Columns have widths of your own")).isVisible();
-        page.waitForFunction("x => document.querySelector('[data-role=COLUMN_HEADINGS] [data-id=c-ordered]')"
-                + ".getBoundingClientRect().left > x + 30", before);
+        page.waitForFunction(
+                "x => document.querySelector('[data-role=COLUMN_HEADINGS] [data-id=c-ordered]')"
+                        + ".getBoundingClientRect().left > x + 30",
+                before);
         again(page, edge::dblclick);
         assertThat(page).hasURL(Pattern.compile("width=c-order:fit"));
         again(page, () -> page.getByText("Show everything again").click());
@@ -181,7 +183,9 @@ class ReadingGesturesTest {
     }
 
     private static double headingX(Page page, String column) {
-        return page.locator("[data-role=COLUMN_HEADINGS] [data-id=" + column + "]").boundingBox().x;
+        return page.locator("[data-role=COLUMN_HEADINGS] [data-id=" + column + "]")
+                .boundingBox()
+                .x;
     }
 
     @Test

@@ -34,8 +34,7 @@ public final class Explanations {
      * @param total the total's id
      */
     public Optional<WhyFigure> figure(int place, String total) {
-        return total(total)
-                .flatMap(index -> node(place).map(node -> WhyFigure.of(grouped, printed, index, node)));
+        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(grouped, printed, index, node)));
     }
 
     /**
@@ -45,10 +44,13 @@ public final class Explanations {
      * @param rows numbers of rows at the grain, all of the group
      */
     public Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
-        return total(total).flatMap(index -> node(place).map(node -> {
-            BitSet counted = CountedRows.of(grouped, index, node);
-            return rows.stream().filter(row -> row < 0 || !counted.get(row)).toList();
-        }));
+        return total(total)
+                .flatMap(index -> node(place).map(node -> {
+                    BitSet counted = CountedRows.of(grouped, index, node);
+                    return rows.stream()
+                            .filter(row -> row < 0 || !counted.get(row))
+                            .toList();
+                }));
     }
 
     private Optional<Integer> total(String id) {

@@ -39,7 +39,7 @@ final class Advice {
             String label = column.definition().label().strip();
             Plan.Column earlier = label.isEmpty() ? null : first.putIfAbsent(label, column);
             if (earlier != null && !earlier.value().equals(column.value())) {
-                advice.add(Problem.notice(
+                advice.add(Problem.advice(
                         column.pointer() + "/label",
                         "two columns are called \"" + label + "\" and show different things; rename one"));
             }

@@ -185,8 +185,8 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
         return plan.report().blocks().getFirst().columns().stream()
                 .filter(column -> column.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new ProblemException(Problem.error(
-                        pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
+                .orElseThrow(() -> new ProblemException(
+                        Problem.error(pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
     }
 
     private static Plan.Level level(Plan plan, String id) {

@@ -17,7 +17,9 @@ public record Problem(Severity severity, String pointer, Optional<Position> posi
         /** The work cannot go on. */
         ERROR,
         /** The result stands, but its reader should know. */
-        NOTICE
+        NOTICE,
+        /** The result stands, and its author might do better; nothing for readers. */
+        ADVICE
     }
 
     /**
@@ -39,6 +41,10 @@ public record Problem(Severity severity, String pointer, Optional<Position> posi
 
     public static Problem error(String pointer, Position position, String message) {
         return new Problem(Severity.ERROR, pointer, Optional.of(position), message);
+    }
+
+    public static Problem advice(String pointer, String message) {
+        return new Problem(Severity.ADVICE, pointer, Optional.empty(), message);
     }
 
     public static Problem notice(String pointer, String message) {

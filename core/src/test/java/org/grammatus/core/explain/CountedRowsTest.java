@@ -27,9 +27,8 @@ class CountedRowsTest {
 
     private static List<Integer> counted(String total, int node) {
         Grouped grouped = ROWS.grouped(
-                Definitions.readReport(Samples.REPORT.replace(
-                        "\"value\": \"SUM(freight)\"",
-                        "\"value\": \"" + total + "\"")),
+                Definitions.readReport(
+                        Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"" + total + "\"")),
                 Answers.NONE);
         int place = node == GroupTree.ROOT ? GroupTree.ROOT : grouped.tree().nodeAt(node);
         return CountedRows.of(grouped, 1, place).stream().boxed().toList();

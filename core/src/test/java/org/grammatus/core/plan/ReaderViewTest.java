@@ -116,8 +116,7 @@ class ReaderViewTest {
         Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
         assertThatThrownBy(() -> widths(new Width("c-net", Optional.of(5000))).applied(plan))
                 .hasMessageContaining("from 10 to 1000 points wide, not 5000");
-        assertThatThrownBy(() ->
-                        widths(new Width("nowhere", Optional.of(50))).applied(plan))
+        assertThatThrownBy(() -> widths(new Width("nowhere", Optional.of(50))).applied(plan))
                 .hasMessageContaining("the report has no column \"nowhere\"; set the width of one of its own");
     }
 }

@@ -3,6 +3,7 @@ package org.grammatus.server.run;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunProgress;
@@ -38,7 +39,10 @@ public record RunView(
                 progress.rowsKept(),
                 progress.groups(),
                 progress.pages(),
-                progress.problems().stream().map(ProblemView::of).toList(),
+                progress.problems().stream()
+                        .filter(problem -> problem.severity() != Problem.Severity.ADVICE)
+                        .map(ProblemView::of)
+                        .toList(),
                 run.result().map(RunResult::grandTotals).orElse(List.of()));
     }
 
