@@ -1,7 +1,7 @@
 import type { DatasetView, Filter, Report } from '@/api/client'
 import { words } from '@/words'
 
-/** A filter as the spine lists it: "Status is not cancelled", "Ordered in the period asked for". */
+/** A filter as the spine lists it: "Status is not cancelled", "Ordered in the period ⟨Ordered⟩". */
 export function filterInWords(filter: Filter, report: Report, dataset: DatasetView): string {
   if (filter.kind === 'expression') {
     return filter.where ?? ''
@@ -9,7 +9,7 @@ export function filterInWords(filter: Filter, report: Report, dataset: DatasetVi
   const field = dataset.fields.find((f) => f.id === filter.field)?.label ?? filter.field ?? ''
   const prompt = report.prompts.find((p) => p.name === filter.prompt)
   if (filter.kind === 'period') {
-    return `${field} ∈ ${prompt?.label ?? filter.prompt ?? ''}`
+    return words.bench.inPeriod(field, prompt?.label ?? filter.prompt ?? '')
   }
   const comparison = filter.comparison ? words.bench.comparisons[filter.comparison] : ''
   const values = prompt

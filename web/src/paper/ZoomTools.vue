@@ -9,27 +9,37 @@ const STEP = 0.1
 </script>
 
 <template>
-  <Button
-    icon="pi pi-minus"
-    :aria-label="words.run.zoomOut"
-    :title="words.run.zoomOut"
-    text
-    severity="secondary"
-    @click="emit('by', -STEP)"
-  />
-  <Button
-    :label="`${Math.round(zoom * 100)} %`"
-    :title="`${words.run.fitWidth} (0)`"
-    text
-    severity="secondary"
-    @click="emit('fit')"
-  />
-  <Button
-    icon="pi pi-plus"
-    :aria-label="words.run.zoomIn"
-    :title="words.run.zoomIn"
-    text
-    severity="secondary"
-    @click="emit('by', STEP)"
-  />
+  <span class="zoom">
+    <Button
+      icon="pi pi-minus"
+      :aria-label="words.run.zoomOut"
+      :title="words.run.zoomOut"
+      text
+      severity="secondary"
+      @click="emit('by', -STEP)"
+    />
+    <Button
+      :label="`${Math.round(zoom * 100)} %`"
+      :title="`${words.run.fitWidth} (0)`"
+      text
+      severity="secondary"
+      @click="emit('fit')"
+    />
+    <Button
+      icon="pi pi-plus"
+      :aria-label="words.run.zoomIn"
+      :title="words.run.zoomIn"
+      text
+      severity="secondary"
+      @click="emit('by', STEP)"
+    />
+  </span>
 </template>
+
+<style scoped>
+.zoom {
+  display: inline-flex;
+  align-items: center;
+  flex: none;
+}
+</style>

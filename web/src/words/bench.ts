@@ -16,6 +16,7 @@ export const bench = {
   openRun: 'Open as a reader',
   palette: 'Commands',
   help: 'Keys and gestures',
+  inPeriod: (field: string, prompt: string) => `${field} in the period ⟨${prompt}⟩`,
   keeping: {
     keeping: 'Keeping the draft',
     kept: 'Draft kept, not saved yet',
@@ -287,7 +288,7 @@ export const bench = {
     moving: 'Getting about',
   },
   gestures: {
-    title: 'With the mouse',
+    title: 'On the page',
     list: [
       ['Click', 'selects the thing; Ctrl or Shift adds a column'],
       ['Double-click', 'edits a text in place; on a figure, opens the rows behind it'],
@@ -295,8 +296,9 @@ export const bench = {
       ['Drag a heading into the margin', 'makes it a group'],
       ['Drag a heading’s right edge', 'sets its width; double-click it to fit'],
       ['The small arrow on a selected heading', 'orders by it, inside each group'],
-      ['Right-click', 'the commands for the thing'],
+      ['Right-click, or the menu key', 'the commands for the thing'],
       ['Point at a total or a brace', 'lights the rows that count in it'],
+      ['↓ on the page', 'goes to its cells: arrows move, Space is a click, Enter a double-click, Esc leaves'],
     ],
   },
 }

@@ -74,7 +74,7 @@ function nudge(event: KeyboardEvent, index: number, step: -1 | 1) {
           <span class="name">{{ item.label }}</span>
           <small v-if="item.detail">{{ item.detail }}</small>
         </button>
-        <template v-if="!item.fixed">
+        <span v-if="!item.fixed" class="tools">
           <Button
             :icon="item.off ? 'pi pi-eye-slash' : 'pi pi-eye'"
             :aria-label="item.off ? words.bench.spine.on(item.label) : words.bench.spine.off(item.label)"
@@ -95,7 +95,7 @@ function nudge(event: KeyboardEvent, index: number, step: -1 | 1) {
             class="tool"
             @click="emit('remove', item.id)"
           />
-        </template>
+        </span>
       </li>
     </ul>
     <p v-else-if="empty" class="empty">{{ empty }}</p>
@@ -131,6 +131,7 @@ li {
   border-radius: 3px;
   min-height: 26px;
   border-top: 2px solid transparent;
+  position: relative;
 }
 li.over {
   border-top-color: var(--accent);
@@ -176,7 +177,7 @@ small {
   color: var(--quiet);
   white-space: nowrap;
   flex: none;
-  max-width: 50%;
+  max-width: 60%;
   overflow: hidden;
   text-overflow: ellipsis;
 }
@@ -185,11 +186,22 @@ small {
   height: 24px;
   padding: 0;
   flex: none;
+}
+/* Over the end of the text, which has the whole row while nobody points at it. */
+.tools {
+  position: absolute;
+  right: 0;
+  display: flex;
+  border-radius: 3px;
+  background: var(--panel);
   opacity: 0;
 }
-li:hover .tool,
-li:focus-within .tool,
-.off .tool {
+li.selected .tools {
+  background: var(--accent-soft);
+}
+li:hover .tools,
+li:focus-within .tools,
+.off .tools {
   opacity: 1;
 }
 .empty {

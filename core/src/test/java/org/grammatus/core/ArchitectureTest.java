@@ -23,6 +23,7 @@ class ArchitectureTest {
             "prompt",
             "plan",
             "table",
+            "profile",
             "group",
             "band",
             "explain",

@@ -1,12 +1,11 @@
 package org.grammatus.runs;
 
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.value.FoldedText;
 
 /** Finds a text in all that a run prints, ignoring case and accents. */
 public final class TextSearch {
@@ -28,7 +27,7 @@ public final class TextSearch {
 
     /** Every band that prints the text, from the top; at most {@value #MOST}. */
     public static List<Hit> find(RunResult result, String text) {
-        String sought = folded(text);
+        String sought = FoldedText.of(text);
         List<Hit> hits = new ArrayList<>();
         if (sought.isBlank()) {
             return hits;
@@ -39,7 +38,7 @@ public final class TextSearch {
         int columns = grouped.plan().columns().size();
         for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
             for (String said : texts(bands, band, printed, columns)) {
-                if (folded(said).contains(sought)) {
+                if (FoldedText.of(said).contains(sought)) {
                     hits.add(new Hit(
                             result.pages().pageOf(band), result.pages().strips().stripOf(band), band, said));
                     break;
@@ -68,11 +67,5 @@ public final class TextSearch {
             case REPORT_HEADER, REPORT_FOOTER, EMPTY -> {}
         }
         return texts;
-    }
-
-    private static String folded(String text) {
-        return Normalizer.normalize(text, Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT);
     }
 }

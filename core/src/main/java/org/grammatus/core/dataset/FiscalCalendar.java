@@ -10,6 +10,9 @@ import org.grammatus.core.definition.Dataset;
  */
 public record FiscalCalendar(int startMonth) {
 
+    /** The year that starts on 1 January. */
+    public static final FiscalCalendar CALENDAR_YEAR = new FiscalCalendar(1);
+
     public static FiscalCalendar of(Dataset.Calendar calendar) {
         return new FiscalCalendar(calendar.fiscalYearStart());
     }

@@ -4,7 +4,12 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.runs.FieldValues;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.runs.profile.DataRows;
+import org.grammatus.runs.profile.DatasetProfile;
+import org.grammatus.runs.profile.FieldDetail;
+import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.library.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.sources.Source;
@@ -53,10 +58,51 @@ class DatasetController {
             @RequestParam("field") String field,
             @RequestParam(name = "find", defaultValue = "") String find) {
         DatasetModel dataset = dataset(id);
+        return FieldValues.of(source, dataset, requireField(dataset, field), find);
+    }
+
+    @GetMapping("/{id}/profile")
+    @Operation(
+            operationId = "datasetProfile",
+            summary = "How many rows there are, how joins match, each field at a glance")
+    DatasetProfile profile(@PathVariable("id") String id) {
+        return DatasetProfile.of(source, dataset(id));
+    }
+
+    @GetMapping("/{id}/fields/{field}/profile")
+    @Operation(operationId = "fieldProfile", summary = "All that is known of a field's values")
+    FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field) {
+        DatasetModel dataset = dataset(id);
+        return FieldDetail.of(source, dataset, requireField(dataset, field));
+    }
+
+    @GetMapping("/{id}/rows")
+    @Operation(
+            operationId = "datasetRows",
+            summary = "Some of the rows, all of them or those with one value of a field")
+    DataRows rows(
+            @PathVariable("id") String id,
+            @RequestParam(name = "field", required = false) Optional<String> field,
+            @RequestParam(name = "value", defaultValue = "") String value,
+            @RequestParam(name = "offset", defaultValue = "0") int offset,
+            @RequestParam(name = "limit", defaultValue = "50") int limit) {
+        DatasetModel dataset = dataset(id);
+        Optional<DataRows.Only> only = field.map(f -> new DataRows.Only(requireField(dataset, f), value));
+        return DataRows.of(source, dataset, only, offset, limit);
+    }
+
+    @GetMapping("/{id}/find")
+    @Operation(operationId = "findData", summary = "Where a text stands in the data, whatever field holds it")
+    FoundData find(@PathVariable("id") String id, @RequestParam("text") String text) {
+        return FoundData.of(source, dataset(id), text);
+    }
+
+    private static String requireField(DatasetModel dataset, String field) {
         if (dataset.field(field) == null) {
-            throw new NotFoundException("The dataset has no field \"" + field + "\"");
+            throw new NotFoundException("The dataset has no field \"" + field + "\""
+                    + Suggestion.inWords(field, dataset.fields().keySet()));
         }
-        return FieldValues.of(source, dataset, field, find);
+        return field;
     }
 
     private DatasetModel dataset(String id) {

@@ -26,13 +26,23 @@ record DatasetView(
         List<TableView> tables,
         List<FieldView> fields) {
 
-    /** A table, and what several of its rows are called. */
-    record TableView(String id, String noun) {}
+    /**
+     * A table.
+     *
+     * @param one what one of its rows is called
+     * @param noun what several are called
+     * @param source its name in the source
+     * @param code id of the field that tells its rows apart for people
+     * @param name id of the field that its rows are called by
+     */
+    record TableView(String id, String one, String noun, String source, Optional<String> code, Optional<String> name) {}
 
     /**
      * A field with what can be made of it.
      *
      * @param table id of its home table
+     * @param source the column it is read from
+     * @param format its CLDR pattern where it has one of its own
      * @param value expression of its column
      * @param usual the total its column gets by itself
      * @param totals every total, by name
@@ -44,6 +54,9 @@ record DatasetView(
             Kind type,
             Dataset.Role role,
             String table,
+            String source,
+            Optional<String> format,
+            Optional<String> unit,
             String value,
             LevelView level,
             Optional<String> usual,
@@ -69,7 +82,13 @@ record DatasetView(
                         .findFirst(),
                 Proposals.counts(dataset),
                 definition.tables().stream()
-                        .map(table -> new TableView(table.id(), table.noun().other()))
+                        .map(table -> new TableView(
+                                table.id(),
+                                table.noun().one(),
+                                table.noun().other(),
+                                table.table(),
+                                table.code(),
+                                table.name()))
                         .toList(),
                 dataset.fields().values().stream().map(f -> field(f, dataset)).toList());
     }
@@ -84,6 +103,9 @@ record DatasetView(
                 info.type().kind(),
                 field.role(),
                 field.table(),
+                field.column(),
+                field.format(),
+                field.unit(),
                 Proposals.column(info),
                 new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word)),
                 Proposals.usual(info).map(Proposals.Total::value),

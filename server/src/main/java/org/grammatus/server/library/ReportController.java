@@ -12,7 +12,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
-import org.grammatus.runs.FieldValues;
+import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;

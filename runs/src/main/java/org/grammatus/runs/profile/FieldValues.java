@@ -1,20 +1,14 @@
-package org.grammatus.runs;
+package org.grammatus.runs.profile;
 
-import com.ibm.icu.util.ULocale;
-import java.text.Normalizer;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Formats;
+import org.grammatus.core.profile.ValueCounts;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
+import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
@@ -50,33 +44,17 @@ public final class FieldValues {
         for (int row : star.path(DatasetModel.GRAIN, info.table())) {
             counts[row]++;
         }
-        ValueFormat format = new ValueFormat(info.type(), Formats.of(info), ULocale.forLanguageTag("en-GB"));
-        Map<String, Value> values = new HashMap<>();
-        for (int row = 0; row < column.size(); row++) {
-            if (!column.isNull(row) && counts[row] > 0) {
-                String text = ScalarText.write(Scalars.at(column, row));
-                int rows = counts[row];
-                Value known = values.get(text);
-                values.put(
-                        text,
-                        new Value(
-                                text,
-                                known == null ? format.format(column, row) : known.label(),
-                                known == null ? rows : known.rows() + rows));
+        Labels labels = new Labels(info);
+        ValueCounts values = ValueCounts.of(column, counts);
+        String sought = FoldedText.of(find);
+        List<Value> found = new ArrayList<>();
+        for (int value : values.mostFrequent()) {
+            String text = ScalarText.write(Scalars.at(values.values(), value));
+            String label = labels.of(values.values(), value);
+            if (FoldedText.of(label).contains(sought) || FoldedText.of(text).contains(sought)) {
+                found.add(new Value(text, label, values.counts()[value]));
             }
         }
-        String sought = folded(find);
-        List<Value> found = new ArrayList<>(values.values());
-        found.removeIf(value -> !folded(value.label()).contains(sought)
-                && !folded(value.value()).contains(sought));
-        found.sort(Comparator.comparingInt(Value::rows).reversed().thenComparing(Value::value));
         return found.subList(0, Math.min(MOST, found.size()));
-    }
-
-    private static String folded(String text) {
-        return Normalizer.normalize(text, Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .strip();
     }
 }

@@ -1,0 +1,39 @@
+package org.grammatus.core.profile;
+
+import java.util.BitSet;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.table.Star;
+
+/**
+ * How a to-one join matches.
+ *
+ * @param rows rows of the table that points
+ * @param without those of them that point to nothing, because what they hold is blank or no row has that key
+ * @param targets rows of the table that is pointed to
+ * @param unused those of them that nothing points to; a report over the grain never shows them
+ */
+public record JoinMatch(int rows, int without, int targets, int unused) {
+
+    /**
+     * Measures the join that leads to a table.
+     *
+     * @param table number of the table, not the grain
+     */
+    public static JoinMatch to(int table, Star star) {
+        int from = star.dataset().pointedFrom(table);
+        int[] links = star.table(table).links();
+        // A table other than the grain has a missing row, which points to nothing and is nothing.
+        int rows = from == DatasetModel.GRAIN ? links.length : links.length - 1;
+        int targets = star.table(table).size() - 1;
+        BitSet used = new BitSet(targets);
+        int without = 0;
+        for (int row = 0; row < rows; row++) {
+            if (star.isMissing(table, links[row])) {
+                without++;
+            } else {
+                used.set(links[row]);
+            }
+        }
+        return new JoinMatch(rows, without, targets, targets - used.cardinality());
+    }
+}

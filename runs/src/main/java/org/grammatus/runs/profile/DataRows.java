@@ -1,0 +1,75 @@
+package org.grammatus.runs.profile;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+import org.grammatus.sources.Source;
+
+/**
+ * Rows of a dataset as its source has them, every field printed in its format.
+ *
+ * @param all how many rows there are
+ * @param offset how many come before these
+ * @param rows printed values in the order of the dataset's fields, row by row
+ */
+public record DataRows(int all, int offset, List<List<String>> rows) {
+
+    /** The most rows given at once. */
+    public static final int MOST = 200;
+
+    /**
+     * What rows must have to be shown.
+     *
+     * @param value the field's value as conditions write it; empty for blank ones
+     */
+    public record Only(String field, String value) {}
+
+    /** Some of the rows, in the order in which the source gave them. */
+    public static DataRows of(Source source, DatasetModel dataset, Optional<Only> only, int offset, int limit) {
+        Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
+        int[] all = IntStream.range(0, star.rowCount())
+                .filter(only.map(o -> has(star, o)).orElse(row -> true))
+                .toArray();
+        int from = Math.clamp(offset, 0, all.length);
+        int[] shown = Arrays.copyOfRange(all, from, Math.min(all.length, from + Math.clamp(limit, 0, MOST)));
+        List<List<String>> rows = new ArrayList<>();
+        for (int i = 0; i < shown.length; i++) {
+            rows.add(new ArrayList<>());
+        }
+        for (DatasetModel.FieldInfo field : dataset.fields().values()) {
+            Column column = column(star, field);
+            int[] path = star.path(DatasetModel.GRAIN, field.table());
+            Labels labels = new Labels(field);
+            for (int i = 0; i < shown.length; i++) {
+                rows.get(i).add(labels.of(column, path[shown[i]]));
+            }
+        }
+        return new DataRows(all.length, from, rows);
+    }
+
+    private static IntPredicate has(Star star, Only only) {
+        DatasetModel.FieldInfo field = star.dataset().field(only.field());
+        Column column = column(star, field);
+        int[] path = star.path(DatasetModel.GRAIN, field.table());
+        // Decided once for each row of the home table, not for each row of the grain.
+        boolean[] fits = new boolean[column.size()];
+        for (int row = 0; row < fits.length; row++) {
+            fits[row] = ScalarText.write(Scalars.at(column, row)).equals(only.value());
+        }
+        return row -> fits[path[row]];
+    }
+
+    private static Column column(Star star, DatasetModel.FieldInfo field) {
+        return star.table(field.table()).fields().get(field.definition().id());
+    }
+}

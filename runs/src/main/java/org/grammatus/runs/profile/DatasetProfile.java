@@ -1,0 +1,68 @@
+package org.grammatus.runs.profile;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.profile.FieldProfile;
+import org.grammatus.core.profile.JoinMatch;
+import org.grammatus.core.table.Star;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+import org.grammatus.sources.Source;
+
+/**
+ * A dataset at a glance.
+ *
+ * @param tables by the dataset's order, the grain first
+ * @param joins one for each table but the grain
+ */
+public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Field> fields) {
+
+    /** How many rows a table has. */
+    public record TableRows(String id, int rows) {}
+
+    /** How the join between two tables, by their ids, matches. */
+    public record Join(String id, String from, String to, JoinMatch match) {}
+
+    /**
+     * A field at a glance.
+     *
+     * @param rows rows of its home table
+     * @param blank rows without a value
+     * @param distinct how many values it has
+     * @param samples some of its values as printed, most frequent first
+     */
+    public record Field(String id, int rows, int blank, int distinct, List<String> samples) {}
+
+    private static final int SAMPLES = 3;
+
+    /** Profiles all of a dataset; reads every field of it. */
+    public static DatasetProfile of(Source source, DatasetModel dataset) {
+        Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
+        List<TableRows> tables = new ArrayList<>();
+        List<Join> joins = new ArrayList<>();
+        for (int table = 0; table < dataset.tableCount(); table++) {
+            boolean grain = table == DatasetModel.GRAIN;
+            String id = dataset.table(table).id();
+            tables.add(new TableRows(id, star.table(table).size() - (grain ? 0 : 1)));
+            if (!grain) {
+                var join = dataset.join(table);
+                joins.add(new Join(join.id(), join.from(), join.to(), JoinMatch.to(table, star)));
+            }
+        }
+        List<Field> fields = dataset.fields().values().stream()
+                .map(field -> field(field, star))
+                .toList();
+        return new DatasetProfile(tables, joins, fields);
+    }
+
+    private static Field field(DatasetModel.FieldInfo info, Star star) {
+        FieldProfile profile = FieldProfile.of(info, star);
+        Labels labels = new Labels(info);
+        List<String> samples = profile.values().mostFrequent().stream()
+                .limit(SAMPLES)
+                .map(value -> labels.of(profile.values().values(), value))
+                .toList();
+        return new Field(info.definition().id(), profile.rows(), profile.blank(), profile.distinct(), samples);
+    }
+}
