@@ -11,6 +11,7 @@ export const router = createRouter({
     { path: '/reports', name: 'library', component: () => import('./library/LibraryScreen.vue') },
     { path: '/reports/:id', name: 'run', component: () => import('./run/RunScreen.vue'), props: true },
     { path: '/bench/:id', name: 'bench', component: () => import('./bench/BenchScreen.vue'), props: true },
+    { path: '/data/:id?', name: 'data', component: () => import('./data/DataScreen.vue'), props: true },
     { path: '/:unknown(.*)*', redirect: '/reports' },
   ],
 })
@@ -20,6 +21,10 @@ router.beforeEach(async (to) => {
   await session.load()
   if (to.name !== 'sign-in' && session.person === undefined) {
     return { name: 'sign-in', query: { next: to.fullPath } }
+  }
+  const forAuthors = to.name === 'data' || to.name === 'bench'
+  if (forAuthors && session.person?.role === 'READER') {
+    return { name: 'library' }
   }
   if (to.name === 'sign-in' && session.person !== undefined) {
     return { name: 'library' }

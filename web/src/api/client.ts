@@ -15,6 +15,11 @@ export type DatasetLine = components['schemas']['DatasetLine']
 export type DatasetView = components['schemas']['DatasetView']
 export type FieldView = components['schemas']['FieldView']
 export type FieldValue = components['schemas']['Value']
+export type DatasetProfile = components['schemas']['DatasetProfile']
+export type FieldDetail = components['schemas']['FieldDetail']
+export type DataRows = components['schemas']['DataRows']
+export type FoundData = components['schemas']['FoundData']
+export type FoundPlace = components['schemas']['Place']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
@@ -155,6 +160,16 @@ export const api = {
   dataset: (dataset: string) => get<DatasetView>(`/api/datasets/${id(dataset)}`),
   values: (dataset: string, field: string, find: string) =>
     get<FieldValue[]>(`/api/datasets/${id(dataset)}/values?field=${id(field)}&find=${id(find)}`),
+  datasetProfile: (dataset: string) => get<DatasetProfile>(`/api/datasets/${id(dataset)}/profile`),
+  fieldProfile: (dataset: string, field: string) =>
+    get<FieldDetail>(`/api/datasets/${id(dataset)}/fields/${id(field)}/profile`),
+  datasetRows: (dataset: string, offset: number, only?: { field: string; value: string }) =>
+    get<DataRows>(
+      `/api/datasets/${id(dataset)}/rows?offset=${offset}` +
+        (only ? `&field=${id(only.field)}&value=${id(only.value)}` : ''),
+    ),
+  findData: (dataset: string, text: string) =>
+    get<FoundData>(`/api/datasets/${id(dataset)}/find?text=${id(text)}`),
   preview: async (
     session: string,
     body: { edit: number; definition: Report; answers: Answers; page: number },

@@ -25,6 +25,10 @@ async function signOut() {
 <template>
   <header v-if="session.person" class="bar">
     <RouterLink to="/reports" class="home" aria-label="Grammatus, all reports"><WordMark /></RouterLink>
+    <nav v-if="session.person.role === 'AUTHOR'" class="places" :aria-label="words.bar.places">
+      <RouterLink to="/reports">{{ words.bar.library }}</RouterLink>
+      <RouterLink to="/data">{{ words.bar.dataScreen }}</RouterLink>
+    </nav>
     <span class="data">
       <span>{{ words.bar.data(session.person.source, session.person.demo) }}</span>
       <span>{{ words.bar.businessDate(businessDate) }}</span>
@@ -55,6 +59,21 @@ async function signOut() {
 }
 .home {
   display: flex;
+}
+.places {
+  display: flex;
+  gap: 1rem;
+  margin-left: 0.5rem;
+}
+.places a {
+  color: var(--quiet);
+  text-decoration: none;
+  padding: 0.3rem 0;
+  border-bottom: 2px solid transparent;
+}
+.places a.router-link-active {
+  color: var(--ink);
+  border-bottom-color: var(--accent);
 }
 .data {
   display: flex;

@@ -1,9 +1,11 @@
 import { bench } from './bench'
+import { data } from './data'
 import { why } from './why'
 
 /** Every text of the interface, in one place so that it can be translated. */
 export const words = {
   bench,
+  data,
   why,
   signIn: {
     title: 'Sign in',
@@ -15,6 +17,8 @@ export const words = {
   },
   bar: {
     library: 'Reports',
+    dataScreen: 'Data',
+    places: 'Places',
     signOut: 'Sign out',
     light: 'Use the light shell',
     dark: 'Use the dark shell',

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import FieldDictionary from './FieldDictionary.vue'
+import FieldPanel from './FieldPanel.vue'
+import FindValue from './FindValue.vue'
+import JoinSentences from './JoinSentences.vue'
+import SampleRows from './SampleRows.vue'
+import { useDataset } from './useDataset'
+import type { FoundPlace } from '@/api/client'
+import { words } from '@/words'
+
+const NewReportDialog = defineAsyncComponent(() => import('@/library/NewReportDialog.vue'))
+
+const props = defineProps<{ id?: string }>()
+const route = useRoute()
+const router = useRouter()
+const { datasets, dataset, profile, problem } = useDataset(() => props.id)
+
+const text = words.data
+const making = ref(false)
+const shapes = [
+  { value: 'fields', label: text.fields },
+  { value: 'rows', label: text.sampleRows },
+]
+const asked = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : undefined)
+const shape = computed(() => (asked('show') === 'rows' ? 'rows' : 'fields'))
+const field = computed(() => dataset.value?.fields.find((f) => f.id === asked('field')))
+const only = computed(() => {
+  const by = dataset.value?.fields.find((f) => f.id === asked('by'))
+  return by && { field: by, value: asked('is') ?? '' }
+})
+const grain = computed(() => dataset.value?.tables.find((t) => t.id === profile.value?.tables[0]?.id))
+
+/** What is looked at stands in the address; what is not said stays as it is. */
+function look(change: Record<string, string | undefined>) {
+  return router.replace({ query: { ...route.query, ...change } })
+}
+
+const showRows = (by: string, is: string) => look({ show: 'rows', by, is, field: undefined })
+const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
+</script>
+
+<template>
+  <main class="data">
+    <nav class="datasets" :aria-label="text.datasets">
+      <h2>{{ text.datasets }}</h2>
+      <RouterLink v-for="line in datasets" :key="line.id" :to="{ name: 'data', params: { id: line.id } }">
+        {{ line.label }}
+        <small>{{ words.library.makeHint(line.grain) }}</small>
+      </RouterLink>
+    </nav>
+    <div class="middle">
+      <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
+      <template v-if="dataset">
+        <div class="head">
+          <h1>{{ dataset.label }}</h1>
+          <Button
+            :label="text.report"
+            icon="pi pi-plus"
+            severity="secondary"
+            outlined
+            @click="making = true"
+          />
+        </div>
+        <p class="lead">
+          <template v-if="profile && grain">{{
+            text.grain(grain.one, text.rows(profile.tables[0]!.rows, grain.one, grain.noun))
+          }}</template>
+          <template v-else>{{ text.reading }} …</template>
+          {{ dataset.description }}
+        </p>
+        <JoinSentences :dataset="dataset" :profile="profile" />
+        <div class="tools">
+          <SelectButton
+            :model-value="shape"
+            :options="shapes"
+            option-label="label"
+            option-value="value"
+            :allow-empty="false"
+            size="small"
+            :aria-label="text.show"
+            @update:model-value="(show) => look({ show })"
+          />
+          <FindValue :dataset="dataset" @place="showPlace" />
+        </div>
+        <FieldDictionary
+          v-if="shape === 'fields'"
+          :dataset="dataset"
+          :profile="profile"
+          :chosen="field?.id"
+          @choose="(id) => look({ field: id })"
+        />
+        <SampleRows
+          v-else
+          :dataset="dataset"
+          :only="only"
+          @all="look({ by: undefined, is: undefined })"
+          @field="(id) => look({ field: id })"
+        />
+      </template>
+    </div>
+    <FieldPanel
+      v-if="dataset && (field || shape === 'fields')"
+      :dataset="dataset"
+      :field="field"
+      @rows="(value) => field && showRows(field.id, value)"
+      @close="look({ field: undefined })"
+    />
+    <NewReportDialog
+      v-model:visible="making"
+      @made="(id) => router.push({ name: 'bench', params: { id } })"
+    />
+  </main>
+</template>
+
+<style scoped>
+.data {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.datasets {
+  width: 210px;
+  flex: none;
+  padding: 0.9rem 0.75rem;
+  background: var(--panel);
+  border-right: 1px solid var(--line);
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 0.25rem;
+}
+h2 {
+  font-size: 1rem;
+  margin: 0 0 0.3rem 0.5rem;
+}
+.datasets a {
+  padding: 0.4rem 0.5rem;
+  border-radius: 4px;
+  color: inherit;
+  text-decoration: none;
+  overflow-wrap: anywhere;
+}
+.datasets a:hover {
+  background: var(--bench);
+}
+.datasets a.router-link-active {
+  background: var(--accent-soft);
+  font-weight: 600;
+}
+.datasets small {
+  display: block;
+  color: var(--quiet);
+  font-weight: 400;
+}
+.middle {
+  flex: 1;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  padding: 0.9rem 1.1rem 0;
+}
+.head {
+  display: flex;
+  align-items: start;
+  justify-content: space-between;
+  gap: 1rem;
+}
+h1 {
+  font-size: 1.4rem;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.head :deep(button) {
+  flex: none;
+}
+.lead {
+  margin: 0.2rem 0 0.5rem;
+}
+.tools {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 1rem;
+  margin: 0.6rem 0;
+  position: relative;
+}
+.problem {
+  color: var(--danger);
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import type { DatasetProfile, DatasetView } from '@/api/client'
+import { words } from '@/words'
+
+/** The dataset's fields by home table, each with what it is and what its values are like. */
+const props = defineProps<{ dataset: DatasetView; profile?: DatasetProfile; chosen?: string }>()
+const emit = defineEmits<{ choose: [id: string] }>()
+
+const text = words.data
+const sought = ref('')
+const fits = (name: string) => name.toLowerCase().includes(sought.value.trim().toLowerCase())
+const tables = computed(() =>
+  props.dataset.tables
+    .map((table) => ({
+      ...table,
+      rows: props.profile?.tables.find((t) => t.id === table.id)?.rows,
+      fields: props.dataset.fields
+        .filter((field) => field.table === table.id && (fits(field.label) || fits(field.id)))
+        .map((field) => ({ ...field, seen: props.profile?.fields.find((f) => f.id === field.id) })),
+    }))
+    .filter((table) => table.fields.length),
+)
+
+/** ↑ and ↓ go through the fields as through a list. */
+function step(event: KeyboardEvent, by: number) {
+  const all = [...document.querySelectorAll<HTMLElement>('.dictionary button')]
+  const next = all[all.indexOf(event.currentTarget as HTMLElement) + by]
+  if (next) {
+    event.preventDefault()
+    next.focus()
+  }
+}
+</script>
+
+<template>
+  <div class="dictionary" tabindex="0" role="region" :aria-label="text.fields">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col" class="field">
+            {{ text.dictionary.field }}
+            <InputText
+              v-model="sought"
+              size="small"
+              type="search"
+              :placeholder="text.filter"
+              :aria-label="text.filter"
+            />
+          </th>
+          <th scope="col">{{ text.dictionary.kind }}</th>
+          <th scope="col">{{ text.dictionary.samples }}</th>
+          <th scope="col" class="number">{{ text.dictionary.distinct }}</th>
+          <th scope="col" class="number">{{ text.dictionary.blank }}</th>
+        </tr>
+      </thead>
+      <tbody v-for="table in tables" :key="table.id">
+        <tr class="home">
+          <th scope="rowgroup" colspan="5">
+            {{
+              table.rows === undefined
+                ? table.noun
+                : text.home(table.noun, text.rows(table.rows, text.rowNoun.one, text.rowNoun.other))
+            }}
+          </th>
+        </tr>
+        <tr v-for="field in table.fields" :key="field.id" :class="{ chosen: field.id === chosen }">
+          <th scope="row">
+            <button
+              type="button"
+              :aria-pressed="field.id === chosen"
+              :title="field.description ?? field.label"
+              @click="emit('choose', field.id)"
+              @keydown.down="step($event, 1)"
+              @keydown.up="step($event, -1)"
+            >
+              {{ field.label }}
+            </button>
+          </th>
+          <td class="kind">{{ text.kind(field.type, field.role, field.unit) }}</td>
+          <td class="samples" :title="field.seen?.samples.join(', ')">
+            {{ field.seen?.samples.map((s) => s || text.profile.emptyText).join(', ') }}
+          </td>
+          <td class="number">{{ field.seen && text.number(field.seen.distinct) }}</td>
+          <td class="number">{{ field.seen && text.share(field.seen.blank, field.seen.rows) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="!tables.length" class="none">{{ text.noField(sought) }}</p>
+  </div>
+</template>
+
+<style scoped>
+.dictionary {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  background: var(--panel);
+  border: 1px solid var(--line);
+  border-bottom: 0;
+  border-radius: 4px 4px 0 0;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  table-layout: fixed;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--panel);
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  font-weight: 600;
+  white-space: nowrap;
+}
+th,
+td {
+  padding: 0.25rem 0.6rem;
+}
+thead th:nth-child(1) {
+  width: 31%;
+}
+thead th:nth-child(2) {
+  width: 25%;
+}
+thead th:nth-child(4) {
+  width: 5.6rem;
+}
+thead th:nth-child(5) {
+  width: 4.6rem;
+}
+.field :deep(input) {
+  width: calc(100% - 3.4rem);
+  margin-left: 0.4rem;
+}
+.home th {
+  text-align: left;
+  padding-top: 0.7rem;
+  font-weight: 600;
+  color: var(--level-2);
+}
+tbody tr:not(.home):hover {
+  background: var(--bench);
+}
+tbody tr.chosen {
+  background: var(--accent-soft);
+}
+tbody th[scope='row'] {
+  text-align: left;
+  padding: 0;
+}
+button {
+  width: 100%;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  padding: 0.25rem 0.6rem;
+  min-height: 26px;
+  overflow-wrap: anywhere;
+}
+.kind,
+.samples {
+  color: var(--quiet);
+}
+.samples {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.number {
+  text-align: right !important;
+  font-variant-numeric: tabular-nums;
+}
+.none {
+  color: var(--quiet);
+  padding: 0 0.6rem;
+}
+</style>

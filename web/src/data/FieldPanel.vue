@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+import SpreadBars from './SpreadBars.vue'
+import { api, type DatasetView, type FieldDetail, type FieldView } from '@/api/client'
+import { words } from '@/words'
+
+/** All that is known of one field's values. */
+const props = defineProps<{ dataset: DatasetView; field?: FieldView }>()
+const emit = defineEmits<{ rows: [value: string]; close: [] }>()
+
+const text = words.data
+const detail = ref<FieldDetail>()
+const problem = ref('')
+const home = computed(() => props.dataset.tables.find((table) => table.id === props.field?.table))
+const most = computed(() => detail.value?.frequent[0]?.rows ?? 1)
+const facts = computed(() => {
+  const { field } = props
+  const seen = detail.value
+  if (!field || !seen) {
+    return []
+  }
+  const { profile } = text
+  return [
+    [profile.name, field.id],
+    [profile.source, `${home.value?.source}.${field.source}`],
+    [profile.format, field.format],
+    [profile.rows, text.rows(seen.rows, text.rowNoun.one, text.rowNoun.other)],
+    [profile.blank, seen.blank ? `${text.number(seen.blank)} (${text.share(seen.blank, seen.rows)})` : '0'],
+    [profile.empty, seen.emptyTexts ? text.number(seen.emptyTexts) : undefined],
+    [profile.distinct, text.number(seen.distinct)],
+    [profile.smallest, seen.smallest],
+    [profile.largest, seen.largest],
+  ].filter((fact): fact is [string, string] => Boolean(fact[1]))
+})
+
+watch(
+  () => [props.dataset.id, props.field?.id] as const,
+  async ([dataset, field]) => {
+    problem.value = ''
+    if (!field) {
+      detail.value = undefined
+      return
+    }
+    try {
+      const found = await api.fieldProfile(dataset, field)
+      if (field === props.field?.id) {
+        detail.value = found
+      }
+    } catch (e) {
+      problem.value = (e as Error).message
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <aside class="panel" :aria-label="field ? text.profile.title(field.label) : text.fields">
+    <p v-if="!field" class="quiet">{{ text.pick }}</p>
+    <template v-else>
+      <header>
+        <h2>{{ field.label }}</h2>
+        <Button
+          icon="pi pi-times"
+          text
+          severity="secondary"
+          :aria-label="text.profile.close"
+          :title="text.profile.close"
+          @click="emit('close')"
+        />
+      </header>
+      <p class="quiet">{{ text.kind(field.type, field.role, field.unit) }}</p>
+      <p v-if="field.description">{{ field.description }}</p>
+      <p v-if="problem" role="alert">{{ problem }}</p>
+      <template v-if="detail?.id === field.id">
+        <dl>
+          <div v-for="[name, value] in facts" :key="name">
+            <dt>{{ name }}</dt>
+            <dd>{{ value }}</dd>
+          </div>
+        </dl>
+        <p v-if="detail.rows && !detail.distinct" class="quiet">{{ text.profile.onlyBlank }}</p>
+        <template v-if="detail.bars.length">
+          <h3>{{ text.profile.spread }}</h3>
+          <SpreadBars :bars="detail.bars" />
+        </template>
+        <template v-if="detail.frequent.length">
+          <h3>{{ text.profile.frequent }}</h3>
+          <ol>
+            <li v-for="value in detail.frequent" :key="value.value">
+              <button
+                type="button"
+                :title="text.profile.rowsWith(value.label)"
+                @click="emit('rows', value.value)"
+              >
+                <span class="value">{{ value.label || text.profile.emptyText }}</span>
+                <span class="count">{{ text.number(value.rows) }}</span>
+                <span class="share" :style="{ width: `${(100 * value.rows) / most}%` }" />
+              </button>
+            </li>
+          </ol>
+        </template>
+      </template>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.panel {
+  width: 300px;
+  flex: none;
+  padding: 0.9rem;
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+  overflow-y: auto;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+}
+h2 {
+  font-size: 1.15rem;
+  margin: 0.2rem 0;
+  overflow-wrap: anywhere;
+}
+h3 {
+  font-size: 1rem;
+  margin: 1rem 0 0.3rem;
+}
+p {
+  margin: 0.2rem 0;
+  overflow-wrap: anywhere;
+}
+.quiet {
+  color: var(--quiet);
+}
+dl {
+  margin: 0.6rem 0 0;
+}
+dl div {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.75rem;
+  padding: 0.12rem 0;
+}
+dt {
+  color: var(--quiet);
+  flex: none;
+}
+dd {
+  margin: 0;
+  text-align: right;
+  overflow-wrap: anywhere;
+  font-variant-numeric: tabular-nums;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+button:not(.p-button) {
+  position: relative;
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  gap: 0.5rem;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  padding: 0.2rem 0.25rem 0.35rem;
+}
+button:not(.p-button):hover {
+  background: var(--bench);
+}
+.value {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.count {
+  font-variant-numeric: tabular-nums;
+}
+.share {
+  position: absolute;
+  left: 0;
+  bottom: 1px;
+  height: 3px;
+  border-radius: 2px;
+  background: var(--level-1);
+}
+</style>

@@ -1,0 +1,99 @@
+import type { components } from '@/api/schema'
+
+const whole = new Intl.NumberFormat('en-GB')
+const share = new Intl.NumberFormat('en-GB', { style: 'percent', maximumFractionDigits: 1 })
+const counted = (count: number, one: string, other: string) =>
+  `${whole.format(count)} ${count === 1 ? one : other}`
+
+type Kind = components['schemas']['FieldView']['type']
+type Role = components['schemas']['FieldView']['role']
+
+const kinds: Record<Kind, string> = {
+  TEXT: 'text',
+  INTEGER: 'whole number',
+  DECIMAL: 'decimal',
+  DATE: 'date',
+  TIMESTAMP: 'date and time',
+  BOOLEAN: 'yes or no',
+}
+const roles: Record<Role, string> = {
+  ADDITIVE: 'adds up',
+  NOT_ADDITIVE: 'does not add up',
+  IDENTIFIER: 'tells things apart',
+  DESCRIPTIVE: '',
+}
+
+/** The texts of the data screen. */
+export const data = {
+  title: 'Data',
+  datasets: 'Datasets',
+  grain: (one: string, rows: string) => `One row is one ${one}: ${rows}.`,
+  rows: (count: number, one: string, other: string) => counted(count, one, other),
+  joins: 'How the tables join',
+  joined: (one: string, to: string) => `Each ${one} has its ${to}.`,
+  without: (count: number, all: number, other: string) =>
+    `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} none; ` +
+    'fields from there are blank for them.',
+  unused: (count: number, all: number, other: string, from: string, grain: string) =>
+    `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} no ${from}; ` +
+    `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,
+  rowNoun: { one: 'row', other: 'rows' },
+  fields: 'Fields',
+  sampleRows: 'Rows',
+  show: 'What to show',
+  dictionary: {
+    field: 'Field',
+    kind: 'Kind',
+    samples: 'Most frequent',
+    blank: 'Blank',
+    distinct: 'Different',
+  },
+  kind: (type: Kind, role: Role, unit?: string) =>
+    [kinds[type], unit, roles[role]].filter(Boolean).join(' · '),
+  home: (table: string, rows: string) => `${table}: ${rows}`,
+  share: (part: number, all: number) =>
+    part === 0 ? '–' : part < all && part * 1000 < all ? '< 0.1%' : share.format(part / all),
+  number: (count: number) => whole.format(count),
+  filter: 'Fields whose name contains',
+  noField: (text: string) => `No field has “${text}” in its name.`,
+  pick: 'Choose a field to see what its values are like.',
+  profile: {
+    title: (label: string) => `${label}: its values`,
+    name: 'In expressions',
+    source: 'Read from',
+    rows: 'Rows',
+    blank: 'Blank',
+    empty: 'Empty texts',
+    distinct: 'Different values',
+    smallest: 'Smallest',
+    largest: 'Largest',
+    format: 'Format',
+    onlyBlank: 'Every row is blank.',
+    frequent: 'Most frequent values',
+    spread: 'How they spread',
+    bar: (from: string, below: string, rows: string) => `${from} to below ${below}: ${rows}`,
+    rowsWith: (label: string) => `Rows with ${label}`,
+    emptyText: '(empty text)',
+    close: 'Close',
+  },
+  find: {
+    label: 'Find a value',
+    hint: 'A name, a number, part of a text: wherever it stands',
+    none: (text: string) => `No text of this dataset contains “${text}”.`,
+    some: (shown: number, all: number) =>
+      shown < all
+        ? `The first ${whole.format(shown)} of ${whole.format(all)} places`
+        : counted(all, 'place', 'places'),
+    rows: (rows: string) => `Show its ${rows}`,
+  },
+  only: (field: string, value: string) => `${field} is ${value || 'blank'}`,
+  all: 'Show all rows again',
+  range: (offset: number, shown: number, all: number) =>
+    all === 0
+      ? 'No rows'
+      : `${whole.format(offset + 1)} to ${whole.format(offset + shown)} of ${whole.format(all)}`,
+  earlier: 'Earlier rows',
+  later: 'Later rows',
+  reading: 'Reading the data',
+  report: 'New report on it',
+}
