@@ -57,13 +57,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
       <template v-if="dataset">
         <div class="head">
           <h1>{{ dataset.label }}</h1>
-          <Button
-            :label="text.report"
-            icon="pi pi-plus"
-            severity="secondary"
-            outlined
-            @click="making = true"
-          />
+          <Button :label="text.report" icon="pi pi-plus" outlined @click="making = true" />
         </div>
         <p class="lead">
           <template v-if="profile && grain">{{

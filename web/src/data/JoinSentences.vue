@@ -30,7 +30,9 @@ const sentences = computed(() =>
   <ul v-if="sentences.length" :aria-label="text.joins">
     <li v-for="sentence in sentences" :key="sentence.id">
       {{ sentence.joined }}
-      <strong v-for="remark in sentence.remarks" :key="remark">{{ remark }} </strong>
+      <template v-for="remark in sentence.remarks" :key="remark"
+        >{{ ' ' }}<strong>{{ remark }}</strong></template
+      >
     </li>
   </ul>
 </template>

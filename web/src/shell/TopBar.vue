@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import WordMark from './WordMark.vue'
 import { useSession } from '@/session/useSession'
 import { dark, toggleShade } from '@/theme/shade'
 import { words } from '@/words'
 
 const session = useSession()
+const route = useRoute()
 const router = useRouter()
 const businessDate = computed(() => {
   const date = session.person?.businessDate
@@ -26,8 +27,8 @@ async function signOut() {
   <header v-if="session.person" class="bar">
     <RouterLink to="/reports" class="home" aria-label="Grammatus, all reports"><WordMark /></RouterLink>
     <nav v-if="session.person.role === 'AUTHOR'" class="places" :aria-label="words.bar.places">
-      <RouterLink to="/reports">{{ words.bar.library }}</RouterLink>
-      <RouterLink to="/data">{{ words.bar.dataScreen }}</RouterLink>
+      <RouterLink to="/reports" :class="{ here: route.name !== 'data' }">{{ words.bar.library }}</RouterLink>
+      <RouterLink to="/data" :class="{ here: route.name === 'data' }">{{ words.bar.dataScreen }}</RouterLink>
     </nav>
     <span class="data">
       <span>{{ words.bar.data(session.person.source, session.person.demo) }}</span>
@@ -71,7 +72,7 @@ async function signOut() {
   padding: 0.3rem 0;
   border-bottom: 2px solid transparent;
 }
-.places a.router-link-active {
+.places a.here {
   color: var(--ink);
   border-bottom-color: var(--accent);
 }

@@ -19,7 +19,7 @@ const kinds: Record<Kind, string> = {
 const roles: Record<Role, string> = {
   ADDITIVE: 'adds up',
   NOT_ADDITIVE: 'does not add up',
-  IDENTIFIER: 'tells things apart',
+  IDENTIFIER: 'identifier',
   DESCRIPTIVE: '',
 }
 

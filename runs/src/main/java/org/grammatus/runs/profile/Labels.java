@@ -9,7 +9,7 @@ import org.grammatus.core.table.Column;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
-/** A field's values as its format prints them. */
+/** A field's values as its format prints them; times always with their time of day, which a format may leave out. */
 final class Labels {
 
     private static final ULocale LOCALE = ULocale.forLanguageTag("en-GB");
@@ -19,7 +19,8 @@ final class Labels {
 
     Labels(DatasetModel.FieldInfo field) {
         this.type = field.type();
-        this.format = new ValueFormat(type, Formats.of(field), LOCALE);
+        String pattern = type.equals(Type.TIMESTAMP) ? "d MMM y HH:mm" : Formats.of(field);
+        this.format = new ValueFormat(type, pattern, LOCALE);
     }
 
     String of(Column column, int row) {

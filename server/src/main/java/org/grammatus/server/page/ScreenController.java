@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 class ScreenController {
 
-    @GetMapping({"/sign-in", "/reports", "/reports/{id}", "/bench/{id}"})
+    @GetMapping({"/sign-in", "/reports", "/reports/{id}", "/bench/{id}", "/data", "/data/{id}"})
     String screen() {
         return "forward:/index.html";
     }
