@@ -93,6 +93,12 @@ public final class Samples {
         return DatasetModel.of(Definitions.readDataset(DATASET));
     }
 
+    /** With calculated fields and measures, as JSON separated by commas. */
+    public static DatasetModel dataset(String calculated, String measures) {
+        String more = ", \"calculated\": [" + calculated + "], \"measures\": [" + measures + "]}";
+        return DatasetModel.of(Definitions.readDataset(DATASET.strip().replaceAll("}$", "") + more));
+    }
+
     public static Report report() {
         return Definitions.readReport(REPORT);
     }
@@ -129,6 +135,10 @@ public final class Samples {
     }
 
     public Star star() {
+        return star(dataset());
+    }
+
+    private Star star(DatasetModel dataset) {
         Map<String, Column> orderFields = new LinkedHashMap<>();
         int missing = orders.size();
         orderFields.put("order_number", texts(column(orders, 0, true)));
@@ -145,7 +155,7 @@ public final class Samples {
         long[] lineKeys = new long[lines.size()];
         Arrays.setAll(lineKeys, i -> keys == null ? i : keys[i]);
         return new Star(
-                dataset(),
+                dataset,
                 List.of(
                         new Star.Rows(
                                 lines.size(),
@@ -156,9 +166,13 @@ public final class Samples {
     }
 
     public Grouped grouped(Report report, Answers answers) {
-        Plan plan = Planner.plan(report, dataset(), answers, CONTEXT);
+        return grouped(report, dataset(), answers);
+    }
+
+    public Grouped grouped(Report report, DatasetModel dataset, Answers answers) {
+        Plan plan = Planner.plan(report, dataset, answers, CONTEXT);
         Faults faults = new Faults();
-        Star star = star();
+        Star star = star(dataset);
         return Grouping.group(plan, star, KeptRows.of(plan, star, faults, () -> false), faults, () -> false);
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.expression.Expression;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Type;
 
@@ -27,6 +28,24 @@ public final class DatasetModel {
     private final int[] pointedFrom;
     private final List<Dataset.Join> joins;
     private final Map<String, FieldInfo> fields;
+    private final Map<String, NamedValue> named;
+
+    /**
+     * A calculated field or a measure.
+     *
+     * @param measure whether it has one value for a group; else one for a row
+     * @param value what it stands for, its own names not resolved
+     * @param role of a calculated field; measures are not added up
+     */
+    public record NamedValue(
+            String id,
+            String label,
+            Optional<String> description,
+            boolean measure,
+            Expression value,
+            Dataset.Role role,
+            Optional<String> format,
+            Optional<String> unit) {}
 
     /**
      * A field with its type and home.
@@ -40,18 +59,21 @@ public final class DatasetModel {
             List<Dataset.Table> tables,
             int[] pointedFrom,
             List<Dataset.Join> joins,
-            Map<String, FieldInfo> fields) {
+            Map<String, FieldInfo> fields,
+            Map<String, NamedValue> named) {
         this.definition = definition;
         this.tables = tables;
         this.pointedFrom = pointedFrom;
         this.joins = joins;
         this.fields = fields;
+        this.named = named;
     }
 
     /**
      * Finds the way from the grain to every table.
      *
-     * @throws org.grammatus.core.problem.ProblemException if a table is not reached, or reached twice, or a join does not fit
+     * @throws org.grammatus.core.problem.ProblemException if a table is not reached, or reached twice, a join does not fit, or a
+     *     calculated field or measure is wrong
      */
     public static DatasetModel of(Dataset dataset) {
         Problems problems = new Problems();
@@ -100,13 +122,17 @@ public final class DatasetModel {
             }
         }
         Map<String, FieldInfo> fields = fields(dataset, tables, problems);
+        Map<String, NamedValue> named = NamedValues.of(dataset, problems);
         problems.throwIfErrors();
-        return new DatasetModel(
+        DatasetModel model = new DatasetModel(
                 dataset,
                 List.copyOf(tables),
                 pointedFrom.stream().mapToInt(Integer::intValue).toArray(),
                 joins,
-                fields);
+                fields,
+                named);
+        NamedValues.check(model);
+        return model;
     }
 
     private static Map<String, FieldInfo> fields(Dataset dataset, List<Dataset.Table> tables, Problems problems) {
@@ -176,6 +202,16 @@ public final class DatasetModel {
 
     public Map<String, FieldInfo> fields() {
         return fields;
+    }
+
+    /** Calculated fields and measures, by id, in the order of the definition. */
+    public Map<String, NamedValue> named() {
+        return named;
+    }
+
+    /** A calculated field or measure by its id. */
+    public NamedValue named(String id) {
+        return named.get(id);
     }
 
     /** A field by its id. */

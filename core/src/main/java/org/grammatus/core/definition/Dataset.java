@@ -7,12 +7,25 @@ import java.util.Optional;
 import org.grammatus.core.value.Kind;
 
 /**
- * A dataset's definition, as {@code dataset.schema.json} describes it: tables, how they join, and a dictionary of fields.
+ * A dataset's definition, as {@code dataset.schema.json} describes it: tables, how they join, and a dictionary of what is known by
+ * name: fields, calculated fields and measures.
  *
  * @param grain id of the table whose rows are the dataset's rows
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"format", "version", "id", "label", "description", "calendar", "grain", "tables", "joins", "fields"
+@JsonPropertyOrder({
+    "format",
+    "version",
+    "id",
+    "label",
+    "description",
+    "calendar",
+    "grain",
+    "tables",
+    "joins",
+    "fields",
+    "calculated",
+    "measures"
 })
 public record Dataset(
         String format,
@@ -24,7 +37,9 @@ public record Dataset(
         String grain,
         List<Table> tables,
         List<Join> joins,
-        List<Field> fields) {
+        List<Field> fields,
+        Optional<List<Calculated>> calculated,
+        Optional<List<Measure>> measures) {
 
     public static final String FORMAT = "grammatus-dataset";
     public static final int VERSION = 1;
@@ -80,6 +95,37 @@ public record Dataset(
             Kind type,
             Optional<Integer> scale,
             Role role,
+            Optional<String> format,
+            Optional<String> unit) {}
+
+    /**
+     * A field that the source does not have: an expression over others, calculated ones among them.
+     *
+     * @param value an expression of one row
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "label", "description", "value", "role", "format", "unit"})
+    public record Calculated(
+            String id,
+            String label,
+            Optional<String> description,
+            String value,
+            Role role,
+            Optional<String> format,
+            Optional<String> unit) {}
+
+    /**
+     * A named aggregate, defined once for all reports: "net sales", "orders".
+     *
+     * @param value an expression of many rows, with aggregates; other measures may be in it
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "label", "description", "value", "format", "unit"})
+    public record Measure(
+            String id,
+            String label,
+            Optional<String> description,
+            String value,
             Optional<String> format,
             Optional<String> unit) {}
 

@@ -38,6 +38,8 @@ final class References {
         references.ids("/tables", dataset.tables(), Dataset.Table::id);
         references.ids("/joins", dataset.joins(), Dataset.Join::id);
         references.ids("/fields", dataset.fields(), Dataset.Field::id);
+        references.ids("/calculated", dataset.calculated().orElse(List.of()), Dataset.Calculated::id);
+        references.ids("/measures", dataset.measures().orElse(List.of()), Dataset.Measure::id);
         List<String> tables = dataset.tables().stream().map(Dataset.Table::id).toList();
         references.known("/grain", "table", dataset.grain(), tables);
         List<String> fields = dataset.fields().stream().map(Dataset.Field::id).toList();

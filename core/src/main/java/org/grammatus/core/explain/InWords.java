@@ -26,6 +26,7 @@ public final class InWords {
         return switch (e) {
             case Typed.Constant c -> constant(c.value());
             case Typed.Field f -> dataset.field(f.id()).definition().label();
+            case Typed.Named n -> dataset.named(n.id()).label();
             case Typed.Negate n -> "−" + nested(n.operand());
             case Typed.Arithmetic a ->
                 nested(a.left()) + " "
@@ -90,6 +91,7 @@ public final class InWords {
         return switch (e) {
             case Typed.Constant c -> of(c);
             case Typed.Field f -> of(f);
+            case Typed.Named n -> of(n);
             case Typed.Aggregate a -> of(a);
             default -> "(" + of(e) + ")";
         };

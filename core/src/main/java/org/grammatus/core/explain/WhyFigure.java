@@ -109,7 +109,7 @@ public record WhyFigure(
         Plan plan = grouped.plan();
         Typed value = plan.totals().get(total).value();
         int depth = grouped.tree().depthOf(node);
-        if (value instanceof Typed.Aggregate aggregate) {
+        if (value.unnamed() instanceof Typed.Aggregate aggregate) {
             int home = new Homes(plan.dataset()).orGrain(aggregate);
             if (home != DatasetModel.GRAIN) {
                 onGrain(grouped, node, depth, home, remarks);

@@ -8,9 +8,15 @@ import org.grammatus.core.value.Scalar;
 /** The names an expression may use where it stands. */
 public interface Names {
 
-    /** The field of this name; an unquoted name is found whatever its case. */
-    Optional<Typed.Field> field(String name, boolean quoted);
+    /** The field of this name, or what a calculated field stands for; an unquoted name is found whatever its case. */
+    Optional<Typed> field(String name, boolean quoted);
 
+    /** What the measure of this name stands for, likewise. */
+    default Optional<Typed> measure(String name, boolean quoted) {
+        return Optional.empty();
+    }
+
+    /** Names of fields, calculated fields and measures. */
     Collection<String> fieldNames();
 
     /** What {@code :name} stands for: its answer, or NULL of its type. */

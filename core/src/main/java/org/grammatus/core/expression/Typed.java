@@ -16,6 +16,7 @@ public sealed interface Typed {
         return switch (this) {
             case Constant c -> List.of();
             case Field f -> List.of();
+            case Named n -> List.of(n.value());
             case Negate n -> List.of(n.operand());
             case Arithmetic a -> List.of(a.left(), a.right());
             case AddDays d -> List.of(d.value());
@@ -35,6 +36,11 @@ public sealed interface Typed {
         };
     }
 
+    /** What is computed, under whatever name. */
+    default Typed unnamed() {
+        return this instanceof Named n ? n.value().unnamed() : this;
+    }
+
     record Constant(Scalar value) implements Typed {
         @Override
         public Type type() {
@@ -44,6 +50,14 @@ public sealed interface Typed {
 
     /** A field's value, by the field's id. */
     record Field(String id, Type type) implements Typed {}
+
+    /** A calculated field or a measure, by its id, and what it stands for. */
+    record Named(String id, Typed value) implements Typed {
+        @Override
+        public Type type() {
+            return value.type();
+        }
+    }
 
     record Negate(Typed operand) implements Typed {
         @Override

@@ -46,31 +46,33 @@ public final class Typing {
         return typing.condition(expression);
     }
 
-    /** Whether an expression contains an aggregate, and so must stand in a scope. */
-    public static boolean aggregates(Expression e) {
+    /** Whether an expression contains an aggregate or a measure, and so must stand in a scope. */
+    public static boolean aggregates(Expression e, Names names) {
         return switch (e) {
             case Expression.Aggregate a -> true;
             case Expression.Literal l -> false;
-            case Expression.Name n -> false;
+            case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
             case Expression.Prompt p -> false;
             case Expression.Days d -> false;
             case Expression.CurrentDate d -> false;
-            case Expression.Coalesce c -> c.values().stream().anyMatch(Typing::aggregates);
-            case Expression.Like l -> aggregates(l.value()) || aggregates(l.pattern());
-            case Expression.Negate n -> aggregates(n.operand());
-            case Expression.Not n -> aggregates(n.operand());
-            case Expression.Arithmetic a -> aggregates(a.left()) || aggregates(a.right());
-            case Expression.Concat c -> aggregates(c.left()) || aggregates(c.right());
-            case Expression.Compare c -> aggregates(c.left()) || aggregates(c.right());
-            case Expression.Logic l -> aggregates(l.left()) || aggregates(l.right());
-            case Expression.Between b -> aggregates(b.value()) || aggregates(b.low()) || aggregates(b.high());
+            case Expression.Coalesce c -> c.values().stream().anyMatch(part -> aggregates(part, names));
+            case Expression.Like l -> aggregates(l.value(), names) || aggregates(l.pattern(), names);
+            case Expression.Negate n -> aggregates(n.operand(), names);
+            case Expression.Not n -> aggregates(n.operand(), names);
+            case Expression.Arithmetic a -> aggregates(a.left(), names) || aggregates(a.right(), names);
+            case Expression.Concat c -> aggregates(c.left(), names) || aggregates(c.right(), names);
+            case Expression.Compare c -> aggregates(c.left(), names) || aggregates(c.right(), names);
+            case Expression.Logic l -> aggregates(l.left(), names) || aggregates(l.right(), names);
+            case Expression.Between b ->
+                aggregates(b.value(), names) || aggregates(b.low(), names) || aggregates(b.high(), names);
             case Expression.In in ->
-                aggregates(in.value()) || in.list().stream().anyMatch(Typing::aggregates);
-            case Expression.IsNull n -> aggregates(n.value());
+                aggregates(in.value(), names) || in.list().stream().anyMatch(part -> aggregates(part, names));
+            case Expression.IsNull n -> aggregates(n.value(), names);
             case Expression.Case c ->
-                c.subject().filter(Typing::aggregates).isPresent()
-                        || c.whens().stream().anyMatch(w -> aggregates(w.condition()) || aggregates(w.result()))
-                        || c.otherwise().filter(Typing::aggregates).isPresent();
+                c.subject().filter(part -> aggregates(part, names)).isPresent()
+                        || c.whens().stream()
+                                .anyMatch(w -> aggregates(w.condition(), names) || aggregates(w.result(), names))
+                        || c.otherwise().filter(part -> aggregates(part, names)).isPresent();
         };
     }
 
@@ -100,14 +102,24 @@ public final class Typing {
     }
 
     private Typed field(Expression.Name n) {
-        Typed.Field field = names.field(n.name(), n.quoted())
+        Optional<Typed> measure = names.measure(n.name(), n.quoted());
+        if (place == Place.SCOPE && measure.isPresent()) {
+            return measure.get();
+        }
+        if (measure.isPresent()) {
+            throw fault(
+                    n.position(),
+                    "measure \"" + n.name() + "\" has one value for a group, none for a row; it stands in a total or an"
+                            + " order, outside SUM, COUNT, AVG, MIN and MAX");
+        }
+        Typed field = names.field(n.name(), n.quoted())
                 .orElseThrow(() -> fault(
                         n.position(),
                         "unknown field \"" + n.name() + "\"" + Suggestion.inWords(n.name(), names.fieldNames())));
         if (place == Place.SCOPE) {
             throw fault(
                     n.position(),
-                    "field \"" + field.id() + "\" has many values here; put it into SUM, COUNT, AVG, MIN or MAX");
+                    "field \"" + n.name() + "\" has many values here; put it into SUM, COUNT, AVG, MIN or MAX");
         }
         return field;
     }

@@ -24,7 +24,7 @@ final class Advice {
 
     /** Summing prices, rates or identifiers. */
     private static void onSum(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
-        if (total.value() instanceof Typed.Aggregate a
+        if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
                 && a.argument().orElse(total.value()) instanceof Typed.Field f) {
             Proposals.againstSum(dataset.field(f.id()))

@@ -9,25 +9,26 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
-/** The names of a report's expressions: its dataset's fields and its prompts' answers. Notes which fields are used. */
+/** The names of a report's expressions: what its dataset knows by name, and its prompts' answers. Notes which fields are used. */
 final class PlanNames implements Names {
 
     private static final String FROM = "_from";
     private static final String TO = "_to";
 
-    private final DatasetModel dataset;
+    private final DatasetNames known;
     private final Map<String, Scalar> answers;
     private final LocalDate today;
     private final Set<String> used = new TreeSet<>();
 
     PlanNames(DatasetModel dataset, List<ResolvedPrompt> prompts, LocalDate today) {
-        this.dataset = dataset;
+        this.known = new DatasetNames(dataset, today);
         this.today = today;
         this.answers = answers(prompts);
     }
@@ -37,19 +38,30 @@ final class PlanNames implements Names {
     }
 
     @Override
-    public Optional<Typed.Field> field(String name, boolean quoted) {
-        return dataset.fields().keySet().stream()
-                .filter(id -> quoted ? id.equals(name) : id.equalsIgnoreCase(name))
-                .findFirst()
-                .map(id -> {
-                    used.add(id);
-                    return new Typed.Field(id, dataset.field(id).type());
-                });
+    public Optional<Typed> field(String name, boolean quoted) {
+        return noted(known.field(name, quoted));
+    }
+
+    @Override
+    public Optional<Typed> measure(String name, boolean quoted) {
+        return noted(known.measure(name, quoted));
+    }
+
+    private Optional<Typed> noted(Optional<Typed> named) {
+        named.ifPresent(this::note);
+        return named;
+    }
+
+    private void note(Typed e) {
+        if (e instanceof Typed.Field field) {
+            used.add(field.id());
+        }
+        e.operands().forEach(this::note);
     }
 
     @Override
     public Collection<String> fieldNames() {
-        return dataset.fields().keySet();
+        return known.fieldNames();
     }
 
     @Override

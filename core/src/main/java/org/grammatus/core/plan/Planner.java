@@ -181,7 +181,11 @@ public final class Planner {
         }
         Dataset.Table table = dataset.table(dataset.field(field.id()).table());
         boolean isName = table.name().filter(field.id()::equals).isPresent();
-        return table.code().filter(code -> isName && !code.equals(field.id())).flatMap(code -> names.field(code, true));
+        return table.code()
+                .filter(code -> isName && !code.equals(field.id()))
+                .flatMap(code -> names.field(code, true))
+                .filter(Typed.Field.class::isInstance)
+                .map(Typed.Field.class::cast);
     }
 
     private Plan.Highlight highlight(String pointer, Report.Highlight highlight) {
@@ -190,7 +194,7 @@ public final class Planner {
                 pointer + "/when",
                 () -> {
                     Expression parsed = ExpressionParser.parse(highlight.when());
-                    scope[0] = Typing.aggregates(parsed);
+                    scope[0] = Typing.aggregates(parsed, names);
                     return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
                 },
                 NOTHING);
@@ -205,7 +209,7 @@ public final class Planner {
                     pointer + "/" + i + "/by",
                     () -> {
                         Expression by = ExpressionParser.parse(term.by());
-                        boolean scope = overScope && Typing.aggregates(by);
+                        boolean scope = overScope && Typing.aggregates(by, names);
                         Typing.Place place = scope ? Typing.Place.SCOPE : Typing.Place.ROW;
                         return new Plan.Term(Typing.type(by, names, place), scope, term.direction());
                     },

@@ -29,6 +29,7 @@ public final class Evaluator {
         return switch (e) {
             case Typed.Constant c -> Scalars.repeat(c.value(), frame.size());
             case Typed.Field f -> frame.field(f.id());
+            case Typed.Named n -> visit(n.value());
             case Typed.Aggregate a -> frame.aggregate(a);
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
             case Typed.Arithmetic a ->

@@ -27,7 +27,7 @@ class TypingTest {
 
     private static final Names NAMES = new Names() {
         @Override
-        public Optional<Typed.Field> field(String name, boolean quoted) {
+        public Optional<Typed> field(String name, boolean quoted) {
             return FIELDS.keySet().stream()
                     .filter(id -> quoted ? id.equals(name) : id.equalsIgnoreCase(name))
                     .findFirst()

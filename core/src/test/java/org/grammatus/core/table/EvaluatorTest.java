@@ -33,7 +33,7 @@ class EvaluatorTest {
 
     private static final Names NAMES = new Names() {
         @Override
-        public Optional<Typed.Field> field(String name, boolean quoted) {
+        public Optional<Typed> field(String name, boolean quoted) {
             return Optional.ofNullable(FIELDS.get(name)).map(c -> new Typed.Field(name, c.type()));
         }
 
