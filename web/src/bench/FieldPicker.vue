@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import { perRow } from './perRow'
 import { ranked } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
@@ -42,13 +43,13 @@ function move(event: KeyboardEvent, step: number) {
         :key="field.id"
         type="button"
         class="option"
-        :title="field.description"
+        :title="[field.description, field.formula].filter(Boolean).join(' · ')"
         @click="emit('pick', field)"
         @keydown.down.prevent="move($event, 1)"
         @keydown.up.prevent="move($event, -1)"
       >
         <span>{{ field.label }}</span>
-        <small>{{ words.bench.types[field.type] }}</small>
+        <small>{{ perRow(field) ? words.bench.types[field.type] : words.bench.fields.measure }}</small>
       </button>
       <p v-if="shown.length === 0">{{ words.bench.fields.none }}</p>
     </div>

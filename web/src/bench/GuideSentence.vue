@@ -3,6 +3,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import { block } from './edits/report'
 import FieldButton from './FieldButton.vue'
+import { perRow } from './perRow'
 import type { DatasetView, FieldView, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -76,6 +77,7 @@ const options = computed(() =>
       :dataset="dataset"
       :label="levels.length ? undefined : text.level"
       :name="text.addLevel"
+      :accept="perRow"
       @pick="(field) => emit('addLevel', field)"
     />
     <template v-if="dataset.dateField">

@@ -37,9 +37,12 @@ function columnLabel(total: Total): string {
 /** The totals that can be made of what a column shows. */
 function choices(columnId: string, current?: string) {
   const value = block(props.report).columns.find((column) => column.id === columnId)?.value
-  const field = props.dataset.fields.find((f) => f.value === value)
-  const known = field
-    ? field.totals.map((total) => ({ value: total.value, label: total.name, advice: total.advice }))
+  const fields = props.dataset.fields.filter((f) => f.value === value)
+  // Every measure fits a column that is empty in rows.
+  const known = fields.length
+    ? fields
+        .flatMap((field) => field.totals)
+        .map((total) => ({ value: total.value, label: total.name, advice: total.advice }))
     : ['SUM', 'AVG', 'COUNT', 'MIN', 'MAX'].map((name) => ({
         value: `${name}(${value})`,
         label: name,

@@ -7,6 +7,7 @@ import { columnDirection, orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
 import * as totals from './edits/totals'
 import { partName, type Part } from './parts'
+import { perRow } from './perRow'
 import type { DatasetView, FieldView, PageView, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -40,9 +41,12 @@ export function useBenchEdits(
     selectNew('column', before, block(report.value!).columns)
   }
 
-  function addLevel(field: FieldView) {
+  function addLevel({ id, label, level }: FieldView) {
+    if (!level) {
+      return
+    }
     const before = block(report.value!).levels.map((l) => l.id)
-    apply(edits.addLevel(field.label), (r) => levels.addLevel(r, field))
+    apply(edits.addLevel(label), (r) => levels.addLevel(r, { id, label, level }))
     selectNew('level', before, block(report.value!).levels)
   }
 
@@ -209,7 +213,7 @@ export function useBenchEdits(
   function levelFrom(id: string) {
     const before = block(report.value!).levels.map((l) => l.id)
     const column = block(report.value!).columns.find((c) => c.id === id)
-    const field = dataset.value?.fields.find((f) => f.value === column?.value)
+    const field = dataset.value?.fields.find((f) => perRow(f) && f.value === column?.value)
     apply(edits.addLevel(nameOf({ kind: 'column', id })), (r) => levels.levelFromColumn(r, id, field))
     selectNew('level', before, block(report.value!).levels)
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import type { DatasetProfile, DatasetView } from '@/api/client'
+import type { DatasetProfile, DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
 
 /** The dataset's fields by home table, each with what it is and what its values are like. */
@@ -11,17 +11,30 @@ const emit = defineEmits<{ choose: [id: string] }>()
 const text = words.data
 const sought = ref('')
 const fits = (name: string) => name.toLowerCase().includes(sought.value.trim().toLowerCase())
-const tables = computed(() =>
-  props.dataset.tables
-    .map((table) => ({
-      ...table,
-      rows: props.profile?.tables.find((t) => t.id === table.id)?.rows,
-      fields: props.dataset.fields
-        .filter((field) => field.table === table.id && (fits(field.label) || fits(field.id)))
-        .map((field) => ({ ...field, seen: props.profile?.fields.find((f) => f.id === field.id) })),
-    }))
-    .filter((table) => table.fields.length),
-)
+const groups = computed(() => {
+  const { fields } = props.dataset
+  const described = (list: FieldView[]) =>
+    list
+      .filter((field) => fits(field.label) || fits(field.id))
+      .map((field) => ({ ...field, seen: props.profile?.fields.find((f) => f.id === field.id) }))
+  const tables = props.dataset.tables.map((table) => {
+    const rows = props.profile?.tables.find((t) => t.id === table.id)?.rows
+    const { one, other } = text.rowNoun
+    return {
+      id: table.id,
+      title: rows === undefined ? table.noun : text.home(table.noun, text.rows(rows, one, other)),
+      fields: described(fields.filter((f) => f.made === 'READ' && f.table === table.id)),
+    }
+  })
+  const made = (id: FieldView['made'], title: string) => ({
+    id,
+    title,
+    fields: described(fields.filter((f) => f.made === id)),
+  })
+  return [made('MEASURE', text.measures), made('CALCULATED', text.calculated), ...tables].filter(
+    (group) => group.fields.length,
+  )
+})
 
 /** ↑ and ↓ go through the fields as through a list. */
 function step(event: KeyboardEvent, by: number) {
@@ -55,17 +68,13 @@ function step(event: KeyboardEvent, by: number) {
           <th scope="col" class="number">{{ text.dictionary.blank }}</th>
         </tr>
       </thead>
-      <tbody v-for="table in tables" :key="table.id">
+      <tbody v-for="group in groups" :key="group.id">
         <tr class="home">
           <th scope="rowgroup" colspan="5">
-            {{
-              table.rows === undefined
-                ? table.noun
-                : text.home(table.noun, text.rows(table.rows, text.rowNoun.one, text.rowNoun.other))
-            }}
+            {{ group.title }}
           </th>
         </tr>
-        <tr v-for="field in table.fields" :key="field.id" :class="{ chosen: field.id === chosen }">
+        <tr v-for="field in group.fields" :key="field.id" :class="{ chosen: field.id === chosen }">
           <th scope="row">
             <button
               type="button"
@@ -79,7 +88,8 @@ function step(event: KeyboardEvent, by: number) {
             </button>
           </th>
           <td class="kind">{{ text.kind(field.type, field.role, field.unit) }}</td>
-          <td class="samples" :title="field.seen?.samples.join(', ')">
+          <td v-if="field.formula" class="formula" :title="field.formula">{{ field.formula }}</td>
+          <td v-else class="samples" :title="field.seen?.samples.join(', ')">
             {{ field.seen?.samples.map((s) => s || text.profile.emptyText).join(', ') }}
           </td>
           <td class="number">{{ field.seen && text.number(field.seen.distinct) }}</td>
@@ -87,7 +97,7 @@ function step(event: KeyboardEvent, by: number) {
         </tr>
       </tbody>
     </table>
-    <p v-if="!tables.length" class="none">{{ text.noField(sought) }}</p>
+    <p v-if="!groups.length" class="none">{{ text.noField(sought) }}</p>
   </div>
 </template>
 
@@ -165,10 +175,12 @@ button {
   overflow-wrap: anywhere;
 }
 .kind,
-.samples {
+.samples,
+.formula {
   color: var(--quiet);
 }
-.samples {
+.samples,
+.formula {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

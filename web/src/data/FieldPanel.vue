@@ -17,29 +17,38 @@ const most = computed(() => detail.value?.frequent[0]?.rows ?? 1)
 const facts = computed(() => {
   const { field } = props
   const seen = detail.value
-  if (!field || !seen) {
+  const { profile } = text
+  if (!field) {
     return []
   }
-  const { profile } = text
-  return [
+  const known: [string, string | undefined][] = [
     [profile.name, field.id],
-    [profile.source, `${home.value?.source}.${field.source}`],
+    [profile.source, field.source && `${home.value?.source}.${field.source}`],
     [profile.format, field.format],
-    [profile.rows, text.rows(seen.rows, text.rowNoun.one, text.rowNoun.other)],
-    [profile.blank, seen.blank ? `${text.number(seen.blank)} (${text.share(seen.blank, seen.rows)})` : '0'],
-    [profile.empty, seen.emptyTexts ? text.number(seen.emptyTexts) : undefined],
-    [profile.distinct, text.number(seen.distinct)],
-    [profile.smallest, seen.smallest],
-    [profile.largest, seen.largest],
-  ].filter((fact): fact is [string, string] => Boolean(fact[1]))
+  ]
+  const measured: [string, string | undefined][] = seen
+    ? [
+        [profile.rows, text.rows(seen.rows, text.rowNoun.one, text.rowNoun.other)],
+        [
+          profile.blank,
+          seen.blank ? `${text.number(seen.blank)} (${text.share(seen.blank, seen.rows)})` : '0',
+        ],
+        [profile.empty, seen.emptyTexts ? text.number(seen.emptyTexts) : undefined],
+        [profile.distinct, text.number(seen.distinct)],
+        [profile.smallest, seen.smallest],
+        [profile.largest, seen.largest],
+      ]
+    : []
+  return [...known, ...measured].filter((fact): fact is [string, string] => Boolean(fact[1]))
 })
 
 watch(
   () => [props.dataset.id, props.field?.id] as const,
   async ([dataset, field]) => {
     problem.value = ''
-    if (!field) {
-      detail.value = undefined
+    detail.value = undefined
+    // A measure has no value in a row, so there is nothing to profile.
+    if (!field || props.field?.made === 'MEASURE') {
       return
     }
     try {
@@ -72,14 +81,18 @@ watch(
       </header>
       <p class="quiet">{{ text.kind(field.type, field.role, field.unit) }}</p>
       <p v-if="field.description">{{ field.description }}</p>
+      <template v-if="field.formula">
+        <h3>{{ text.profile.formula }}</h3>
+        <code>{{ field.formula }}</code>
+      </template>
       <p v-if="problem" role="alert">{{ problem }}</p>
-      <template v-if="detail?.id === field.id">
-        <dl>
-          <div v-for="[name, value] in facts" :key="name">
-            <dt>{{ name }}</dt>
-            <dd>{{ value }}</dd>
-          </div>
-        </dl>
+      <dl>
+        <div v-for="[name, value] in facts" :key="name">
+          <dt>{{ name }}</dt>
+          <dd>{{ value }}</dd>
+        </div>
+      </dl>
+      <template v-if="detail">
         <p v-if="detail.rows && !detail.distinct" class="quiet">{{ text.profile.onlyBlank }}</p>
         <template v-if="detail.bars.length">
           <h3>{{ text.profile.spread }}</h3>
@@ -135,6 +148,11 @@ p {
 }
 .quiet {
   color: var(--quiet);
+}
+code {
+  font: inherit;
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
 }
 dl {
   margin: 0.6rem 0 0;

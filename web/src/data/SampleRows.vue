@@ -15,6 +15,11 @@ const offset = ref(0)
 const problem = ref('')
 const only = computed(() => props.only && { field: props.only.field.id, value: props.only.value })
 const isNumber = (field: FieldView) => field.type === 'INTEGER' || field.type === 'DECIMAL'
+/** What has a value in each row, in the order in which rows give their values. */
+const fields = computed(() => [
+  ...props.dataset.fields.filter((field) => field.made === 'READ'),
+  ...props.dataset.fields.filter((field) => field.made === 'CALCULATED'),
+])
 const key = () => `${props.dataset.id} ${only.value?.field} ${only.value?.value}`
 
 watch(key, () => (offset.value = 0))
@@ -46,12 +51,7 @@ watch(
       <table v-if="rows">
         <thead>
           <tr>
-            <th
-              v-for="field in dataset.fields"
-              :key="field.id"
-              scope="col"
-              :class="{ number: isNumber(field) }"
-            >
+            <th v-for="field in fields" :key="field.id" scope="col" :class="{ number: isNumber(field) }">
               <button type="button" :title="text.profile.title(field.label)" @click="emit('field', field.id)">
                 {{ field.label }}
               </button>
@@ -60,12 +60,7 @@ watch(
         </thead>
         <tbody>
           <tr v-for="(row, i) in rows.rows" :key="rows.offset + i">
-            <td
-              v-for="(value, j) in row"
-              :key="j"
-              :class="{ number: isNumber(dataset.fields[j]!) }"
-              :title="value"
-            >
+            <td v-for="(value, j) in row" :key="j" :class="{ number: isNumber(fields[j]!) }" :title="value">
               {{ value }}
             </td>
           </tr>

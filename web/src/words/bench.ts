@@ -93,6 +93,7 @@ export const bench = {
     typed: 'Type a condition',
   },
   fields: {
+    measure: 'measure',
     find: 'Find a field',
     none: 'No field is called so.',
     column: (label: string) => `Add ${label} as a column`,

@@ -39,6 +39,8 @@ export const data = {
     `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,
   rowNoun: { one: 'row', other: 'rows' },
   fields: 'Fields',
+  measures: 'measures',
+  calculated: 'calculated fields',
   sampleRows: 'Rows',
   show: 'What to show',
   dictionary: {
@@ -60,6 +62,7 @@ export const data = {
   profile: {
     title: (label: string) => `${label}: its values`,
     name: 'In expressions',
+    formula: 'Computed as',
     source: 'Read from',
     rows: 'Rows',
     blank: 'Blank',

@@ -1,6 +1,7 @@
 import { arranged } from './levels'
 import { block, changed, freeId, moved, withBlock } from './report'
 import { everywhere } from './totals'
+import { perRow } from '../perRow'
 import type { Column, FieldView, Report, Total } from '@/api/client'
 
 /** Columns with the totals under them, as they are copied. */
@@ -13,7 +14,9 @@ export interface CopiedColumns {
 export function addColumn(report: Report, field: FieldView, before = block(report).columns.length): Report {
   const id = freeId(report, `c-${field.id}`)
   const columns = [...block(report).columns]
-  columns.splice(before, 0, { id, label: field.label, value: field.value })
+  // What is empty in rows would stand as texts do; a measure's figures stand as figures.
+  const align = perRow(field) ? {} : { align: 'end' as const }
+  columns.splice(before, 0, { id, label: field.label, value: field.value, ...align })
   const grown = withBlock(report, { columns })
   if (!field.usual) {
     return arranged(grown)

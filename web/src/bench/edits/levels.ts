@@ -1,7 +1,7 @@
 import { block, changed, freeId, moved, stripped, withBlock } from './report'
 import type { Column, FieldView, Level, Report, Total } from '@/api/client'
 
-type LevelSource = Pick<FieldView, 'id' | 'label' | 'level'>
+type LevelSource = Pick<FieldView, 'id' | 'label'> & { level: NonNullable<FieldView['level']> }
 
 /** A field's level. A first level under measures alone makes a summary: its groups are lines, its rows are not printed. */
 export function addLevel(report: Report, field: LevelSource, before = block(report).levels.length): Report {
@@ -9,7 +9,7 @@ export function addLevel(report: Report, field: LevelSource, before = block(repo
   const summed = new Set(totals.map((total) => total.column))
   const measuresAlone = columns.length > 0 && columns.every((column) => summed.has(column.id))
   const id = freeId(report, field.id)
-  const main = totals.find((total) => total.value.startsWith('SUM('))
+  const main = totals.find((total) => total.value.startsWith('SUM(')) ?? totals[0]
   const level: Level = stripped({
     id,
     name: field.label,

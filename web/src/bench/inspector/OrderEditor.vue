@@ -4,6 +4,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import { block, freeId } from '../edits/report'
 import { setOrder } from '../edits/order'
+import { perRow } from '../perRow'
 import type { DatasetView, Order, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -23,13 +24,24 @@ const choices = computed(() => {
   const measured = props.level
     ? totals.map((total) => ({ value: total.value, label: `${label(total.column)} · ${total.value}` }))
     : []
-  const fields = props.dataset.fields.map((field) => ({ value: field.value, label: field.label }))
-  const known = [...measured, ...fields]
+  const measures = props.level
+    ? props.dataset.fields
+        .filter((field) => !perRow(field) && !totals.some((total) => total.value === field.usual))
+        .map((field) => ({ value: field.usual!, label: field.label }))
+    : []
+  const fields = props.dataset.fields
+    .filter(perRow)
+    .map((field) => ({ value: field.value, label: field.label }))
+  const known = [...measured, ...measures, ...fields]
   const own = order.value
     .filter((term) => !known.some((choice) => choice.value === term.by))
     .map((term) => ({ value: term.by, label: term.by }))
   return [...known, ...own]
 })
+/** Figures of a group begin with the largest. */
+const isFigure = (by: string) =>
+  block(props.report).totals.some((total) => total.value === by) ||
+  props.dataset.fields.some((field) => !perRow(field) && field.usual === by)
 const directions = [
   { value: 'ascending', label: text.ascending },
   { value: 'descending', label: text.descending },
@@ -55,7 +67,7 @@ function add() {
   const by = choices.value.find((choice) => !order.value.some((term) => term.by === choice.value))?.value
   if (by) {
     const id = freeId(props.report, `o-${props.level ?? 'rows'}`)
-    set([...order.value, { id, by, direction: by.startsWith('SUM') ? 'descending' : 'ascending' }])
+    set([...order.value, { id, by, direction: isFigure(by) ? 'descending' : 'ascending' }])
   }
 }
 </script>

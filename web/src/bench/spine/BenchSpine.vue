@@ -9,6 +9,7 @@ import { block } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
 import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
+import { perRow } from '../perRow'
 import type { DatasetView, FieldView, PreviewView, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -120,6 +121,7 @@ const of = (kind: PartKind) => ({
         <FieldButton
           :dataset="dataset"
           :name="text.add(text.prompts)"
+          :accept="perRow"
           @pick="(field) => emit('addPrompt', field)"
         />
       </template>
@@ -130,6 +132,7 @@ const of = (kind: PartKind) => ({
           v-slot="{ hide }"
           :dataset="dataset"
           :name="text.add(text.filters)"
+          :accept="perRow"
           @pick="(field) => emit('addFilter', field)"
         >
           <Button
@@ -149,6 +152,7 @@ const of = (kind: PartKind) => ({
         <FieldButton
           :dataset="dataset"
           :name="text.add(text.groups)"
+          :accept="perRow"
           @pick="(field) => emit('addLevel', field)"
         />
       </template>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import { perRow } from '../perRow'
 import { ranked } from '../ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
@@ -39,12 +40,14 @@ const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)
             type="button"
             class="field"
             :aria-label="words.bench.fields.column(field.label)"
-            :title="`${words.bench.types[field.type]}, ${words.bench.fields.table(noun(field.table))}${field.description ? ` · ${field.description}` : ''}`"
+            :title="`${words.bench.types[field.type]}, ${words.bench.fields.table(noun(field.table))}${field.description ? ` · ${field.description}` : ''}${field.formula ? ` · ${field.formula}` : ''}`"
             @click="emit('column', field)"
           >
             {{ field.label }}
+            <small v-if="!perRow(field)">{{ words.bench.fields.measure }}</small>
           </button>
           <Button
+            v-if="perRow(field)"
             icon="pi pi-sitemap"
             text
             size="small"
@@ -106,6 +109,10 @@ li {
   min-height: 24px;
   cursor: pointer;
   border-radius: 3px;
+}
+small {
+  color: var(--quiet);
+  margin-left: 0.3rem;
 }
 .field:hover {
   background: var(--accent-soft);

@@ -55,7 +55,8 @@ class ProfileFiguresTest {
         Dataset.Field field = info.definition();
         String table = star.dataset().table(info.table()).table();
         String column = field.column();
-        FieldProfile profile = FieldProfile.of(info, star);
+        FieldProfile profile =
+                FieldProfile.of(star.table(info.table()).fields().get(field.id()), star.sourceRows(info.table()));
         ValueCounts values = profile.values();
         List<Integer> mostFrequent = values.mostFrequent();
         String said = "%d rows, %d blank, %d different, %d at most"

@@ -1,5 +1,6 @@
 package org.grammatus.core.dataset;
 
+import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Type;
 
@@ -34,7 +36,8 @@ public final class DatasetModel {
      * A calculated field or a measure.
      *
      * @param measure whether it has one value for a group; else one for a row
-     * @param value what it stands for, its own names not resolved
+     * @param text its expression as it was written
+     * @param value the same, its names not resolved
      * @param role of a calculated field; measures are not added up
      */
     public record NamedValue(
@@ -42,6 +45,7 @@ public final class DatasetModel {
             String label,
             Optional<String> description,
             boolean measure,
+            String text,
             Expression value,
             Dataset.Role role,
             Optional<String> format,
@@ -212,6 +216,28 @@ public final class DatasetModel {
     /** A calculated field or measure by its id. */
     public NamedValue named(String id) {
         return named.get(id);
+    }
+
+    /** Calculated fields alone. */
+    public List<NamedValue> calculated() {
+        return named.values().stream().filter(value -> !value.measure()).toList();
+    }
+
+    /** Measures alone. */
+    public List<NamedValue> measures() {
+        return named.values().stream().filter(NamedValue::measure).toList();
+    }
+
+    /** Ids of what has a value in every row: fields and calculated fields. */
+    public List<String> rowNames() {
+        List<String> names = new ArrayList<>(fields.keySet());
+        calculated().forEach(value -> names.add(value.id()));
+        return names;
+    }
+
+    /** The type of a field or calculated field; none where there is no such. */
+    public Optional<Type> typeOf(String id) {
+        return new DatasetNames(this, LocalDate.EPOCH).field(id, true).map(Typed::type);
     }
 
     /** A field by its id. */

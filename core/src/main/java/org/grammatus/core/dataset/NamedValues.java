@@ -28,7 +28,15 @@ final class NamedValues {
             named.put(
                     c.id(),
                     new DatasetModel.NamedValue(
-                            c.id(), c.label(), c.description(), false, value, c.role(), c.format(), c.unit()));
+                            c.id(),
+                            c.label(),
+                            c.description(),
+                            false,
+                            c.value(),
+                            value,
+                            c.role(),
+                            c.format(),
+                            c.unit()));
         }
         List<Dataset.Measure> measures = dataset.measures().orElse(List.of());
         for (int i = 0; i < measures.size(); i++) {
@@ -41,6 +49,7 @@ final class NamedValues {
                             m.label(),
                             m.description(),
                             true,
+                            m.value(),
                             value,
                             Dataset.Role.NOT_ADDITIVE,
                             m.format(),

@@ -7,6 +7,7 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report.Bucket;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.Type;
 
 /** What usually makes sense to do with a field, so that an author mostly just agrees. */
 public final class Proposals {
@@ -31,14 +32,30 @@ public final class Proposals {
      */
     public record Level(String key, Optional<String> label, Optional<Bucket> bucket) {}
 
-    /** The expression of the field's column. */
-    public static String column(DatasetModel.FieldInfo field) {
-        return References.to(field.definition().id());
+    /**
+     * A field or calculated field.
+     *
+     * @param role whether adding it up means anything
+     */
+    public record Subject(String id, String label, Type type, Dataset.Role role) {
+        public static Subject of(DatasetModel.FieldInfo field) {
+            Dataset.Field definition = field.definition();
+            return new Subject(definition.id(), definition.label(), field.type(), definition.role());
+        }
+
+        public static Subject of(DatasetModel.NamedValue value, Type type) {
+            return new Subject(value.id(), value.label(), type, value.role());
+        }
+    }
+
+    /** The expression of a field's column. */
+    public static String column(Subject field) {
+        return References.to(field.id());
     }
 
     /** Every total of a field, the usual ones first. */
-    public static List<Total> totals(DatasetModel.FieldInfo field) {
-        String x = References.to(field.definition().id());
+    public static List<Total> totals(Subject field) {
+        String x = column(field);
         List<Total> totals = new ArrayList<>();
         if (field.type().isNumber()) {
             totals.add(new Total("Sum", "SUM(" + x + ")", againstSum(field)));
@@ -54,8 +71,8 @@ public final class Proposals {
     }
 
     /** The total that a field's column gets by itself: sums of what adds up; none where a total means little. */
-    public static Optional<Total> usual(DatasetModel.FieldInfo field) {
-        return field.definition().role() == Dataset.Role.ADDITIVE
+    public static Optional<Total> usual(Subject field) {
+        return field.type().isNumber() && field.role() == Dataset.Role.ADDITIVE
                 ? Optional.of(totals(field).getFirst())
                 : Optional.empty();
     }
@@ -73,9 +90,9 @@ public final class Proposals {
     }
 
     /** Why a sum of the field may not be meant. */
-    public static Optional<String> againstSum(DatasetModel.FieldInfo field) {
-        String label = "\"" + field.definition().label() + "\"";
-        return switch (field.definition().role()) {
+    public static Optional<String> againstSum(Subject field) {
+        String label = "\"" + field.label() + "\"";
+        return switch (field.role()) {
             case ADDITIVE -> Optional.empty();
             case IDENTIFIER -> Optional.of(label + " is an identifier; an average or a count may be meant");
             case NOT_ADDITIVE, DESCRIPTIVE ->
@@ -84,15 +101,16 @@ public final class Proposals {
     }
 
     /** A level by the field: by month for dates, by the code where the field is a name that several things may share. */
-    public static Level level(DatasetModel.FieldInfo field, DatasetModel dataset) {
-        String id = field.definition().id();
+    public static Level level(Subject field, DatasetModel dataset) {
+        String id = field.id();
         boolean time = field.type().kind() == Kind.DATE || field.type().kind() == Kind.TIMESTAMP;
         if (time) {
             return new Level(References.to(id), Optional.empty(), Optional.of(Bucket.MONTH));
         }
-        Dataset.Table table = dataset.table(field.table());
-        Optional<String> code =
-                table.code().filter(c -> table.name().filter(id::equals).isPresent());
+        Optional<String> code = Optional.ofNullable(dataset.field(id))
+                .map(info -> dataset.table(info.table()))
+                .filter(table -> table.name().filter(id::equals).isPresent())
+                .flatMap(Dataset.Table::code);
         return code.filter(c -> !c.equals(id))
                 .map(c -> new Level(References.to(c), Optional.of(References.to(id)), Optional.empty()))
                 .orElseGet(() -> new Level(References.to(id), Optional.empty(), Optional.empty()));

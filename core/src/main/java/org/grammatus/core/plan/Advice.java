@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.expression.AggregateFunction;
@@ -26,10 +27,20 @@ final class Advice {
     private static void onSum(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
         if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
-                && a.argument().orElse(total.value()) instanceof Typed.Field f) {
-            Proposals.againstSum(dataset.field(f.id()))
+                && a.argument().isPresent()) {
+            subject(a.argument().get(), dataset)
+                    .flatMap(Proposals::againstSum)
                     .ifPresent(reason -> advice.add(Problem.notice(total.pointer() + "/value", reason)));
         }
+    }
+
+    /** A field or calculated field by itself; what is computed on the spot has no role. */
+    private static Optional<Proposals.Subject> subject(Typed value, DatasetModel dataset) {
+        return switch (value) {
+            case Typed.Field f -> Optional.of(Proposals.Subject.of(dataset.field(f.id())));
+            case Typed.Named n -> Optional.of(Proposals.Subject.of(dataset.named(n.id()), n.type()));
+            default -> Optional.empty();
+        };
     }
 
     /** One label over two computations. */

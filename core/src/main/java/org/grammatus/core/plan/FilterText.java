@@ -42,8 +42,7 @@ public final class FilterText {
             return filter.where().orElseThrow();
         }
         String id = filter.field().orElseThrow();
-        DatasetModel.FieldInfo info = dataset.field(id);
-        Type type = info == null ? Type.TEXT : info.type();
+        Type type = dataset.typeOf(id).orElse(Type.TEXT);
         FilterText text = new FilterText(filter, '"' + id + '"', type);
         return filter.kind() == Report.FilterKind.PERIOD ? text.period() : text.condition();
     }

@@ -56,12 +56,11 @@ public final class Planner {
 
     /** Whether a field that is named outside expressions is there; notes it if not. */
     private boolean known(String pointer, Optional<String> field) {
-        boolean missing = field.isPresent() && dataset.field(field.get()) == null;
+        boolean missing = field.isPresent() && !dataset.rowNames().contains(field.get());
         if (missing) {
             problems.error(
                     pointer + "/field",
-                    "unknown field \"" + field.get() + "\""
-                            + Suggestion.inWords(field.get(), dataset.fields().keySet()));
+                    "unknown field \"" + field.get() + "\"" + Suggestion.inWords(field.get(), dataset.rowNames()));
         }
         return !missing;
     }

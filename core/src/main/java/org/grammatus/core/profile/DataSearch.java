@@ -59,7 +59,7 @@ public final class DataSearch {
     }
 
     private List<Found> in(int table) {
-        int rows = star.table(table).size() - (table == DatasetModel.GRAIN ? 0 : 1);
+        int rows = star.sourceRows(table);
         int[] leading = new int[star.table(table).size()];
         for (int row : star.path(DatasetModel.GRAIN, table)) {
             leading[row]++;

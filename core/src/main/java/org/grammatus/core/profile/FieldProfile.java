@@ -2,9 +2,7 @@ package org.grammatus.core.profile;
 
 import java.util.Arrays;
 import java.util.List;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
 /**
@@ -18,13 +16,16 @@ import org.grammatus.core.value.Type;
  */
 public record FieldProfile(int rows, int emptyTexts, ValueCounts values, List<Histogram.Bar> bars) {
 
-    /** Profiles a field whose column was read. */
-    public static FieldProfile of(DatasetModel.FieldInfo field, Star star) {
-        Star.Rows home = star.table(field.table());
-        int rows = field.table() == DatasetModel.GRAIN ? home.size() : home.size() - 1;
+    /**
+     * Profiles a field.
+     *
+     * @param column its values at its home table
+     * @param rows rows of the home table; what the column has beyond them is left out
+     */
+    public static FieldProfile of(Column column, int rows) {
         int[] once = new int[rows];
         Arrays.fill(once, 1);
-        ValueCounts values = ValueCounts.of(home.fields().get(field.definition().id()), once);
+        ValueCounts values = ValueCounts.of(column, once);
         return new FieldProfile(rows, emptyTexts(values), values, Histogram.of(values));
     }
 

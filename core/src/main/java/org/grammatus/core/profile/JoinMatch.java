@@ -1,7 +1,6 @@
 package org.grammatus.core.profile;
 
 import java.util.BitSet;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
 
 /**
@@ -22,9 +21,8 @@ public record JoinMatch(int rows, int without, int targets, int unused) {
     public static JoinMatch to(int table, Star star) {
         int from = star.dataset().pointedFrom(table);
         int[] links = star.table(table).links();
-        // A table other than the grain has a missing row, which points to nothing and is nothing.
-        int rows = from == DatasetModel.GRAIN ? links.length : links.length - 1;
-        int targets = star.table(table).size() - 1;
+        int rows = star.sourceRows(from);
+        int targets = star.sourceRows(table);
         BitSet used = new BitSet(targets);
         int without = 0;
         for (int row = 0; row < rows; row++) {

@@ -74,9 +74,9 @@ public record Answers(Map<String, String> written) {
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
     private static Scalar choice(
             String at, Report.Prompt prompt, String text, DatasetModel dataset, Problems problems) {
-        DatasetModel.FieldInfo field = dataset.field(prompt.field().orElseThrow());
-        Type type = field == null ? Type.TEXT : field.type();
-        if (text.isEmpty() || field == null) {
+        Optional<Type> known = dataset.typeOf(prompt.field().orElseThrow());
+        Type type = known.orElse(Type.TEXT);
+        if (text.isEmpty() || known.isEmpty()) {
             return new Scalar.Null(type);
         }
         try {

@@ -45,6 +45,11 @@ public final class Star {
         return tables.get(number);
     }
 
+    /** Rows that a table has in its source: the missing row is none. */
+    public int sourceRows(int table) {
+        return tables.get(table).size() - (table == DatasetModel.GRAIN ? 0 : 1);
+    }
+
     /** Whether a row stands for nothing. */
     public boolean isMissing(int table, int row) {
         return table != DatasetModel.GRAIN && row == tables.get(table).size() - 1;

@@ -12,8 +12,8 @@ class ProposalsTest {
 
     private static final DatasetModel DATASET = Samples.dataset();
 
-    private static DatasetModel.FieldInfo field(String id) {
-        return DATASET.field(id);
+    private static Proposals.Subject field(String id) {
+        return Proposals.Subject.of(DATASET.field(id));
     }
 
     @Test
@@ -51,7 +51,7 @@ class ProposalsTest {
                         Samples.DATASET.replace(
                                 "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}",
                                 "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}, \"code\": \"order_number\", \"name\": \"region\"")));
-        Proposals.Level level = Proposals.level(named.field("region"), named);
+        Proposals.Level level = Proposals.level(Proposals.Subject.of(named.field("region")), named);
         assertThat(level.key()).isEqualTo("order_number");
         assertThat(level.label()).contains("region");
     }
@@ -65,7 +65,10 @@ class ProposalsTest {
     void aKeywordIsQuotedInExpressions() {
         DatasetModel odd = DatasetModel.of(
                 Definitions.readDataset(Samples.DATASET.replace("\"id\": \"price\"", "\"id\": \"date\"")));
-        assertThat(Proposals.column(odd.field("date"))).isEqualTo("\"date\"");
-        assertThat(Proposals.totals(odd.field("date")).getFirst().value()).isEqualTo("SUM(\"date\")");
+        assertThat(Proposals.column(Proposals.Subject.of(odd.field("date")))).isEqualTo("\"date\"");
+        assertThat(Proposals.totals(Proposals.Subject.of(odd.field("date")))
+                        .getFirst()
+                        .value())
+                .isEqualTo("SUM(\"date\")");
     }
 }

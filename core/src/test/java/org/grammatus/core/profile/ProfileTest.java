@@ -38,8 +38,12 @@ class ProfileTest {
     }
 
     private static FieldProfile profile(String field) {
-        Star star = star();
-        return FieldProfile.of(star.dataset().field(field), star);
+        return profile(star(), field);
+    }
+
+    private static FieldProfile profile(Star star, String field) {
+        int home = star.dataset().field(field).table();
+        return FieldProfile.of(star.table(home).fields().get(field), star.sourceRows(home));
     }
 
     private static List<String> texts(ValueCounts values) {
@@ -81,7 +85,7 @@ class ProfileTest {
     @Test
     void noRowsAtAllAreAProfileToo() {
         Star none = new Samples().star();
-        FieldProfile net = FieldProfile.of(none.dataset().field("net"), none);
+        FieldProfile net = profile(none, "net");
         assertThat(net.rows()).isZero();
         assertThat(net.distinct()).isZero();
         assertThat(net.bars()).isEmpty();

@@ -1,5 +1,6 @@
 package org.grammatus.runs.profile;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -7,7 +8,6 @@ import java.util.Optional;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
@@ -20,7 +20,7 @@ import org.grammatus.sources.Source;
  *
  * @param all how many rows there are
  * @param offset how many come before these
- * @param rows printed values in the order of the dataset's fields, row by row
+ * @param rows printed values in the order of the dataset's fields, calculated ones last, row by row
  */
 public record DataRows(int all, int offset, List<List<String>> rows) {
 
@@ -35,10 +35,12 @@ public record DataRows(int all, int offset, List<List<String>> rows) {
     public record Only(String field, String value) {}
 
     /** Some of the rows, in the order in which the source gave them. */
-    public static DataRows of(Source source, DatasetModel dataset, Optional<Only> only, int offset, int limit) {
+    public static DataRows of(
+            Source source, DatasetModel dataset, Optional<Only> only, int offset, int limit, LocalDate today) {
         Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
         int[] all = IntStream.range(0, star.rowCount())
-                .filter(only.map(o -> has(star, o)).orElse(row -> true))
+                .filter(only.map(o -> has(FieldColumn.of(star, dataset, o.field(), today), o.value()))
+                        .orElse(row -> true))
                 .toArray();
         int from = Math.clamp(offset, 0, all.length);
         int[] shown = Arrays.copyOfRange(all, from, Math.min(all.length, from + Math.clamp(limit, 0, MOST)));
@@ -46,30 +48,23 @@ public record DataRows(int all, int offset, List<List<String>> rows) {
         for (int i = 0; i < shown.length; i++) {
             rows.add(new ArrayList<>());
         }
-        for (DatasetModel.FieldInfo field : dataset.fields().values()) {
-            Column column = column(star, field);
-            int[] path = star.path(DatasetModel.GRAIN, field.table());
-            Labels labels = new Labels(field);
+        for (String field : dataset.rowNames()) {
+            FieldColumn column = FieldColumn.of(star, dataset, field, today);
+            int[] path = column.path();
             for (int i = 0; i < shown.length; i++) {
-                rows.get(i).add(labels.of(column, path[shown[i]]));
+                rows.get(i).add(column.labels().of(column.values(), path[shown[i]]));
             }
         }
         return new DataRows(all.length, from, rows);
     }
 
-    private static IntPredicate has(Star star, Only only) {
-        DatasetModel.FieldInfo field = star.dataset().field(only.field());
-        Column column = column(star, field);
-        int[] path = star.path(DatasetModel.GRAIN, field.table());
+    private static IntPredicate has(FieldColumn column, String value) {
+        int[] path = column.path();
         // Decided once for each row of the home table, not for each row of the grain.
-        boolean[] fits = new boolean[column.size()];
+        boolean[] fits = new boolean[column.values().size()];
         for (int row = 0; row < fits.length; row++) {
-            fits[row] = ScalarText.write(Scalars.at(column, row)).equals(only.value());
+            fits[row] = ScalarText.write(Scalars.at(column.values(), row)).equals(value);
         }
         return row -> fits[path[row]];
-    }
-
-    private static Column column(Star star, DatasetModel.FieldInfo field) {
-        return star.table(field.table()).fields().get(field.definition().id());
     }
 }

@@ -1,5 +1,6 @@
 package org.grammatus.runs.profile;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.dataset.DatasetModel;
@@ -37,32 +38,29 @@ public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Fiel
     private static final int SAMPLES = 3;
 
     /** Profiles all of a dataset; reads every field of it. */
-    public static DatasetProfile of(Source source, DatasetModel dataset) {
+    public static DatasetProfile of(Source source, DatasetModel dataset, LocalDate today) {
         Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
         List<TableRows> tables = new ArrayList<>();
         List<Join> joins = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
-            boolean grain = table == DatasetModel.GRAIN;
-            String id = dataset.table(table).id();
-            tables.add(new TableRows(id, star.table(table).size() - (grain ? 0 : 1)));
-            if (!grain) {
+            tables.add(new TableRows(dataset.table(table).id(), star.sourceRows(table)));
+            if (table != DatasetModel.GRAIN) {
                 var join = dataset.join(table);
                 joins.add(new Join(join.id(), join.from(), join.to(), JoinMatch.to(table, star)));
             }
         }
-        List<Field> fields = dataset.fields().values().stream()
-                .map(field -> field(field, star))
+        List<Field> fields = dataset.rowNames().stream()
+                .map(field -> field(field, FieldColumn.of(star, dataset, field, today)))
                 .toList();
         return new DatasetProfile(tables, joins, fields);
     }
 
-    private static Field field(DatasetModel.FieldInfo info, Star star) {
-        FieldProfile profile = FieldProfile.of(info, star);
-        Labels labels = new Labels(info);
+    private static Field field(String id, FieldColumn column) {
+        FieldProfile profile = FieldProfile.of(column.values(), column.rows());
         List<String> samples = profile.values().mostFrequent().stream()
                 .limit(SAMPLES)
-                .map(value -> labels.of(profile.values().values(), value))
+                .map(value -> column.labels().of(profile.values().values(), value))
                 .toList();
-        return new Field(info.definition().id(), profile.rows(), profile.blank(), profile.distinct(), samples);
+        return new Field(id, profile.rows(), profile.blank(), profile.distinct(), samples);
     }
 }

@@ -1,16 +1,13 @@
 package org.grammatus.runs.profile;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.ValueCounts;
 import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
 import org.grammatus.sources.Source;
 
 /**
@@ -40,12 +37,11 @@ public record FieldDetail(
 
     private static final int FREQUENT = 12;
 
-    public static FieldDetail of(Source source, DatasetModel dataset, String field) {
-        DatasetModel.FieldInfo info = dataset.field(field);
-        Star star = source.read(new Reading(dataset, Set.of(field), Set.of()), ReadProgress.SILENT);
-        FieldProfile profile = FieldProfile.of(info, star);
+    public static FieldDetail of(Source source, DatasetModel dataset, String field, LocalDate today) {
+        FieldColumn column = FieldColumn.read(source, dataset, field, today);
+        FieldProfile profile = FieldProfile.of(column.values(), column.rows());
         ValueCounts values = profile.values();
-        Labels labels = new Labels(info);
+        Labels labels = column.labels();
         return new FieldDetail(
                 field,
                 profile.rows(),

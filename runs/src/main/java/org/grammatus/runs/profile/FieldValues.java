@@ -1,17 +1,13 @@
 package org.grammatus.runs.profile;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.ValueCounts;
-import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.ScalarText;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
 import org.grammatus.sources.Source;
 
 /** The values a field has, counted over the dataset's rows. */
@@ -36,16 +32,14 @@ public final class FieldValues {
      *
      * @param find what they must contain, ignoring case and accents; empty for all
      */
-    public static List<Value> of(Source source, DatasetModel dataset, String field, String find) {
-        Star star = source.read(new Reading(dataset, Set.of(field), Set.of()), ReadProgress.SILENT);
-        DatasetModel.FieldInfo info = dataset.field(field);
-        Column column = star.table(info.table()).fields().get(field);
-        int[] counts = new int[column.size()];
-        for (int row : star.path(DatasetModel.GRAIN, info.table())) {
+    public static List<Value> of(Source source, DatasetModel dataset, String field, String find, LocalDate today) {
+        FieldColumn column = FieldColumn.read(source, dataset, field, today);
+        Labels labels = column.labels();
+        int[] counts = new int[column.values().size()];
+        for (int row : column.path()) {
             counts[row]++;
         }
-        Labels labels = new Labels(info);
-        ValueCounts values = ValueCounts.of(column, counts);
+        ValueCounts values = ValueCounts.of(column.values(), counts);
         String sought = FoldedText.of(find);
         List<Value> found = new ArrayList<>();
         for (int value : values.mostFrequent()) {

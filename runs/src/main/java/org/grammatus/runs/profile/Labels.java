@@ -3,8 +3,6 @@ package org.grammatus.runs.profile;
 import com.ibm.icu.util.ULocale;
 import java.util.Optional;
 import org.grammatus.core.band.ValueFormat;
-import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Formats;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
@@ -17,10 +15,9 @@ final class Labels {
     private final Type type;
     private final ValueFormat format;
 
-    Labels(DatasetModel.FieldInfo field) {
-        this.type = field.type();
-        String pattern = type.equals(Type.TIMESTAMP) ? "d MMM y HH:mm" : Formats.of(field);
-        this.format = new ValueFormat(type, pattern, LOCALE);
+    Labels(Type type, String pattern) {
+        this.type = type;
+        this.format = new ValueFormat(type, type.equals(Type.TIMESTAMP) ? "d MMM y HH:mm" : pattern, LOCALE);
     }
 
     String of(Column column, int row) {

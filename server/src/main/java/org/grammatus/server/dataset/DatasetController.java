@@ -1,6 +1,7 @@
 package org.grammatus.server.dataset;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
@@ -10,6 +11,7 @@ import org.grammatus.runs.profile.DatasetProfile;
 import org.grammatus.runs.profile.FieldDetail;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
+import org.grammatus.server.BusinessDate;
 import org.grammatus.server.library.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.sources.Source;
@@ -26,10 +28,16 @@ class DatasetController {
 
     private final Datasets datasets;
     private final Source source;
+    private final BusinessDate businessDate;
 
-    DatasetController(Datasets datasets, Source source) {
+    DatasetController(Datasets datasets, Source source, BusinessDate businessDate) {
         this.datasets = datasets;
         this.source = source;
+        this.businessDate = businessDate;
+    }
+
+    private LocalDate today() {
+        return businessDate.now().businessDate();
     }
 
     /** A dataset in a list. */
@@ -58,7 +66,7 @@ class DatasetController {
             @RequestParam("field") String field,
             @RequestParam(name = "find", defaultValue = "") String find) {
         DatasetModel dataset = dataset(id);
-        return FieldValues.of(source, dataset, requireField(dataset, field), find);
+        return FieldValues.of(source, dataset, requireField(dataset, field), find, today());
     }
 
     @GetMapping("/{id}/profile")
@@ -66,14 +74,14 @@ class DatasetController {
             operationId = "datasetProfile",
             summary = "How many rows there are, how joins match, each field at a glance")
     DatasetProfile profile(@PathVariable("id") String id) {
-        return DatasetProfile.of(source, dataset(id));
+        return DatasetProfile.of(source, dataset(id), today());
     }
 
     @GetMapping("/{id}/fields/{field}/profile")
     @Operation(operationId = "fieldProfile", summary = "All that is known of a field's values")
     FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field) {
         DatasetModel dataset = dataset(id);
-        return FieldDetail.of(source, dataset, requireField(dataset, field));
+        return FieldDetail.of(source, dataset, requireField(dataset, field), today());
     }
 
     @GetMapping("/{id}/rows")
@@ -88,7 +96,7 @@ class DatasetController {
             @RequestParam(name = "limit", defaultValue = "50") int limit) {
         DatasetModel dataset = dataset(id);
         Optional<DataRows.Only> only = field.map(f -> new DataRows.Only(requireField(dataset, f), value));
-        return DataRows.of(source, dataset, only, offset, limit);
+        return DataRows.of(source, dataset, only, offset, limit, today());
     }
 
     @GetMapping("/{id}/find")
@@ -98,9 +106,9 @@ class DatasetController {
     }
 
     private static String requireField(DatasetModel dataset, String field) {
-        if (dataset.field(field) == null) {
-            throw new NotFoundException("The dataset has no field \"" + field + "\""
-                    + Suggestion.inWords(field, dataset.fields().keySet()));
+        if (!dataset.rowNames().contains(field)) {
+            throw new NotFoundException(
+                    "The dataset has no field \"" + field + "\"" + Suggestion.inWords(field, dataset.rowNames()));
         }
         return field;
     }

@@ -1,12 +1,18 @@
 package org.grammatus.server.dataset;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report.Bucket;
+import org.grammatus.core.expression.References;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Homes;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -26,6 +32,10 @@ record DatasetView(
         List<TableView> tables,
         List<FieldView> fields) {
 
+    private static final String NO_VALUE = "''";
+    /** Types and homes do not depend on the day. */
+    private static final LocalDate ANY_DAY = LocalDate.EPOCH;
+
     /**
      * A table.
      *
@@ -37,11 +47,22 @@ record DatasetView(
      */
     record TableView(String id, String one, String noun, String source, Optional<String> code, Optional<String> name) {}
 
+    /** How the dataset comes by a field. */
+    enum Made {
+        /** The source has it. */
+        READ,
+        /** From other fields, row by row. */
+        CALCULATED,
+        /** From many rows: an aggregate with a name. */
+        MEASURE
+    }
+
     /**
-     * A field with what can be made of it.
+     * A field, calculated field or measure with what can be made of it.
      *
      * @param table id of its home table
      * @param source the column it is read from
+     * @param formula the expression of a calculated field or measure
      * @param format its CLDR pattern where it has one of its own
      * @param value expression of its column
      * @param usual the total its column gets by itself
@@ -51,14 +72,16 @@ record DatasetView(
             String id,
             String label,
             Optional<String> description,
+            Made made,
             Kind type,
             Dataset.Role role,
             String table,
-            String source,
+            Optional<String> source,
+            Optional<String> formula,
             Optional<String> format,
             Optional<String> unit,
             String value,
-            LevelView level,
+            Optional<LevelView> level,
             Optional<String> usual,
             List<Proposals.Total> totals) {}
 
@@ -90,26 +113,89 @@ record DatasetView(
                                 table.code(),
                                 table.name()))
                         .toList(),
-                dataset.fields().values().stream().map(f -> field(f, dataset)).toList());
+                fields(dataset));
+    }
+
+    private static List<FieldView> fields(DatasetModel dataset) {
+        List<FieldView> fields = new ArrayList<>();
+        dataset.measures().forEach(measure -> fields.add(measure(measure, dataset)));
+        dataset.fields().values().forEach(field -> fields.add(field(field, dataset)));
+        dataset.calculated().forEach(value -> fields.add(calculated(value, dataset)));
+        return fields;
     }
 
     private static FieldView field(DatasetModel.FieldInfo info, DatasetModel dataset) {
         Dataset.Field field = info.definition();
-        Proposals.Level level = Proposals.level(info, dataset);
+        Proposals.Subject subject = Proposals.Subject.of(info);
         return new FieldView(
                 field.id(),
                 field.label(),
                 field.description(),
+                Made.READ,
                 info.type().kind(),
                 field.role(),
                 field.table(),
-                field.column(),
+                Optional.of(field.column()),
+                Optional.empty(),
                 field.format(),
                 field.unit(),
-                Proposals.column(info),
-                new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word)),
-                Proposals.usual(info).map(Proposals.Total::value),
-                Proposals.totals(info));
+                Proposals.column(subject),
+                Optional.of(level(subject, dataset)),
+                Proposals.usual(subject).map(Proposals.Total::value),
+                Proposals.totals(subject));
+    }
+
+    private static FieldView calculated(DatasetModel.NamedValue value, DatasetModel dataset) {
+        Typed typed = new DatasetNames(dataset, ANY_DAY).field(value.id(), true).orElseThrow();
+        Proposals.Subject subject = Proposals.Subject.of(value, typed.type());
+        return new FieldView(
+                value.id(),
+                value.label(),
+                value.description(),
+                Made.CALCULATED,
+                typed.type().kind(),
+                value.role(),
+                home(typed, dataset),
+                Optional.empty(),
+                Optional.of(value.text()),
+                value.format(),
+                value.unit(),
+                Proposals.column(subject),
+                Optional.of(level(subject, dataset)),
+                Proposals.usual(subject).map(Proposals.Total::value),
+                Proposals.totals(subject));
+    }
+
+    /** A measure has no value in a row, so its column is empty there. */
+    private static FieldView measure(DatasetModel.NamedValue value, DatasetModel dataset) {
+        Typed typed =
+                new DatasetNames(dataset, ANY_DAY).measure(value.id(), true).orElseThrow();
+        String reference = References.to(value.id());
+        return new FieldView(
+                value.id(),
+                value.label(),
+                value.description(),
+                Made.MEASURE,
+                typed.type().kind(),
+                value.role(),
+                home(typed, dataset),
+                Optional.empty(),
+                Optional.of(value.text()),
+                value.format(),
+                value.unit(),
+                NO_VALUE,
+                Optional.empty(),
+                Optional.of(reference),
+                List.of(new Proposals.Total(value.label(), reference, Optional.empty())));
+    }
+
+    private static String home(Typed value, DatasetModel dataset) {
+        return dataset.table(new Homes(dataset).orGrain(value)).id();
+    }
+
+    private static LevelView level(Proposals.Subject subject, DatasetModel dataset) {
+        Proposals.Level level = Proposals.level(subject, dataset);
+        return new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word));
     }
 
     private static String word(Bucket bucket) {

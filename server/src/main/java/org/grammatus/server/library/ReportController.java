@@ -165,7 +165,12 @@ class ReportController {
                 .findFirst()
                 .flatMap(Report.Prompt::field)
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
-        return FieldValues.of(source, datasets.require(report.dataset()), field, find);
+        return FieldValues.of(
+                source,
+                datasets.require(report.dataset()),
+                field,
+                find,
+                businessDate.now().businessDate());
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)
