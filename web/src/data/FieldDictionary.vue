@@ -22,7 +22,8 @@ const groups = computed(() => {
     const { one, other } = text.rowNoun
     return {
       id: table.id,
-      title: rows === undefined ? table.noun : text.home(table.noun, text.rows(rows, one, other)),
+      title:
+        rows === undefined ? text.capital(table.noun) : text.home(table.noun, text.rows(rows, one, other)),
       fields: described(fields.filter((f) => f.made === 'READ' && f.table === table.id)),
     }
   })
@@ -87,7 +88,7 @@ function step(event: KeyboardEvent, by: number) {
               {{ field.label }}
             </button>
           </th>
-          <td class="kind">{{ text.kind(field.type, field.role, field.unit) }}</td>
+          <td class="kind">{{ text.kind(field) }}</td>
           <td v-if="field.formula" class="formula" :title="field.formula">{{ field.formula }}</td>
           <td v-else class="samples" :title="field.seen?.samples.join(', ')">
             {{ field.seen?.samples.map((s) => s || text.profile.emptyText).join(', ') }}

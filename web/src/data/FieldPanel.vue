@@ -79,7 +79,7 @@ watch(
           @click="emit('close')"
         />
       </header>
-      <p class="quiet">{{ text.kind(field.type, field.role, field.unit) }}</p>
+      <p class="quiet">{{ text.kind(field) }}</p>
       <p v-if="field.description">{{ field.description }}</p>
       <template v-if="field.formula">
         <h3>{{ text.profile.formula }}</h3>

@@ -5,8 +5,11 @@ const share = new Intl.NumberFormat('en-GB', { style: 'percent', maximumFraction
 const counted = (count: number, one: string, other: string) =>
   `${whole.format(count)} ${count === 1 ? one : other}`
 
-type Kind = components['schemas']['FieldView']['type']
-type Role = components['schemas']['FieldView']['role']
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+type FieldView = components['schemas']['FieldView']
+type Kind = FieldView['type']
+type Role = FieldView['role']
 
 const kinds: Record<Kind, string> = {
   TEXT: 'text',
@@ -39,8 +42,8 @@ export const data = {
     `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,
   rowNoun: { one: 'row', other: 'rows' },
   fields: 'Fields',
-  measures: 'measures',
-  calculated: 'calculated fields',
+  measures: 'Measures',
+  calculated: 'Calculated fields',
   sampleRows: 'Rows',
   show: 'What to show',
   dictionary: {
@@ -50,9 +53,10 @@ export const data = {
     blank: 'Blank',
     distinct: 'Different',
   },
-  kind: (type: Kind, role: Role, unit?: string) =>
-    [kinds[type], unit, roles[role]].filter(Boolean).join(' · '),
-  home: (table: string, rows: string) => `${table}: ${rows}`,
+  kind: ({ type, role, unit, made }: Pick<FieldView, 'type' | 'role' | 'unit' | 'made'>) =>
+    [kinds[type], unit, made === 'MEASURE' ? '' : roles[role]].filter(Boolean).join(' · '),
+  home: (table: string, rows: string) => `${capital(table)}: ${rows}`,
+  capital,
   share: (part: number, all: number) =>
     part === 0 ? '–' : part < all && part * 1000 < all ? '< 0.1%' : share.format(part / all),
   number: (count: number) => whole.format(count),

@@ -79,8 +79,9 @@ public final class HeldRows implements Source {
     private Held current(String key, Reading reading, String version) {
         synchronized (held) {
             Held found = held.get(key);
-            boolean current =
-                    found != null && found.version.equals(version) && found.reading.dataset() == reading.dataset();
+            boolean current = found != null
+                    && found.version.equals(version)
+                    && found.reading.dataset().readsAs(reading.dataset());
             return current ? found : null;
         }
     }

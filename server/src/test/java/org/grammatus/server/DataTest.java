@@ -36,8 +36,9 @@ class DataTest {
         JsonNode profile = json(SALES + "/profile");
         assertThat(profile.path("tables").get(0).path("rows").asInt()).isPositive();
         JsonNode join = byId(profile.path("joins"), "line-order");
-        assertThat(join.path("match").path("without").asInt()).isPositive();
-        assertThat(join.path("match").path("unused").asInt()).isPositive();
+        assertThat(join.path("match").path("rows").asInt())
+                .isEqualTo(profile.path("tables").get(0).path("rows").asInt());
+        assertThat(join.path("match").path("targets").asInt()).isPositive();
         JsonNode region = byId(profile.path("fields"), "region");
         assertThat(region.path("distinct").asInt()).isEqualTo(5);
         assertThat(region.path("samples")).hasSize(3);
@@ -46,7 +47,7 @@ class DataTest {
     @Test
     void aFieldTellsItsValues() throws Exception {
         JsonNode ordered = json(SALES + "/fields/ordered_at/profile");
-        assertThat(ordered.path("largest").asString()).startsWith("20 Nov 2026");
+        assertThat(ordered.path("largest").asString()).contains(" Nov 2026 ");
         int inBars = 0;
         for (JsonNode bar : ordered.path("bars")) {
             inBars += bar.path("rows").asInt();

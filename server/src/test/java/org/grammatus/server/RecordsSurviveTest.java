@@ -2,6 +2,7 @@ package org.grammatus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpRequest.BodyPublishers;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -29,6 +30,17 @@ class RecordsSurviveTest {
             author.signIn("author", "author-demo");
             String mine = Starters.reportText("sales-by-fiscal-year").replaceFirst("sales-by-fiscal-year", "mine");
             assertThat(author.post("/api/reports", mine).statusCode()).isEqualTo(201);
+            String dataset =
+                    author.get("/api/datasets/sales-order-lines/editing").body();
+            String changed = dataset.replace("\"Number of orders\"", "\"Orders in all\"")
+                    .replaceFirst("\"revision\":0", "\"base\":0");
+            assertThat(author.send(
+                                    "PUT",
+                                    "/api/datasets/sales-order-lines",
+                                    "application/json",
+                                    BodyPublishers.ofString(changed))
+                            .statusCode())
+                    .isEqualTo(200);
         }
         String records = "jdbc:sqlite:" + folder.resolve("data").resolve("records.db");
         try (Connection connection = DriverManager.getConnection(records);
@@ -41,6 +53,7 @@ class RecordsSurviveTest {
             RunningServer.Browser author = new RunningServer.Browser(server.address());
             author.signIn("author", "author-demo");
             assertThat(author.get("/api/reports").body()).contains("\"mine\"");
+            assertThat(author.get("/api/datasets/sales-order-lines").body()).contains("\"Orders in all\"");
         }
         try (Connection connection = DriverManager.getConnection(records);
                 Statement statement = connection.createStatement();

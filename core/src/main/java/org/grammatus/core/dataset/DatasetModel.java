@@ -240,6 +240,22 @@ public final class DatasetModel {
         return new DatasetNames(this, LocalDate.EPOCH).field(id, true).map(Typed::type);
     }
 
+    /** Whether rows read for another dataset serve this one too: labels and formulas do not matter to reading. */
+    public boolean readsAs(DatasetModel other) {
+        return this == other || shape().equals(other.shape());
+    }
+
+    /** All that reading depends on. */
+    private List<Object> shape() {
+        return List.of(
+                definition.grain(),
+                definition.tables(),
+                definition.joins(),
+                definition.fields().stream()
+                        .map(field -> List.of(field.id(), field.table(), field.column(), field.type(), field.scale()))
+                        .toList());
+    }
+
     /** A field by its id. */
     public FieldInfo field(String id) {
         return fields.get(id);

@@ -1,16 +1,22 @@
 package org.grammatus.core.dataset;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report.Bucket;
 import org.grammatus.core.expression.References;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
 /** What usually makes sense to do with a field, so that an author mostly just agrees. */
 public final class Proposals {
+
+    private static final String NO_VALUE = "''";
+    /** Types and homes do not depend on the day. */
+    private static final LocalDate ANY_DAY = LocalDate.EPOCH;
 
     private Proposals() {}
 
@@ -33,29 +39,39 @@ public final class Proposals {
     public record Level(String key, Optional<String> label, Optional<Bucket> bucket) {}
 
     /**
-     * A field or calculated field.
+     * A field, calculated field or measure.
      *
      * @param role whether adding it up means anything
+     * @param home number of its home table
      */
-    public record Subject(String id, String label, Type type, Dataset.Role role) {
-        public static Subject of(DatasetModel.FieldInfo field) {
-            Dataset.Field definition = field.definition();
-            return new Subject(definition.id(), definition.label(), field.type(), definition.role());
-        }
+    public record Subject(String id, String label, Type type, Dataset.Role role, int home, boolean measure) {
 
-        public static Subject of(DatasetModel.NamedValue value, Type type) {
-            return new Subject(value.id(), value.label(), type, value.role());
+        /** What a dataset knows under an id. */
+        public static Subject of(String id, DatasetModel dataset) {
+            DatasetModel.FieldInfo field = dataset.field(id);
+            if (field != null) {
+                Dataset.Field definition = field.definition();
+                return new Subject(id, definition.label(), field.type(), definition.role(), field.table(), false);
+            }
+            DatasetModel.NamedValue value = dataset.named(id);
+            DatasetNames names = new DatasetNames(dataset, ANY_DAY);
+            Typed typed = (value.measure() ? names.measure(id, true) : names.field(id, true)).orElseThrow();
+            int home = new Homes(dataset).orGrain(typed);
+            return new Subject(id, value.label(), typed.type(), value.role(), home, value.measure());
         }
     }
 
-    /** The expression of a field's column. */
+    /** The expression of a field's column; a measure has no value in a row, so its column is empty there. */
     public static String column(Subject field) {
-        return References.to(field.id());
+        return field.measure() ? NO_VALUE : References.to(field.id());
     }
 
     /** Every total of a field, the usual ones first. */
     public static List<Total> totals(Subject field) {
-        String x = column(field);
+        String x = References.to(field.id());
+        if (field.measure()) {
+            return List.of(new Total(field.label(), x, Optional.empty()));
+        }
         List<Total> totals = new ArrayList<>();
         if (field.type().isNumber()) {
             totals.add(new Total("Sum", "SUM(" + x + ")", againstSum(field)));
@@ -70,11 +86,10 @@ public final class Proposals {
         return totals;
     }
 
-    /** The total that a field's column gets by itself: sums of what adds up; none where a total means little. */
+    /** The total that a field's column gets by itself: a measure, the sum of what adds up; none where a total means little. */
     public static Optional<Total> usual(Subject field) {
-        return field.type().isNumber() && field.role() == Dataset.Role.ADDITIVE
-                ? Optional.of(totals(field).getFirst())
-                : Optional.empty();
+        boolean adds = field.type().isNumber() && field.role() == Dataset.Role.ADDITIVE;
+        return adds || field.measure() ? Optional.of(totals(field).getFirst()) : Optional.empty();
     }
 
     /** Tables whose rows are usually counted beside totals: what the grain's rows belong to, and the grain itself. */
@@ -100,8 +115,12 @@ public final class Proposals {
         };
     }
 
-    /** A level by the field: by month for dates, by the code where the field is a name that several things may share. */
-    public static Level level(Subject field, DatasetModel dataset) {
+    /** A level by the field: by month for dates, by the code where the field is a name that several things may share; none by a measure. */
+    public static Optional<Level> level(Subject field, DatasetModel dataset) {
+        return field.measure() ? Optional.empty() : Optional.of(levelOf(field, dataset));
+    }
+
+    private static Level levelOf(Subject field, DatasetModel dataset) {
         String id = field.id();
         boolean time = field.type().kind() == Kind.DATE || field.type().kind() == Kind.TIMESTAMP;
         if (time) {

@@ -66,6 +66,11 @@ public final class InWords {
         };
     }
 
+    /** A formula with what its name stands for: "Average order value: sum of Net sales ÷ Number of orders". */
+    public String definition(Typed e) {
+        return e instanceof Typed.Named n ? of(n) + ": " + of(n.value()) : of(e);
+    }
+
     private String choice(Typed.Choice c) {
         List<String> branches = new ArrayList<>();
         c.branches().forEach(branch -> branches.add(nested(branch.result()) + " if " + of(branch.condition())));

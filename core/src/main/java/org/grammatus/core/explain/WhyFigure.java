@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Homes;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
@@ -54,7 +54,7 @@ public record WhyFigure(
                 plan.columns().get(planned.column()).definition().label(),
                 figure,
                 exact(Scalars.at(grouped.totals().get(total), node), figure),
-                words.of(planned.value()),
+                words.definition(planned.value()),
                 planned.definition().value(),
                 path(grouped, printed, node),
                 conditions(plan, words),

@@ -37,8 +37,8 @@ final class Advice {
     /** A field or calculated field by itself; what is computed on the spot has no role. */
     private static Optional<Proposals.Subject> subject(Typed value, DatasetModel dataset) {
         return switch (value) {
-            case Typed.Field f -> Optional.of(Proposals.Subject.of(dataset.field(f.id())));
-            case Typed.Named n -> Optional.of(Proposals.Subject.of(dataset.named(n.id()), n.type()));
+            case Typed.Field f -> Optional.of(Proposals.Subject.of(f.id(), dataset));
+            case Typed.Named n -> Optional.of(Proposals.Subject.of(n.id(), dataset));
             default -> Optional.empty();
         };
     }

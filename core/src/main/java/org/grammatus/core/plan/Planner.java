@@ -9,6 +9,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;

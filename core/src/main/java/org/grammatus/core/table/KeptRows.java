@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Homes;
+import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.plan.Plan;
 
 /**

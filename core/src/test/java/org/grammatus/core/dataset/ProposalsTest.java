@@ -13,7 +13,7 @@ class ProposalsTest {
     private static final DatasetModel DATASET = Samples.dataset();
 
     private static Proposals.Subject field(String id) {
-        return Proposals.Subject.of(DATASET.field(id));
+        return Proposals.Subject.of(id, DATASET);
     }
 
     @Test
@@ -40,8 +40,10 @@ class ProposalsTest {
 
     @Test
     void datesAreGroupedByMonthAndOtherFieldsByThemselves() {
-        assertThat(Proposals.level(field("ordered_at"), DATASET).bucket()).contains(Bucket.MONTH);
-        assertThat(Proposals.level(field("region"), DATASET).key()).isEqualTo("region");
+        assertThat(Proposals.level(field("ordered_at"), DATASET).orElseThrow().bucket())
+                .contains(Bucket.MONTH);
+        assertThat(Proposals.level(field("region"), DATASET).orElseThrow().key())
+                .isEqualTo("region");
     }
 
     @Test
@@ -51,7 +53,8 @@ class ProposalsTest {
                         Samples.DATASET.replace(
                                 "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}",
                                 "\"noun\": {\"one\": \"order\", \"other\": \"orders\"}, \"code\": \"order_number\", \"name\": \"region\"")));
-        Proposals.Level level = Proposals.level(Proposals.Subject.of(named.field("region")), named);
+        Proposals.Level level =
+                Proposals.level(Proposals.Subject.of("region", named), named).orElseThrow();
         assertThat(level.key()).isEqualTo("order_number");
         assertThat(level.label()).contains("region");
     }
@@ -65,10 +68,25 @@ class ProposalsTest {
     void aKeywordIsQuotedInExpressions() {
         DatasetModel odd = DatasetModel.of(
                 Definitions.readDataset(Samples.DATASET.replace("\"id\": \"price\"", "\"id\": \"date\"")));
-        assertThat(Proposals.column(Proposals.Subject.of(odd.field("date")))).isEqualTo("\"date\"");
-        assertThat(Proposals.totals(Proposals.Subject.of(odd.field("date")))
+        assertThat(Proposals.column(Proposals.Subject.of("date", odd))).isEqualTo("\"date\"");
+        assertThat(Proposals.totals(Proposals.Subject.of("date", odd))
                         .getFirst()
                         .value())
                 .isEqualTo("SUM(\"date\")");
+    }
+
+    @Test
+    void aMeasureIsItsOwnTotalAndNoLevel() {
+        DatasetModel dataset = Samples.dataset(
+                "{\"id\": \"tax\", \"label\": \"Tax\", \"value\": \"net * 0.2\", \"role\": \"additive\"}",
+                "{\"id\": \"takings\", \"label\": \"Takings\", \"value\": \"SUM(freight)\"}");
+        Proposals.Subject takings = Proposals.Subject.of("takings", dataset);
+        assertThat(Proposals.usual(takings).orElseThrow().value()).isEqualTo("takings");
+        assertThat(Proposals.column(takings)).isEqualTo("''");
+        assertThat(Proposals.level(takings, dataset)).isEmpty();
+        assertThat(dataset.table(takings.home()).id()).isEqualTo("orders");
+        Proposals.Subject tax = Proposals.Subject.of("tax", dataset);
+        assertThat(Proposals.usual(tax).orElseThrow().value()).isEqualTo("SUM(tax)");
+        assertThat(Proposals.level(tax, dataset).orElseThrow().key()).isEqualTo("tax");
     }
 }

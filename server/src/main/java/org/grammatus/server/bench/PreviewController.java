@@ -15,7 +15,7 @@ import org.grammatus.runs.Previews;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.server.BusinessDate;
-import org.grammatus.server.library.Datasets;
+import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;

@@ -12,7 +12,6 @@ import org.grammatus.runs.profile.FieldDetail;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
-import org.grammatus.server.library.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.sources.Source;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -114,6 +113,6 @@ class DatasetController {
     }
 
     private DatasetModel dataset(String id) {
-        return datasets.find(id).orElseThrow(() -> new NotFoundException("There is no dataset \"" + id + "\""));
+        return datasets.saved(id).model();
     }
 }

@@ -1,18 +1,13 @@
 package org.grammatus.server.dataset;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report.Bucket;
-import org.grammatus.core.expression.References;
-import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Homes;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -31,10 +26,6 @@ record DatasetView(
         List<String> counts,
         List<TableView> tables,
         List<FieldView> fields) {
-
-    private static final String NO_VALUE = "''";
-    /** Types and homes do not depend on the day. */
-    private static final LocalDate ANY_DAY = LocalDate.EPOCH;
 
     /**
      * A table.
@@ -118,84 +109,64 @@ record DatasetView(
 
     private static List<FieldView> fields(DatasetModel dataset) {
         List<FieldView> fields = new ArrayList<>();
-        dataset.measures().forEach(measure -> fields.add(measure(measure, dataset)));
+        dataset.measures().forEach(measure -> fields.add(named(measure, dataset)));
         dataset.fields().values().forEach(field -> fields.add(field(field, dataset)));
-        dataset.calculated().forEach(value -> fields.add(calculated(value, dataset)));
+        dataset.calculated().forEach(value -> fields.add(named(value, dataset)));
         return fields;
     }
 
     private static FieldView field(DatasetModel.FieldInfo info, DatasetModel dataset) {
         Dataset.Field field = info.definition();
-        Proposals.Subject subject = Proposals.Subject.of(info);
-        return new FieldView(
-                field.id(),
-                field.label(),
-                field.description(),
+        return view(
+                Proposals.Subject.of(field.id(), dataset),
                 Made.READ,
-                info.type().kind(),
-                field.role(),
-                field.table(),
+                field.description(),
                 Optional.of(field.column()),
                 Optional.empty(),
                 field.format(),
                 field.unit(),
-                Proposals.column(subject),
-                Optional.of(level(subject, dataset)),
-                Proposals.usual(subject).map(Proposals.Total::value),
-                Proposals.totals(subject));
+                dataset);
     }
 
-    private static FieldView calculated(DatasetModel.NamedValue value, DatasetModel dataset) {
-        Typed typed = new DatasetNames(dataset, ANY_DAY).field(value.id(), true).orElseThrow();
-        Proposals.Subject subject = Proposals.Subject.of(value, typed.type());
-        return new FieldView(
-                value.id(),
-                value.label(),
+    private static FieldView named(DatasetModel.NamedValue value, DatasetModel dataset) {
+        return view(
+                Proposals.Subject.of(value.id(), dataset),
+                value.measure() ? Made.MEASURE : Made.CALCULATED,
                 value.description(),
-                Made.CALCULATED,
-                typed.type().kind(),
-                value.role(),
-                home(typed, dataset),
                 Optional.empty(),
                 Optional.of(value.text()),
                 value.format(),
                 value.unit(),
+                dataset);
+    }
+
+    private static FieldView view(
+            Proposals.Subject subject,
+            Made made,
+            Optional<String> description,
+            Optional<String> source,
+            Optional<String> formula,
+            Optional<String> format,
+            Optional<String> unit,
+            DatasetModel dataset) {
+        return new FieldView(
+                subject.id(),
+                subject.label(),
+                description,
+                made,
+                subject.type().kind(),
+                subject.role(),
+                dataset.table(subject.home()).id(),
+                source,
+                formula,
+                format,
+                unit,
                 Proposals.column(subject),
-                Optional.of(level(subject, dataset)),
+                Proposals.level(subject, dataset)
+                        .map(level -> new LevelView(
+                                level.key(), level.label(), level.bucket().map(DatasetView::word))),
                 Proposals.usual(subject).map(Proposals.Total::value),
                 Proposals.totals(subject));
-    }
-
-    /** A measure has no value in a row, so its column is empty there. */
-    private static FieldView measure(DatasetModel.NamedValue value, DatasetModel dataset) {
-        Typed typed =
-                new DatasetNames(dataset, ANY_DAY).measure(value.id(), true).orElseThrow();
-        String reference = References.to(value.id());
-        return new FieldView(
-                value.id(),
-                value.label(),
-                value.description(),
-                Made.MEASURE,
-                typed.type().kind(),
-                value.role(),
-                home(typed, dataset),
-                Optional.empty(),
-                Optional.of(value.text()),
-                value.format(),
-                value.unit(),
-                NO_VALUE,
-                Optional.empty(),
-                Optional.of(reference),
-                List.of(new Proposals.Total(value.label(), reference, Optional.empty())));
-    }
-
-    private static String home(Typed value, DatasetModel dataset) {
-        return dataset.table(new Homes(dataset).orGrain(value)).id();
-    }
-
-    private static LevelView level(Proposals.Subject subject, DatasetModel dataset) {
-        Proposals.Level level = Proposals.level(subject, dataset);
-        return new LevelView(level.key(), level.label(), level.bucket().map(DatasetView::word));
     }
 
     private static String word(Bucket bucket) {

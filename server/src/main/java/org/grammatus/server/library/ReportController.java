@@ -16,6 +16,7 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.run.RunRecords;
 import org.grammatus.sources.Source;

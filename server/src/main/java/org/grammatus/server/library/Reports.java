@@ -22,6 +22,7 @@ import org.grammatus.demo.Starters;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Role;
+import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
@@ -152,6 +153,23 @@ public class Reports {
                 .orElseThrow(() -> missing(id));
     }
 
+    /** A report that stands on a dataset, and whether the account asked for may see it. */
+    record Standing(Report report, boolean visible) {}
+
+    /** Every report that stands on a dataset, whoever's it is. */
+    List<Standing> standingOn(String dataset, Account account) {
+        return store
+                .read()
+                .select(REPORT.DEFINITION, DSL.field(visible(account)))
+                .from(REPORT)
+                .where(REPORT.DELETED_AT.isNull())
+                .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
+                .fetch(row -> new Standing(Definitions.readReport(row.value1()), row.value2()))
+                .stream()
+                .filter(standing -> standing.report().dataset().equals(dataset))
+                .toList();
+    }
+
     private static NotFoundException missing(String id) {
         return new NotFoundException("There is no report \"" + id
                 + "\": it was deleted, or it is not yours to run. Save a copy to keep changes");
@@ -218,7 +236,8 @@ public class Reports {
                 .and(REVISION.NUMBER.eq(revision))
                 .fetchOptional(ACCOUNT.DISPLAY_NAME)
                 .orElse("somebody");
-        return new NewerRevisionException(revision, by);
+        return new NewerRevisionException(
+                revision, by, "Your changes are kept as a draft: save them as a copy, or put them in its place");
     }
 
     /** What the library changes about a report; none leaves it as it is. */

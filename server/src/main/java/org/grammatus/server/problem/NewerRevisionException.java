@@ -1,6 +1,6 @@
 package org.grammatus.server.problem;
 
-/** Changes were made to a state of a report that is not the newest any more. */
+/** Changes were made to a state of a report or dataset that is not the newest any more. */
 public final class NewerRevisionException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
@@ -13,10 +13,10 @@ public final class NewerRevisionException extends RuntimeException {
      *
      * @param revision its number
      * @param by who saved it
+     * @param advice what became of the changes, and what to do now
      */
-    public NewerRevisionException(long revision, String by) {
-        super(by + " saved revision " + revision
-                + " since you began. Your changes are kept as a draft: save them as a copy, or put them in its place");
+    public NewerRevisionException(long revision, String by, String advice) {
+        super(by + " saved revision " + revision + " since you began. " + advice);
         this.revision = revision;
         this.by = by;
     }

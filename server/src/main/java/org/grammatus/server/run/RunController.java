@@ -24,7 +24,7 @@ import org.grammatus.runs.RunService;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
-import org.grammatus.server.library.Datasets;
+import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.DataFolder;

@@ -1,6 +1,5 @@
-package org.grammatus.core.plan;
+package org.grammatus.core.dataset;
 
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 
 /** Finds the home of an expression: the finest table among its fields. */

@@ -1,0 +1,94 @@
+package org.grammatus.server.library;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.Account;
+import org.grammatus.server.account.Accounts;
+import org.grammatus.server.dataset.Datasets;
+import org.grammatus.server.problem.ProblemView;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What a change of a dataset would do to the reports that stand on it, told before it is saved. */
+@RestController
+@RequestMapping("/api/datasets/{id}/effect")
+class DatasetEffectController {
+
+    private final Reports reports;
+    private final Datasets datasets;
+    private final Accounts accounts;
+    private final BusinessDate businessDate;
+
+    DatasetEffectController(Reports reports, Datasets datasets, Accounts accounts, BusinessDate businessDate) {
+        this.reports = reports;
+        this.datasets = datasets;
+        this.accounts = accounts;
+        this.businessDate = businessDate;
+    }
+
+    /** A changed document of the dataset. */
+    record EffectBody(JsonNode definition) {}
+
+    /** A report that would not run any more, with the places that are to be mended. */
+    record BrokenReport(String id, String title, List<ProblemView> problems) {}
+
+    /**
+     * What the change would do.
+     *
+     * @param broken reports that this person may see
+     * @param others how many more there are, private to other people
+     */
+    record EffectView(List<BrokenReport> broken, int others) {}
+
+    @PostMapping
+    @Operation(operationId = "datasetEffect", summary = "The reports that a changed dataset would break, and where")
+    EffectView effect(@PathVariable("id") String id, @RequestBody EffectBody body, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        DatasetModel before = datasets.require(id);
+        DatasetModel after =
+                DatasetModel.of(Definitions.readDataset(body.definition().toString()));
+        List<BrokenReport> broken = new ArrayList<>();
+        int others = 0;
+        for (Reports.Standing standing : reports.standingOn(id, account)) {
+            List<Problem> faults = faults(standing.report(), after);
+            faults.removeAll(faults(standing.report(), before));
+            if (faults.isEmpty()) {
+                continue;
+            }
+            if (standing.visible()) {
+                broken.add(new BrokenReport(
+                        standing.report().id(),
+                        standing.report().title(),
+                        faults.stream().map(ProblemView::of).toList()));
+            } else {
+                others++;
+            }
+        }
+        return new EffectView(broken, others);
+    }
+
+    private List<Problem> faults(Report report, DatasetModel dataset) {
+        RunContext today = businessDate.now();
+        try {
+            Planner.plan(report, dataset, Answers.NONE, today);
+            return new ArrayList<>();
+        } catch (ProblemException e) {
+            return new ArrayList<>(e.problems());
+        }
+    }
+}

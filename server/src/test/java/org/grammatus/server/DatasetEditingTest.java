@@ -1,0 +1,168 @@
+package org.grammatus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import org.grammatus.demo.Starters;
+import org.grammatus.server.RunningServer.Browser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Changing a dataset's dictionary over HTTP: checked as it is typed, its effect told before, conflicts refused. */
+class DatasetEditingTest {
+
+    @RegisterExtension
+    static final RunningServer SERVER = new RunningServer();
+
+    private static final String SALES = "/api/datasets/sales-order-lines";
+
+    private static JsonNode json(HttpResponse<String> response) {
+        assertThat(response.statusCode()).as(response.body()).isEqualTo(200);
+        return Browser.JSON.readTree(response.body());
+    }
+
+    private static ObjectNode definition(Browser author) throws Exception {
+        return (ObjectNode) json(author.get(SALES + "/editing")).path("definition");
+    }
+
+    private static long revision(Browser author) throws Exception {
+        return json(author.get(SALES + "/editing")).path("revision").asLong();
+    }
+
+    private static void add(ObjectNode definition, String list, String id, String value) {
+        ObjectNode added = ((ArrayNode) definition.withArray(list)).addObject();
+        added.put("id", id).put("label", "The " + id).put("value", value);
+        if (list.equals("calculated")) {
+            added.put("role", "additive");
+        }
+    }
+
+    private static HttpResponse<String> save(Browser author, ObjectNode definition, long base) throws Exception {
+        String body = "{\"definition\": " + definition + ", \"base\": " + base + "}";
+        return author.send("PUT", SALES, "application/json", BodyPublishers.ofString(body));
+    }
+
+    private static JsonNode check(Browser author, ObjectNode definition, String value) throws Exception {
+        return json(
+                author.post(SALES + "/check", "{\"definition\": " + definition + ", \"value\": \"" + value + "\"}"));
+    }
+
+    @Test
+    void whatIsSavedServesEveryReportAtOnce() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = definition(author);
+        add(definition, "calculated", "with_tax", "net_amount * 1.20");
+        add(definition, "measures", "takings", "SUM(with_tax)");
+        long base = revision(author);
+        assertThat(json(save(author, definition, base)).path("revision").asLong())
+                .isEqualTo(base + 1);
+        assertThat(author.get(SALES).body()).contains("\"with_tax\"").contains("\"The takings\"");
+
+        ObjectNode report = (ObjectNode) Browser.JSON.readTree(Starters.reportText("sales-by-fiscal-year"));
+        report.put("id", "with-takings");
+        ((ObjectNode) report.path("blocks").get(0).path("totals").get(1)).put("value", "takings");
+        assertThat(author.post("/api/reports", report.toString()).statusCode()).isEqualTo(201);
+    }
+
+    @Test
+    void aNewerRevisionIsNotOverwritten() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = definition(author);
+        long base = revision(author);
+        assertThat(save(author, definition, base).statusCode()).isEqualTo(200);
+        HttpResponse<String> late = save(author, definition, base);
+        assertThat(late.statusCode()).isEqualTo(409);
+        assertThat(late.body()).contains("saved revision " + (base + 1)).contains("Nothing was saved");
+        assertThat(revision(author)).isEqualTo(base + 1);
+    }
+
+    @Test
+    void anExpressionIsCheckedWithItsPlaceAndComputedOverTheRows() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode wrong = definition(author);
+        add(wrong, "calculated", "x", "net_amuont * 2");
+        JsonNode problem = check(author, wrong, "x").path("problems").get(0);
+        assertThat(problem.path("pointer").asString()).matches("/calculated/\\d+/value");
+        assertThat(problem.path("position").asString()).isEqualTo("1:1");
+        assertThat(problem.path("message").asString()).contains("did you mean \"net_amount\"?");
+
+        ObjectNode right = definition(author);
+        add(right, "calculated", "late", "ship_date > promised_date");
+        JsonNode result = check(author, right, "late").path("result");
+        assertThat(result.path("type").asString()).isEqualTo("BOOLEAN");
+        assertThat(result.path("home").asString()).isEqualTo("order");
+        assertThat(result.path("samples").toString()).isIn("[\"no\",\"yes\"]", "[\"yes\",\"no\"]");
+        assertThat(result.path("blank").asInt()).isPositive();
+    }
+
+    @Test
+    void aMeasureIsTheFigureThatAReportPrints() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = definition(author);
+        add(definition, "measures", "lines_in_all", "COUNT(*)");
+        int rows = json(author.get(SALES + "/rows?limit=0")).path("all").asInt();
+        String figure = check(author, definition, "lines_in_all")
+                .path("result")
+                .path("samples")
+                .get(0)
+                .asString();
+        assertThat(figure.replace(",", "")).isEqualTo(String.valueOf(rows));
+    }
+
+    @Test
+    void theReportsAChangeWouldBreakAreNamedBefore() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = definition(author);
+        assertThat(json(author.post(SALES + "/effect", "{\"definition\": " + definition + "}"))
+                        .path("broken"))
+                .isEmpty();
+        ArrayNode fields = (ArrayNode) definition.path("fields");
+        for (int i = 0; i < fields.size(); i++) {
+            if (fields.get(i).path("id").asString().equals("depot")) {
+                fields.remove(i);
+            }
+        }
+        JsonNode effect = json(author.post(SALES + "/effect", "{\"definition\": " + definition + "}"));
+        JsonNode broken = effect.path("broken").get(0);
+        assertThat(broken.path("title").asString()).isEqualTo("Sales by fiscal year, region and apiary");
+        assertThat(broken.path("problems").get(0).path("pointer").asString()).matches("/blocks/0/columns/\\d+/value");
+        assertThat(broken.path("problems").get(0).path("message").asString()).contains("unknown field \"depot\"");
+    }
+
+    @Test
+    void nonsenseIsRefusedWithEveryFault() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        long base = revision(author);
+        ObjectNode other = definition(author);
+        other.put("id", "another");
+        assertThat(save(author, other, base).body()).contains("a dataset keeps its id");
+        ObjectNode circle = definition(author);
+        add(circle, "calculated", "a", "b");
+        add(circle, "calculated", "b", "a");
+        HttpResponse<String> refused = save(author, circle, base);
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("a circle: ").contains("2 things are wrong");
+        for (String nonsense : new String[] {"", "[]", "{}", "{\"definition\": 7, \"base\": 0}", "\u0000\u0001"}) {
+            HttpResponse<String> answer =
+                    author.send("PUT", SALES, "application/json", BodyPublishers.ofString(nonsense));
+            assertThat(answer.statusCode()).as(nonsense + answer.body()).isBetween(400, 499);
+        }
+        assertThat(revision(author)).isEqualTo(base);
+    }
+
+    @Test
+    void readersMayNotAndADatasetThatIsNotThereIsSaid() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        assertThat(reader.get(SALES + "/editing").statusCode()).isEqualTo(403);
+        assertThat(reader.post(SALES + "/check", "{}").statusCode()).isEqualTo(403);
+        assertThat(reader.post(SALES + "/effect", "{}").statusCode()).isEqualTo(403);
+        assertThat(save(reader, Browser.JSON.createObjectNode(), 0).statusCode())
+                .isEqualTo(403);
+        assertThat(SERVER.signedIn("author").get("/api/datasets/none/editing").statusCode())
+                .isEqualTo(404);
+    }
+}
