@@ -1,4 +1,5 @@
 import type { components } from './schema'
+import type { GrammatusDatasetDefinitionFormatVersion1 as DatasetDefinition } from './dataset-definition'
 import type { Report } from './report'
 import { words } from '@/words'
 
@@ -20,6 +21,8 @@ export type FieldDetail = components['schemas']['FieldDetail']
 export type DataRows = components['schemas']['DataRows']
 export type FoundData = components['schemas']['FoundData']
 export type FoundPlace = components['schemas']['Place']
+export type CheckView = components['schemas']['CheckView']
+export type EffectView = components['schemas']['EffectView']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
@@ -170,6 +173,14 @@ export const api = {
     ),
   findData: (dataset: string, text: string) =>
     get<FoundData>(`/api/datasets/${id(dataset)}/find?text=${id(text)}`),
+  datasetEditing: (dataset: string) =>
+    get<{ definition: DatasetDefinition; revision: number }>(`/api/datasets/${id(dataset)}/editing`),
+  checkDataset: (dataset: string, definition: DatasetDefinition, value: string) =>
+    post<CheckView>(`/api/datasets/${id(dataset)}/check`, { definition, value }),
+  datasetEffect: (dataset: string, definition: DatasetDefinition) =>
+    post<EffectView>(`/api/datasets/${id(dataset)}/effect`, { definition }),
+  saveDataset: (dataset: string, definition: DatasetDefinition, base: number) =>
+    send('PUT', `/api/datasets/${id(dataset)}`, { definition, base }),
   preview: async (
     session: string,
     body: { edit: number; definition: Report; answers: Answers; page: number },

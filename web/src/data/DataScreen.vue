@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import type { Made } from './dictionary'
 import FieldDictionary from './FieldDictionary.vue'
+import FieldForm from './FieldForm.vue'
 import FieldPanel from './FieldPanel.vue'
 import FindValue from './FindValue.vue'
 import JoinSentences from './JoinSentences.vue'
@@ -17,7 +19,7 @@ const NewReportDialog = defineAsyncComponent(() => import('@/library/NewReportDi
 const props = defineProps<{ id?: string }>()
 const route = useRoute()
 const router = useRouter()
-const { datasets, dataset, profile, problem } = useDataset(() => props.id)
+const { datasets, dataset, profile, problem, reload } = useDataset(() => props.id)
 
 const text = words.data
 const making = ref(false)
@@ -38,6 +40,30 @@ const grain = computed(() => dataset.value?.tables.find((t) => t.id === profile.
 function look(change: Record<string, string | undefined>) {
   return router.replace({ query: { ...route.query, ...change } })
 }
+
+/** What is edited at the right, in place of its profile. */
+const edited = ref<{ made: Made; id?: string; label?: string }>()
+const editTitle = computed(() => {
+  const { made, label } = edited.value!
+  return label !== undefined || made === 'READ' ? text.edit.field(label ?? '') : text.edit.add[made]
+})
+
+function add(made: 'CALCULATED' | 'MEASURE') {
+  edited.value = { made }
+  void look({ show: 'fields', field: undefined })
+}
+
+async function onSaved(id?: string) {
+  edited.value = undefined
+  await reload()
+  await look({ field: id })
+}
+
+// What was typed stays while other fields are looked at.
+watch(
+  () => props.id,
+  () => (edited.value = undefined),
+)
 
 const showRows = (by: string, is: string) => look({ show: 'rows', by, is, field: undefined })
 const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
@@ -85,6 +111,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
           :dataset="dataset"
           :profile="profile"
           :chosen="field?.id"
+          @add="add"
           @choose="(id) => look({ field: id })"
         />
         <SampleRows
@@ -96,13 +123,25 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         />
       </template>
     </div>
-    <FieldPanel
-      v-if="dataset && (field || shape === 'fields')"
-      :dataset="dataset"
-      :field="field"
-      @rows="(value) => field && showRows(field.id, value)"
-      @close="look({ field: undefined })"
-    />
+    <aside v-if="dataset && (edited || field || shape === 'fields')" class="side">
+      <FieldForm
+        v-if="edited"
+        :key="`${edited.made} ${edited.id}`"
+        :dataset="dataset"
+        :edited="{ dataset: dataset.id, made: edited.made, id: edited.id }"
+        :title="editTitle"
+        @saved="onSaved"
+        @close="edited = undefined"
+      />
+      <FieldPanel
+        v-else
+        :dataset="dataset"
+        :field="field"
+        @edit="field && (edited = { made: field.made, id: field.id, label: field.label })"
+        @rows="(value) => field && showRows(field.id, value)"
+        @close="look({ field: undefined })"
+      />
+    </aside>
     <NewReportDialog
       v-model:visible="making"
       @made="(id) => router.push({ name: 'bench', params: { id } })"
@@ -181,6 +220,14 @@ h1 {
   gap: 1rem;
   margin: 0.6rem 0;
   position: relative;
+}
+.side {
+  width: 300px;
+  flex: none;
+  padding: 0.9rem;
+  background: var(--panel);
+  border-left: 1px solid var(--line);
+  overflow-y: auto;
 }
 .problem {
   color: var(--danger);

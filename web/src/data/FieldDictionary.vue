@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { DatasetProfile, DatasetView, FieldView } from '@/api/client'
@@ -6,7 +7,7 @@ import { words } from '@/words'
 
 /** The dataset's fields by home table, each with what it is and what its values are like. */
 const props = defineProps<{ dataset: DatasetView; profile?: DatasetProfile; chosen?: string }>()
-const emit = defineEmits<{ choose: [id: string] }>()
+const emit = defineEmits<{ choose: [id: string]; add: [made: 'CALCULATED' | 'MEASURE'] }>()
 
 const text = words.data
 const sought = ref('')
@@ -22,24 +23,26 @@ const groups = computed(() => {
     const { one, other } = text.rowNoun
     return {
       id: table.id,
+      adds: undefined,
       title:
         rows === undefined ? text.capital(table.noun) : text.home(table.noun, text.rows(rows, one, other)),
       fields: described(fields.filter((f) => f.made === 'READ' && f.table === table.id)),
     }
   })
-  const made = (id: FieldView['made'], title: string) => ({
+  const made = (id: 'MEASURE' | 'CALCULATED', title: string) => ({
     id,
     title,
+    adds: id,
     fields: described(fields.filter((f) => f.made === id)),
   })
   return [made('MEASURE', text.measures), made('CALCULATED', text.calculated), ...tables].filter(
-    (group) => group.fields.length,
+    (group) => group.fields.length || (group.adds && !sought.value),
   )
 })
 
 /** ↑ and ↓ go through the fields as through a list. */
 function step(event: KeyboardEvent, by: number) {
-  const all = [...document.querySelectorAll<HTMLElement>('.dictionary button')]
+  const all = [...document.querySelectorAll<HTMLElement>('.dictionary .entry')]
   const next = all[all.indexOf(event.currentTarget as HTMLElement) + by]
   if (next) {
     event.preventDefault()
@@ -73,12 +76,22 @@ function step(event: KeyboardEvent, by: number) {
         <tr class="home">
           <th scope="rowgroup" colspan="5">
             {{ group.title }}
+            <Button
+              v-if="group.adds"
+              icon="pi pi-plus"
+              text
+              size="small"
+              :aria-label="text.edit.add[group.adds]"
+              :title="text.edit.add[group.adds]"
+              @click="emit('add', group.adds)"
+            />
           </th>
         </tr>
         <tr v-for="field in group.fields" :key="field.id" :class="{ chosen: field.id === chosen }">
           <th scope="row">
             <button
               type="button"
+              class="entry"
               :aria-pressed="field.id === chosen"
               :title="field.description ?? field.label"
               @click="emit('choose', field.id)"
@@ -147,6 +160,11 @@ thead th:nth-child(5) {
   width: calc(100% - 3.4rem);
   margin-left: 0.4rem;
 }
+.home :deep(button) {
+  width: 26px;
+  height: 24px;
+  padding: 0;
+}
 .home th {
   text-align: left;
   padding-top: 0.7rem;
@@ -163,7 +181,7 @@ tbody th[scope='row'] {
   text-align: left;
   padding: 0;
 }
-button {
+.entry {
   width: 100%;
   border: 0;
   background: none;

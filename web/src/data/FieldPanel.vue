@@ -7,7 +7,7 @@ import { words } from '@/words'
 
 /** All that is known of one field's values. */
 const props = defineProps<{ dataset: DatasetView; field?: FieldView }>()
-const emit = defineEmits<{ rows: [value: string]; close: [] }>()
+const emit = defineEmits<{ rows: [value: string]; edit: []; close: [] }>()
 
 const text = words.data
 const detail = ref<FieldDetail>()
@@ -65,11 +65,19 @@ watch(
 </script>
 
 <template>
-  <aside class="panel" :aria-label="field ? text.profile.title(field.label) : text.fields">
+  <section class="panel" :aria-label="field ? text.profile.title(field.label) : text.fields">
     <p v-if="!field" class="quiet">{{ text.pick }}</p>
     <template v-else>
       <header>
         <h2>{{ field.label }}</h2>
+        <Button
+          icon="pi pi-pencil"
+          text
+          severity="secondary"
+          :aria-label="text.edit.field(field.label)"
+          :title="text.edit.field(field.label)"
+          @click="emit('edit')"
+        />
         <Button
           icon="pi pi-times"
           text
@@ -116,18 +124,10 @@ watch(
         </template>
       </template>
     </template>
-  </aside>
+  </section>
 </template>
 
 <style scoped>
-.panel {
-  width: 300px;
-  flex: none;
-  padding: 0.9rem;
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-  overflow-y: auto;
-}
 header {
   display: flex;
   justify-content: space-between;
@@ -137,6 +137,7 @@ h2 {
   font-size: 1.15rem;
   margin: 0.2rem 0;
   overflow-wrap: anywhere;
+  flex: 1;
 }
 h3 {
   font-size: 1rem;

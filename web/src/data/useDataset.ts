@@ -10,9 +10,12 @@ export function useDataset(id: () => string | undefined) {
   const profile = ref<DatasetProfile>()
   const problem = ref('')
 
-  async function load(wanted: string | undefined) {
-    dataset.value = undefined
-    profile.value = undefined
+  /** @param keep whether what is shown stays until the new is there */
+  async function load(wanted: string | undefined, keep = false) {
+    if (!keep) {
+      dataset.value = undefined
+      profile.value = undefined
+    }
     problem.value = ''
     if (!wanted) {
       return
@@ -48,6 +51,6 @@ export function useDataset(id: () => string | undefined) {
     },
     { immediate: true },
   )
-  watch(id, load, { immediate: true })
-  return { datasets, dataset, profile, problem }
+  watch(id, (wanted) => load(wanted), { immediate: true })
+  return { datasets, dataset, profile, problem, reload: () => load(id(), true) }
 }

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, ref } from 'vue'
+import type { Details } from './dictionary'
+import ExpressionInput from './ExpressionInput.vue'
+import { useEntry, type Edited } from './useEntry'
+import type { DatasetView } from '@/api/client'
+import InspectorField from '@/bench/inspector/InspectorField.vue'
+import TextInput from '@/bench/inspector/TextInput.vue'
+import { vFocus } from '@/shell/focus'
+import { words } from '@/words'
+
+/** One entry of the dictionary, changed for all reports at once. */
+const props = defineProps<{ dataset: DatasetView; edited: Edited; title: string }>()
+const emit = defineEmits<{ saved: [id?: string]; close: [] }>()
+
+const text = words.data.edit
+const details = ref<Details>({ label: '', role: props.edited.made === 'CALCULATED' ? 'additive' : undefined })
+const { id, check, effect, problem, saving, save, remove } = useEntry(props.edited, details)
+const removing = ref(false)
+
+const made = props.edited.made
+const roles = Object.entries(text.roles).map(([value, label]) => ({ value, label }))
+const names = computed(() =>
+  props.dataset.fields
+    .filter((field) => field.id !== props.edited.id && (made === 'MEASURE' || field.made !== 'MEASURE'))
+    .map((field) => ({ id: field.value.startsWith('"') ? field.value : field.id, label: field.label })),
+)
+const fault = computed(() => {
+  const first = check.value?.problems[0]
+  return first && [first.position, first.message].filter(Boolean).join(' ')
+})
+const result = computed(() => check.value?.result)
+const pointed = computed(() => effect.value && effect.value.broken.length + effect.value.others > 0)
+
+async function done(work: () => Promise<string | undefined>) {
+  const saved = await work()
+  if (saved) {
+    emit('saved', removing.value ? undefined : saved)
+  }
+}
+
+function submit() {
+  if (!effect.value) {
+    removing.value = false
+  }
+  void done(removing.value ? remove : save)
+}
+
+function startRemoving() {
+  removing.value = true
+  void done(remove)
+}
+</script>
+
+<template>
+  <form :aria-label="title" @submit.prevent="submit" @keydown.esc.stop="emit('close')">
+    <h2>{{ title }}</h2>
+    <InspectorField :label="text.label" :hint="id && `${words.data.profile.name}: ${id}`">
+      <TextInput v-model="details.label" v-focus />
+    </InspectorField>
+    <InspectorField v-if="made !== 'READ'" :label="text.value" :hint="text.valueHint[made]" :problem="fault">
+      <ExpressionInput
+        :model-value="details.value ?? ''"
+        :names="names"
+        :invalid="!!fault"
+        @update:model-value="(value) => (details.value = value)"
+      />
+    </InspectorField>
+    <dl v-if="result" class="result" role="status">
+      <dt>
+        {{ result.home ? text.perRow(result.type, result.home) : text.perGroup(result.type) }}
+      </dt>
+      <dd>
+        {{ result.home ? text.samples : text.figure }}:
+        <strong>{{ result.samples.join(', ') || '–' }}</strong>
+        <template v-if="result.blank"> · {{ text.blank(result.blank) }}</template>
+      </dd>
+    </dl>
+    <InspectorField v-if="made !== 'MEASURE'" v-slot="{ id: field }" :label="text.role">
+      <Select
+        v-model="details.role"
+        :input-id="field"
+        :aria-label="text.role"
+        :options="roles"
+        option-label="label"
+        option-value="value"
+        size="small"
+        fluid
+      />
+    </InspectorField>
+    <InspectorField :label="text.format" :hint="text.formatHint"
+      ><TextInput v-model="details.format"
+    /></InspectorField>
+    <InspectorField :label="text.unit"><TextInput v-model="details.unit" /></InspectorField>
+    <InspectorField :label="text.description"
+      ><TextInput v-model="details.description" long
+    /></InspectorField>
+    <div v-if="pointed" class="effect" role="alert">
+      <p v-if="effect!.broken.length">{{ text.effect(effect!.broken.length) }}</p>
+      <ul>
+        <li v-for="report in effect!.broken" :key="report.id">
+          <RouterLink :to="{ name: 'bench', params: { id: report.id } }">{{ report.title }}</RouterLink>
+          <small v-for="(fault_, i) in report.problems" :key="i">{{ fault_.message }}</small>
+        </li>
+      </ul>
+      <p v-if="effect!.others">{{ text.others(effect!.others) }}</p>
+    </div>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <div class="actions">
+      <Button
+        v-if="edited.id && made !== 'READ'"
+        :label="text.remove"
+        text
+        severity="danger"
+        size="small"
+        :disabled="saving"
+        @click="startRemoving"
+      />
+      <Button :label="text.cancel" text severity="secondary" size="small" @click="emit('close')" />
+      <Button
+        type="submit"
+        :label="pointed ? text.saveAnyway : text.save"
+        size="small"
+        :disabled="saving || (!!fault && !removing)"
+      />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 0.7rem;
+}
+h2 {
+  font-size: 1.15rem;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.result {
+  margin: 0;
+  padding-left: 0.6rem;
+  border-left: 2px solid var(--level-2);
+  border-radius: 5px 0 0 5px;
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+dt,
+small {
+  color: var(--quiet);
+}
+.effect {
+  background: var(--danger-soft);
+  padding: 0.4rem 0.6rem;
+  border-radius: 4px;
+}
+.effect p {
+  margin: 0;
+}
+ul {
+  margin: 0.2rem 0;
+  padding-left: 1rem;
+}
+li small {
+  display: block;
+}
+.problem {
+  color: var(--danger);
+  margin: 0;
+}
+.actions {
+  display: flex;
+  justify-content: end;
+  gap: 0.25rem;
+}
+</style>

@@ -1,0 +1,152 @@
+import { computed, onUnmounted, ref, watch, type Ref } from 'vue'
+import {
+  entryOf,
+  freeId,
+  withChange,
+  withEntry,
+  withoutEntry,
+  type DatasetDefinition,
+  type Details,
+  type Made,
+} from './dictionary'
+import { api, ApiError, type CheckView, type EffectView } from '@/api/client'
+import { words } from '@/words'
+
+const PAUSE_MILLIS = 300
+
+/** What is edited: an entry that is there, or a new one. */
+export interface Edited {
+  dataset: string
+  made: Made
+  id?: string
+}
+
+/**
+ * An entry of a dataset's dictionary while it is edited: checked as it is typed, saved into the newest state of the dataset, so that two
+ * people who edit different entries do not get in each other's way.
+ */
+export function useEntry(edited: Edited, details: Ref<Details>) {
+  const text = words.data.edit
+  const opened = ref<DatasetDefinition>()
+  const check = ref<CheckView>()
+  const effect = ref<EffectView>()
+  const problem = ref('')
+  const saving = ref(false)
+  const isNew = edited.id === undefined
+  const made = edited.made === 'MEASURE' ? 'MEASURE' : 'CALCULATED'
+  let waiting: ReturnType<typeof setTimeout> | undefined
+  let latest = 0
+
+  const id = computed(() => edited.id ?? (opened.value && freeId(opened.value, details.value.label)) ?? '')
+
+  const applied = (definition: DatasetDefinition, at: string) =>
+    isNew ? withEntry(definition, made, at, details.value) : withChange(definition, at, details.value)
+
+  async function load() {
+    try {
+      opened.value = (await api.datasetEditing(edited.dataset)).definition
+      const entry = edited.id && entryOf(opened.value, edited.id)
+      if (entry) {
+        const { label, description, format, unit } = entry
+        details.value = {
+          label,
+          description,
+          format,
+          unit,
+          role: 'role' in entry ? entry.role : undefined,
+          value: 'value' in entry ? entry.value : undefined,
+        }
+      }
+    } catch (e) {
+      problem.value = (e as Error).message
+    }
+  }
+
+  async function checkNow() {
+    const { value, label } = details.value
+    if (edited.made === 'READ' || !opened.value || !value?.trim()) {
+      check.value = undefined
+      return
+    }
+    const asked = ++latest
+    // Without a label yet, the expression can be judged all the same.
+    const named = { ...details.value, label: label.trim() || edited.made }
+    const at = id.value
+    const definition = isNew ? withEntry(opened.value, made, at, named) : withChange(opened.value, at, named)
+    try {
+      const found = await api.checkDataset(edited.dataset, definition, at)
+      if (asked === latest) {
+        check.value = found
+      }
+    } catch (e) {
+      problem.value = (e as Error).message
+    }
+  }
+
+  watch(
+    [details, opened],
+    () => {
+      clearTimeout(waiting)
+      effect.value = undefined
+      waiting = setTimeout(() => void checkNow(), PAUSE_MILLIS)
+    },
+    { deep: true },
+  )
+  onUnmounted(() => clearTimeout(waiting))
+
+  /** Why the newest state cannot take the change, where it cannot. */
+  function obstacle(newest: DatasetDefinition): string | undefined {
+    if (!edited.id) {
+      return undefined
+    }
+    const now = entryOf(newest, edited.id)
+    if (!now) {
+      return text.gone(details.value.label)
+    }
+    const then = entryOf(opened.value!, edited.id)
+    return JSON.stringify(now) === JSON.stringify(then) ? undefined : text.changed(now.label)
+  }
+
+  /** @returns the entry's id once it is saved; nothing where something stands against it */
+  async function put(change: (newest: DatasetDefinition, at: string) => DatasetDefinition) {
+    saving.value = true
+    problem.value = ''
+    try {
+      const { definition, revision } = await api.datasetEditing(edited.dataset)
+      problem.value = obstacle(definition) ?? ''
+      if (problem.value) {
+        return undefined
+      }
+      const at = edited.id ?? freeId(definition, details.value.label)
+      const next = change(definition, at)
+      if (!effect.value) {
+        const found = await api.datasetEffect(edited.dataset, next)
+        if (found.broken.length || found.others) {
+          effect.value = found
+          return undefined
+        }
+      }
+      await api.saveDataset(edited.dataset, next, revision)
+      return at
+    } catch (e) {
+      const problems = e instanceof ApiError ? e.problems.map((p) => p.message) : []
+      problem.value = problems.length ? problems.join('; ') : (e as Error).message
+      return undefined
+    } finally {
+      saving.value = false
+    }
+  }
+
+  function save() {
+    if (!details.value.label.trim()) {
+      problem.value = text.unlabelled
+      return Promise.resolve(undefined)
+    }
+    return put(applied)
+  }
+
+  const remove = () => put((newest, at) => withoutEntry(newest, at))
+
+  void load()
+  return { id, check, effect, problem, saving, save, remove }
+}
