@@ -77,6 +77,7 @@ function startRemoving() {
         <strong>{{ result.samples.join(', ') || '–' }}</strong>
         <template v-if="result.blank"> · {{ text.blank(result.blank) }}</template>
       </dd>
+      <dd v-if="result.advice" class="advice">{{ result.advice }}</dd>
     </dl>
     <InspectorField v-if="made !== 'MEASURE'" v-slot="{ id: field }" :label="text.role">
       <Select
@@ -152,6 +153,9 @@ dd {
 dt,
 small {
   color: var(--quiet);
+}
+.advice {
+  font-weight: 600;
 }
 .effect {
   background: var(--danger-soft);

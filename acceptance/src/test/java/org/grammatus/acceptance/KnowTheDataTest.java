@@ -62,10 +62,10 @@ class KnowTheDataTest {
         Page page = PRODUCT.signedIn("author", "/data/sales-order-lines");
         page.getByLabel("Find a value").first().fill("fernhollow");
         Locator place = page.locator(".found li").first();
-        String code = sql("SELECT apiary_code FROM apiary WHERE apiary_name LIKE 'Fernhollow%' ORDER BY 1");
+        String code = sql("SELECT code FROM apiary WHERE name LIKE 'Fernhollow%' ORDER BY 1");
         assertThat(place).containsText("Apiary code " + code);
         String lines = sql("SELECT COUNT(*) FROM sales_order_line JOIN sales_order USING (order_id)"
-                + " JOIN apiary USING (apiary_id) WHERE apiary_code = '" + code + "'");
+                + " JOIN apiary USING (apiary_id) WHERE apiary.code = '" + code + "'");
         Accessibility.check(page);
         place.getByRole(AriaRole.BUTTON).click();
         assertThat(page.locator(".only")).containsText("Apiary code is " + code);

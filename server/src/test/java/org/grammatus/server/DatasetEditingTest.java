@@ -97,6 +97,13 @@ class DatasetEditingTest {
         assertThat(result.path("home").asString()).isEqualTo("order");
         assertThat(result.path("samples").toString()).isIn("[\"no\",\"yes\"]", "[\"yes\",\"no\"]");
         assertThat(result.path("blank").asInt()).isPositive();
+        assertThat(result.has("advice")).isFalse();
+        add(right, "calculated", "with_freight", "net_amount + freight");
+        assertThat(check(author, right, "with_freight")
+                        .path("result")
+                        .path("advice")
+                        .asString())
+                .contains("\"Freight\" is one amount for each order");
     }
 
     @Test

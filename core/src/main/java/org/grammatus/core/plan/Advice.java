@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
+import org.grammatus.core.dataset.RepeatedAmount;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
@@ -28,8 +29,10 @@ final class Advice {
         if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
                 && a.argument().isPresent()) {
-            subject(a.argument().get(), dataset)
+            Typed argument = a.argument().get();
+            subject(argument, dataset)
                     .flatMap(Proposals::againstSum)
+                    .or(() -> RepeatedAmount.in(argument, dataset))
                     .ifPresent(reason -> advice.add(Problem.notice(total.pointer() + "/value", reason)));
         }
     }

@@ -12,6 +12,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.table.Scalars;
@@ -90,6 +91,25 @@ class NamedValuesTest {
         // Carriage is at home in orders, as freight is: once an order.
         assertThat(written)
                 .containsExactly("39.0000 28.00", "24.0000 8.00", "24.0000 8.00", "15.0000 20.00", "15.0000 20.00");
+    }
+
+    @Test
+    void anAmountOfAnOrderRepeatedForItsLinesIsPointedOut() {
+        DatasetModel dataset =
+                dataset(calculated("delivered", "net + freight") + ", " + calculated("fee", "freight * 2"), "");
+        assertThat(notices(dataset, "SUM(delivered)"))
+                .containsExactly(
+                        "\"Freight\" is one amount for each order, and is repeated here for each line; sum it by"
+                                + " itself, so that it counts once for each order");
+        assertThat(notices(dataset, "SUM(net + freight)")).hasSize(1);
+        assertThat(notices(dataset, "SUM(fee)")).isEmpty();
+        assertThat(notices(dataset, "SUM(net) + SUM(freight)")).isEmpty();
+    }
+
+    private static List<String> notices(DatasetModel dataset, String total) {
+        return grouped(dataset, total, "SUM(freight)").plan().notices().stream()
+                .map(Problem::message)
+                .toList();
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
+import org.grammatus.core.dataset.RepeatedAmount;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
@@ -23,8 +24,10 @@ import org.grammatus.sources.Source;
  * @param home what it has one value for: "line", "order"; none for a measure
  * @param samples a calculated field's most frequent values, as printed; a measure's one figure over all rows
  * @param blank how many rows of the home table have no value
+ * @param advice what its author may not have meant
  */
-public record NamedValueCheck(Kind type, Optional<String> home, List<String> samples, int blank) {
+public record NamedValueCheck(
+        Kind type, Optional<String> home, List<String> samples, int blank, Optional<String> advice) {
 
     private static final int SAMPLES = 5;
 
@@ -58,7 +61,12 @@ public record NamedValueCheck(Kind type, Optional<String> home, List<String> sam
                         .limit(SAMPLES)
                         .map(value -> column.labels().of(profile.values().values(), value))
                         .toList(),
-                profile.blank());
+                profile.blank(),
+                RepeatedAmount.in(
+                        new DatasetNames(dataset, context.businessDate())
+                                .field(id, true)
+                                .orElseThrow(),
+                        dataset));
     }
 
     private static NamedValueCheck measure(Source source, DatasetModel dataset, String id, RunContext context) {
@@ -76,6 +84,6 @@ public record NamedValueCheck(Kind type, Optional<String> home, List<String> sam
                 .grandTotals()
                 .getFirst()
                 .figure();
-        return new NamedValueCheck(typed.type().kind(), Optional.empty(), List.of(figure), 0);
+        return new NamedValueCheck(typed.type().kind(), Optional.empty(), List.of(figure), 0, Optional.empty());
     }
 }

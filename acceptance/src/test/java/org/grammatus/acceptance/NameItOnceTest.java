@@ -1,0 +1,134 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.math.BigDecimal;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** An author names a calculated field and a measure once, and reports use them. */
+class NameItOnceTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static final String SALES = "/data/sales-order-lines";
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static Locator field(Page page, String label) {
+        return page.locator("form").getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
+    }
+
+    private static void save(Page page) {
+        button(page, "Save for all reports").click();
+    }
+
+    @Test
+    void namedOnceTheyAreOfferedAndTotalledInAReport() throws Exception {
+        Page page = PRODUCT.signedIn("author", SALES);
+        button(page, "New calculated field").click();
+        field(page, "Label").fill("Discount given");
+        field(page, "Computed as").pressSequentially("list_amount - net_am");
+        assertThat(page.locator("form [role=alert]")).containsText("1:15 unknown field \"net_am\"");
+        Accessibility.check(page);
+        // The name is completed with the keyboard alone.
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(field(page, "Computed as")).hasValue("list_amount - net_amount");
+        assertThat(page.locator(".result")).containsText("Decimal, one value for each line");
+        save(page);
+        assertThat(page.locator(".panel h2")).hasText("Discount given");
+
+        button(page, "New measure").click();
+        field(page, "Label").fill("Discount for each order");
+        field(page, "Computed as").fill("SUM(discount_given) / order_count");
+        assertThat(page.locator(".result")).containsText("Over all rows");
+        Accessibility.check(page);
+        save(page);
+        assertThat(page.locator(".panel h2")).hasText("Discount for each order");
+
+        page.navigate(PRODUCT.address() + "/reports");
+        Bench bench = Bench.make(page, "Sales order lines");
+        bench.pick("Add a measure or field", "Discount for each order");
+        bench.pick("Add a measure or field", "Discount given");
+        bench.pick("Add a group", "Region");
+        String given = sum("SELECT SUM(quantity * unit_price - net_amount) FROM sales_order_line");
+        assertThat(page.getByLabel("Grand total")).containsText(given);
+        assertThat(page.locator("[data-role=ROW]").first()).containsText("Lakeside");
+    }
+
+    private static String sum(String select) throws Exception {
+        try (Connection database = DriverManager.getConnection("jdbc:sqlite:" + PRODUCT.database());
+                ResultSet result = database.createStatement().executeQuery(select)) {
+            result.next();
+            return "%,.2f".formatted(BigDecimal.valueOf(result.getLong(1), 2));
+        }
+    }
+
+    @Test
+    void whatAReportNeedsIsNotDeletedUnawares() {
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=open_value");
+        button(page, "Edit Open value").click();
+        assertThat(page.locator(".result")).isVisible();
+        button(page, "Delete").click();
+        Locator effect = page.locator(".effect");
+        assertThat(effect).containsText("1 report would not run any more");
+        assertThat(effect).containsText("Expected deliveries");
+        Accessibility.check(page);
+        button(page, "Cancel").click();
+        assertThat(page.locator(".panel h2")).hasText("Open value");
+    }
+
+    @Test
+    void twoAuthorsDoNotOverwriteEachOther() {
+        Page one = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=delivery_count");
+        Page two = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=delivery_count");
+        for (Page page : new Page[] {one, two}) {
+            button(page, "Edit Number of deliveries").click();
+            assertThat(field(page, "Label")).hasValue("Number of deliveries");
+        }
+        field(one, "Label").fill("Deliveries");
+        save(one);
+        assertThat(one.locator(".panel h2")).hasText("Deliveries");
+        field(two, "Label").fill("Purchase orders in all");
+        save(two);
+        assertThat(two.locator("form [role=alert]")).containsText("Somebody changed “Deliveries” since you opened it");
+        assertThat(field(two, "Label")).hasValue("Purchase orders in all");
+        button(two, "Cancel").click();
+
+        // Changes to different entries go side by side.
+        button(two, "New calculated field").click();
+        field(two, "Label").fill("Short");
+        field(two, "Computed as").fill("needed_quantity > open_quantity");
+        assertThat(two.locator(".result")).containsText("Yes or no, one value for each line");
+        save(two);
+        assertThat(two.locator(".panel h2")).hasText("Short");
+        assertThat(two.locator(".dictionary")).containsText("Deliveries");
+    }
+
+    @Test
+    void labelsAndFormatsSetOnceShowEverywhere() {
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=contact");
+        button(page, "Edit Contact").click();
+        assertThat(field(page, "Label")).hasValue("Contact");
+        field(page, "Label").fill("Contact at the supplier");
+        save(page);
+        assertThat(page.locator(".panel h2")).hasText("Contact at the supplier");
+        page.navigate(PRODUCT.address() + "/reports");
+        Bench bench = Bench.make(page, "Purchase order lines");
+        bench.pick("Add a measure or field", "Contact at the supplier");
+        assertThat(page.locator("[data-role=COLUMN_HEADINGS]").first())
+                .containsText(Pattern.compile("Contact at\\s+the supplier|Contact at the supplier"));
+    }
+}
