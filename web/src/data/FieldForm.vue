@@ -68,17 +68,17 @@ function startRemoving() {
         @update:model-value="(value) => (details.value = value)"
       />
     </InspectorField>
-    <dl v-if="result" class="result" role="status">
-      <dt>
+    <div v-if="result" class="result" role="status">
+      <p class="quiet">
         {{ result.home ? text.perRow(result.type, result.home) : text.perGroup(result.type) }}
-      </dt>
-      <dd>
+      </p>
+      <p>
         {{ result.home ? text.samples : text.figure }}:
         <strong>{{ result.samples.join(', ') || '–' }}</strong>
         <template v-if="result.blank"> · {{ text.blank(result.blank) }}</template>
-      </dd>
-      <dd v-if="result.advice" class="advice">{{ result.advice }}</dd>
-    </dl>
+      </p>
+      <p v-if="result.advice" class="advice">{{ result.advice }}</p>
+    </div>
     <InspectorField v-if="made !== 'MEASURE'" v-slot="{ id: field }" :label="text.role">
       <Select
         v-model="details.role"
@@ -114,7 +114,7 @@ function startRemoving() {
         v-if="edited.id && made !== 'READ'"
         :label="text.remove"
         text
-        severity="danger"
+        severity="secondary"
         size="small"
         :disabled="saving"
         @click="startRemoving"
@@ -146,11 +146,11 @@ h2 {
   border-left: 2px solid var(--level-2);
   border-radius: 5px 0 0 5px;
 }
-dd {
+.result p {
   margin: 0;
   overflow-wrap: anywhere;
 }
-dt,
+.quiet,
 small {
   color: var(--quiet);
 }

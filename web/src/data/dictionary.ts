@@ -32,6 +32,14 @@ export function entryOf(definition: DatasetDefinition, id: string): Entry | unde
   return entries(definition).find((entry) => entry.id === id)
 }
 
+/** The entry that a JSON pointer leads into. */
+export function entryAt(definition: DatasetDefinition, pointer: string): Entry | undefined {
+  const [, list, index] = pointer.split('/')
+  const named =
+    list === 'fields' || list === 'calculated' || list === 'measures' ? definition[list] : undefined
+  return named?.[Number(index)]
+}
+
 /** A dictionary with one entry changed, wherever it stands. */
 export function withChange(definition: DatasetDefinition, id: string, details: Details): DatasetDefinition {
   const change = <E extends Entry>(list: E[]) =>

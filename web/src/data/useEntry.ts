@@ -1,5 +1,6 @@
 import { computed, onUnmounted, ref, watch, type Ref } from 'vue'
 import {
+  entryAt,
   entryOf,
   freeId,
   withChange,
@@ -19,6 +20,15 @@ export interface Edited {
   dataset: string
   made: Made
   id?: string
+}
+
+/** A refusal with the entries that it is about, such as one that uses what is to be deleted. */
+function inWords(failure: Error, document: DatasetDefinition | undefined): string {
+  const problems = failure instanceof ApiError ? failure.problems : []
+  const about = (pointer: string) => (document && entryAt(document, pointer)?.label) ?? pointer
+  return problems.length
+    ? problems.map((fault) => `${about(fault.pointer)}: ${fault.message}`).join('; ')
+    : failure.message
 }
 
 /**
@@ -111,6 +121,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
   async function put(change: (newest: DatasetDefinition, at: string) => DatasetDefinition) {
     saving.value = true
     problem.value = ''
+    let next: DatasetDefinition | undefined
     try {
       const { definition, revision } = await api.datasetEditing(edited.dataset)
       problem.value = obstacle(definition) ?? ''
@@ -118,7 +129,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
         return undefined
       }
       const at = edited.id ?? freeId(definition, details.value.label)
-      const next = change(definition, at)
+      next = change(definition, at)
       if (!effect.value) {
         const found = await api.datasetEffect(edited.dataset, next)
         if (found.broken.length || found.others) {
@@ -129,8 +140,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
       await api.saveDataset(edited.dataset, next, revision)
       return at
     } catch (e) {
-      const problems = e instanceof ApiError ? e.problems.map((p) => p.message) : []
-      problem.value = problems.length ? problems.join('; ') : (e as Error).message
+      problem.value = inWords(e as Error, next)
       return undefined
     } finally {
       saving.value = false

@@ -82,12 +82,18 @@ class NameItOnceTest {
         button(page, "Edit Open value").click();
         assertThat(page.locator(".result")).isVisible();
         button(page, "Delete").click();
+        assertThat(page.locator("form .problem")).containsText("Value coming in: unknown field \"open_value\"");
+        button(page, "Cancel").click();
+        button(page, "Days late").click();
+        button(page, "Edit Days late").click();
+        assertThat(page.locator(".result")).isVisible();
+        button(page, "Delete").click();
         Locator effect = page.locator(".effect");
         assertThat(effect).containsText("1 report would not run any more");
         assertThat(effect).containsText("Expected deliveries");
         Accessibility.check(page);
         button(page, "Cancel").click();
-        assertThat(page.locator(".panel h2")).hasText("Open value");
+        assertThat(page.locator(".panel h2")).hasText("Days late");
     }
 
     @Test
