@@ -37,8 +37,8 @@ function follow() {
 async function take(text: string) {
   const start = caret.value - word.value.length
   expression.value = expression.value.slice(0, start) + text + expression.value.slice(caret.value)
-  const gap = /\(\)|\(DISTINCT \)|\(, \)| {2}/.exec(text)
-  const inside = gap ? gap.index + (gap[0].startsWith('(D') ? 10 : 1) : text.length
+  const gap = /\((?:DISTINCT |WHERE )?(?=[ ,)])| (?= )/.exec(text)
+  const inside = gap ? gap.index + gap[0].length : text.length
   await nextTick()
   const { $el } = area.value!
   $el.focus()

@@ -76,6 +76,28 @@ class GeneratedReportsTest {
             new String[] {
                 "ordered_at >= DATE '2026-01-31' AND ordered_at < DATE '2026-01-31' + INTERVAL '1' DAY",
                 "date(o.ordered_at) = '2026-01-31'"
+            },
+            new String[] {
+                "UPPER(category) = 'HIVES' OR CHAR_LENGTH(TRIM(town)) > 11",
+                "upper(p.category) = 'HIVES' OR length(trim(a.town)) > 11"
+            },
+            new String[] {
+                "EXTRACT(MONTH FROM ordered_at) = 3 OR EXTRACT(HOUR FROM ordered_at) >= 16",
+                "strftime('%m', o.ordered_at) = '03' OR strftime('%H', o.ordered_at) >= '16'"
+            },
+            new String[] {
+                "MOD(quantity, 3) = 1 AND FLOOR(unit_price) < 10", "l.quantity % 3 = 1 AND l.unit_price / 100 < 10"
+            },
+            new String[] {
+                "SUBSTRING(apiary_name FROM 2 FOR 3) = 'ead' OR POSITION('e' IN town) = 2",
+                "substr(a.name, 2, 3) = 'ead' OR instr(a.town, 'e') = 2"
+            },
+            new String[] {
+                "CAST(ordered_at AS DATE) + INTERVAL '9' DAY < promised_date AND NULLIF(discount, 0) IS NULL",
+                "date(o.ordered_at, '+9 days') < o.promised_date AND NULLIF(l.discount, 0) IS NULL"
+            },
+            new String[] {
+                "ABS(net_amount) > ROUND(99.6) AND line_number < 3", "abs(l.net_amount) > 10000 AND l.line_number < 3"
             });
 
     /** An aggregate as a definition writes it; what SQL takes it of; whether once per order. */
@@ -91,7 +113,22 @@ class GeneratedReportsTest {
             new Figure("MAX(unit_price)", "MAX(unit_price)", false),
             new Figure("SUM(freight)", "SUM(freight)", true),
             new Figure("COUNT(promised_date)", "COUNT(promised_date)", true),
-            new Figure("MAX(freight)", "MAX(freight)", true));
+            new Figure("MAX(freight)", "MAX(freight)", true),
+            new Figure(
+                    "SUM(net_amount) FILTER (WHERE depot = 'Kiln Yard')",
+                    "SUM(net_amount) FILTER (WHERE depot = 'Kiln Yard')",
+                    false),
+            new Figure("COUNT(*) FILTER (WHERE quantity > 10)", "COUNT(*) FILTER (WHERE quantity > 10)", false),
+            new Figure(
+                    "COUNT(DISTINCT product_code) FILTER (WHERE quantity > 10)",
+                    "COUNT(DISTINCT product_code) FILTER (WHERE quantity > 10)",
+                    false),
+            new Figure(
+                    "SUM(freight) FILTER (WHERE promised_date IS NOT NULL)",
+                    "SUM(freight) FILTER (WHERE promised_date IS NOT NULL)",
+                    true),
+            // An order counts whole where any of its lines in the group meets the condition.
+            new Figure("SUM(freight) FILTER (WHERE quantity > 10)", "SUM(freight) FILTER (WHERE some_large)", true));
 
     static IntStream seeds() {
         return IntStream.range(0, REPORTS);
@@ -224,12 +261,13 @@ class GeneratedReportsTest {
                 .mapToObj(i -> keys.get(i).sql() + " AS k" + i + ", ")
                 .collect(Collectors.joining());
         String lines = "kept AS (SELECT " + selected
-                + "l.*, o.order_number, o.freight, o.promised_date, o.order_id AS own,"
+                + "l.*, o.order_number, o.freight, o.promised_date, o.depot, o.order_id AS own,"
                 + " p.code AS product_code FROM sales_order_line l LEFT JOIN sales_order o USING (order_id)"
                 + " LEFT JOIN apiary a USING (apiary_id) LEFT JOIN product p USING (product_id) WHERE " + where + ")";
         String perLine = "lines AS (SELECT " + listed + figures(false) + " FROM kept" + grouped + ")";
-        String perOrder = "orders AS (SELECT " + listed + figures(true) + " FROM (SELECT DISTINCT " + listed
-                + "own, freight, promised_date FROM kept)" + grouped + ")";
+        String perOrder = "orders AS (SELECT " + listed + figures(true) + " FROM (SELECT " + listed
+                + "own, freight, promised_date, MAX(COALESCE(quantity > 10, 0)) AS some_large FROM kept GROUP BY "
+                + listed + "own, freight, promised_date)" + grouped + ")";
         String join = names.isEmpty()
                 ? ""
                 : " ON "

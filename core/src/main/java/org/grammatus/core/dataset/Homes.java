@@ -18,7 +18,8 @@ public final class Homes {
     public int of(Typed e) {
         return switch (e) {
             case Typed.Field f -> dataset.field(f.id()).table();
-            case Typed.Aggregate a when a.argument().isEmpty() -> DatasetModel.GRAIN;
+            // A filter says which rows are taken, not what is measured.
+            case Typed.Aggregate a -> a.argument().map(this::of).orElse(DatasetModel.GRAIN);
             default -> e.operands().stream().mapToInt(this::of).reduce(NOWHERE, this::meet);
         };
     }

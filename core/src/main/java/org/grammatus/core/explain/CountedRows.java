@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
@@ -57,11 +58,12 @@ public final class CountedRows {
         int[] path = star.path(DatasetModel.GRAIN, home);
         Optional<Column> values =
                 aggregate.argument().map(argument -> Evaluator.evaluate(argument, star.at(home), new Faults()));
+        IntPredicate taken = aggregate.filter().map(this::meets).orElse(row -> true);
         BitSet seen = new BitSet();
         Set<Scalar> distinct = new HashSet<>();
         for (int row : scope) {
             int homeRow = path[row];
-            if (star.isMissing(home, homeRow) || seen.get(homeRow)) {
+            if (star.isMissing(home, homeRow) || seen.get(homeRow) || !taken.test(row)) {
                 continue;
             }
             seen.set(homeRow);
@@ -72,5 +74,13 @@ public final class CountedRows {
                 counted.set(row);
             }
         }
+    }
+
+    /** Whether a row of the grain meets a condition, which is computed once for each row of its home table. */
+    private IntPredicate meets(Typed condition) {
+        int home = homes.orGrain(condition);
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        long[] truth = ((Column.Longs) Evaluator.evaluate(condition, star.at(home), new Faults())).values();
+        return row -> truth[path[row]] == 1;
     }
 }

@@ -42,6 +42,14 @@ public final class InWords {
                         + (d.days() < 0 ? " less " : " plus ")
                         + Math.abs(d.days())
                         + (Math.abs(d.days()) == 1 ? " day" : " days");
+            case Typed.AddMonths m ->
+                nested(m.value())
+                        + (m.months() < 0 ? " less " : " plus ")
+                        + Math.abs(m.months())
+                        + (Math.abs(m.months()) == 1 ? " month" : " months");
+            case Typed.Extract x -> x.part().name().toLowerCase(Locale.ROOT) + " of " + nested(x.value());
+            case Typed.Cast c -> nested(c.value()) + " as " + c.type();
+            case Typed.Call c -> call(c);
             case Typed.DaysBetween d -> "days from " + nested(d.right()) + " to " + nested(d.left());
             case Typed.Concat c -> of(c.left()) + " joined with " + of(c.right());
             case Typed.Compare c ->
@@ -78,7 +86,33 @@ public final class InWords {
         return String.join(", ", branches);
     }
 
+    private String call(Typed.Call c) {
+        List<String> values = c.arguments().stream().map(this::nested).toList();
+        String first = values.getFirst();
+        return switch (c.function()) {
+            case UPPER -> first + " in capitals";
+            case LOWER -> first + " in small letters";
+            case TRIM -> first + " without blanks at its ends";
+            case CHAR_LENGTH -> "length of " + first;
+            case SUBSTRING ->
+                "part of " + first + " from character " + values.get(1)
+                        + (values.size() == 3 ? ", " + values.get(2) + " long" : "");
+            case POSITION -> "position of " + first + " in " + values.get(1);
+            case ABS -> first + " without its sign";
+            case FLOOR -> first + " rounded down";
+            case CEILING -> first + " rounded up";
+            case ROUND -> first + " rounded to " + c.type().scale() + " digits";
+            case MOD -> "what is left of " + first + " divided by " + values.get(1);
+            case NULLIF -> first + ", blank where it is " + values.get(1);
+        };
+    }
+
     private String aggregate(Typed.Aggregate a) {
+        String condition = a.filter().map(filter -> " where " + of(filter)).orElse("");
+        return taken(a) + condition;
+    }
+
+    private String taken(Typed.Aggregate a) {
         if (a.argument().isEmpty()) {
             return "number of " + dataset.table(DatasetModel.GRAIN).noun().other();
         }

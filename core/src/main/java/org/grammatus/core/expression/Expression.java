@@ -2,8 +2,10 @@ package org.grammatus.core.expression;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
 
 /** An expression as written: immutable, each part with the position where it starts. */
 public sealed interface Expression {
@@ -18,8 +20,26 @@ public sealed interface Expression {
     /** A prompt's answer, by its name without the colon. */
     record Prompt(String name, Position position) implements Expression {}
 
-    /** A number of days, to be added to a date or timestamp. */
-    record Days(long count, Position position) implements Expression {}
+    /** So many days, months or years, to be added to a date or timestamp. */
+    record Interval(int count, Unit unit, Position position) implements Expression {}
+
+    /** What intervals are counted in. */
+    enum Unit {
+        DAY(100_000),
+        MONTH(3_000),
+        YEAR(250);
+
+        private final int most;
+
+        Unit(int most) {
+            this.most = most;
+        }
+
+        /** The most that an interval may have: far enough for every calendar, and no date runs over. */
+        public int most() {
+            return most;
+        }
+    }
 
     record Negate(Expression operand, Position position) implements Expression {}
 
@@ -62,7 +82,64 @@ public sealed interface Expression {
 
     record When(Expression condition, Expression result) {}
 
-    /** An aggregate; no argument means COUNT(*). */
-    record Aggregate(AggregateFunction function, boolean distinct, Optional<Expression> argument, Position position)
+    /** A function of values of one row. */
+    record Call(ScalarFunction function, List<Expression> arguments, Position position) implements Expression {}
+
+    /** A value turned into another type. */
+    record Cast(Expression value, Type type, Position position) implements Expression {}
+
+    /** A part of a date or timestamp. */
+    record Extract(DatePart part, Expression value, Position position) implements Expression {}
+
+    /**
+     * An aggregate; no argument means COUNT(*).
+     *
+     * @param filter what a row must meet to be taken
+     */
+    record Aggregate(
+            AggregateFunction function,
+            boolean distinct,
+            Optional<Expression> argument,
+            Optional<Expression> filter,
+            Position position)
             implements Expression {}
+
+    /** The expressions that this one is made of, from left to right. */
+    default List<Expression> operands() {
+        return switch (this) {
+            case Literal l -> List.of();
+            case Name n -> List.of();
+            case Prompt p -> List.of();
+            case Interval i -> List.of();
+            case CurrentDate d -> List.of();
+            case Negate n -> List.of(n.operand());
+            case Not n -> List.of(n.operand());
+            case Arithmetic a -> List.of(a.left(), a.right());
+            case Concat c -> List.of(c.left(), c.right());
+            case Compare c -> List.of(c.left(), c.right());
+            case Logic l -> List.of(l.left(), l.right());
+            case Between b -> List.of(b.value(), b.low(), b.high());
+            case In in -> joined(List.of(in.value()), in.list());
+            case Like l -> List.of(l.value(), l.pattern());
+            case IsNull n -> List.of(n.value());
+            case Case c -> {
+                List<Expression> whens = c.whens().stream()
+                        .flatMap(w -> Stream.of(w.condition(), w.result()))
+                        .toList();
+                yield joined(
+                        joined(c.subject().stream().toList(), whens),
+                        c.otherwise().stream().toList());
+            }
+            case Coalesce c -> c.values();
+            case Call c -> c.arguments();
+            case Cast c -> List.of(c.value());
+            case Extract x -> List.of(x.value());
+            case Aggregate a ->
+                joined(a.argument().stream().toList(), a.filter().stream().toList());
+        };
+    }
+
+    private static List<Expression> joined(List<Expression> first, List<Expression> second) {
+        return Stream.concat(first.stream(), second.stream()).toList();
+    }
 }

@@ -2,6 +2,7 @@ package org.grammatus.core.expression;
 
 import java.math.BigDecimal;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.value.Scalar;
 
@@ -20,7 +21,10 @@ public final class ExpressionPrinter {
             case Expression.Literal l -> literal(l.value());
             case Expression.Name n -> n.quoted() ? "\"" + n.name().replace("\"", "\"\"") + "\"" : n.name();
             case Expression.Prompt p -> ":" + p.name();
-            case Expression.Days d -> "INTERVAL '" + d.count() + "' DAY";
+            case Expression.Interval i -> "INTERVAL '" + i.count() + "' " + i.unit();
+            case Expression.Call c -> call(c);
+            case Expression.Cast c -> "CAST(" + print(c.value()) + " AS " + TypeNames.name(c.type()) + ")";
+            case Expression.Extract x -> "EXTRACT(" + x.part() + " FROM " + print(x.value()) + ")";
             case Expression.Negate n -> "- " + nested(n.operand());
             case Expression.Not n -> "NOT " + nested(n.operand());
             case Expression.Arithmetic a ->
@@ -48,7 +52,24 @@ public final class ExpressionPrinter {
                         + a.argument()
                                 .map(x -> (a.distinct() ? "DISTINCT " : "") + print(x))
                                 .orElse("*")
-                        + ")";
+                        + ")"
+                        + a.filter()
+                                .map(f -> " FILTER (WHERE " + print(f) + ")")
+                                .orElse("");
+        };
+    }
+
+    private static String call(Expression.Call c) {
+        List<String> arguments =
+                c.arguments().stream().map(ExpressionPrinter::print).toList();
+        return switch (c.function()) {
+            case SUBSTRING ->
+                "SUBSTRING(" + arguments.get(0) + " FROM " + arguments.get(1)
+                        + (arguments.size() == 3 ? " FOR " + arguments.get(2) : "") + ")";
+            case POSITION ->
+                "POSITION(" + nested(c.arguments().get(0)) + " IN "
+                        + nested(c.arguments().get(1)) + ")";
+            default -> c.function() + arguments.stream().collect(Collectors.joining(", ", "(", ")"));
         };
     }
 
@@ -68,7 +89,10 @@ public final class ExpressionPrinter {
             case Expression.Literal l -> print(l);
             case Expression.Name n -> print(n);
             case Expression.Prompt p -> print(p);
-            case Expression.Days d -> print(d);
+            case Expression.Interval i -> print(i);
+            case Expression.Call c -> print(c);
+            case Expression.Cast c -> print(c);
+            case Expression.Extract x -> print(x);
             case Expression.Case c -> print(c);
             case Expression.Coalesce c -> print(c);
             case Expression.CurrentDate c -> print(c);

@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import org.antlr.v4.runtime.Token;
 import org.grammatus.core.expression.grammar.SqlBaseVisitor;
 import org.grammatus.core.expression.grammar.SqlParser;
 import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -129,10 +131,14 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
     }
 
     @Override
-    public Expression visitDayInterval(SqlParser.DayIntervalContext c) {
-        return parsed(c.TEXT().getSymbol(), "a whole number of days such as '5'", t -> {
-            int days = Integer.parseInt(t.trim());
-            return new Expression.Days(days, at(c));
+    public Expression visitInterval(SqlParser.IntervalContext c) {
+        return parsed(c.TEXT().getSymbol(), "a whole number such as '5'", t -> {
+            int count = Integer.parseInt(t.trim());
+            Expression.Unit unit = Expression.Unit.valueOf(word(c.unit));
+            if (Math.abs((long) count) > unit.most()) {
+                throw fault(position(c.TEXT().getSymbol()), "found " + count + ", expected at most " + unit.most());
+            }
+            return new Expression.Interval(count, unit, at(c));
         });
     }
 
@@ -163,16 +169,57 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
 
     @Override
     public Expression visitCountRows(SqlParser.CountRowsContext c) {
-        return new Expression.Aggregate(AggregateFunction.COUNT, false, Optional.empty(), at(c));
+        return new Expression.Aggregate(
+                AggregateFunction.COUNT, false, Optional.empty(), filter(c.filterClause()), at(c));
     }
 
     @Override
     public Expression visitAggregate(SqlParser.AggregateContext c) {
         return new Expression.Aggregate(
-                AggregateFunction.valueOf(c.function.getText().toUpperCase(Locale.ROOT)),
+                AggregateFunction.valueOf(word(c.function)),
                 c.DISTINCT() != null,
                 Optional.of(visit(c.expression())),
+                filter(c.filterClause()),
                 at(c));
+    }
+
+    private Optional<Expression> filter(SqlParser.FilterClauseContext c) {
+        return Optional.ofNullable(c).map(clause -> visit(clause.expression()));
+    }
+
+    @Override
+    public Expression visitCast(SqlParser.CastContext c) {
+        return new Expression.Cast(visit(c.expression()), TypeNames.type(c.typeName()), at(c));
+    }
+
+    @Override
+    public Expression visitExtraction(SqlParser.ExtractionContext c) {
+        return new Expression.Extract(DatePart.valueOf(word(c.part)), visit(c.expression()), at(c));
+    }
+
+    @Override
+    public Expression visitSubstring(SqlParser.SubstringContext c) {
+        List<Expression> arguments = new ArrayList<>(List.of(visit(c.expression(0)), visit(c.start)));
+        optional(c.length).ifPresent(arguments::add);
+        return new Expression.Call(ScalarFunction.SUBSTRING, List.copyOf(arguments), at(c));
+    }
+
+    @Override
+    public Expression visitTextPosition(SqlParser.TextPositionContext c) {
+        return new Expression.Call(ScalarFunction.POSITION, List.of(visit(c.sought), visit(c.within)), at(c));
+    }
+
+    @Override
+    public Expression visitCall(SqlParser.CallContext c) {
+        String name = c.function.getText();
+        ScalarFunction function = ScalarFunction.named(name)
+                .orElseThrow(() -> fault(
+                        at(c), "unknown function \"" + name + "\"" + Suggestion.inWords(name, ScalarFunction.names())));
+        List<Expression> arguments = c.expression().stream().map(this::visit).toList();
+        if (!function.takes(arguments.size())) {
+            throw fault(at(c), function + " takes " + function.arity() + " values, found " + arguments.size());
+        }
+        return new Expression.Call(function, arguments, at(c));
     }
 
     @Override
@@ -235,6 +282,10 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
     private static String unquote(String text, char quote) {
         String one = String.valueOf(quote);
         return text.substring(1, text.length() - 1).replace(one + one, one);
+    }
+
+    private static String word(Token token) {
+        return token.getText().toUpperCase(Locale.ROOT);
     }
 
     private static Position at(ParserRuleContext c) {

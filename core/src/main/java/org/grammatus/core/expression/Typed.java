@@ -20,6 +20,10 @@ public sealed interface Typed {
             case Negate n -> List.of(n.operand());
             case Arithmetic a -> List.of(a.left(), a.right());
             case AddDays d -> List.of(d.value());
+            case AddMonths m -> List.of(m.value());
+            case Call c -> c.arguments();
+            case Cast c -> List.of(c.value());
+            case Extract x -> List.of(x.value());
             case DaysBetween d -> List.of(d.left(), d.right());
             case Concat c -> List.of(c.left(), c.right());
             case Compare c -> List.of(c.left(), c.right());
@@ -32,7 +36,8 @@ public sealed interface Typed {
                                 c.branches().stream().flatMap(b -> Stream.of(b.condition(), b.result())),
                                 c.otherwise().stream())
                         .toList();
-            case Aggregate a -> a.argument().map(List::of).orElse(List.of());
+            case Aggregate a ->
+                Stream.concat(a.argument().stream(), a.filter().stream()).toList();
         };
     }
 
@@ -76,6 +81,27 @@ public sealed interface Typed {
         }
     }
 
+    /** A date or timestamp so many months later, on the month's last day where it has no such day. */
+    record AddMonths(Typed value, long months) implements Typed {
+        @Override
+        public Type type() {
+            return value.type();
+        }
+    }
+
+    /** A function; of ROUND the digits to keep are the type's scale. */
+    record Call(ScalarFunction function, List<Typed> arguments, Type type) implements Typed {}
+
+    /** A value in another type. */
+    record Cast(Typed value, Type type) implements Typed {}
+
+    record Extract(DatePart part, Typed value) implements Typed {
+        @Override
+        public Type type() {
+            return Type.INTEGER;
+        }
+    }
+
     /** The whole days from the right date to the left one. */
     record DaysBetween(Typed left, Typed right) implements Typed {
         @Override
@@ -114,7 +140,12 @@ public sealed interface Typed {
 
     record Branch(Typed condition, Typed result) {}
 
-    /** An aggregate over the rows of the scope in which it stands; no argument counts rows. */
-    record Aggregate(AggregateFunction function, boolean distinct, Optional<Typed> argument, Type type)
+    /**
+     * An aggregate over the rows of the scope in which it stands; no argument counts rows.
+     *
+     * @param filter takes the rows alone for which it is true
+     */
+    record Aggregate(
+            AggregateFunction function, boolean distinct, Optional<Typed> argument, Optional<Typed> filter, Type type)
             implements Typed {}
 }

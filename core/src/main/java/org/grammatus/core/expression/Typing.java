@@ -23,6 +23,8 @@ public final class Typing {
         SCOPE
     }
 
+    private static final int MONTHS_OF_YEAR = 12;
+
     private final Names names;
     private Place place;
 
@@ -50,29 +52,8 @@ public final class Typing {
     public static boolean aggregates(Expression e, Names names) {
         return switch (e) {
             case Expression.Aggregate a -> true;
-            case Expression.Literal l -> false;
             case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
-            case Expression.Prompt p -> false;
-            case Expression.Days d -> false;
-            case Expression.CurrentDate d -> false;
-            case Expression.Coalesce c -> c.values().stream().anyMatch(part -> aggregates(part, names));
-            case Expression.Like l -> aggregates(l.value(), names) || aggregates(l.pattern(), names);
-            case Expression.Negate n -> aggregates(n.operand(), names);
-            case Expression.Not n -> aggregates(n.operand(), names);
-            case Expression.Arithmetic a -> aggregates(a.left(), names) || aggregates(a.right(), names);
-            case Expression.Concat c -> aggregates(c.left(), names) || aggregates(c.right(), names);
-            case Expression.Compare c -> aggregates(c.left(), names) || aggregates(c.right(), names);
-            case Expression.Logic l -> aggregates(l.left(), names) || aggregates(l.right(), names);
-            case Expression.Between b ->
-                aggregates(b.value(), names) || aggregates(b.low(), names) || aggregates(b.high(), names);
-            case Expression.In in ->
-                aggregates(in.value(), names) || in.list().stream().anyMatch(part -> aggregates(part, names));
-            case Expression.IsNull n -> aggregates(n.value(), names);
-            case Expression.Case c ->
-                c.subject().filter(part -> aggregates(part, names)).isPresent()
-                        || c.whens().stream()
-                                .anyMatch(w -> aggregates(w.condition(), names) || aggregates(w.result(), names))
-                        || c.otherwise().filter(part -> aggregates(part, names)).isPresent();
+            default -> e.operands().stream().anyMatch(operand -> aggregates(operand, names));
         };
     }
 
@@ -81,8 +62,8 @@ public final class Typing {
             case Expression.Literal l -> new Typed.Constant(l.value());
             case Expression.Name n -> field(n);
             case Expression.Prompt p -> prompt(p);
-            case Expression.Days d ->
-                throw fault(d.position(), "an interval can only be added to or taken from a date or timestamp");
+            case Expression.Interval i ->
+                throw fault(i.position(), "an interval can only be added to or taken from a date or timestamp");
             case Expression.Negate n -> new Typed.Negate(number(n.operand()));
             case Expression.Not n -> new Typed.Not(condition(n.operand()));
             case Expression.Arithmetic a -> arithmetic(a);
@@ -97,6 +78,9 @@ public final class Typing {
             case Expression.Coalesce c -> coalesce(c);
             case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
             case Expression.Case c -> choice(c);
+            case Expression.Call c -> call(c);
+            case Expression.Cast c -> cast(c);
+            case Expression.Extract x -> extract(x);
             case Expression.Aggregate a -> aggregate(a);
         };
     }
@@ -132,14 +116,18 @@ public final class Typing {
     }
 
     private Typed arithmetic(Expression.Arithmetic a) {
-        if (a.right() instanceof Expression.Days days
+        if (a.right() instanceof Expression.Interval interval
                 && (a.operator() == ArithmeticOperator.ADD || a.operator() == ArithmeticOperator.SUBTRACT)) {
             Typed value = visit(a.left());
             if (value.type().kind() != Kind.DATE && value.type().kind() != Kind.TIMESTAMP) {
                 throw fault(a.left().position(), "found " + article(value.type()) + ", expected a date or a timestamp");
             }
-            long count = a.operator() == ArithmeticOperator.ADD ? days.count() : -days.count();
-            return new Typed.AddDays(value, count);
+            long count = a.operator() == ArithmeticOperator.ADD ? interval.count() : -interval.count();
+            return switch (interval.unit()) {
+                case DAY -> new Typed.AddDays(value, count);
+                case MONTH -> new Typed.AddMonths(value, count);
+                case YEAR -> new Typed.AddMonths(value, count * MONTHS_OF_YEAR);
+            };
         }
         if (a.operator() == ArithmeticOperator.SUBTRACT) {
             Typed later = visit(a.left());
@@ -256,6 +244,93 @@ public final class Typing {
         return common == null ? Type.TEXT : common;
     }
 
+    private Typed call(Expression.Call c) {
+        List<Expression> arguments = c.arguments();
+        return switch (c.function()) {
+            case UPPER, LOWER, TRIM -> new Typed.Call(c.function(), List.of(text(arguments.get(0))), Type.TEXT);
+            case CHAR_LENGTH -> new Typed.Call(c.function(), List.of(text(arguments.get(0))), Type.INTEGER);
+            case POSITION ->
+                new Typed.Call(c.function(), List.of(text(arguments.get(0)), text(arguments.get(1))), Type.INTEGER);
+            case SUBSTRING -> {
+                List<Typed> typed = new ArrayList<>(List.of(text(arguments.get(0))));
+                arguments.stream().skip(1).forEach(argument -> typed.add(whole(argument)));
+                yield new Typed.Call(c.function(), List.copyOf(typed), Type.TEXT);
+            }
+            case ABS -> {
+                Typed number = number(arguments.getFirst());
+                yield new Typed.Call(c.function(), List.of(number), number.type());
+            }
+            case FLOOR, CEILING -> new Typed.Call(c.function(), List.of(number(arguments.getFirst())), Type.INTEGER);
+            case ROUND -> round(c);
+            case MOD -> {
+                Typed left = number(arguments.get(0));
+                Typed right = number(arguments.get(1));
+                int scale = Math.max(left.type().scale(), right.type().scale());
+                boolean isWhole =
+                        left.type().kind() == Kind.INTEGER && right.type().kind() == Kind.INTEGER;
+                yield new Typed.Call(c.function(), List.of(left, right), isWhole ? Type.INTEGER : Type.decimal(scale));
+            }
+            case NULLIF -> {
+                Typed equal = compare(Comparator.EQUAL, arguments.get(0), arguments.get(1));
+                Typed value = visit(arguments.get(0));
+                Typed nothing = new Typed.Constant(new Scalar.Null(value.type()));
+                yield new Typed.Choice(List.of(new Typed.Branch(equal, nothing)), Optional.of(value), value.type());
+            }
+        };
+    }
+
+    /** The digits kept are part of the result's type, so they are written as a number. */
+    private Typed round(Expression.Call c) {
+        Typed value = number(c.arguments().getFirst());
+        if (c.arguments().size() == 1) {
+            return new Typed.Call(ScalarFunction.ROUND, List.of(value), Type.INTEGER);
+        }
+        Expression digits = c.arguments().get(1);
+        boolean known = digits instanceof Expression.Literal literal
+                && literal.value() instanceof Scalar.Number number
+                && number.type().equals(Type.INTEGER)
+                && number.value().intValue() <= Type.MOST_SCALE;
+        if (!known) {
+            throw fault(digits.position(), "expected the digits to keep as a number from 0 to " + Type.MOST_SCALE);
+        }
+        int scale =
+                ((Scalar.Number) ((Expression.Literal) digits).value()).value().intValue();
+        int kept = Math.min(scale, value.type().scale());
+        Type type = value.type().kind() == Kind.INTEGER ? Type.INTEGER : Type.decimal(kept);
+        return new Typed.Call(ScalarFunction.ROUND, List.of(value), type);
+    }
+
+    private Typed cast(Expression.Cast c) {
+        Typed value = nullOf(visit(c.value()), c.type());
+        if (!castable(value.type(), c.type())) {
+            throw fault(
+                    c.value().position(),
+                    "found " + article(value.type()) + ", which cannot be made " + article(c.type()));
+        }
+        return value.type().equals(c.type()) ? value : new Typed.Cast(value, c.type());
+    }
+
+    private static boolean castable(Type from, Type to) {
+        boolean sameFamily = from.kind() == to.kind() || from.isNumber() && to.isNumber() || isTime(from) && isTime(to);
+        return sameFamily || to.kind() == Kind.TEXT || from.kind() == Kind.TEXT;
+    }
+
+    private Typed extract(Expression.Extract x) {
+        Typed value = nullOf(visit(x.value()), Type.TIMESTAMP);
+        boolean needsTime = x.part() == DatePart.HOUR || x.part() == DatePart.MINUTE;
+        if (!isTime(value.type()) || needsTime && value.type().kind() == Kind.DATE) {
+            throw fault(
+                    x.value().position(),
+                    "found " + article(value.type()) + ", expected "
+                            + (needsTime ? "a timestamp" : "a date or a timestamp"));
+        }
+        return new Typed.Extract(x.part(), value);
+    }
+
+    private Typed whole(Expression e) {
+        return require(e, nullOf(visit(e), Type.INTEGER), Kind.INTEGER, "a whole number");
+    }
+
     private Typed aggregate(Expression.Aggregate a) {
         if (place == Place.ROW) {
             throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
@@ -273,7 +348,8 @@ public final class Typing {
                 }
                 case MIN, MAX -> input;
             };
-            return new Typed.Aggregate(a.function(), a.distinct(), argument, type);
+            Optional<Typed> filter = a.filter().map(this::condition);
+            return new Typed.Aggregate(a.function(), a.distinct(), argument, filter, type);
         } finally {
             place = Place.SCOPE;
         }

@@ -1,6 +1,5 @@
 package org.grammatus.core.expression;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 
@@ -70,32 +69,11 @@ public final class Unanswered {
     private boolean reads(Expression e) {
         return switch (e) {
             case Expression.Prompt p -> prompts.contains(p.name());
-            case Expression.Literal l -> false;
-            case Expression.Name n -> false;
-            case Expression.Days d -> false;
-            case Expression.CurrentDate d -> false;
-            case Expression.Like l -> reads(l.value()) || reads(l.pattern());
             // COALESCE reads an unanswered prompt as NULL, on purpose.
             case Expression.Coalesce c -> false;
-            case Expression.Negate n -> reads(n.operand());
-            case Expression.Not n -> reads(n.operand());
-            case Expression.Arithmetic a -> reads(a.left()) || reads(a.right());
-            case Expression.Concat c -> reads(c.left()) || reads(c.right());
-            case Expression.Compare c -> reads(c.left()) || reads(c.right());
-            case Expression.Logic l -> reads(l.left()) || reads(l.right());
-            case Expression.Between b -> any(List.of(b.value(), b.low(), b.high()));
-            case Expression.In in -> reads(in.value()) || any(in.list());
             // A test for NULL is how a condition asks whether there is an answer.
             case Expression.IsNull n -> false;
-            case Expression.Case c ->
-                c.subject().filter(this::reads).isPresent()
-                        || c.whens().stream().anyMatch(w -> reads(w.condition()) || reads(w.result()))
-                        || c.otherwise().filter(this::reads).isPresent();
-            case Expression.Aggregate a -> a.argument().filter(this::reads).isPresent();
+            default -> e.operands().stream().anyMatch(this::reads);
         };
-    }
-
-    private boolean any(List<Expression> list) {
-        return list.stream().anyMatch(this::reads);
     }
 }

@@ -57,7 +57,7 @@ final class Aggregates implements Frame {
     /** How many rows of a table each node has: rows with at least one selected row, the missing row apart. */
     long[] rowCounts(int table) {
         CountAccumulator counts = new CountAccumulator(null, size());
-        fill(counts, table);
+        fill(counts, table, null);
         return ((Column.Longs) counts.finish()).values();
     }
 
@@ -68,8 +68,44 @@ final class Aggregates implements Frame {
                 .map(e -> Evaluator.evaluate(e, star.at(home), faults))
                 .orElse(null);
         Accumulator accumulator = accumulator(aggregate, argument);
-        fill(accumulator, home);
+        Taken taken = taken(aggregate);
+        if (taken == null || dataset.reaches(home, taken.table)) {
+            fill(accumulator, home, taken);
+        } else {
+            // The condition tells rows finer than the home apart: a home row counts where any of them meets it.
+            for (int depth = 0; depth < nodes.depths(); depth++) {
+                addDistinctPairs(accumulator, depth, home, null, taken);
+            }
+        }
         return accumulator.finish();
+    }
+
+    /**
+     * The rows that an aggregate's filter lets through.
+     *
+     * @param table number of the table at which the condition is decided
+     * @param truth by its rows, 1 where the condition holds
+     */
+    private record Taken(int table, long[] truth) {}
+
+    /** What the filter lets through; null where there is none. */
+    private Taken taken(Typed.Aggregate aggregate) {
+        if (aggregate.filter().isEmpty()) {
+            return null;
+        }
+        Typed condition = aggregate.filter().get();
+        int table = new Homes(dataset).orGrain(condition);
+        Column truth = Evaluator.evaluate(condition, star.at(table), faults);
+        return new Taken(table, ((Column.Longs) truth).values());
+    }
+
+    /** Those of the rows of a table that the filter lets through. */
+    private int[] through(int[] rows, int table, Taken taken) {
+        if (taken == null) {
+            return rows;
+        }
+        int[] path = star.path(table, taken.table);
+        return Arrays.stream(rows).filter(row -> taken.truth[path[row]] == 1).toArray();
     }
 
     private Accumulator accumulator(Typed.Aggregate aggregate, Column argument) {
@@ -81,16 +117,16 @@ final class Aggregates implements Frame {
         };
     }
 
-    private void fill(Accumulator accumulator, int home) {
+    private void fill(Accumulator accumulator, int home, Taken taken) {
         int merging = deepestKnown(home);
-        int[] rows = present(home);
+        int[] rows = through(present(home), home, taken);
         accumulator.add(nodes.nodes(merging, home, rows), rows);
         int[] parents = nodes.parents();
         for (int node = nodes.first(merging + 1) - 1; node > 0; node--) {
             accumulator.merge(parents[node], node);
         }
         for (int depth = merging + 1; depth < nodes.depths(); depth++) {
-            addDistinctPairs(accumulator, depth, home, null);
+            addDistinctPairs(accumulator, depth, home, null, taken);
         }
     }
 
@@ -100,8 +136,9 @@ final class Aggregates implements Frame {
         Column argument = Evaluator.evaluate(aggregate.argument().orElseThrow(), star.at(home), faults);
         Accumulator accumulator = accumulator(aggregate, argument);
         int[] codes = KeyCodes.of(argument).codes();
+        Taken taken = taken(aggregate);
         for (int depth = 0; depth < nodes.depths(); depth++) {
-            addDistinctPairs(accumulator, depth, home, codes);
+            addDistinctPairs(accumulator, depth, home, codes, taken);
         }
         return accumulator.finish();
     }
@@ -110,10 +147,12 @@ final class Aggregates implements Frame {
      * Adds, for each node of a depth, each of its home rows once.
      *
      * @param codes what tells home rows apart; null tells them all apart
+     * @param taken the rows to be taken; null takes all
      */
-    private void addDistinctPairs(Accumulator accumulator, int depth, int home, int[] codes) {
-        int meeting = depth == 0 ? home : dataset.finest(nodes.tableOf(depth), home);
-        int[] rows = nodes.used(meeting);
+    private void addDistinctPairs(Accumulator accumulator, int depth, int home, int[] codes, Taken taken) {
+        int known = depth == 0 ? home : dataset.finest(nodes.tableOf(depth), home);
+        int meeting = taken == null ? known : dataset.finest(known, taken.table);
+        int[] rows = through(nodes.used(meeting), meeting, taken);
         int[] nodeOf = nodes.nodes(depth, meeting, rows);
         int[] homePath = star.path(meeting, home);
         int[] keptNodes = new int[rows.length];

@@ -1,9 +1,7 @@
 package org.grammatus.core.table;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import org.grammatus.core.expression.Connective;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
@@ -35,6 +33,11 @@ public final class Evaluator {
             case Typed.Arithmetic a ->
                 Arithmetic.apply(a.operator(), visit(a.left()), visit(a.right()), a.type(), faults);
             case Typed.AddDays d -> addDays(visit(d.value()), d.days());
+            case Typed.AddMonths m -> DateParts.addMonths((Column.Longs) visit(m.value()), m.months());
+            case Typed.Extract x -> DateParts.extract(x.part(), (Column.Longs) visit(x.value()));
+            case Typed.Cast c -> Casts.cast(visit(c.value()), c.type(), faults);
+            case Typed.Call c ->
+                Functions.call(c, c.arguments().stream().map(this::visit).toList(), faults);
             case Typed.DaysBetween d -> daysBetween((Column.Longs) visit(d.left()), (Column.Longs) visit(d.right()));
             case Typed.Like l -> Likeness.apply(visit(l.value()), visit(l.pattern()), l.escape());
             case Typed.Concat c -> concat((Column.Texts) visit(c.left()), (Column.Texts) visit(c.right()));
@@ -66,20 +69,11 @@ public final class Evaluator {
     }
 
     private static Column concat(Column.Texts left, Column.Texts right) {
-        int[] codes = new int[left.size()];
-        List<String> dictionary = new ArrayList<>();
-        Map<String, Integer> codeOf = new HashMap<>();
-        for (int i = 0; i < codes.length; i++) {
-            if (left.isNull(i) || right.isNull(i)) {
-                codes[i] = Column.Texts.NULL;
-                continue;
-            }
-            codes[i] = codeOf.computeIfAbsent(left.text(i) + right.text(i), text -> {
-                dictionary.add(text);
-                return dictionary.size() - 1;
-            });
+        TextsBuilder joined = new TextsBuilder(left.size());
+        for (int row = 0; row < left.size(); row++) {
+            joined.set(row, left.isNull(row) || right.isNull(row) ? null : left.text(row) + right.text(row));
         }
-        return new Column.Texts(codes, dictionary.toArray(String[]::new));
+        return joined.build();
     }
 
     /** SQL's three-valued AND and OR: false decides AND, true decides OR, else NULL is catching. */

@@ -9,7 +9,8 @@ public final class Faults {
     /** Why a figure is NULL. */
     public enum Kind {
         DIVISION_BY_ZERO("divided by zero"),
-        TOO_LARGE("has more than 38 digits");
+        TOO_LARGE("has more than 38 digits"),
+        UNREADABLE("is no value of the type it is cast to");
 
         private final String words;
 

@@ -37,7 +37,18 @@ class ExpressionParserTest {
                 "day → day",
                 "name not like 'a!%%' escape '!' → name NOT LIKE 'a!%%' ESCAPE '!'",
                 "coalesce(a, b, 0) → COALESCE(a, b, 0)",
-                "current_date - due > 3 → (CURRENT_DATE - due) > 3"
+                "current_date - due > 3 → (CURRENT_DATE - due) > 3",
+                "count(*) filter (where a > 1) → COUNT(*) FILTER (WHERE a > 1)",
+                "sum(distinct a) filter (where b) → SUM(DISTINCT a) FILTER (WHERE b)",
+                "upper(a) || lower(b) → UPPER(a) || LOWER(b)",
+                "substring(a from 2 for 3) → SUBSTRING(a FROM 2 FOR 3)",
+                "position('x' in a || b) → POSITION('x' IN (a || b))",
+                "cast(a + 1 as decimal(10, 2)) → CAST(a + 1 AS DECIMAL(38, 2))",
+                "cast(a as varchar) → CAST(a AS VARCHAR)",
+                "extract(year from d) = 2026 → EXTRACT(YEAR FROM d) = 2026",
+                "d - interval '2' month → d - INTERVAL '2' MONTH",
+                "round(a, 2) + mod(a, 3) → ROUND(a, 2) + MOD(a, 3)",
+                "year + month + filter → (year + month) + filter"
             })
     void printsWhatItUnderstood(String text, String printed) {
         assertThat(ExpressionPrinter.print(ExpressionParser.parse(text))).isEqualTo(printed);
@@ -55,6 +66,11 @@ class ExpressionParserTest {
                 "a != b → 1:3 found \"!\", expected <> for \"not equal\"",
                 "date '2026-02-30' → 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
                 "a like 'x' escape 'yz' → 1:19 found 'yz', expected one character",
+                "uper(a) → 1:1 unknown function \"uper\"; did you mean \"UPPER\"?",
+                "mod(a) → 1:1 MOD takes 2 values, found 1",
+                "cast(a as money) → 1:11 unknown type \"money\", expected one of VARCHAR, INTEGER, DECIMAL, DATE, TIMESTAMP, BOOLEAN",
+                "cast(a as decimal(9, 40)) → 1:22 found 40, expected at most 18 digits after the point",
+                "d + interval '1000000' day → 1:14 found 1000000, expected at most 100000",
                 "a ; b → 1:3 found \";\", which no expression contains"
             })
     void saysWhereAFaultIsAndWhatWasExpected(String text, String message) {
@@ -121,7 +137,14 @@ class ExpressionParserTest {
                     x + " NOT BETWEEN " + y + " AND " + x,
                     x + " IN (" + y + ", 1)",
                     "CASE " + x + " WHEN " + y + " THEN 1 ELSE 2 END",
-                    "SUM(DISTINCT " + x + ")"));
+                    "SUM(DISTINCT " + x + ")",
+                    "COUNT(*) FILTER (WHERE " + x + ")",
+                    "SUBSTRING(" + x + " FROM " + y + " FOR 2)",
+                    "POSITION(" + x + " IN " + y + ")",
+                    "CAST(" + x + " AS DECIMAL(9, 3))",
+                    "EXTRACT(MONTH FROM " + x + ")",
+                    "NULLIF(" + x + ", ROUND(" + y + ", 1))",
+                    x + " + INTERVAL '3' YEAR"));
         }
 
         private String pick(List<String> options) {

@@ -75,7 +75,19 @@ class TypingTest {
         "due + INTERVAL '1' DAY, DATE, 0",
         "due < ordered_at, BOOLEAN, 0",
         "CASE WHEN quantity > 1 THEN quantity ELSE amount END, DECIMAL, 2",
-        "AMOUNT, DECIMAL, 2"
+        "AMOUNT, DECIMAL, 2",
+        "UPPER(name), TEXT, 0",
+        "CHAR_LENGTH(name), INTEGER, 0",
+        "'ROUND(rate, 2)', DECIMAL, 2",
+        "ROUND(rate), INTEGER, 0",
+        "'ROUND(amount, 9)', DECIMAL, 2",
+        "'MOD(amount, rate)', DECIMAL, 4",
+        "'NULLIF(amount, 0)', DECIMAL, 2",
+        "FLOOR(amount), INTEGER, 0",
+        "'CAST(name AS DECIMAL(9, 3))', DECIMAL, 3",
+        "CAST(ordered_at AS DATE), DATE, 0",
+        "EXTRACT(YEAR FROM due), INTEGER, 0",
+        "due + INTERVAL '1' MONTH, DATE, 0"
     })
     void typesARowsExpressions(String text, String kind, int scale) {
         Type type = type(text, Typing.Place.ROW).type();
@@ -100,6 +112,13 @@ class TypingTest {
                 "quantity AND TRUE | 1:1 found a whole number, expected a condition, which is true or false",
                 "SUM(amount) | 1:1 an aggregate has no rows to work on here; it stands in a total or an order",
                 "CASE WHEN TRUE THEN 1 ELSE 'x' END | 1:28 found a text, expected a whole number as in the results before",
+                "UPPER(quantity) | 1:7 found a whole number, expected a text",
+                "SUBSTRING(name FROM amount) | 1:21 found a decimal number, expected a whole number",
+                "ROUND(rate, quantity) | 1:13 expected the digits to keep as a number from 0 to 18",
+                "EXTRACT(HOUR FROM due) | 1:19 found a date, expected a timestamp",
+                "EXTRACT(YEAR FROM name) | 1:19 found a text, expected a date or a timestamp",
+                "CAST(quantity AS DATE) | 1:6 found a whole number, which cannot be made a date",
+                "INTERVAL '1' MONTH | 1:1 an interval can only be added to or taken from a date or timestamp",
                 "name + INTERVAL '1' DAY | 1:1 found a text, expected a date or a timestamp"
             })
     void saysWhatIsWrongInARow(String text, String message) {

@@ -9,7 +9,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** The five aggregates over the same six lines, blanks and a line without an order among them. */
+/** The five aggregates, with and without a filter, over the same six lines, blanks and a line without an order among them. */
 class AggregatesTest {
 
     @ParameterizedTest
@@ -33,6 +33,16 @@ class AggregatesTest {
                 "MAX(ordered_at) | 31 Mar 2026 23:30",
                 "SUM(net) / COUNT(DISTINCT order_number) | 18.68",
                 "SUM(freight) / 0 | ",
+                "COUNT(*) FILTER (WHERE category = 'Hives') | 3",
+                "COUNT(*) FILTER (WHERE net > 0) | 3",
+                "SUM(net) FILTER (WHERE region = 'Lakeside') | 40.00",
+                "SUM(net) FILTER (WHERE FALSE) | ",
+                "COUNT(net) FILTER (WHERE FALSE) | 0",
+                "AVG(net) FILTER (WHERE category = 'Jars') | 5.33",
+                "COUNT(DISTINCT order_number) FILTER (WHERE category = 'Jars') | 2",
+                "SUM(freight) FILTER (WHERE region <> 'Upland') | 5.00",
+                "SUM(freight) FILTER (WHERE category = 'Hives') | 12.50",
+                "SUM(freight) FILTER (WHERE category = 'Jars') | 5.00",
                 "CASE WHEN SUM(net) > 50 THEN 'large' ELSE 'small' END | large"
             })
     void overTheWholeReport(String aggregate, String printed) {

@@ -34,28 +34,39 @@ primary
     | TEXT                                                                  # text
     | DATE TEXT                                                             # dateLiteral
     | TIMESTAMP TEXT                                                        # timestampLiteral
-    | INTERVAL TEXT DAY                                                     # dayInterval
+    | INTERVAL TEXT unit=(DAY | MONTH | YEAR)                               # interval
     | value=(TRUE | FALSE)                                                  # truth
     | NULL                                                                  # nullLiteral
     | CURRENT_DATE                                                          # currentDate
     | PROMPT                                                                # prompt
     | COALESCE LPAREN expression (COMMA expression)+ RPAREN                 # coalesce
-    | COUNT LPAREN STAR RPAREN                                              # countRows
-    | function=(COUNT | SUM | AVG | MIN | MAX) LPAREN DISTINCT? expression RPAREN # aggregate
+    | COUNT LPAREN STAR RPAREN filterClause?                                # countRows
+    | function=(COUNT | SUM | AVG | MIN | MAX) LPAREN DISTINCT? expression RPAREN filterClause? # aggregate
+    | CAST LPAREN expression AS typeName RPAREN                             # cast
+    | EXTRACT LPAREN part=(YEAR | QUARTER | MONTH | DAY | HOUR | MINUTE) FROM expression RPAREN # extraction
+    | SUBSTRING LPAREN expression FROM start=expression (FOR length=expression)? RPAREN # substring
+    | POSITION LPAREN sought=operand IN within=operand RPAREN               # textPosition
+    | function=NAME LPAREN (expression (COMMA expression)*)? RPAREN         # call
     | CASE whenThen+ (ELSE otherwise=expression)? END                       # searchedCase
     | CASE subject=expression whenThen+ (ELSE otherwise=expression)? END    # simpleCase
     | name                                                                  # field
     | LPAREN expression RPAREN                                              # parenthesised
     ;
 
+filterClause: FILTER LPAREN WHERE expression RPAREN;
+
+typeName: (NAME | DATE | TIMESTAMP) (LPAREN NUMBER (COMMA NUMBER)? RPAREN)?;
+
 whenThen: WHEN condition_=expression THEN result=expression;
 
-name: NAME | QUOTED_NAME | DAY;
+name: NAME | QUOTED_NAME | AS | DAY | FILTER | FOR | FROM | HOUR | MINUTE | MONTH | POSITION | QUARTER | YEAR;
 
 AND: 'AND';
+AS: 'AS';
 AVG: 'AVG';
 BETWEEN: 'BETWEEN';
 CASE: 'CASE';
+CAST: 'CAST';
 COALESCE: 'COALESCE';
 COUNT: 'COUNT';
 CURRENT_DATE: 'CURRENT_DATE';
@@ -65,21 +76,33 @@ DISTINCT: 'DISTINCT';
 ELSE: 'ELSE';
 END: 'END';
 ESCAPE: 'ESCAPE';
+EXTRACT: 'EXTRACT';
 FALSE: 'FALSE';
+FILTER: 'FILTER';
+FOR: 'FOR';
+FROM: 'FROM';
+HOUR: 'HOUR';
 IN: 'IN';
 INTERVAL: 'INTERVAL';
 IS: 'IS';
 LIKE: 'LIKE';
 MAX: 'MAX';
 MIN: 'MIN';
+MINUTE: 'MINUTE';
+MONTH: 'MONTH';
 NOT: 'NOT';
 NULL: 'NULL';
 OR: 'OR';
+POSITION: 'POSITION';
+QUARTER: 'QUARTER';
+SUBSTRING: 'SUBSTRING';
 SUM: 'SUM';
 THEN: 'THEN';
 TIMESTAMP: 'TIMESTAMP';
 TRUE: 'TRUE';
 WHEN: 'WHEN';
+WHERE: 'WHERE';
+YEAR: 'YEAR';
 
 EQ: '=';
 NE: '<>';
