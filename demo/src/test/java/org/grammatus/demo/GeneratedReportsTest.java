@@ -39,7 +39,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class GeneratedReportsTest {
 
-    private static final int REPORTS = 60;
+    private static final int REPORTS = 80;
 
     /** A key as a definition writes it, and as SQL does. */
     private record Key(String field, String bucket, String sql) {}
@@ -57,6 +57,19 @@ class GeneratedReportsTest {
             new Key("ordered_at", "month", "strftime('%Y-%m-01', o.ordered_at)"),
             new Key("ordered_at", "day", "date(o.ordered_at)"),
             new Key("ordered_at", "year", "strftime('%Y-01-01', o.ordered_at)"),
+            new Key("ordered_at", "week", "date(o.ordered_at, '-6 days', 'weekday 1')"),
+            new Key("ordered_at", "day-of-week", "(strftime('%w', o.ordered_at) + 6) % 7 + 1"),
+            new Key("ordered_at", "month-of-year", "CAST(strftime('%m', o.ordered_at) AS INTEGER)"),
+            new Key("ordered_at", "fiscal-month", "(strftime('%m', o.ordered_at) + 2) % 12 + 1"),
+            new Key("ordered_at", "quarter-of-year", "(strftime('%m', o.ordered_at) + 2) / 3"),
+            new Key(
+                    "ordered_at",
+                    "quarter",
+                    "date(o.ordered_at, 'start of month', '-' || ((strftime('%m', o.ordered_at) - 1) % 3) || ' months')"),
+            new Key(
+                    "promised_date",
+                    "fiscal-quarter",
+                    "date(o.promised_date, 'start of month', '-' || ((strftime('%m', o.promised_date) - 1) % 3) || ' months')"),
             new Key("ordered_at", "fiscal-year", "strftime('%Y-10-01', date(o.ordered_at, '-9 months'))"));
 
     /** Filters that mean the same in both languages, blanks included. */

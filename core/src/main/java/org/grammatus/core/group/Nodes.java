@@ -138,17 +138,17 @@ final class Nodes {
         }
         // A bucket is worked out once per distinct day.
         KeyCodes distinct = KeyCodes.of(new Column.Longs(Type.DATE, days));
-        long[] starts = new long[distinct.count()];
-        Arrays.fill(starts, Column.Longs.NULL);
+        long[] keyOf = new long[distinct.count()];
+        Arrays.fill(keyOf, Column.Longs.NULL);
         long[] values = new long[days.length];
         for (int i = 0; i < values.length; i++) {
             int code = distinct.codes()[i];
-            if (days[i] != Column.Longs.NULL && starts[code] == Column.Longs.NULL) {
-                starts[code] = bucket.start(days[i]);
+            if (days[i] != Column.Longs.NULL && keyOf[code] == Column.Longs.NULL) {
+                keyOf[code] = bucket.key(days[i]);
             }
-            values[i] = starts[code];
+            values[i] = keyOf[code];
         }
-        return new Column.Longs(Type.DATE, values);
+        return new Column.Longs(bucket.type(), values);
     }
 
     Star star() {

@@ -203,18 +203,32 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
         if (only.key().isEmpty()) {
             return key + " IS NULL";
         }
-        Type type = level.bucket().isPresent() ? Type.DATE : level.key().type();
+        Type type = level.bucket().map(DateBucket::type).orElse(level.key().type());
         try {
             Scalar value = ScalarText.parse(only.key().get(), type);
             if (level.bucket().isEmpty()) {
                 return key + " = " + literal(value);
             }
-            DateBucket bucket = level.bucket().get();
-            long start = bucket.start(((Scalar.Date) value).value().toEpochDay());
-            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
+            return inBucket(key, level.bucket().get(), value);
         } catch (IllegalArgumentException e) {
             throw new ProblemException(Problem.error("/view/only", e.getMessage()));
         }
+    }
+
+    private static String inBucket(String key, DateBucket bucket, Scalar value) {
+        if (!bucket.isCyclic()) {
+            long start = bucket.key(((Scalar.Date) value).value().toEpochDay());
+            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
+        }
+        long number = ((Scalar.Number) value).value().longValue();
+        return switch (bucket.bucket()) {
+            case QUARTER_OF_YEAR -> "EXTRACT(QUARTER FROM " + key + ") = " + number;
+            case MONTH_OF_YEAR -> "EXTRACT(MONTH FROM " + key + ") = " + number;
+            case FISCAL_MONTH -> "EXTRACT(MONTH FROM " + key + ") = " + bucket.calendarMonth(number);
+            default ->
+                // Days since a Monday, which leave 0 on Mondays before and after it.
+                "MOD(MOD(CAST(" + key + " AS DATE) - DATE '2001-01-01', 7) + 7, 7) = " + (number - 1);
+        };
     }
 
     private static String day(long epochDay) {

@@ -124,7 +124,7 @@ public final class Histogram {
     }
 
     private static List<Long> stepped(DateBucket span, int together, long first, long last) {
-        List<Long> starts = new ArrayList<>(List.of(span.start(first)));
+        List<Long> starts = new ArrayList<>(List.of(span.key(first)));
         while (starts.getLast() <= last && starts.size() <= MOST_CLASSES + 1) {
             long next = starts.getLast();
             for (int i = 0; i < together; i++) {

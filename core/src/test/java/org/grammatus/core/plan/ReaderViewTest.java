@@ -17,6 +17,8 @@ import org.grammatus.core.plan.ReaderView.Sort;
 import org.grammatus.core.plan.ReaderView.Width;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 15: a reader's order and narrowing are worked out like the author's own. */
 class ReaderViewTest {
@@ -76,6 +78,25 @@ class ReaderViewTest {
                 Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"ordered_at\", \"bucket\": \"month\""));
         assertThat(labels(byMonth, only(new Only("region", Optional.of("2026-03-01")))))
                 .containsExactly("March 2026", "S3", "S4");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "day-of-week, 2, Tuesday",
+        "month-of-year, 3, March",
+        "fiscal-month, 6, March",
+        "quarter-of-year, 1, Q1",
+        "fiscal-quarter, 2026-01-01, Q2 2025/26",
+        "week, 2026-03-30, 2026-W14"
+    })
+    void aBucketNarrowsToItsPlaceInItsCycle(String bucket, String key, String label) {
+        Report report = Definitions.readReport(Samples.REPORT.replace(
+                "\"key\": \"region\"", "\"key\": \"ordered_at\", \"bucket\": \"" + bucket + "\""));
+        List<String> all = labels(report, ReaderView.PLAIN);
+        List<String> narrowed = labels(report, only(new Only("region", Optional.of(key))));
+        assertThat(narrowed).startsWith(label).contains("S3", "S4");
+        int start = all.indexOf(label);
+        assertThat(all.subList(start, start + narrowed.size())).isEqualTo(narrowed);
     }
 
     @Test
