@@ -173,6 +173,10 @@ table {
   width: 100%;
   margin-bottom: 0.75rem;
 }
+th,
+td {
+  padding: 1px;
+}
 th {
   font-weight: 400;
   text-align: left;
@@ -196,11 +200,18 @@ button.cell {
   color: inherit;
   cursor: pointer;
   min-height: 26px;
+}
+/* Words stay whole; a grid that is too wide for its place scrolls. */
+button.head,
+button.cell {
+  font-size: 0.92rem;
+  padding: 0.1rem 0.15rem;
+}
+.row-name {
   overflow-wrap: anywhere;
 }
 button.head {
   border-bottom: 3px solid var(--level);
-  padding: 0.1rem 0.25rem;
   text-align: left;
   width: 100%;
 }
