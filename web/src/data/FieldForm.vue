@@ -5,7 +5,7 @@ import { computed, ref } from 'vue'
 import type { Details } from './dictionary'
 import ExpressionInput from './ExpressionInput.vue'
 import { useEntry, type Edited } from './useEntry'
-import type { DatasetView } from '@/api/client'
+import { api, type DatasetView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
 import TextInput from '@/bench/inspector/TextInput.vue'
 import { vFocus } from '@/shell/focus'
@@ -32,6 +32,19 @@ const fault = computed(() => {
   return first && [first.position, first.message].filter(Boolean).join(' ')
 })
 const result = computed(() => check.value?.result)
+const field = computed(() => props.dataset.fields.find((f) => f.id === props.edited.id))
+const isText = computed(
+  () =>
+    made !== 'MEASURE' &&
+    (result.value?.type ?? (made === 'READ' ? field.value?.type : undefined)) === 'TEXT',
+)
+
+/** Something to put in order: the values there are. */
+async function fillOrder() {
+  const values = await api.values(props.dataset.id, props.edited.id!, '').catch(() => [])
+  details.value.order = values.map((value) => value.value).filter(Boolean)
+}
+
 const pointed = computed(() => effect.value && effect.value.broken.length + effect.value.others > 0)
 
 async function done(work: () => Promise<string | undefined>) {
@@ -79,10 +92,10 @@ function startRemoving() {
       </p>
       <p v-if="result.advice" class="advice">{{ result.advice }}</p>
     </div>
-    <InspectorField v-if="made !== 'MEASURE'" v-slot="{ id: field }" :label="text.role">
+    <InspectorField v-if="made !== 'MEASURE'" v-slot="{ id: input }" :label="text.role">
       <Select
         v-model="details.role"
-        :input-id="field"
+        :input-id="input"
         :aria-label="text.role"
         :options="roles"
         option-label="label"
@@ -91,6 +104,23 @@ function startRemoving() {
         fluid
       />
     </InspectorField>
+    <template v-if="isText">
+      <InspectorField :label="text.order" :hint="text.orderHint">
+        <TextInput
+          :model-value="details.order?.join('\n')"
+          long
+          @update:model-value="(lines) => (details.order = lines?.split('\n'))"
+        />
+      </InspectorField>
+      <Button
+        v-if="edited.id && !details.order?.length"
+        :label="text.orderFrom"
+        text
+        size="small"
+        class="fill"
+        @click="fillOrder"
+      />
+    </template>
     <InspectorField :label="text.format" :hint="text.formatHint"
       ><TextInput v-model="details.format"
     /></InspectorField>
@@ -153,6 +183,9 @@ h2 {
 .quiet,
 small {
   color: var(--quiet);
+}
+.fill {
+  justify-self: start;
 }
 .advice {
   font-weight: 600;

@@ -25,6 +25,7 @@ const facts = computed(() => {
     [profile.name, field.id],
     [profile.source, field.source && `${home.value?.source}.${field.source}`],
     [profile.format, field.format],
+    [profile.order, field.order?.join(', ')],
   ]
   const measured: [string, string | undefined][] = seen
     ? [

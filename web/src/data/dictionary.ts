@@ -19,6 +19,8 @@ export interface Details {
   role?: Field['role']
   format?: string
   unit?: string
+  /** A text's values in their natural order. */
+  order?: string[]
 }
 
 const entries = (definition: DatasetDefinition): Entry[] => [
@@ -43,13 +45,13 @@ export function entryAt(definition: DatasetDefinition, pointer: string): Entry |
 /** A dictionary with one entry changed, wherever it stands. */
 export function withChange(definition: DatasetDefinition, id: string, details: Details): DatasetDefinition {
   const change = <E extends Entry>(list: E[]) =>
-    list.map((entry) => (entry.id === id ? stripped({ ...entry, ...details }) : entry))
-  return stripped({
+    list.map((entry) => (entry.id === id ? (stripped({ ...entry, ...details }) as E) : entry))
+  return {
     ...definition,
     fields: change(definition.fields),
-    calculated: definition.calculated && change(definition.calculated),
-    measures: definition.measures && change(definition.measures),
-  })
+    ...(definition.calculated && { calculated: change(definition.calculated) }),
+    ...(definition.measures && { measures: change(definition.measures) }),
+  }
 }
 
 /** A dictionary with a further calculated field or measure. */
@@ -57,25 +59,28 @@ export function withEntry(
   definition: DatasetDefinition,
   made: 'CALCULATED' | 'MEASURE',
   id: string,
-  { role, value = '', ...details }: Details,
+  { role, order, value = '', ...details }: Details,
 ): DatasetDefinition {
   const measure = stripped({ id, ...details, value })
   return made === 'MEASURE'
     ? { ...definition, measures: [...(definition.measures ?? []), measure] }
     : {
         ...definition,
-        calculated: [...(definition.calculated ?? []), { ...measure, role: role ?? 'descriptive' }],
+        calculated: [
+          ...(definition.calculated ?? []),
+          stripped({ ...measure, role: role ?? 'descriptive', order: order as Calculated['order'] }),
+        ],
       }
 }
 
 /** A dictionary without a calculated field or measure. */
 export function withoutEntry(definition: DatasetDefinition, id: string): DatasetDefinition {
   const rest = <E extends Entry>(list?: E[]) => list?.filter((entry) => entry.id !== id)
-  return stripped({
+  return {
     ...definition,
-    calculated: rest(definition.calculated),
-    measures: rest(definition.measures),
-  })
+    ...(definition.calculated && { calculated: rest(definition.calculated) }),
+    ...(definition.measures && { measures: rest(definition.measures) }),
+  }
 }
 
 /** An id made from a label, unlike every other in the document. */
@@ -99,6 +104,8 @@ export function freeId(definition: DatasetDefinition, label: string): string {
 
 function stripped<T extends object>(object: T): T {
   return Object.fromEntries(
-    Object.entries(object).filter(([, value]) => value !== undefined && value !== ''),
+    Object.entries(object).filter(
+      ([, value]) => value !== undefined && value !== '' && !(Array.isArray(value) && value.length === 0),
+    ),
   ) as T
 }

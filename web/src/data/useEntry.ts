@@ -49,8 +49,11 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
 
   const id = computed(() => edited.id ?? (opened.value && freeId(opened.value, details.value.label)) ?? '')
 
-  const applied = (definition: DatasetDefinition, at: string) =>
-    isNew ? withEntry(definition, made, at, details.value) : withChange(definition, at, details.value)
+  /** As it is kept: lines of an order that are still empty are none. */
+  const kept = (): Details => ({ ...details.value, order: details.value.order?.filter(Boolean) })
+
+  const applied = (definition: DatasetDefinition, at: string, entry = kept()) =>
+    isNew ? withEntry(definition, made, at, entry) : withChange(definition, at, entry)
 
   async function load() {
     try {
@@ -65,6 +68,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
           unit,
           role: 'role' in entry ? entry.role : undefined,
           value: 'value' in entry ? entry.value : undefined,
+          order: 'order' in entry ? entry.order : undefined,
         }
       }
     } catch (e) {
@@ -80,9 +84,8 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
     }
     const asked = ++latest
     // Without a label yet, the expression can be judged all the same.
-    const named = { ...details.value, label: label.trim() || edited.made }
     const at = id.value
-    const definition = isNew ? withEntry(opened.value, made, at, named) : withChange(opened.value, at, named)
+    const definition = applied(opened.value, at, { ...kept(), label: label.trim() || edited.made })
     try {
       const found = await api.checkDataset(edited.dataset, definition, at)
       if (asked === latest) {
@@ -152,7 +155,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
       problem.value = text.unlabelled
       return Promise.resolve(undefined)
     }
-    return put(applied)
+    return put((newest, at) => applied(newest, at))
   }
 
   const remove = () => put((newest, at) => withoutEntry(newest, at))

@@ -75,6 +75,7 @@ export const data = {
     smallest: 'Smallest',
     largest: 'Largest',
     format: 'Format',
+    order: 'In the order',
     onlyBlank: 'Every row is blank.',
     frequent: 'Most frequent values',
     spread: 'How they spread',
@@ -121,6 +122,10 @@ export const data = {
       identifier: 'Identifier: tells things apart',
       descriptive: 'Describes',
     },
+    order: 'Order of its values',
+    orderHint:
+      'One value a line, the first on top; what is not listed stands after them. Empty orders by name.',
+    orderFrom: 'Start from the values there are',
     format: 'Format',
     formatHint: 'A CLDR pattern, such as #,##0.00 or d MMM y',
     unit: 'Unit or currency',

@@ -10,6 +10,9 @@ import java.math.BigDecimal;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -136,5 +139,34 @@ class NameItOnceTest {
         bench.pick("Add a measure or field", "Contact at the supplier");
         assertThat(page.locator("[data-role=COLUMN_HEADINGS]").first())
                 .containsText(Pattern.compile("Contact at\\s+the supplier|Contact at the supplier"));
+    }
+
+    @Test
+    void valuesArePutInAnOrderOfTheirOwnForAllReports() {
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=branch");
+        button(page, "Edit Branch").click();
+        button(page, "Start from the values there are").click();
+        Locator order = field(page, "Order of its values");
+        assertThat(order).hasValue(Pattern.compile(".+\\n.+"));
+        List<String> turned = new ArrayList<>(List.of(order.inputValue().split("\n")));
+        Collections.sort(turned);
+        Collections.reverse(turned);
+        order.fill(String.join("\n", turned) + "\n");
+        Accessibility.check(page);
+        save(page);
+        assertThat(fact(page, "In the order")).hasText(String.join(", ", turned));
+
+        page.navigate(PRODUCT.address() + "/reports");
+        Bench bench = Bench.make(page, "Purchase order lines");
+        bench.pick("Add a group", "Branch");
+        bench.pick("Add a measure or field", "Product");
+        List<String> headings = page.locator("[data-role=HEADING]").allInnerTexts();
+        assertThat(headings.getFirst()).contains(turned.getFirst());
+    }
+
+    private static Locator fact(Page page, String name) {
+        return page.locator(".panel dl div")
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
+                .locator("dd");
     }
 }

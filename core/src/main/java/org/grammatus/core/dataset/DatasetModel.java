@@ -12,6 +12,7 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
 /**
@@ -39,6 +40,7 @@ public final class DatasetModel {
      * @param text its expression as it was written
      * @param value the same, its names not resolved
      * @param role of a calculated field; measures are not added up
+     * @param order of a calculated field's values
      */
     public record NamedValue(
             String id,
@@ -49,7 +51,8 @@ public final class DatasetModel {
             Expression value,
             Dataset.Role role,
             Optional<String> format,
-            Optional<String> unit) {}
+            Optional<String> unit,
+            Optional<List<String>> order) {}
 
     /**
      * A field with its type and home.
@@ -158,6 +161,9 @@ public final class DatasetModel {
                     type = Type.of(field.type());
                 }
             }
+            if (field.order().isPresent() && field.type() != Kind.TEXT) {
+                problems.error("/fields/" + i + "/order", "only a text has an order of its own; remove it");
+            }
             int table = -1;
             for (int t = 0; t < tables.size(); t++) {
                 if (tables.get(t).id().equals(field.table())) {
@@ -233,6 +239,15 @@ public final class DatasetModel {
         List<String> names = new ArrayList<>(fields.keySet());
         calculated().forEach(value -> names.add(value.id()));
         return names;
+    }
+
+    /** The natural order of the values that an expression by itself has: those of a field or calculated field that lists them. */
+    public Optional<List<String>> naturalOrder(Typed value) {
+        return switch (value) {
+            case Typed.Field f -> fields.get(f.id()).definition().order();
+            case Typed.Named n -> named.get(n.id()).order();
+            default -> Optional.empty();
+        };
     }
 
     /** The type of a field or calculated field; none where there is no such. */

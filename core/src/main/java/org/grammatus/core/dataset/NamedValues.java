@@ -8,8 +8,10 @@ import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Kind;
 
 /** Reads a dataset's calculated fields and measures, and checks that each can be computed. */
 final class NamedValues {
@@ -36,7 +38,8 @@ final class NamedValues {
                             value,
                             c.role(),
                             c.format(),
-                            c.unit()));
+                            c.unit(),
+                            c.order()));
         }
         List<Dataset.Measure> measures = dataset.measures().orElse(List.of());
         for (int i = 0; i < measures.size(); i++) {
@@ -53,7 +56,8 @@ final class NamedValues {
                             value,
                             Dataset.Role.NOT_ADDITIVE,
                             m.format(),
-                            m.unit()));
+                            m.unit(),
+                            Optional.empty()));
         }
         return named;
     }
@@ -75,10 +79,14 @@ final class NamedValues {
             String pointer = value.measure() ? "/measures/" + (index - calculated) : "/calculated/" + index;
             // Any day will do: types do not depend on it.
             DatasetNames names = new DatasetNames(dataset, LocalDate.EPOCH);
-            problems.collect(
+            Optional<Typed> typed = problems.collect(
                     pointer + "/value",
                     () -> value.measure() ? names.measure(value.id(), true) : names.field(value.id(), true),
-                    Optional.empty());
+                    Optional.<Typed>empty());
+            if (value.order().isPresent()
+                    && typed.filter(t -> t.type().kind() != Kind.TEXT).isPresent()) {
+                problems.error(pointer + "/order", "only a text has an order of its own; remove it");
+            }
             index++;
         }
         problems.throwIfErrors();

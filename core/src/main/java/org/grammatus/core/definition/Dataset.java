@@ -83,9 +83,22 @@ public record Dataset(
      * @param scale for a decimal, the digits after the point; the source holds it as an integer of that scale
      * @param format CLDR number or date pattern
      * @param unit unit or currency, said where figures are explained
+     * @param order a text's values in their natural order; those not listed stand after them
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "table", "column", "label", "description", "type", "scale", "role", "format", "unit"})
+    @JsonPropertyOrder({
+        "id",
+        "table",
+        "column",
+        "label",
+        "description",
+        "type",
+        "scale",
+        "role",
+        "format",
+        "unit",
+        "order"
+    })
     public record Field(
             String id,
             String table,
@@ -96,15 +109,17 @@ public record Dataset(
             Optional<Integer> scale,
             Role role,
             Optional<String> format,
-            Optional<String> unit) {}
+            Optional<String> unit,
+            Optional<List<String>> order) {}
 
     /**
      * A field that the source does not have: an expression over others, calculated ones among them.
      *
      * @param value an expression of one row
+     * @param order as a field's
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "label", "description", "value", "role", "format", "unit"})
+    @JsonPropertyOrder({"id", "label", "description", "value", "role", "format", "unit", "order"})
     public record Calculated(
             String id,
             String label,
@@ -112,7 +127,8 @@ public record Dataset(
             String value,
             Role role,
             Optional<String> format,
-            Optional<String> unit) {}
+            Optional<String> unit,
+            Optional<List<String>> order) {}
 
     /**
      * A named aggregate, defined once for all reports: "net sales", "orders".

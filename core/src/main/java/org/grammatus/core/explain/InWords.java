@@ -148,10 +148,17 @@ public final class InWords {
     public String order(Plan.Level level, List<Plan.Total> totals) {
         List<String> terms = new ArrayList<>();
         for (Plan.Term term : level.order()) {
-            terms.add(
-                    "by " + term(term.by(), totals) + ", " + direction(term.by().type(), term.direction()));
+            boolean natural = dataset.naturalOrder(term.by()).isPresent();
+            boolean down = term.direction() == Direction.DESCENDING;
+            terms.add("by " + term(term.by(), totals) + ", "
+                    + (natural
+                            ? down ? "in its own order turned round" : "in its own order"
+                            : direction(term.by().type(), term.direction())));
         }
-        terms.add(level.bucket().isPresent() ? "by time" : "by name");
+        terms.add(
+                level.bucket().isPresent()
+                        ? "by time"
+                        : level.naturalOrder(dataset).isPresent() ? "in its own order" : "by name");
         return String.join(", then ", terms);
     }
 

@@ -2,6 +2,10 @@ package org.grammatus.core.group;
 
 import com.ibm.icu.util.ULocale;
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Dictionaries;
@@ -19,6 +23,27 @@ final class ColumnOrder {
             case Column.Wides c -> nullsLast(c, (a, b) -> sign * c.values()[a].compareTo(c.values()[b]));
             case Column.Texts c -> texts(c, sign, locale);
         };
+    }
+
+    /** As {@link #of(Column, Direction, ULocale)}, but texts that have an order of their own in that order. */
+    static IntOrder of(Column column, Direction direction, ULocale locale, Optional<List<String>> natural) {
+        IntOrder byValue = of(column, direction, locale);
+        return column instanceof Column.Texts texts && natural.isPresent()
+                ? listed(texts, natural.get(), direction).then(byValue)
+                : byValue;
+    }
+
+    /** As listed, or the list turned round; what is not listed stands after it either way, and NULL last. */
+    private static IntOrder listed(Column.Texts column, List<String> natural, Direction direction) {
+        Map<String, Integer> places = new HashMap<>();
+        for (int i = 0; i < natural.size(); i++) {
+            places.put(natural.get(i), direction == Direction.DESCENDING ? natural.size() - 1 - i : i);
+        }
+        int[] ranks = new int[column.dictionary().length];
+        for (int code = 0; code < ranks.length; code++) {
+            ranks[code] = places.getOrDefault(column.dictionary()[code], natural.size());
+        }
+        return nullsLast(column, (a, b) -> Integer.compare(ranks[column.codes()[a]], ranks[column.codes()[b]]));
     }
 
     /** By value as {@code <} sees it: texts by code point. */

@@ -102,11 +102,12 @@ public final class Grouping {
                 notices);
     }
 
-    /** Siblings by the level's terms, then by label, then by key; buckets of time by time. */
+    /** Siblings by the level's terms, then by label, in its natural order where it has one, then by key; buckets of time by time. */
     private int[] ordered(int depth, Plan.Level level, Column label, Column key) {
         int first = nodes.first(depth);
         int count = nodes.first(depth + 1) - first;
-        IntOrder byLabel = shifted(ColumnOrder.of(label, Direction.ASCENDING, plan.locale()), first);
+        IntOrder byLabel = shifted(
+                ColumnOrder.of(label, Direction.ASCENDING, plan.locale(), level.naturalOrder(plan.dataset())), first);
         IntOrder byKey = shifted(ColumnOrder.byKey(key), first);
         IntOrder rest = level.bucket().isPresent() ? byKey : byLabel.then(byKey);
         for (int i = level.order().size() - 1; i > 0; i--) {
@@ -134,7 +135,8 @@ public final class Grouping {
     }
 
     private IntOrder byTerm(Plan.Term term, Column values, int first) {
-        IntOrder order = ColumnOrder.of(values, term.direction(), plan.locale());
+        IntOrder order = ColumnOrder.of(
+                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
         return term.overScope() ? order : shifted(order, first);
     }
 

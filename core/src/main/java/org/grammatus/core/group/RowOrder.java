@@ -39,6 +39,7 @@ final class RowOrder {
     }
 
     private static IntOrder order(Column values, Plan.Term term, Plan plan) {
-        return ColumnOrder.of(values, term.direction(), plan.locale());
+        return ColumnOrder.of(
+                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
     }
 }

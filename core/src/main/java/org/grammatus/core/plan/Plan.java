@@ -73,7 +73,13 @@ public record Plan(
             List<Term> order,
             Optional<GroupText> headerText,
             Optional<GroupText> footerText,
-            Optional<Typed.Field> codeBehindName) {}
+            Optional<Typed.Field> codeBehindName) {
+
+        /** The natural order of its groups' labels, where they have one. */
+        public Optional<List<String>> naturalOrder(DatasetModel dataset) {
+            return bucket.isPresent() ? Optional.empty() : dataset.naturalOrder(label.orElse(key));
+        }
+    }
 
     /** A text about a group, piece by piece. */
     public record GroupText(List<TextPart> parts) {}

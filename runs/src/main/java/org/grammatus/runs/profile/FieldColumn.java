@@ -1,6 +1,8 @@
 package org.grammatus.runs.profile;
 
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
@@ -21,8 +23,9 @@ import org.grammatus.sources.Source;
  *
  * @param home number of the table
  * @param labels how its values print
+ * @param natural its values in their natural order, where it lists them
  */
-record FieldColumn(Star star, int home, Column values, Labels labels) {
+record FieldColumn(Star star, int home, Column values, Labels labels, Optional<List<String>> natural) {
 
     /** Reads what one field needs. */
     static FieldColumn read(Source source, DatasetModel dataset, String field, LocalDate today) {
@@ -40,7 +43,8 @@ record FieldColumn(Star star, int home, Column values, Labels labels) {
         Typed value = typed(dataset, field, today);
         int home = new Homes(dataset).orGrain(value);
         Column values = Evaluator.evaluate(value, star.at(home), new Faults());
-        return new FieldColumn(star, home, values, new Labels(value.type(), Formats.of(value, dataset)));
+        return new FieldColumn(
+                star, home, values, new Labels(value.type(), Formats.of(value, dataset)), dataset.naturalOrder(value));
     }
 
     private static Typed typed(DatasetModel dataset, String field, LocalDate today) {

@@ -2,9 +2,12 @@ package org.grammatus.runs.profile;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.ValueCounts;
+import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.ScalarText;
@@ -28,7 +31,7 @@ public final class FieldValues {
     public record Value(String value, String label, int rows) {}
 
     /**
-     * A field's values but blank, most frequent first, at most {@value #MOST}.
+     * A field's values but blank, in their natural order or most frequent first, at most {@value #MOST}.
      *
      * @param find what they must contain, ignoring case and accents; empty for all
      */
@@ -42,7 +45,7 @@ public final class FieldValues {
         ValueCounts values = ValueCounts.of(column.values(), counts);
         String sought = FoldedText.of(find);
         List<Value> found = new ArrayList<>();
-        for (int value : values.mostFrequent()) {
+        for (int value : inOrder(values, column.natural())) {
             String text = ScalarText.write(Scalars.at(values.values(), value));
             String label = labels.of(values.values(), value);
             if (FoldedText.of(label).contains(sought) || FoldedText.of(text).contains(sought)) {
@@ -50,5 +53,20 @@ public final class FieldValues {
             }
         }
         return found.subList(0, Math.min(MOST, found.size()));
+    }
+
+    /** As the field lists its values, those it does not list after them; else the most frequent first. */
+    private static List<Integer> inOrder(ValueCounts values, Optional<List<String>> natural) {
+        List<Integer> frequent = values.mostFrequent();
+        if (natural.isEmpty() || !(values.values() instanceof Column.Texts texts)) {
+            return frequent;
+        }
+        List<String> listed = natural.get();
+        return frequent.stream()
+                .sorted(Comparator.comparingInt(value -> {
+                    int place = listed.indexOf(texts.text(value));
+                    return place < 0 ? listed.size() : place;
+                }))
+                .toList();
     }
 }

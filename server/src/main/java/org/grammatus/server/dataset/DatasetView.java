@@ -55,6 +55,7 @@ record DatasetView(
      * @param source the column it is read from
      * @param formula the expression of a calculated field or measure
      * @param format its CLDR pattern where it has one of its own
+     * @param order its values in their natural order, where it lists them
      * @param value expression of its column
      * @param usual the total its column gets by itself
      * @param totals every total, by name
@@ -71,6 +72,7 @@ record DatasetView(
             Optional<String> formula,
             Optional<String> format,
             Optional<String> unit,
+            Optional<List<String>> order,
             String value,
             Optional<LevelView> level,
             Optional<String> usual,
@@ -125,6 +127,7 @@ record DatasetView(
                 Optional.empty(),
                 field.format(),
                 field.unit(),
+                field.order(),
                 dataset);
     }
 
@@ -137,6 +140,7 @@ record DatasetView(
                 Optional.of(value.text()),
                 value.format(),
                 value.unit(),
+                value.order(),
                 dataset);
     }
 
@@ -148,6 +152,7 @@ record DatasetView(
             Optional<String> formula,
             Optional<String> format,
             Optional<String> unit,
+            Optional<List<String>> order,
             DatasetModel dataset) {
         return new FieldView(
                 subject.id(),
@@ -161,6 +166,7 @@ record DatasetView(
                 formula,
                 format,
                 unit,
+                order,
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
                         .map(level -> new LevelView(
