@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { api, type RowsBehind } from '@/api/client'
+import RowsTable from '@/shell/RowsTable.vue'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; place?: number }>()
@@ -51,22 +52,14 @@ watch(
     content-class="rows-behind"
   >
     <p v-if="problem" role="alert">{{ problem }}</p>
-    <div v-if="rows" class="scroll" tabindex="0" role="region" :aria-label="words.why.rows">
-      <table>
-        <thead>
-          <tr>
-            <th v-for="(field, i) in rows.fields" :key="i" scope="col" :class="{ number: rows.numeric[i] }">
-              {{ field }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(row, i) in rows.rows" :key="rows.offset + i">
-            <td v-for="(value, j) in row" :key="j" :class="{ number: rows.numeric[j] }">{{ value }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <RowsTable
+      v-if="rows"
+      class="scroll"
+      :columns="rows.fields.map((label, i) => ({ label, numeric: rows!.numeric[i]! }))"
+      :rows="rows.rows"
+      :offset="rows.offset"
+      :label="words.why.rows"
+    />
     <template #footer>
       <span v-if="rows" class="range">{{ words.why.range(rows.offset, rows.rows.length, rows.all) }}</span>
       <Button
@@ -88,26 +81,6 @@ watch(
 <style scoped>
 .scroll {
   max-height: 58vh;
-  overflow: auto;
-}
-table {
-  border-collapse: collapse;
-  white-space: nowrap;
-}
-th {
-  position: sticky;
-  top: 0;
-  background: var(--panel);
-  text-align: left;
-}
-th,
-td {
-  padding: 0.2rem 0.6rem;
-  border-bottom: 1px solid var(--line);
-}
-.number {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
 }
 .range {
   margin-right: auto;

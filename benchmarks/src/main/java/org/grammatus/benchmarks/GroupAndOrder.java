@@ -1,10 +1,6 @@
 package org.grammatus.benchmarks;
 
 import java.math.BigDecimal;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collections;
-import java.util.List;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.table.Column;
@@ -14,21 +10,12 @@ import org.grammatus.core.value.Scalar;
 /**
  * Groups order lines by region, apiary and order, sums every level and orders each inside its parent by its own sum: ours and
  * the anchor in turn, the medians and their ratio. Both answers are compared row by row first.
- *
- * <p>Arguments: line counts; 1,000,000 and 10,000,000 unless given.
  */
-public final class GroupAndOrder {
-
-    private static final int PAIRS = 5;
+final class GroupAndOrder {
 
     private GroupAndOrder() {}
 
-    public static void main(String[] arguments) throws Exception {
-        int[] sizes = arguments.length == 0
-                ? new int[] {1_000_000, 10_000_000}
-                : Arrays.stream(arguments)
-                        .mapToInt(text -> Integer.parseInt(text.replace("_", "")))
-                        .toArray();
+    static void run(int[] sizes) throws Exception {
         System.out.printf(
                 "%-26s %12s %12s %8s %14s%n", "group and order", "ours s", "DuckDB s", "ratio", "bytes a line");
         for (int size : sizes) {
@@ -42,37 +29,19 @@ public final class GroupAndOrder {
         OurEngine engine = new OurEngine(lines);
         try (DuckDbAnchor anchor = new DuckDbAnchor(lines)) {
             requireSameRows(engine.run(), anchor);
-            List<Double> ours = new ArrayList<>();
-            List<Double> theirs = new ArrayList<>();
-            for (int i = 0; i < PAIRS; i++) {
-                ours.add(seconds(engine::run));
-                theirs.add(seconds(anchor::firstRow));
-            }
-            double our = median(ours);
-            double their = median(theirs);
+            Pairs pairs = Pairs.of(engine::run, anchor::firstRow);
             System.out.printf(
                     "%-26s %12.3f %12.3f %7.1fx %14d%n",
-                    name, our, their, their / our, bytesHeld(lines) / lines.count());
+                    name,
+                    pairs.ours(),
+                    pairs.theirs(),
+                    pairs.theirs() / pairs.ours(),
+                    bytesHeld(lines) / lines.count());
         }
     }
 
     private static long bytesHeld(Lines lines) {
         return 3L * Integer.BYTES * lines.count() + (long) Long.BYTES * lines.count();
-    }
-
-    private interface Work {
-        void run() throws Exception;
-    }
-
-    private static double seconds(Work work) throws Exception {
-        long start = System.nanoTime();
-        work.run();
-        return (System.nanoTime() - start) / 1e9;
-    }
-
-    private static double median(List<Double> values) {
-        Collections.sort(values);
-        return values.get(values.size() / 2);
     }
 
     private static void requireSameRows(Grouped grouped, DuckDbAnchor anchor) throws Exception {

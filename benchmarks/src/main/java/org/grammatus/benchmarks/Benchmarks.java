@@ -1,0 +1,33 @@
+package org.grammatus.benchmarks;
+
+import java.util.Arrays;
+
+/**
+ * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
+ *
+ * <p>Arguments: {@code group} or {@code read} for one of them, then line counts; 1,000,000 and 10,000,000 unless given.
+ */
+public final class Benchmarks {
+
+    private Benchmarks() {}
+
+    public static void main(String[] arguments) throws Exception {
+        boolean named = arguments.length > 0 && arguments[0].chars().allMatch(Character::isLetter);
+        String name = named ? arguments[0] : "";
+        int[] sizes = Arrays.stream(arguments)
+                .skip(named ? 1 : 0)
+                .mapToInt(text -> Integer.parseInt(text.replace("_", "")))
+                .toArray();
+        int[] asked = sizes.length == 0 ? new int[] {1_000_000, 10_000_000} : sizes;
+        switch (name) {
+            case "group" -> GroupAndOrder.run(asked);
+            case "read" -> ReadRows.run(asked);
+            case "" -> {
+                GroupAndOrder.run(asked);
+                ReadRows.run(asked);
+            }
+            default ->
+                throw new IllegalArgumentException("Unknown benchmark \"" + name + "\"; group and read are known");
+        }
+    }
+}

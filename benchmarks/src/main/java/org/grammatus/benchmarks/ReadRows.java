@@ -1,0 +1,94 @@
+package org.grammatus.benchmarks;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.Statement;
+import java.util.Set;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.table.Star;
+import org.grammatus.demo.ScenarioDatabase;
+import org.grammatus.demo.ScenarioSize;
+import org.grammatus.demo.Starters;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+import org.grammatus.sources.SqliteSource;
+
+/**
+ * Reads order lines with their orders, apiaries and products from SQLite into columns: ours beside merely fetching the same joined rows
+ * through the same driver, which keeps nothing.
+ */
+final class ReadRows {
+
+    private static final double LINES_OF_AN_ORDER = 3.7;
+
+    private static final Set<String> FIELDS = Set.of(
+            "region", "apiary_name", "order_number", "ordered_at", "status", "product_name", "quantity", "net_amount");
+
+    private static final String JOINED = """
+            SELECT a.region, a.name, o.order_number, o.ordered_at, o.status, p.name, l.quantity, l.net_amount
+            FROM sales_order_line l LEFT JOIN sales_order o USING (order_id) LEFT JOIN apiary a USING (apiary_id)
+              LEFT JOIN product p USING (product_id)""";
+
+    private static final int TEXTS = 6;
+
+    private ReadRows() {}
+
+    static void run(int[] sizes) throws Exception {
+        System.out.printf("%-26s %12s %12s %8s %14s%n", "read SQLite", "ours s", "fetch s", "ratio", "bytes a line");
+        for (int size : sizes) {
+            Path folder = Files.createTempDirectory("grammatus-bench");
+            Path file = folder.resolve("lines.db");
+            try {
+                ScenarioDatabase.create(file, ScenarioSize.DEMO.withSalesOrders((int) (size / LINES_OF_AN_ORDER)));
+                compare(file);
+            } finally {
+                Files.deleteIfExists(file);
+                Files.delete(folder);
+            }
+        }
+    }
+
+    private static void compare(Path file) throws Exception {
+        DatasetModel dataset =
+                DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
+        Reading reading = new Reading(dataset, FIELDS, Set.of());
+        Star star = new SqliteSource(file).read(reading, ReadProgress.SILENT);
+        long fetched = fetch(file);
+        if (fetched != star.rowCount()) {
+            throw new IllegalStateException("Ours has " + star.rowCount() + " rows, theirs " + fetched);
+        }
+        Pairs pairs = Pairs.of(() -> new SqliteSource(file).read(reading, ReadProgress.SILENT), () -> fetch(file));
+        System.out.printf(
+                "%-26s %12.3f %12.3f %7.2fx %14d%n",
+                "%,d lines".formatted(star.rowCount()),
+                pairs.ours(),
+                pairs.theirs(),
+                pairs.ours() / pairs.theirs(),
+                star.bytes() / star.rowCount());
+    }
+
+    /** Every value of every row, each taken as what it is and forgotten. */
+    private static long fetch(Path file) throws Exception {
+        long rows = 0;
+        long characters = 0;
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery(JOINED)) {
+            while (result.next()) {
+                for (int column = 1; column <= TEXTS; column++) {
+                    String text = result.getString(column);
+                    characters += text == null ? 0 : text.length();
+                }
+                characters += result.getLong(TEXTS + 1) + result.getLong(TEXTS + 2);
+                rows++;
+            }
+        }
+        if (characters == 0 && rows > 0) {
+            throw new IllegalStateException("Nothing was fetched");
+        }
+        return rows;
+    }
+}
