@@ -15,6 +15,7 @@ import RunState from './RunState.vue'
 import { saveFile } from './saveFile'
 import { useAnswers } from './useAnswers'
 import { useRun } from './useRun'
+import { useDoubleClick } from './useDoubleClick'
 import { useReaderMenu } from './useReaderMenu'
 import { useView } from './useView'
 import { api, ApiError, type PageView, type PathStep, type ReportView } from '@/api/client'
@@ -76,6 +77,7 @@ const shapes = [
 
 onMounted(async () => {
   window.addEventListener('keydown', onKey)
+  window.addEventListener('click', double.onClickCapture, true)
   try {
     report.value = await api.report(props.id)
     document.title = `${report.value.title} · Grammatus`
@@ -88,7 +90,10 @@ onMounted(async () => {
     failure.value = (e as Error).message
   }
 })
-onUnmounted(() => window.removeEventListener('keydown', onKey))
+onUnmounted(() => {
+  window.removeEventListener('keydown', onKey)
+  window.removeEventListener('click', double.onClickCapture, true)
+})
 
 async function runReport(openAt = 1) {
   failure.value = ''
@@ -187,6 +192,9 @@ function isGroup(sheet: PageView, hit: Hit): boolean {
 /** Figures say why, headings order, groups narrow. */
 function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
   const place = sheet.nodes[hit.node]!.place
+  if (opens(hit)) {
+    double.met(place, event)
+  }
   if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
     turnOrder(hit.column, event.shiftKey)
   } else if (isTotal(sheet, hit)) {
@@ -205,10 +213,17 @@ function onMenu(sheet: PageView, hit: Hit, event: MouseEvent) {
   }
 }
 
+function openRows(place: number) {
+  readerMenu.value?.hide()
+  rowsPlace.value = place
+}
+
+const opens = (hit: Hit) => ['ROW', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)
+const double = useDoubleClick(openRows)
+
 function onOpen(sheet: PageView, hit: Hit) {
-  if (['ROW', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)) {
-    readerMenu.value?.hide()
-    rowsPlace.value = sheet.nodes[hit.node]!.place
+  if (opens(hit) && !double.isAgain()) {
+    openRows(sheet.nodes[hit.node]!.place)
   }
 }
 

@@ -43,6 +43,19 @@ class ReadingGesturesTest {
                 before);
     }
 
+    /** The first click opens a panel, which moves the page; the second still means what the first met. */
+    @Test
+    void aDoubleClickOpensTheRowsOfWhatItMet() {
+        Page page = PRODUCT.signedIn("reader", REPORT);
+        Locator figure = page.locator("[data-role=TOTALS] [data-id=t-net]").first();
+        String printed = figure.innerText();
+        figure.dblclick();
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("lines");
+        assertThat(page.locator(".why")).containsText(printed);
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+    }
+
     @Test
     void headingsOrderFiguresExplainAndGroupsNarrow() {
         Page page = run(REPORT);
