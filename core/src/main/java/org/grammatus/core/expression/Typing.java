@@ -24,9 +24,13 @@ public final class Typing {
     }
 
     private static final int MONTHS_OF_YEAR = 12;
+    /** BETWEEN, IN, CASE and NULLIF stand for more than is written: each inside the other, for twice as much at every step. */
+    private static final int MOST_PARTS = 20_000;
 
     private final Names names;
+    private final FunctionTyping functions = new FunctionTyping(this);
     private Place place;
+    private int parts;
 
     private Typing(Names names, Place place) {
         this.names = names;
@@ -57,7 +61,10 @@ public final class Typing {
         };
     }
 
-    private Typed visit(Expression e) {
+    Typed visit(Expression e) {
+        if (++parts > MOST_PARTS) {
+            throw fault(e.position(), "has more than " + MOST_PARTS + " parts once it is written out; split it up");
+        }
         return switch (e) {
             case Expression.Literal l -> new Typed.Constant(l.value());
             case Expression.Name n -> field(n);
@@ -78,9 +85,9 @@ public final class Typing {
             case Expression.Coalesce c -> coalesce(c);
             case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
             case Expression.Case c -> choice(c);
-            case Expression.Call c -> call(c);
-            case Expression.Cast c -> cast(c);
-            case Expression.Extract x -> extract(x);
+            case Expression.Call c -> functions.call(c);
+            case Expression.Cast c -> functions.cast(c);
+            case Expression.Extract x -> functions.extract(x);
             case Expression.Aggregate a -> aggregate(a);
         };
     }
@@ -173,7 +180,7 @@ public final class Typing {
         return negated ? new Typed.Not(condition) : condition;
     }
 
-    private Typed compare(Comparator operator, Expression left, Expression right) {
+    Typed compare(Comparator operator, Expression left, Expression right) {
         Typed a = visit(left);
         Typed b = visit(right);
         if (isNull(a)) {
@@ -244,93 +251,6 @@ public final class Typing {
         return common == null ? Type.TEXT : common;
     }
 
-    private Typed call(Expression.Call c) {
-        List<Expression> arguments = c.arguments();
-        return switch (c.function()) {
-            case UPPER, LOWER, TRIM -> new Typed.Call(c.function(), List.of(text(arguments.get(0))), Type.TEXT);
-            case CHAR_LENGTH -> new Typed.Call(c.function(), List.of(text(arguments.get(0))), Type.INTEGER);
-            case POSITION ->
-                new Typed.Call(c.function(), List.of(text(arguments.get(0)), text(arguments.get(1))), Type.INTEGER);
-            case SUBSTRING -> {
-                List<Typed> typed = new ArrayList<>(List.of(text(arguments.get(0))));
-                arguments.stream().skip(1).forEach(argument -> typed.add(whole(argument)));
-                yield new Typed.Call(c.function(), List.copyOf(typed), Type.TEXT);
-            }
-            case ABS -> {
-                Typed number = number(arguments.getFirst());
-                yield new Typed.Call(c.function(), List.of(number), number.type());
-            }
-            case FLOOR, CEILING -> new Typed.Call(c.function(), List.of(number(arguments.getFirst())), Type.INTEGER);
-            case ROUND -> round(c);
-            case MOD -> {
-                Typed left = number(arguments.get(0));
-                Typed right = number(arguments.get(1));
-                int scale = Math.max(left.type().scale(), right.type().scale());
-                boolean isWhole =
-                        left.type().kind() == Kind.INTEGER && right.type().kind() == Kind.INTEGER;
-                yield new Typed.Call(c.function(), List.of(left, right), isWhole ? Type.INTEGER : Type.decimal(scale));
-            }
-            case NULLIF -> {
-                Typed equal = compare(Comparator.EQUAL, arguments.get(0), arguments.get(1));
-                Typed value = visit(arguments.get(0));
-                Typed nothing = new Typed.Constant(new Scalar.Null(value.type()));
-                yield new Typed.Choice(List.of(new Typed.Branch(equal, nothing)), Optional.of(value), value.type());
-            }
-        };
-    }
-
-    /** The digits kept are part of the result's type, so they are written as a number. */
-    private Typed round(Expression.Call c) {
-        Typed value = number(c.arguments().getFirst());
-        if (c.arguments().size() == 1) {
-            return new Typed.Call(ScalarFunction.ROUND, List.of(value), Type.INTEGER);
-        }
-        Expression digits = c.arguments().get(1);
-        boolean known = digits instanceof Expression.Literal literal
-                && literal.value() instanceof Scalar.Number number
-                && number.type().equals(Type.INTEGER)
-                && number.value().intValue() <= Type.MOST_SCALE;
-        if (!known) {
-            throw fault(digits.position(), "expected the digits to keep as a number from 0 to " + Type.MOST_SCALE);
-        }
-        int scale =
-                ((Scalar.Number) ((Expression.Literal) digits).value()).value().intValue();
-        int kept = Math.min(scale, value.type().scale());
-        Type type = value.type().kind() == Kind.INTEGER ? Type.INTEGER : Type.decimal(kept);
-        return new Typed.Call(ScalarFunction.ROUND, List.of(value), type);
-    }
-
-    private Typed cast(Expression.Cast c) {
-        Typed value = nullOf(visit(c.value()), c.type());
-        if (!castable(value.type(), c.type())) {
-            throw fault(
-                    c.value().position(),
-                    "found " + article(value.type()) + ", which cannot be made " + article(c.type()));
-        }
-        return value.type().equals(c.type()) ? value : new Typed.Cast(value, c.type());
-    }
-
-    private static boolean castable(Type from, Type to) {
-        boolean sameFamily = from.kind() == to.kind() || from.isNumber() && to.isNumber() || isTime(from) && isTime(to);
-        return sameFamily || to.kind() == Kind.TEXT || from.kind() == Kind.TEXT;
-    }
-
-    private Typed extract(Expression.Extract x) {
-        Typed value = nullOf(visit(x.value()), Type.TIMESTAMP);
-        boolean needsTime = x.part() == DatePart.HOUR || x.part() == DatePart.MINUTE;
-        if (!isTime(value.type()) || needsTime && value.type().kind() == Kind.DATE) {
-            throw fault(
-                    x.value().position(),
-                    "found " + article(value.type()) + ", expected "
-                            + (needsTime ? "a timestamp" : "a date or a timestamp"));
-        }
-        return new Typed.Extract(x.part(), value);
-    }
-
-    private Typed whole(Expression e) {
-        return require(e, nullOf(visit(e), Type.INTEGER), Kind.INTEGER, "a whole number");
-    }
-
     private Typed aggregate(Expression.Aggregate a) {
         if (place == Place.ROW) {
             throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
@@ -372,11 +292,11 @@ public final class Typing {
         return require(e, typed, Kind.BOOLEAN, "a condition, which is true or false");
     }
 
-    private Typed text(Expression e) {
+    Typed text(Expression e) {
         return require(e, nullOf(visit(e), Type.TEXT), Kind.TEXT, "a text");
     }
 
-    private Typed number(Expression e) {
+    Typed number(Expression e) {
         Typed typed = nullOf(visit(e), Type.INTEGER);
         if (!typed.type().isNumber()) {
             throw fault(e.position(), "found " + article(typed.type()) + ", expected a number");
@@ -384,7 +304,7 @@ public final class Typing {
         return typed;
     }
 
-    private static Typed require(Expression e, Typed typed, Kind kind, String expected) {
+    static Typed require(Expression e, Typed typed, Kind kind, String expected) {
         if (typed.type().kind() != kind) {
             throw fault(e.position(), "found " + article(typed.type()) + ", expected " + expected);
         }
@@ -395,7 +315,7 @@ public final class Typing {
         return a.kind() == b.kind() || (a.isNumber() && b.isNumber()) || (isTime(a) && isTime(b));
     }
 
-    private static boolean isTime(Type type) {
+    static boolean isTime(Type type) {
         return type.kind() == Kind.DATE || type.kind() == Kind.TIMESTAMP;
     }
 
@@ -403,11 +323,11 @@ public final class Typing {
         return typed instanceof Typed.Constant constant && constant.value() instanceof Scalar.Null;
     }
 
-    private static Typed nullOf(Typed typed, Type type) {
+    static Typed nullOf(Typed typed, Type type) {
         return isNull(typed) ? new Typed.Constant(new Scalar.Null(type)) : typed;
     }
 
-    private static String article(Type type) {
+    static String article(Type type) {
         return switch (type.kind()) {
             case TEXT -> "a text";
             case INTEGER -> "a whole number";
@@ -418,7 +338,7 @@ public final class Typing {
         };
     }
 
-    private static ProblemException fault(Position position, String message) {
+    static ProblemException fault(Position position, String message) {
         return new ProblemException(Problem.error("", position, message));
     }
 }

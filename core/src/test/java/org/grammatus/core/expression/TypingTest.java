@@ -125,6 +125,24 @@ class TypingTest {
         assertThatThrownBy(() -> type(text, Typing.Place.ROW)).hasMessage(message);
     }
 
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "quantity | NULLIF(@, 1)",
+                "TRUE | (@) BETWEEN FALSE AND TRUE",
+                "TRUE | (@) IN (TRUE, FALSE)",
+                "quantity | CASE @ WHEN 1 THEN 2 WHEN 2 THEN 3 END"
+            })
+    void whatDoublesAtEveryStepIsRefusedBeforeItGrows(String innermost, String step) {
+        String text = innermost;
+        for (int i = 0; i < 60; i++) {
+            text = step.replace("@", text);
+        }
+        String grown = text;
+        assertThatThrownBy(() -> type(grown, Typing.Place.ROW)).hasMessageContaining("has more than 20000 parts");
+    }
+
     @Test
     void aScopeHasNoSingleValueOfAField() {
         assertThatThrownBy(() -> type("SUM(amount) + quantity", Typing.Place.SCOPE))
