@@ -3,6 +3,8 @@ package org.grammatus.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.util.ArrayList;
+import java.util.List;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -68,6 +70,19 @@ class DataTest {
         assertThat(rows.path("all").asInt()).isEqualTo(found.path("rows").asInt());
         assertThat(rows.path("rows")).hasSize(3);
         assertThat(rows.path("rows").get(0).toString()).contains("\"" + key + "\"");
+    }
+
+    @Test
+    void pickersFollowAFieldsOwnOrder() throws Exception {
+        List<String> picked = new ArrayList<>();
+        json(SALES + "/values?field=status")
+                .forEach(value -> picked.add(value.path("value").asString()));
+        List<String> listed = new ArrayList<>(List.of("open", "part shipped", "shipped", "closed", "cancelled"));
+        listed.retainAll(picked);
+        assertThat(picked).hasSizeGreaterThan(2).isEqualTo(listed);
+        JsonNode regions = json(SALES + "/values?field=region");
+        assertThat(regions.get(0).path("rows").asInt())
+                .isGreaterThanOrEqualTo(regions.get(1).path("rows").asInt());
     }
 
     @Test
