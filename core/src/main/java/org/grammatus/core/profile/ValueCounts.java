@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Dictionaries;
 
 /**
  * The distinct values of a column, and how many rows have each.
@@ -55,12 +56,10 @@ public record ValueCounts(Column values, int[] counts, int blank) {
                 byCode[column.codes()[row]] += weights[row];
             }
         }
-        Comparator<String> byCodePoint = (a, b) ->
-                Arrays.compare(a.codePoints().toArray(), b.codePoints().toArray());
         int[] used = IntStream.range(0, byCode.length)
                 .filter(code -> byCode[code] > 0)
                 .boxed()
-                .sorted(Comparator.comparing(code -> column.dictionary()[code], byCodePoint))
+                .sorted(Comparator.comparing(code -> column.dictionary()[code], Dictionaries.BY_CODE_POINT))
                 .mapToInt(Integer::intValue)
                 .toArray();
         String[] texts =

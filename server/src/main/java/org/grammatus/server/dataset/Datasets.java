@@ -87,7 +87,7 @@ public class Datasets {
      *
      * @throws ProblemException with every fault, among them another id
      */
-    static DatasetModel read(String id, String definition) {
+    public static DatasetModel read(String id, String definition) {
         Dataset dataset = Definitions.readDataset(definition);
         if (!dataset.id().equals(id)) {
             throw new ProblemException(Problem.error(

@@ -5,7 +5,6 @@ import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
@@ -60,8 +59,7 @@ class DatasetEffectController {
     EffectView effect(@PathVariable("id") String id, @RequestBody EffectBody body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
         DatasetModel before = datasets.require(id);
-        DatasetModel after =
-                DatasetModel.of(Definitions.readDataset(body.definition().toString()));
+        DatasetModel after = Datasets.read(id, body.definition().toString());
         List<BrokenReport> broken = new ArrayList<>();
         int others = 0;
         for (Reports.Standing standing : reports.standingOn(id, account)) {
