@@ -2,6 +2,7 @@
 import Textarea from 'primevue/textarea'
 import { computed, inject, nextTick, ref, useTemplateRef } from 'vue'
 import { FIELD_ID } from '@/bench/inspector/fieldId'
+import { folded } from '@/shell/folded'
 import { words } from '@/words'
 
 /** An expression that is typed, with the names and functions that fit what stands before the caret. */
@@ -15,16 +16,16 @@ const list = useTemplateRef('list')
 const caret = ref(0)
 const word = computed(() => /[A-Za-z_][A-Za-z0-9_]*$/.exec(expression.value.slice(0, caret.value))?.[0] ?? '')
 const offered = computed(() => {
-  const typed = word.value.toLowerCase()
+  const typed = folded(word.value)
   if (!typed) {
     return []
   }
   const names = props.names.map((name) => ({ text: name.id, about: name.label }))
   const functions = Object.entries(words.data.functions).map(([text, about]) => ({ text, about }))
-  const fits = (text: string) => text.toLowerCase().includes(typed)
-  const begins = (text: string) => (text.toLowerCase().startsWith(typed) ? 0 : 1)
+  const fits = (text: string) => folded(text).includes(typed)
+  const begins = (text: string) => (folded(text).startsWith(typed) ? 0 : 1)
   return [...names, ...functions]
-    .filter((offer) => (fits(offer.text) || fits(offer.about)) && offer.text.toLowerCase() !== typed)
+    .filter((offer) => (fits(offer.text) || fits(offer.about)) && folded(offer.text) !== typed)
     .sort((a, b) => begins(a.text) - begins(b.text))
     .slice(0, MOST)
 })

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { DatasetProfile, DatasetView, FieldView } from '@/api/client'
+import { folded } from '@/shell/folded'
 import { words } from '@/words'
 
 /** The dataset's fields by home table, each with what it is and what its values are like. */
@@ -11,7 +12,7 @@ const emit = defineEmits<{ choose: [id: string]; add: [made: 'CALCULATED' | 'MEA
 
 const text = words.data
 const sought = ref('')
-const fits = (name: string) => name.toLowerCase().includes(sought.value.trim().toLowerCase())
+const fits = (name: string) => folded(name).includes(folded(sought.value))
 const groups = computed(() => {
   const { fields } = props.dataset
   const described = (list: FieldView[]) =>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, ref, watch } from 'vue'
-import { api, type DataRows, type DatasetView, type FieldView } from '@/api/client'
+import { computed } from 'vue'
+import { api, type DatasetView, type FieldView } from '@/api/client'
 import RowsTable from '@/shell/RowsTable.vue'
+import { useRowsAtATime } from '@/shell/useRowsAtATime'
 import { words } from '@/words'
 
 /** Rows as the source has them, some at a time; all of them, or those with one value of a field. */
@@ -11,9 +12,6 @@ const emit = defineEmits<{ all: []; field: [id: string] }>()
 
 const AT_ONCE = 50
 const text = words.data
-const rows = ref<DataRows>()
-const offset = ref(0)
-const problem = ref('')
 const only = computed(() => props.only && { field: props.only.field.id, value: props.only.value })
 /** What has a value in each row, in the order in which rows give their values. */
 const fields = computed(() => [
@@ -29,21 +27,8 @@ const columns = computed(() =>
 )
 const key = () => `${props.dataset.id} ${only.value?.field} ${only.value?.value}`
 
-watch(key, () => (offset.value = 0))
-watch(
-  [key, offset],
-  async ([now, from]) => {
-    try {
-      const found = await api.datasetRows(props.dataset.id, from, only.value)
-      if (now === key() && from === offset.value) {
-        rows.value = found
-        problem.value = ''
-      }
-    } catch (e) {
-      problem.value = (e as Error).message
-    }
-  },
-  { immediate: true },
+const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(AT_ONCE, key, (offset) =>
+  api.datasetRows(props.dataset.id, offset, only.value),
 )
 </script>
 
@@ -55,30 +40,17 @@ watch(
     </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <RowsTable
-      v-if="rows"
       class="scroll"
       :columns="columns"
-      :rows="rows.rows"
-      :offset="rows.offset"
+      :rows="rows?.rows ?? []"
+      :offset="rows?.offset ?? 0"
       :label="text.sampleRows"
       @column="(i) => emit('field', fields[i]!.id)"
     />
     <footer>
       <span aria-live="polite">{{ rows && text.range(rows.offset, rows.rows.length, rows.all) }}</span>
-      <Button
-        :label="text.earlier"
-        text
-        size="small"
-        :disabled="offset === 0"
-        @click="offset = Math.max(0, offset - AT_ONCE)"
-      />
-      <Button
-        :label="text.later"
-        text
-        size="small"
-        :disabled="!rows || offset + AT_ONCE >= rows.all"
-        @click="offset += AT_ONCE"
-      />
+      <Button :label="text.earlier" text size="small" :disabled="!hasEarlier" @click="earlier" />
+      <Button :label="text.later" text size="small" :disabled="!hasLater" @click="later" />
     </footer>
   </div>
 </template>

@@ -71,8 +71,8 @@ const running = computed(() => run.value !== undefined && !isOver(run.value))
 const pages = computed(() => run.value?.pages ?? 1)
 const isAuthor = computed(() => session.person?.role === 'AUTHOR')
 const shapes = [
-  { value: 'pages', label: text.pagesView },
-  { value: 'list', label: text.listView },
+  { label: text.pagesView, value: 'pages' },
+  { label: text.listView, value: 'list' },
 ]
 
 onMounted(async () => {
