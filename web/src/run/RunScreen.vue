@@ -47,6 +47,8 @@ const number = ref(1)
 const failure = ref('')
 const exporting = ref(false)
 const announcement = ref('')
+/** The run whose page is on the screen: the newest, or the one before while its page is still to come. */
+const shownRun = ref<string>()
 const shape = ref<'pages' | 'list'>('pages')
 const why = shallowRef<{ place: number; total?: string }>()
 const rowsPlace = ref<number>()
@@ -126,6 +128,7 @@ watch([run, number], async ([current, wanted]) => {
     if (run.value?.id === current.id && number.value === wanted) {
       const isFirst = page.value === undefined
       page.value = found
+      shownRun.value = current.id
       if (isFirst) {
         fitWidth()
       }
@@ -403,7 +406,7 @@ function onKey(event: KeyboardEvent) {
 
       <RunState :run="run" :running="running" :failure="failure || runProblem" />
 
-      <div class="views" :data-run="done ? run?.id : undefined">
+      <div class="views" :data-run="done ? shownRun : undefined">
         <div
           v-if="shape === 'pages'"
           ref="desk"
