@@ -15,6 +15,7 @@ import org.grammatus.demo.Starters;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 
 /**
  * Reads order lines with their orders, apiaries and products from SQLite into columns: ours beside merely fetching the same joined rows
@@ -55,12 +56,13 @@ final class ReadRows {
         DatasetModel dataset =
                 DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
         Reading reading = new Reading(dataset, FIELDS, Set.of());
-        Star star = new SqliteSource(file).read(reading, ReadProgress.SILENT);
+        Star star = StarReader.over(new SqliteSource(file)).read(reading, ReadProgress.SILENT);
         long fetched = fetch(file);
         if (fetched != star.rowCount()) {
             throw new IllegalStateException("Ours has " + star.rowCount() + " rows, theirs " + fetched);
         }
-        Pairs pairs = Pairs.of(() -> new SqliteSource(file).read(reading, ReadProgress.SILENT), () -> fetch(file));
+        Pairs pairs = Pairs.of(
+                () -> StarReader.over(new SqliteSource(file)).read(reading, ReadProgress.SILENT), () -> fetch(file));
         System.out.printf(
                 "%-26s %12.3f %12.3f %7.2fx %14d%n",
                 "%,d lines".formatted(star.rowCount()),

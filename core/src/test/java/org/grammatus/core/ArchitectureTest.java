@@ -20,6 +20,7 @@ class ArchitectureTest {
             "definition",
             "expression",
             "dataset",
+            "compose",
             "prompt",
             "plan",
             "table",

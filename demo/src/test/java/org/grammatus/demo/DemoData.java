@@ -14,6 +14,7 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 
 /** Demo databases by size, each made once for all tests, and the starter report run over them. */
 final class DemoData {
@@ -45,6 +46,7 @@ final class DemoData {
                 DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow()),
                 new Answers(Map.of("period", period)),
                 CONTEXT);
-        return new RunEngine(RunLimits.DEFAULT).run(request, new SqliteSource(database), p -> {}, () -> false);
+        return new RunEngine(RunLimits.DEFAULT)
+                .run(request, StarReader.over(new SqliteSource(database)), p -> {}, () -> false);
     }
 }

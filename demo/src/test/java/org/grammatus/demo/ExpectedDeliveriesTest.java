@@ -22,6 +22,7 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -40,7 +41,11 @@ class ExpectedDeliveriesTest {
                 new Answers(answers),
                 DemoData.CONTEXT);
         return new RunEngine(RunLimits.DEFAULT)
-                .run(request, new SqliteSource(DemoData.database(ScenarioSize.DEMO)), progress -> {}, () -> false);
+                .run(
+                        request,
+                        StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))),
+                        progress -> {},
+                        () -> false);
     }
 
     private static List<String> query(String sql) throws Exception {

@@ -27,6 +27,7 @@ import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -50,7 +51,7 @@ class GeneratedExpressionsTest {
     static void read() {
         database = DemoData.database(ScenarioSize.DEMO.withSeed(11).withSalesOrders(300));
         dataset = DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
-        star = new SqliteSource(database).read(Reading.all(dataset), ReadProgress.SILENT);
+        star = StarReader.over(new SqliteSource(database)).read(Reading.all(dataset), ReadProgress.SILENT);
     }
 
     static IntStream seeds() {

@@ -30,6 +30,7 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -200,7 +201,7 @@ class GeneratedReportsTest {
                 Answers.NONE,
                 DemoData.CONTEXT);
         return new RunEngine(RunLimits.DEFAULT)
-                .run(request, new SqliteSource(database), progress -> {}, () -> false)
+                .run(request, StarReader.over(new SqliteSource(database)), progress -> {}, () -> false)
                 .grouped();
     }
 

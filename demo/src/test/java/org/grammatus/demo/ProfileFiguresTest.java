@@ -21,6 +21,7 @@ import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -40,7 +41,7 @@ class ProfileFiguresTest {
     void equalsPlainSql(String id, long seed, int orders) throws Exception {
         Path database = DemoData.database(ScenarioSize.DEMO.withSeed(seed).withSalesOrders(orders));
         DatasetModel dataset = DatasetModel.of(Starters.dataset(id).orElseThrow());
-        Star star = new SqliteSource(database).read(Reading.all(dataset), ReadProgress.SILENT);
+        Star star = StarReader.over(new SqliteSource(database)).read(Reading.all(dataset), ReadProgress.SILENT);
         try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + database)) {
             for (DatasetModel.FieldInfo field : dataset.fields().values()) {
                 check(field, star, sql);

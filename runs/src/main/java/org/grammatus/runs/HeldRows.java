@@ -1,36 +1,42 @@
 package org.grammatus.runs;
 
+import java.time.Clock;
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /**
- * A source whose rows are kept in memory once read, so that editing a report does not read them again. Rows are held as
- * immutable snapshots, one for each dataset; a snapshot is read anew when the source has changed or more fields are needed.
+ * Keeps rows in memory once they were read, so that editing a report does not read them again. Rows are held as immutable
+ * snapshots, one for each dataset; a snapshot is read anew when its sources have changed or more fields are needed.
  * Snapshots that have gone unused the longest give way when all together exceed the budget. Thread-safe: equal reads share one
  * load.
  */
-public final class HeldRows implements Source {
+public final class HeldRows implements DatasetReader {
 
-    private final Source source;
+    private final DatasetReader reader;
     private final long budget;
+    private final Clock clock;
     private final Map<String, Held> held = new LinkedHashMap<>(16, 0.75f, true);
     private final Map<String, ReentrantLock> loading = new LinkedHashMap<>();
 
-    private record Held(String version, Reading reading, Star star, long bytes) {}
+    private record Held(String version, Reading reading, Star star, long bytes, Instant readAt) {}
 
     /**
-     * Rows of a source.
+     * Holds what a reader reads.
      *
      * @param budget the most memory that snapshots may take together, in bytes
      */
-    public HeldRows(Source source, long budget) {
-        this.source = source;
+    public HeldRows(DatasetReader reader, long budget, Clock clock) {
+        this.reader = reader;
         this.budget = budget;
+        this.clock = clock;
     }
 
     /** Half of the memory that the program may take. */
@@ -39,19 +45,29 @@ public final class HeldRows implements Source {
     }
 
     @Override
-    public String name() {
-        return source.name();
+    public String version(DatasetModel dataset) {
+        return reader.version(dataset);
     }
 
     @Override
-    public String version() {
-        return source.version();
+    public void readAgain(DatasetModel dataset) {
+        reader.readAgain(dataset);
+        synchronized (held) {
+            held.remove(dataset.definition().id());
+        }
+    }
+
+    /** When the rows that are held of a dataset were read; none where none are held. */
+    public Optional<Instant> readAt(DatasetModel dataset) {
+        synchronized (held) {
+            return Optional.ofNullable(held.get(dataset.definition().id())).map(Held::readAt);
+        }
     }
 
     @Override
     public Star read(Reading reading, ReadProgress progress) {
         String key = reading.dataset().definition().id();
-        Held ready = current(key, reading, source.version());
+        Held ready = current(key, reading, reader.version(reading.dataset()));
         if (ready != null && ready.reading.covers(reading)) {
             return ready.star;
         }
@@ -61,14 +77,15 @@ public final class HeldRows implements Source {
         }
         lock.lock();
         try {
-            String version = source.version();
+            String version = reader.version(reading.dataset());
             Held found = current(key, reading, version);
             if (found != null && found.reading.covers(reading)) {
                 return found.star;
             }
             Reading wanted = found != null ? found.reading.with(reading) : reading;
-            Star star = source.read(wanted, progress);
-            keep(key, new Held(version, wanted, star, star.bytes()));
+            Instant now = clock.instant();
+            Star star = reader.read(wanted, progress);
+            keep(key, new Held(version, wanted, star, star.bytes(), now));
             return star;
         } finally {
             lock.unlock();

@@ -3,9 +3,9 @@ package org.grammatus.runs;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 import org.grammatus.sources.SourceException;
 
 /**
@@ -17,14 +17,14 @@ public final class Previews {
     private static final System.Logger LOG = System.getLogger(Previews.class.getName());
 
     private final RunService runs;
-    private final Source source;
+    private final DatasetReader reader;
     private final Map<String, Newest> newest = new HashMap<>();
 
     private record Newest(long edit, Run run) {}
 
-    public Previews(RunService runs, Source source) {
+    public Previews(RunService runs, DatasetReader reader) {
         this.runs = runs;
-        this.source = source;
+        this.reader = reader;
     }
 
     /**
@@ -51,7 +51,7 @@ public final class Previews {
             run = runs.prepare(request, owner);
             newest.put(key, new Newest(edit, run));
         }
-        runs.execute(run, source);
+        runs.execute(run, reader);
         if (first) {
             runs.inBackground(() -> readAhead(request));
         }
@@ -61,7 +61,7 @@ public final class Previews {
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
     private void readAhead(RunRequest request) {
         try {
-            source.read(Reading.all(request.dataset()), ReadProgress.SILENT);
+            reader.read(Reading.all(request.dataset()), ReadProgress.SILENT);
         } catch (SourceException e) {
             LOG.log(System.Logger.Level.DEBUG, "Nothing was read ahead", e);
         }

@@ -8,7 +8,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.SourceException;
 
 /** One run as a job: started once, followed by any number of listeners, cancelled by anyone. Thread-safe. */
@@ -32,7 +32,7 @@ public final class Run {
         this.startedAt = startedAt;
     }
 
-    void execute(RunEngine engine, Source source) {
+    void execute(RunEngine engine, DatasetReader reader) {
         try {
             if (cancelled) {
                 throw new CancellationException();
@@ -40,7 +40,7 @@ public final class Run {
             RunProgress[] last = new RunProgress[1];
             RunResult made = engine.run(
                     request,
-                    source,
+                    reader,
                     next -> {
                         last[0] = next;
                         if (!next.state().isOver()) {

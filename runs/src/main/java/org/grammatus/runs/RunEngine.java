@@ -13,8 +13,8 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. Stateless. */
 public final class RunEngine {
@@ -34,7 +34,8 @@ public final class RunEngine {
      * @throws org.grammatus.sources.SourceException if the rows cannot be read
      * @throws CancellationException if it was cancelled
      */
-    public RunResult run(RunRequest request, Source source, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
+    public RunResult run(
+            RunRequest request, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
         long deadline = System.nanoTime() + limits.longest().toNanos();
         BooleanSupplier ended = () -> {
             if (System.nanoTime() > deadline) {
@@ -48,7 +49,7 @@ public final class RunEngine {
         RunProgress progress = RunProgress.WAITING.with(RunState.READING);
         listener.accept(progress);
         long[] rowsRead = new long[1];
-        Star star = source.read(Reading.of(plan), rows -> {
+        Star star = reader.read(Reading.of(plan), rows -> {
             rowsRead[0] = rows;
             listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
             return !ended.getAsBoolean() && withinLimit(rows);

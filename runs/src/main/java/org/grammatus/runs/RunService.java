@@ -9,7 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 
 /**
  * Starts runs and keeps the latest ones, so that their pages can be fetched. Older ones are forgotten, running ones never.
@@ -48,16 +48,16 @@ public final class RunService implements AutoCloseable {
      *
      * @param whenOver told of the run when it is over, on the run's thread
      */
-    public void start(Run run, Source source, Consumer<Run> whenOver) {
+    public void start(Run run, DatasetReader reader, Consumer<Run> whenOver) {
         executor.execute(() -> {
-            run.execute(engine, source);
+            run.execute(engine, reader);
             whenOver.accept(run);
         });
     }
 
     /** Runs a prepared run to its end on the calling thread. */
-    void execute(Run run, Source source) {
-        run.execute(engine, source);
+    void execute(Run run, DatasetReader reader) {
+        run.execute(engine, reader);
     }
 
     void inBackground(Runnable work) {

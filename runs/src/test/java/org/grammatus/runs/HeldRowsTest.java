@@ -7,6 +7,7 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -18,9 +19,9 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 import org.junit.jupiter.api.Test;
 
 /** Rows are read once as long as the source stays the same and nothing more is needed. */
@@ -29,8 +30,8 @@ class HeldRowsTest {
     private static final DatasetModel DATASET = dataset("d");
     private static final long LARGE = 1_000_000;
 
-    private final Source source = mock(Source.class);
-    private final HeldRows held = new HeldRows(source, LARGE);
+    private final DatasetReader reader = mock(DatasetReader.class);
+    private final HeldRows held = new HeldRows(reader, LARGE, Clock.systemUTC());
 
     private static DatasetModel dataset(String id) {
         return DatasetModel.of(Definitions.readDataset("""
@@ -59,8 +60,8 @@ class HeldRowsTest {
 
     @Test
     void equalReadsShareOneLoad() throws Exception {
-        when(source.version()).thenReturn("1");
-        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        when(reader.version(any())).thenReturn("1");
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
         try (ExecutorService threads = Executors.newFixedThreadPool(4)) {
             List<java.util.concurrent.Future<Star>> reads = IntStream.range(0, 20)
                     .mapToObj(i -> threads.submit(() -> read(of(DATASET, "a"))))
@@ -69,48 +70,48 @@ class HeldRowsTest {
                 assertThat(each.get()).isSameAs(reads.getFirst().get());
             }
         }
-        verify(source, times(1)).read(any(), any());
+        verify(reader, times(1)).read(any(), any());
     }
 
     @Test
     void aChangedSourceIsReadAgain() {
-        when(source.version()).thenReturn("1", "1", "2");
-        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        when(reader.version(any())).thenReturn("1", "1", "2");
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
         read(of(DATASET, "a"));
         read(of(DATASET, "a"));
-        verify(source, times(2)).read(any(), any());
+        verify(reader, times(2)).read(any(), any());
     }
 
     @Test
     void anotherFieldIsReadTogetherWithTheKnownOnes() {
-        when(source.version()).thenReturn("1");
-        when(source.read(any(), any())).thenReturn(star(DATASET, 10));
+        when(reader.version(any())).thenReturn("1");
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
         read(of(DATASET, "a"));
         read(of(DATASET, "b"));
-        verify(source).read(org.mockito.ArgumentMatchers.eq(of(DATASET, "a", "b")), any());
+        verify(reader).read(org.mockito.ArgumentMatchers.eq(of(DATASET, "a", "b")), any());
         read(of(DATASET, "a"));
-        verify(source, times(2)).read(any(), any());
+        verify(reader, times(2)).read(any(), any());
     }
 
     @Test
     void whatWentUnusedTheLongestGivesWay() {
         DatasetModel other = dataset("e");
-        when(source.version()).thenReturn("1");
+        when(reader.version(any())).thenReturn("1");
         // Each takes more than half of the budget.
-        when(source.read(any(), any())).thenReturn(star(DATASET, 40_000), star(other, 40_000), star(DATASET, 40_000));
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 40_000), star(other, 40_000), star(DATASET, 40_000));
         read(of(DATASET, "a"));
         read(of(other, "a"));
         read(of(other, "a"));
         read(of(DATASET, "a"));
-        verify(source, times(3)).read(any(), any());
+        verify(reader, times(3)).read(any(), any());
     }
 
     @Test
     void rowsBeyondTheBudgetAreGivenButNotHeld() {
-        when(source.version()).thenReturn("1");
-        when(source.read(any(), any())).thenReturn(star(DATASET, 200_000));
+        when(reader.version(any())).thenReturn("1");
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 200_000));
         assertThat(read(of(DATASET, "a")).rowCount()).isEqualTo(200_000);
         read(of(DATASET, "a"));
-        verify(source, times(2)).read(any(), any());
+        verify(reader, times(2)).read(any(), any());
     }
 }

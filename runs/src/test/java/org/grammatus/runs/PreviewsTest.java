@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Source;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
@@ -20,8 +20,8 @@ import org.junit.jupiter.api.Test;
 class PreviewsTest {
 
     private final RunService service = new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), Clock.systemUTC());
-    private final Source source = mock(Source.class);
-    private final Previews previews = new Previews(service, source);
+    private final DatasetReader reader = mock(DatasetReader.class);
+    private final Previews previews = new Previews(service, reader);
 
     @AfterEach
     void close() {
@@ -30,7 +30,7 @@ class PreviewsTest {
 
     @Test
     void aPreviewIsARunThatCanBeAskedForItsPages() {
-        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
         Run run = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
         assertThat(run.progress().state()).isEqualTo(RunState.DONE);
         assertThat(run.owner()).isEqualTo("odile");
@@ -41,7 +41,7 @@ class PreviewsTest {
 
     @Test
     void anOlderEditIsNotRunAnyMore() {
-        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
         previews.preview("odile", "s", 2, RunServiceTest.request());
         assertThat(previews.preview("odile", "s", 1, RunServiceTest.request())).isEmpty();
         assertThat(previews.preview("odile", "another", 1, RunServiceTest.request()))
@@ -52,7 +52,7 @@ class PreviewsTest {
     void aNewerEditCancelsTheOneThatIsGoingOn() throws Exception {
         CountDownLatch reading = new CountDownLatch(1);
         CountDownLatch newer = new CountDownLatch(1);
-        when(source.read(any(), any())).thenAnswer(call -> {
+        when(reader.read(any(), any())).thenAnswer(call -> {
             if (reading.getCount() > 0) {
                 reading.countDown();
                 newer.await();
@@ -74,7 +74,7 @@ class PreviewsTest {
 
     @Test
     void anEndedSessionIsForgotten() {
-        when(source.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
         Run run = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
         previews.end("odile", "s");
         assertThat(previews.newest("odile", "s")).isEmpty();

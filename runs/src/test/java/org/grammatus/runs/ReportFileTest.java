@@ -12,7 +12,7 @@ import java.nio.file.Path;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -30,9 +30,9 @@ class ReportFileTest {
 
     @BeforeEach
     void run() {
-        Source source = mock(Source.class);
-        when(source.read(ArgumentMatchers.any(), ArgumentMatchers.any())).thenReturn(RunServiceTest.STAR);
-        result = new RunEngine(RunLimits.DEFAULT).run(RunServiceTest.request(), source, progress -> {}, () -> false);
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(ArgumentMatchers.any(), ArgumentMatchers.any())).thenReturn(RunServiceTest.STAR);
+        result = new RunEngine(RunLimits.DEFAULT).run(RunServiceTest.request(), reader, progress -> {}, () -> false);
     }
 
     @Test

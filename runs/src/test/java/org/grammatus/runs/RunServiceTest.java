@@ -24,8 +24,8 @@ import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Source;
 import org.grammatus.sources.SourceException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -72,17 +72,17 @@ class RunServiceTest {
         service.close();
     }
 
-    private Run finished(Source source) throws Exception {
+    private Run finished(DatasetReader reader) throws Exception {
         Run run = service.prepare(request(), "reader");
         CompletableFuture<Run> over = new CompletableFuture<>();
-        service.start(run, source, over::complete);
+        service.start(run, reader, over::complete);
         return over.get(20, TimeUnit.SECONDS);
     }
 
-    private static Source giving(Star star) {
-        Source source = mock(Source.class);
-        when(source.read(any(), any())).thenReturn(star);
-        return source;
+    private static DatasetReader giving(Star star) {
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenReturn(star);
+        return reader;
     }
 
     @Test
@@ -96,9 +96,9 @@ class RunServiceTest {
 
     @Test
     void aFailingSourceFailsTheRunInItsWords() throws Exception {
-        Source source = mock(Source.class);
-        when(source.read(any(), any())).thenThrow(new SourceException("The tarn froze over"));
-        Run run = finished(source);
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenThrow(new SourceException("The tarn froze over"));
+        Run run = finished(reader);
         assertThat(run.progress().state()).isEqualTo(RunState.FAILED);
         assertThat(run.progress().problems()).extracting(Problem::message).containsExactly("The tarn froze over");
         assertThat(run.result()).isEmpty();
@@ -106,9 +106,9 @@ class RunServiceTest {
 
     @Test
     void aFaultOfOurOwnFailsTheRunWithoutShowingItsInside() throws Exception {
-        Source source = mock(Source.class);
-        when(source.read(any(), any())).thenThrow(new IllegalStateException("secret"));
-        Run run = finished(source);
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenThrow(new IllegalStateException("secret"));
+        Run run = finished(reader);
         assertThat(run.progress().state()).isEqualTo(RunState.FAILED);
         assertThat(run.progress().problems().getFirst().message())
                 .contains("server's log")
@@ -117,12 +117,12 @@ class RunServiceTest {
 
     @Test
     void tooManyRowsFailTheRunRatherThanShowPartOfThem() throws Exception {
-        Source source = mock(Source.class);
-        when(source.read(any(), any())).thenAnswer(call -> {
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenAnswer(call -> {
             call.getArgument(1, ReadProgress.class).rowsRead(1_001);
             return STAR;
         });
-        Run run = finished(source);
+        Run run = finished(reader);
         assertThat(run.progress().state()).isEqualTo(RunState.FAILED);
         assertThat(run.progress().problems().getFirst().message()).contains("more than 1,000 rows");
     }
@@ -131,8 +131,8 @@ class RunServiceTest {
     void aRunIsCancelledWhileItReads() throws Exception {
         CountDownLatch reading = new CountDownLatch(1);
         CountDownLatch cancelled = new CountDownLatch(1);
-        Source source = mock(Source.class);
-        when(source.read(any(), any())).thenAnswer(call -> {
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenAnswer(call -> {
             reading.countDown();
             cancelled.await();
             if (!call.getArgument(1, ReadProgress.class).rowsRead(10)) {
@@ -142,7 +142,7 @@ class RunServiceTest {
         });
         Run run = service.prepare(request(), "reader");
         CompletableFuture<Run> over = new CompletableFuture<>();
-        service.start(run, source, over::complete);
+        service.start(run, reader, over::complete);
         reading.await();
         run.cancel();
         cancelled.countDown();

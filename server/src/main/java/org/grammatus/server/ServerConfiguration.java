@@ -12,8 +12,9 @@ import org.grammatus.runs.RunService;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.store.Store;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -28,8 +29,8 @@ class ServerConfiguration {
     }
 
     @Bean
-    Source source(ServerSettings settings) {
-        return new HeldRows(new SqliteSource(settings.database()), HeldRows.defaultBudget());
+    HeldRows reader(ServerSettings settings, Clock clock) {
+        return new HeldRows(StarReader.over(new SqliteSource(settings.database())), HeldRows.defaultBudget(), clock);
     }
 
     @Bean
@@ -38,8 +39,8 @@ class ServerConfiguration {
     }
 
     @Bean
-    Previews previews(RunService runs, Source source) {
-        return new Previews(runs, source);
+    Previews previews(RunService runs, DatasetReader reader) {
+        return new Previews(runs, reader);
     }
 
     /** The demo's business date is its data's last day; over other data it is the day the server sees. */

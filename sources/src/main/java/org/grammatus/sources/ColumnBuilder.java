@@ -20,6 +20,8 @@ import org.grammatus.core.value.Type;
 final class ColumnBuilder {
 
     private static final int FIRST_CAPACITY = 1024;
+    private static final int FIRST_YEAR = 1;
+    private static final int LAST_YEAR = 9999;
 
     private final String name;
     private final Type type;
@@ -90,6 +92,7 @@ final class ColumnBuilder {
             case Long l when l != Column.Longs.NULL -> null;
             case Long l -> BigInteger.valueOf(l);
             case Double d -> decimal(BigDecimal.valueOf(finite(d)));
+            case BigDecimal d -> decimal(d);
             case String s -> decimal(parsed(s));
             default -> throw unfit(value.getClass().getSimpleName(), "a number");
         };
@@ -129,10 +132,19 @@ final class ColumnBuilder {
     }
 
     private long time(Object value) {
-        if (!(value instanceof String text)) {
-            throw unfit(value.toString(), "a " + type + " such as '2026-01-31'");
+        return switch (value) {
+            case String text -> timeOf.computeIfAbsent(text, this::parsedTime);
+            case LocalDate day -> time(day.atStartOfDay());
+            case LocalDateTime moment -> time(moment);
+            default -> throw unfit(value.toString(), "a " + type + " such as '2026-01-31'");
+        };
+    }
+
+    private long time(LocalDateTime moment) {
+        if (moment.getYear() < FIRST_YEAR || moment.getYear() > LAST_YEAR) {
+            throw unfit("a time without end or before the year 1", "one in the years 1 to 9999");
         }
-        return timeOf.computeIfAbsent(text, this::parsedTime);
+        return type.equals(Type.DATE) ? moment.toLocalDate().toEpochDay() : Scalars.micros(moment);
     }
 
     private long parsedTime(String text) {
@@ -151,6 +163,9 @@ final class ColumnBuilder {
     }
 
     private long truth(Object value) {
+        if (value instanceof Boolean truth) {
+            return truth ? 1 : 0;
+        }
         if (value instanceof Number n && (n.longValue() == 0 || n.longValue() == 1)) {
             return n.longValue();
         }

@@ -9,7 +9,6 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.concurrent.TimeUnit;
-import org.grammatus.core.table.Star;
 import org.sqlite.SQLiteConfig;
 
 /** A SQLite database file, opened for reading only. */
@@ -18,28 +17,39 @@ public final class SqliteSource implements Source {
     private static final byte[] SIGNATURE = "SQLite format 3\0".getBytes(StandardCharsets.US_ASCII);
     private static final int BUSY_MILLISECONDS = 5_000;
 
+    private final String name;
     private final Path file;
+    private final ReadLimits limits;
 
+    /** A file that goes by its own name. */
     public SqliteSource(Path file) {
+        this(file.getFileName().toString(), file, ReadLimits.DEFAULT);
+    }
+
+    /** @param name what the source is called */
+    public SqliteSource(String name, Path file, ReadLimits limits) {
+        this.name = name;
         this.file = file;
+        this.limits = limits;
     }
 
     @Override
     public String name() {
-        return file.getFileName().toString();
+        return name;
     }
 
     @Override
-    public Star read(Reading reading, ReadProgress progress) {
+    public SourceView open() {
         requireDatabase();
-        try (Connection connection = open()) {
+        try {
+            SQLiteConfig config = new SQLiteConfig();
+            config.setReadOnly(true);
+            config.setBusyTimeout(BUSY_MILLISECONDS);
+            Connection connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath());
             connection.setAutoCommit(false);
-            return new StarReading(reading, connection, name(), progress).read();
+            return new JdbcView(connection, new SqliteDialect(), limits, this::unreadable);
         } catch (SQLException e) {
-            throw new SourceException(
-                    "The database " + file + " could not be read: " + inWords(e)
-                            + ". Check the file, or take another with --database",
-                    e);
+            throw unreadable(e);
         }
     }
 
@@ -50,6 +60,10 @@ public final class SqliteSource implements Source {
         return stamp(file) + " " + stamp(file.resolveSibling(file.getFileName() + "-wal"));
     }
 
+    /** It always looks. */
+    @Override
+    public void lookAgain() {}
+
     private static String stamp(Path path) {
         try {
             return Files.size(path) + "@" + Files.getLastModifiedTime(path).to(TimeUnit.NANOSECONDS);
@@ -57,13 +71,6 @@ public final class SqliteSource implements Source {
             // No log is a state of its own.
             return "none";
         }
-    }
-
-    private Connection open() throws SQLException {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setReadOnly(true);
-        config.setBusyTimeout(BUSY_MILLISECONDS);
-        return config.createConnection("jdbc:sqlite:" + file.toAbsolutePath());
     }
 
     /** Tells a missing or foreign file apart before the driver makes an empty database of it or speaks of its own matters. */
@@ -81,10 +88,20 @@ public final class SqliteSource implements Source {
         }
     }
 
+    private SourceException unreadable(SQLException cause) {
+        return new SourceException(
+                "The database " + file + " could not be read: " + inWords(cause)
+                        + ". Check the file, or take another with --database",
+                cause);
+    }
+
     private static String inWords(SQLException e) {
         String message = String.valueOf(e.getMessage());
         if (message.contains("SQLITE_CORRUPT") || message.contains("SQLITE_NOTADB")) {
             return "the file is damaged";
+        }
+        if (message.contains("SQLITE_INTERRUPT")) {
+            return "it took longer than is allowed for one statement";
         }
         return message;
     }

@@ -1,22 +1,19 @@
 package org.grammatus.sources;
 
-import java.sql.Connection;
-import java.sql.PreparedStatement;
-import java.sql.ResultSet;
-import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CancellationException;
-import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Dataset.Keep;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
@@ -27,29 +24,33 @@ import org.grammatus.core.value.Type;
  */
 final class StarReading {
 
-    private static final int FETCH_SIZE = 10_000;
     private static final int REPORT_EVERY = 8_192;
 
     private final Reading reading;
     private final DatasetModel dataset;
-    private final Connection connection;
-    private final String source;
+    private final OpenSources sources;
+    private final ReadLimits limits;
     private final ReadProgress progress;
     private final Set<Integer> needed = new LinkedHashSet<>();
     private long rowsRead;
 
-    StarReading(Reading reading, Connection connection, String source, ReadProgress progress) {
+    StarReading(Reading reading, OpenSources sources, ReadLimits limits, ReadProgress progress) {
         this.reading = reading;
         this.dataset = reading.dataset();
-        this.connection = connection;
-        this.source = source;
+        this.sources = sources;
+        this.limits = limits;
         this.progress = progress;
     }
 
-    Star read() throws SQLException {
+    Star read() {
         need(DatasetModel.GRAIN);
         reading.fields().forEach(field -> need(dataset.field(field).table()));
         reading.tables().forEach(this::need);
+        for (int table = 1; table < dataset.tableCount(); table++) {
+            if (keepsMatched(table)) {
+                need(table);
+            }
+        }
         List<TableRows> read = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
             read.add(needed.contains(table) ? readTable(table) : null);
@@ -61,7 +62,7 @@ final class StarReading {
         for (int table = 0; table < dataset.tableCount(); table++) {
             tables.add(rows(table, read));
         }
-        return new Star(dataset, tables);
+        return MatchedRows.of(new Star(dataset, tables), this::keepsMatched);
     }
 
     private void need(int table) {
@@ -70,120 +71,121 @@ final class StarReading {
         }
     }
 
-    /** What was read of a table: fields, its own key, and for each table it points to the key it holds. */
+    private boolean keepsMatched(int table) {
+        return dataset.join(table).keep().equals(Optional.of(Keep.MATCHED));
+    }
+
+    /** What was read of a table: fields, its own keys, and for each table it points to the keys it holds. */
     private static final class TableRows {
         private final Map<String, ColumnBuilder> fields = new LinkedHashMap<>();
-        private final List<ColumnBuilder> keys = new ArrayList<>();
-        private final KeyIndex index = new KeyIndex();
-        private final Map<Integer, List<List<Object>>> pointers = new LinkedHashMap<>();
+        /** Of the grain, whose keys order its rows. */
+        private List<ColumnBuilder> order = List.of();
+        /** Of other tables, which are found by their keys. */
+        private final KeyColumn keys = new KeyColumn();
+
+        private final Map<Integer, KeyColumn> pointers = new LinkedHashMap<>();
         private int size;
     }
 
-    private TableRows readTable(int number) throws SQLException {
+    private TableRows readTable(int number) {
         Dataset.Table table = dataset.table(number);
-        Set<String> columns = new LinkedHashSet<>(table.key());
+        OpenSources.Open source = sources.source(table.source());
+        boolean grain = number == DatasetModel.GRAIN;
         TableRows rows = new TableRows();
-        Map<String, String> columnOfField = new LinkedHashMap<>();
+        List<String> columns = new ArrayList<>(table.key());
+        List<ColumnBuilder> builders = new ArrayList<>();
+        List<Integer> builderAt = new ArrayList<>();
         for (String id : new TreeSet<>(reading.fields())) {
             DatasetModel.FieldInfo field = dataset.field(id);
             if (field.table() == number) {
-                columns.add(field.definition().column());
-                columnOfField.put(id, field.definition().column());
-                String where = source + ", table " + table.table() + ", column "
-                        + field.definition().column();
-                rows.fields.put(id, new ColumnBuilder(where, field.type()));
+                String column = field.definition().column();
+                ColumnBuilder builder = new ColumnBuilder(place(source, table, column), field.type());
+                rows.fields.put(id, builder);
+                builders.add(builder);
+                builderAt.add(position(column, columns));
             }
         }
-        Map<Integer, List<String>> pointerColumns = new LinkedHashMap<>();
+        List<KeyColumn> pointers = new ArrayList<>();
+        List<int[]> pointerAt = new ArrayList<>();
         for (int to : needed) {
             if (dataset.pointedFrom(to) == number) {
-                pointerColumns.put(to, dataset.join(to).columns());
-                rows.pointers.put(to, new ArrayList<>());
-                columns.addAll(dataset.join(to).columns());
+                KeyColumn held = new KeyColumn();
+                rows.pointers.put(to, held);
+                pointers.add(held);
+                pointerAt.add(dataset.join(to).columns().stream()
+                        .mapToInt(column -> position(column, columns))
+                        .toArray());
             }
         }
-        requireColumns(table.table(), columns);
-        List<String> order = List.copyOf(columns);
-        String sql = order.stream().map(StarReading::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
-                + quoted(table.table());
-        try (PreparedStatement select = connection.prepareStatement(sql)) {
-            select.setFetchSize(FETCH_SIZE);
-            try (ResultSet result = select.executeQuery()) {
-                fill(number, table, rows, columnOfField, pointerColumns, order, result);
-            }
-        }
-        return rows;
-    }
-
-    private void fill(
-            int number,
-            Dataset.Table table,
-            TableRows rows,
-            Map<String, String> columnOfField,
-            Map<Integer, List<String>> pointerColumns,
-            List<String> order,
-            ResultSet result)
-            throws SQLException {
-        int[] keyAt = table.key().stream().mapToInt(order::indexOf).toArray();
-        int[] fieldAt = columnOfField.values().stream().mapToInt(order::indexOf).toArray();
-        ColumnBuilder[] fields = rows.fields.values().toArray(ColumnBuilder[]::new);
-        List<int[]> pointerAt = pointerColumns.values().stream()
-                .map(names -> names.stream().mapToInt(order::indexOf).toArray())
-                .toList();
-        List<List<List<Object>>> pointers = List.copyOf(rows.pointers.values());
-        Object[] values = new Object[order.size()];
-        while (result.next()) {
-            for (int i = 0; i < values.length; i++) {
-                values[i] = result.getObject(i + 1);
-            }
+        source.table(
+                table.table(), columns, "the dataset \"" + dataset.definition().label() + "\"");
+        int[] keyAt = table.key().stream()
+                .mapToInt(column -> position(column, columns))
+                .toArray();
+        ColumnBuilder[] fields = builders.toArray(ColumnBuilder[]::new);
+        int[] fieldAt = builderAt.stream().mapToInt(Integer::intValue).toArray();
+        source.view().read(table.table(), List.copyOf(columns), values -> {
             for (int i = 0; i < fields.length; i++) {
                 fields[i].add(values[fieldAt[i]]);
             }
-            List<Object> key = picked(values, keyAt);
-            addKey(table, rows, key);
-            if (number != DatasetModel.GRAIN && !rows.index.add(key, rows.size)) {
-                throw new SourceException(source + ", table " + table.table() + ": two rows have the key " + key
-                        + ", so a join to it would repeat rows; correct the rows, or the table's key in the dataset");
+            if (grain) {
+                addOrder(source, table, rows, values, keyAt);
+            } else {
+                rows.keys.add(values, keyAt);
             }
             for (int i = 0; i < pointerAt.size(); i++) {
-                pointers.get(i).add(picked(values, pointerAt.get(i)));
+                pointers.get(i).add(values, pointerAt.get(i));
             }
             rows.size++;
-            countRow();
-        }
+            countRow(source);
+        });
+        return rows;
     }
 
-    private void countRow() {
+    /** Where a column stands among those that are read; it is added where it is not among them yet. */
+    private static int position(String column, List<String> columns) {
+        if (!columns.contains(column)) {
+            columns.add(column);
+        }
+        return columns.indexOf(column);
+    }
+
+    private static String place(OpenSources.Open source, Dataset.Table table, String column) {
+        return place(source, table) + ", column " + column;
+    }
+
+    private static String place(OpenSources.Open source, Dataset.Table table) {
+        return source.source().name() + ", table " + table.table();
+    }
+
+    private void countRow(OpenSources.Open source) {
         rowsRead++;
-        if (rowsRead % REPORT_EVERY == 0 && !progress.rowsRead(rowsRead)) {
-            throw new CancellationException("The run was cancelled");
+        if (rowsRead % REPORT_EVERY == 0) {
+            if (rowsRead > limits.mostRows()) {
+                throw new SourceException(
+                        "%s has more than %,d rows, the most that are read at once; take a smaller source, or views of it"
+                                .formatted(source.source().name(), limits.mostRows()));
+            }
+            if (!progress.rowsRead(rowsRead)) {
+                throw new CancellationException("The run was cancelled");
+            }
         }
     }
 
     /** Keys order rows that are equal in everything else; whole numbers by size, others as texts. */
-    private void addKey(Dataset.Table table, TableRows rows, List<Object> key) {
-        if (rows.keys.isEmpty()) {
-            for (int i = 0; i < key.size(); i++) {
-                boolean whole = key.get(i) == null || key.get(i) instanceof Number;
-                String where = source + ", table " + table.table() + ", column "
-                        + table.key().get(i);
-                rows.keys.add(new ColumnBuilder(where, whole ? Type.INTEGER : Type.TEXT));
+    private static void addOrder(
+            OpenSources.Open source, Dataset.Table table, TableRows rows, Object[] values, int[] keyAt) {
+        if (rows.order.isEmpty()) {
+            rows.order = new ArrayList<>();
+            for (int i = 0; i < keyAt.length; i++) {
+                boolean whole = values[keyAt[i]] == null || values[keyAt[i]] instanceof Number;
+                rows.order.add(
+                        new ColumnBuilder(place(source, table, table.key().get(i)), whole ? Type.INTEGER : Type.TEXT));
             }
         }
-        for (int i = 0; i < key.size(); i++) {
-            rows.keys.get(i).add(key.get(i));
+        for (int i = 0; i < keyAt.length; i++) {
+            rows.order.get(i).add(values[keyAt[i]]);
         }
-    }
-
-    private static List<Object> picked(Object[] values, int[] at) {
-        if (at.length == 1) {
-            return Collections.singletonList(values[at[0]]);
-        }
-        List<Object> picked = new ArrayList<>(at.length);
-        for (int i : at) {
-            picked.add(values[i]);
-        }
-        return picked;
     }
 
     private Star.Rows rows(int table, List<TableRows> read) {
@@ -199,8 +201,24 @@ final class StarReading {
                 fields.put(id, builder.build());
             });
         }
-        List<Column> keys = grain ? rows.keys.stream().map(ColumnBuilder::build).toList() : List.of();
-        return new Star.Rows(size, fields, keys, grain ? new int[0] : links(table, read));
+        return new Star.Rows(size, fields, grain ? order(rows) : List.of(), grain ? new int[0] : links(table, read));
+    }
+
+    /** Rows that came in the order of their key need no key to be ordered by, and it need not be held. */
+    private static List<Column> order(TableRows rows) {
+        List<Column> keys = rows.order.stream().map(ColumnBuilder::build).toList();
+        return keys.size() == 1 && keys.getFirst() instanceof Column.Longs only && ascends(only.values())
+                ? List.of()
+                : keys;
+    }
+
+    private static boolean ascends(long[] values) {
+        for (int i = 1; i < values.length; i++) {
+            if (values[i - 1] >= values[i]) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private int[] links(int table, List<TableRows> read) {
@@ -212,41 +230,26 @@ final class StarReading {
         int[] links = new int[fromSize];
         Arrays.fill(links, missing);
         if (from != null && to != null) {
-            List<List<Object>> pointers = from.pointers.get(table);
+            KeyIndex index = index(table, to.keys);
+            KeyColumn pointers = from.pointers.get(table);
             for (int row = 0; row < from.size; row++) {
-                links[row] = to.index.find(pointers.get(row)).orElse(missing);
+                int found = index.find(pointers, row);
+                links[row] = found < 0 ? missing : found;
             }
         }
         return links;
     }
 
-    private void requireColumns(String table, Set<String> columns) throws SQLException {
-        Set<String> present = new LinkedHashSet<>();
-        try (ResultSet result = connection.getMetaData().getColumns(null, null, escaped(table), "%")) {
-            while (result.next()) {
-                present.add(result.getString("COLUMN_NAME"));
-            }
+    private KeyIndex index(int number, KeyColumn keys) {
+        KeyIndex index = new KeyIndex(keys);
+        OptionalInt repeated = index.repeated();
+        if (repeated.isPresent()) {
+            Dataset.Table table = dataset.table(number);
+            throw new SourceException(place(sources.source(table.source()), table) + ": two rows have the key "
+                    + keys.key(repeated.getAsInt())
+                    + (index.repeats() == 1 ? "" : ", and %,d more repeat one".formatted(index.repeats() - 1))
+                    + ", so a join to it would repeat rows; correct the rows, or the table's key in the dataset");
         }
-        if (present.isEmpty()) {
-            throw new SourceException(source + " has no table " + table + ", which the dataset \""
-                    + dataset.definition().label() + "\" reads; take a database of the same shape");
-        }
-        for (String column : columns) {
-            if (!present.contains(column)) {
-                throw new SourceException(source + ", table " + table + ", has no column " + column
-                        + ", which the dataset \"" + dataset.definition().label()
-                        + "\" reads; take a database of the same"
-                        + " shape");
-            }
-        }
-    }
-
-    private String escaped(String table) throws SQLException {
-        String escape = connection.getMetaData().getSearchStringEscape();
-        return table.replace("_", escape + "_").replace("%", escape + "%");
-    }
-
-    private static String quoted(String name) {
-        return '"' + name.replace("\"", "\"\"") + '"';
+        return index;
     }
 }

@@ -77,7 +77,7 @@ class SqliteSourceTest {
     }
 
     private static Star read(Path file) {
-        return new SqliteSource(file).read(Reading.of(plan()), ReadProgress.SILENT);
+        return StarReader.over(new SqliteSource(file)).read(Reading.of(plan()), ReadProgress.SILENT);
     }
 
     private static Scalar value(Star star, String field, int line) {
@@ -148,7 +148,7 @@ class SqliteSourceTest {
     void aReadIsCancelledBetweenRows() throws Exception {
         Path file = database("WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 20000)"
                 + " INSERT INTO line SELECT i, 1, 'x', i FROM n");
-        assertThatThrownBy(() -> new SqliteSource(file).read(Reading.of(plan()), rows -> false))
+        assertThatThrownBy(() -> StarReader.over(new SqliteSource(file)).read(Reading.of(plan()), rows -> false))
                 .isInstanceOf(CancellationException.class);
     }
 

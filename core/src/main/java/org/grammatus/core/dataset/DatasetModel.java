@@ -180,7 +180,7 @@ public final class DatasetModel {
     }
 
     public FiscalCalendar calendar() {
-        return FiscalCalendar.of(definition.calendar());
+        return definition.calendar().map(FiscalCalendar::of).orElse(FiscalCalendar.CALENDAR_YEAR);
     }
 
     public int tableCount() {

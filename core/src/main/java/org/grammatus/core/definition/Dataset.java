@@ -10,6 +10,8 @@ import org.grammatus.core.value.Kind;
  * A dataset's definition, as {@code dataset.schema.json} describes it: tables, how they join, and a dictionary of what is known by
  * name: fields, calculated fields and measures.
  *
+ * @param builtOn ids of datasets whose tables, joins and names are this one's too
+ * @param calendar the installation's where it is not said
  * @param grain id of the table whose rows are the dataset's rows
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -19,6 +21,7 @@ import org.grammatus.core.value.Kind;
     "id",
     "label",
     "description",
+    "builtOn",
     "calendar",
     "grain",
     "tables",
@@ -33,7 +36,8 @@ public record Dataset(
         String id,
         String label,
         Optional<String> description,
-        Calendar calendar,
+        Optional<List<String>> builtOn,
+        Optional<Calendar> calendar,
         String grain,
         List<Table> tables,
         List<Join> joins,
@@ -48,12 +52,23 @@ public record Dataset(
      * The fiscal calendar.
      *
      * @param fiscalYearStart month, 1 to 12, whose first day starts the fiscal year
+     * @param yearName by which calendar year a fiscal year is called; both unless said
      */
-    public record Calendar(int fiscalYearStart) {}
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"fiscalYearStart", "yearName"})
+    public record Calendar(int fiscalYearStart, Optional<YearName> yearName) {}
+
+    /** What a fiscal year is called by: "2025/26", the year in which it starts, or the one in which it ends. */
+    public enum YearName {
+        BOTH,
+        START,
+        END
+    }
 
     /**
-     * A table of the source.
+     * A table of a source.
      *
+     * @param source id of the source; the one that the product was started with unless said
      * @param table its name in the source
      * @param key the columns that tell its rows apart
      * @param noun what one row and several rows are called in counts
@@ -61,9 +76,15 @@ public record Dataset(
      * @param name id of the field by which people call its rows; several may share one
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "table", "key", "noun", "code", "name"})
+    @JsonPropertyOrder({"id", "source", "table", "key", "noun", "code", "name"})
     public record Table(
-            String id, String table, List<String> key, Noun noun, Optional<String> code, Optional<String> name) {}
+            String id,
+            Optional<String> source,
+            String table,
+            List<String> key,
+            Noun noun,
+            Optional<String> code,
+            Optional<String> name) {}
 
     /** A thing's name, for one and for several: "line", "lines". */
     @JsonPropertyOrder({"one", "other"})
@@ -73,9 +94,20 @@ public record Dataset(
         }
     }
 
-    /** A to-one join: each row of {@code from} has at most one row of {@code to}, whose key the given columns hold. */
-    @JsonPropertyOrder({"id", "from", "to", "columns"})
-    public record Join(String id, String from, String to, List<String> columns) {}
+    /**
+     * A to-one join: each row of {@code from} has at most one row of {@code to}, whose key the given columns hold.
+     *
+     * @param keep which rows stay; all unless said
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "from", "to", "columns", "keep"})
+    public record Join(String id, String from, String to, List<String> columns, Optional<Keep> keep) {}
+
+    /** What becomes of rows of the grain that a join leads nowhere: they stay (a left join), or are left out (an inner one). */
+    public enum Keep {
+        ALL,
+        MATCHED
+    }
 
     /**
      * A field: one column of one table, its home.
@@ -84,6 +116,7 @@ public record Dataset(
      * @param format CLDR number or date pattern
      * @param unit unit or currency, said where figures are explained
      * @param order a text's values in their natural order; those not listed stand after them
+     * @param hidden whether it is not offered when reports are made, such as a key that is only joined by
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
     @JsonPropertyOrder({
@@ -97,7 +130,8 @@ public record Dataset(
         "role",
         "format",
         "unit",
-        "order"
+        "order",
+        "hidden"
     })
     public record Field(
             String id,
@@ -110,16 +144,18 @@ public record Dataset(
             Role role,
             Optional<String> format,
             Optional<String> unit,
-            Optional<List<String>> order) {}
+            Optional<List<String>> order,
+            Optional<Boolean> hidden) {}
 
     /**
      * A field that the source does not have: an expression over others, calculated ones among them.
      *
      * @param value an expression of one row
      * @param order as a field's
+     * @param hidden as a field's
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "label", "description", "value", "role", "format", "unit", "order"})
+    @JsonPropertyOrder({"id", "label", "description", "value", "role", "format", "unit", "order", "hidden"})
     public record Calculated(
             String id,
             String label,
@@ -128,22 +164,25 @@ public record Dataset(
             Role role,
             Optional<String> format,
             Optional<String> unit,
-            Optional<List<String>> order) {}
+            Optional<List<String>> order,
+            Optional<Boolean> hidden) {}
 
     /**
      * A named aggregate, defined once for all reports: "net sales", "orders".
      *
      * @param value an expression of many rows, with aggregates; other measures may be in it
+     * @param order in which groups stand that are ordered by it; the largest first unless said
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "label", "description", "value", "format", "unit"})
+    @JsonPropertyOrder({"id", "label", "description", "value", "format", "unit", "order"})
     public record Measure(
             String id,
             String label,
             Optional<String> description,
             String value,
             Optional<String> format,
-            Optional<String> unit) {}
+            Optional<String> unit,
+            Optional<Report.Direction> order) {}
 
     /** Whether adding the field's values up means anything. */
     public enum Role {

@@ -32,6 +32,8 @@ final class WordEnums {
         add(module, Report.Paper.class);
         add(module, Report.Orientation.class);
         add(module, Dataset.Role.class);
+        add(module, Dataset.Keep.class);
+        add(module, Dataset.YearName.class);
         return module;
     }
 

@@ -9,7 +9,10 @@ import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Star;
 
-/** The order of the grain's rows: the report's terms, ties by the grain's key, so that it is total. */
+/**
+ * The order of the grain's rows: the report's terms, ties by the grain's key, so that it is total. Rows that were read in the order
+ * of their key stand in that of their numbers.
+ */
 final class RowOrder {
 
     private RowOrder() {}
@@ -20,6 +23,7 @@ final class RowOrder {
         for (Column key : star.table(DatasetModel.GRAIN).keys()) {
             rest = rest.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
         }
+        rest = rest.then(Integer::compare);
         List<Plan.Term> terms = plan.rowOrder();
         for (int i = terms.size() - 1; i > 0; i--) {
             rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);

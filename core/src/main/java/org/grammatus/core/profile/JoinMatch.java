@@ -10,8 +10,9 @@ import org.grammatus.core.table.Star;
  * @param without those of them that point to nothing, because what they hold is blank or no row has that key
  * @param targets rows of the table that is pointed to
  * @param unused those of them that nothing points to; a report over the grain never shows them
+ * @param leftOut rows of the grain that are left out because they lead to no row of that table
  */
-public record JoinMatch(int rows, int without, int targets, int unused) {
+public record JoinMatch(int rows, int without, int targets, int unused, int leftOut) {
 
     /**
      * Measures the join that leads to a table.
@@ -32,6 +33,11 @@ public record JoinMatch(int rows, int without, int targets, int unused) {
                 used.set(links[row]);
             }
         }
-        return new JoinMatch(rows, without, targets, targets - used.cardinality());
+        return new JoinMatch(
+                rows,
+                without,
+                targets,
+                targets - used.cardinality(),
+                star.table(table).leftOut());
     }
 }

@@ -21,10 +21,19 @@ public final class Star {
      *
      * @param size number of rows, the missing row included
      * @param fields columns by field id
-     * @param keys the columns of the table's key, which order rows that are equal in everything else
+     * @param keys the columns of the grain's key, which order rows that are equal in everything else; none where the rows stand
+     *     in the order of their key, and for other tables
      * @param links for each row of the table that points here, the row of this table; empty for the grain
+     * @param leftOut rows of the grain that are not here because they do not lead to a row of this table, to one of which the
+     *     dataset keeps to
      */
-    public record Rows(int size, Map<String, Column> fields, List<Column> keys, int[] links) {}
+    public record Rows(int size, Map<String, Column> fields, List<Column> keys, int[] links, int leftOut) {
+
+        /** Rows of a table for which nothing was left out. */
+        public Rows(int size, Map<String, Column> fields, List<Column> keys, int[] links) {
+            this(size, fields, keys, links, 0);
+        }
+    }
 
     public Star(DatasetModel dataset, List<Rows> tables) {
         this.dataset = dataset;

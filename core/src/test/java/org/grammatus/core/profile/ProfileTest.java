@@ -79,7 +79,7 @@ class ProfileTest {
 
     @Test
     void aJoinTellsWhatHasNoneAndWhatIsNeverReached() {
-        assertThat(JoinMatch.to(1, star())).isEqualTo(new JoinMatch(5, 1, 3, 1));
+        assertThat(JoinMatch.to(1, star())).isEqualTo(new JoinMatch(5, 1, 3, 1, 0));
     }
 
     @Test
@@ -89,7 +89,7 @@ class ProfileTest {
         assertThat(net.rows()).isZero();
         assertThat(net.distinct()).isZero();
         assertThat(net.bars()).isEmpty();
-        assertThat(JoinMatch.to(1, none)).isEqualTo(new JoinMatch(0, 0, 0, 0));
+        assertThat(JoinMatch.to(1, none)).isEqualTo(new JoinMatch(0, 0, 0, 0, 0));
     }
 
     @Test

@@ -11,9 +11,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /**
  * Rows of a dataset as its source has them, every field printed in its format.
@@ -36,8 +36,8 @@ public record DataRows(int all, int offset, List<List<String>> rows) {
 
     /** Some of the rows, in the order in which the source gave them. */
     public static DataRows of(
-            Source source, DatasetModel dataset, Optional<Only> only, int offset, int limit, LocalDate today) {
-        Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
+            DatasetReader reader, DatasetModel dataset, Optional<Only> only, int offset, int limit, LocalDate today) {
+        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
         int[] all = IntStream.range(0, star.rowCount())
                 .filter(only.map(o -> has(FieldColumn.of(star, dataset, o.field(), today), o.value()))
                         .orElse(row -> true))

@@ -7,9 +7,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.JoinMatch;
 import org.grammatus.core.table.Star;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /**
  * A dataset at a glance.
@@ -38,8 +38,8 @@ public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Fiel
     private static final int SAMPLES = 3;
 
     /** Profiles all of a dataset; reads every field of it. */
-    public static DatasetProfile of(Source source, DatasetModel dataset, LocalDate today) {
-        Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
+    public static DatasetProfile of(DatasetReader reader, DatasetModel dataset, LocalDate today) {
+        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
         List<TableRows> tables = new ArrayList<>();
         List<Join> joins = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {

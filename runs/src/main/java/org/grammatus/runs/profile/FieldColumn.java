@@ -14,9 +14,9 @@ import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Star;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /**
  * The values of a field or calculated field at its home table.
@@ -28,10 +28,10 @@ import org.grammatus.sources.Source;
 record FieldColumn(Star star, int home, Column values, Labels labels, Optional<List<String>> natural) {
 
     /** Reads what one field needs. */
-    static FieldColumn read(Source source, DatasetModel dataset, String field, LocalDate today) {
+    static FieldColumn read(DatasetReader reader, DatasetModel dataset, String field, LocalDate today) {
         Set<String> fields = new TreeSet<>();
         note(typed(dataset, field, today), fields);
-        return of(source.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
+        return of(reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
     }
 
     /**

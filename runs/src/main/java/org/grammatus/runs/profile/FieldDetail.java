@@ -8,7 +8,7 @@ import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.ValueCounts;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.ScalarText;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 
 /**
  * All that is known of one field's values, each row of its home table counted once.
@@ -37,8 +37,8 @@ public record FieldDetail(
 
     private static final int FREQUENT = 12;
 
-    public static FieldDetail of(Source source, DatasetModel dataset, String field, LocalDate today) {
-        FieldColumn column = FieldColumn.read(source, dataset, field, today);
+    public static FieldDetail of(DatasetReader reader, DatasetModel dataset, String field, LocalDate today) {
+        FieldColumn column = FieldColumn.read(reader, dataset, field, today);
         FieldProfile profile = FieldProfile.of(column.values(), column.rows());
         ValueCounts values = profile.values();
         Labels labels = column.labels();

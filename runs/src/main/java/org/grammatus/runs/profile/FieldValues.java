@@ -11,7 +11,7 @@ import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.ScalarText;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 
 /** The values a field has, counted over the dataset's rows. */
 public final class FieldValues {
@@ -35,8 +35,9 @@ public final class FieldValues {
      *
      * @param find what they must contain, ignoring case and accents; empty for all
      */
-    public static List<Value> of(Source source, DatasetModel dataset, String field, String find, LocalDate today) {
-        FieldColumn column = FieldColumn.read(source, dataset, field, today);
+    public static List<Value> of(
+            DatasetReader reader, DatasetModel dataset, String field, String find, LocalDate today) {
+        FieldColumn column = FieldColumn.read(reader, dataset, field, today);
         Labels labels = column.labels();
         int[] counts = new int[column.values().size()];
         for (int row : column.path()) {

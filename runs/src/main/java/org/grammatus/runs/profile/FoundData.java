@@ -8,9 +8,9 @@ import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
-import org.grammatus.sources.Source;
 
 /**
  * Where a text stands in a dataset's data.
@@ -36,8 +36,8 @@ public record FoundData(int all, List<Place> places) {
      */
     public record Place(String noun, String name, String field, String value, String by, String key, int rows) {}
 
-    public static FoundData of(Source source, DatasetModel dataset, String text) {
-        Star star = source.read(Reading.all(dataset), ReadProgress.SILENT);
+    public static FoundData of(DatasetReader reader, DatasetModel dataset, String text) {
+        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
         List<DataSearch.Found> found = DataSearch.of(text, star);
         return new FoundData(
                 found.size(),

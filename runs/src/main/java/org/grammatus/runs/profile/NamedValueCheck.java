@@ -15,7 +15,7 @@ import org.grammatus.core.value.Kind;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 
 /**
  * What a calculated field or measure gives over the dataset's rows.
@@ -45,14 +45,15 @@ public record NamedValueCheck(
             """;
 
     /** Computes a value of a sound dataset. */
-    public static NamedValueCheck of(Source source, DatasetModel dataset, String id, RunContext context) {
+    public static NamedValueCheck of(DatasetReader reader, DatasetModel dataset, String id, RunContext context) {
         return dataset.named(id).measure()
-                ? measure(source, dataset, id, context)
-                : calculated(source, dataset, id, context);
+                ? measure(reader, dataset, id, context)
+                : calculated(reader, dataset, id, context);
     }
 
-    private static NamedValueCheck calculated(Source source, DatasetModel dataset, String id, RunContext context) {
-        FieldColumn column = FieldColumn.read(source, dataset, id, context.businessDate());
+    private static NamedValueCheck calculated(
+            DatasetReader reader, DatasetModel dataset, String id, RunContext context) {
+        FieldColumn column = FieldColumn.read(reader, dataset, id, context.businessDate());
         FieldProfile profile = FieldProfile.of(column.values(), column.rows());
         return new NamedValueCheck(
                 column.values().type().kind(),
@@ -69,7 +70,7 @@ public record NamedValueCheck(
                         dataset));
     }
 
-    private static NamedValueCheck measure(Source source, DatasetModel dataset, String id, RunContext context) {
+    private static NamedValueCheck measure(DatasetReader reader, DatasetModel dataset, String id, RunContext context) {
         Typed typed = new DatasetNames(dataset, context.businessDate())
                 .measure(id, true)
                 .orElseThrow();
@@ -80,7 +81,7 @@ public record NamedValueCheck(
                 Answers.NONE,
                 context);
         String figure = new RunEngine(RunLimits.DEFAULT)
-                .run(request, source, progress -> {}, () -> false)
+                .run(request, reader, progress -> {}, () -> false)
                 .grandTotals()
                 .getFirst()
                 .figure();

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.ServerSettings;
-import org.grammatus.sources.Source;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -16,13 +15,11 @@ class SessionController {
 
     private final Accounts accounts;
     private final ServerSettings settings;
-    private final Source source;
     private final BusinessDate businessDate;
 
-    SessionController(Accounts accounts, ServerSettings settings, Source source, BusinessDate businessDate) {
+    SessionController(Accounts accounts, ServerSettings settings, BusinessDate businessDate) {
         this.accounts = accounts;
         this.settings = settings;
-        this.source = source;
         this.businessDate = businessDate;
     }
 
@@ -32,7 +29,7 @@ class SessionController {
      * @param source the database that is reported on
      * @param businessDate the day that counts as today, ISO 8601
      */
-    record SessionView(String name, String displayName, Role role, String source, boolean demo, String businessDate) {}
+    record SessionView(String name, String displayName, Role role, String reader, boolean demo, String businessDate) {}
 
     @GetMapping
     @Operation(operationId = "session", summary = "Who is signed in, and on which data")
@@ -42,7 +39,7 @@ class SessionController {
                 account.name(),
                 account.displayName(),
                 account.role(),
-                source.name(),
+                settings.database().getFileName().toString(),
                 settings.demo(),
                 businessDate.now().businessDate().toString());
     }

@@ -27,6 +27,7 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -98,8 +99,8 @@ final class RenderCommand implements Callable<Integer> {
                 .orElseGet(() -> LocalDate.now(ZoneId.systemDefault()));
         RunContext context = RunContext.on(today);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
-        RunResult result =
-                new RunEngine(RunLimits.DEFAULT).run(request, new SqliteSource(source), progress -> {}, () -> false);
+        RunResult result = new RunEngine(RunLimits.DEFAULT)
+                .run(request, StarReader.over(new SqliteSource(source)), progress -> {}, () -> false);
         result.notices().forEach(notice -> spec.commandLine().getErr().println("Notice: " + notice));
         try {
             ReportFile.write(result, chosen.writer(), output, WriteProgress.SILENT);

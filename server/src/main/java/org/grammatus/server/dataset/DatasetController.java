@@ -13,7 +13,7 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.problem.NotFoundException;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -26,12 +26,12 @@ import org.springframework.web.bind.annotation.RestController;
 class DatasetController {
 
     private final Datasets datasets;
-    private final Source source;
+    private final DatasetReader reader;
     private final BusinessDate businessDate;
 
-    DatasetController(Datasets datasets, Source source, BusinessDate businessDate) {
+    DatasetController(Datasets datasets, DatasetReader reader, BusinessDate businessDate) {
         this.datasets = datasets;
-        this.source = source;
+        this.reader = reader;
         this.businessDate = businessDate;
     }
 
@@ -65,7 +65,7 @@ class DatasetController {
             @RequestParam("field") String field,
             @RequestParam(name = "find", defaultValue = "") String find) {
         DatasetModel dataset = dataset(id);
-        return FieldValues.of(source, dataset, requireField(dataset, field), find, today());
+        return FieldValues.of(reader, dataset, requireField(dataset, field), find, today());
     }
 
     @GetMapping("/{id}/profile")
@@ -73,14 +73,14 @@ class DatasetController {
             operationId = "datasetProfile",
             summary = "How many rows there are, how joins match, each field at a glance")
     DatasetProfile profile(@PathVariable("id") String id) {
-        return DatasetProfile.of(source, dataset(id), today());
+        return DatasetProfile.of(reader, dataset(id), today());
     }
 
     @GetMapping("/{id}/fields/{field}/profile")
     @Operation(operationId = "fieldProfile", summary = "All that is known of a field's values")
     FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field) {
         DatasetModel dataset = dataset(id);
-        return FieldDetail.of(source, dataset, requireField(dataset, field), today());
+        return FieldDetail.of(reader, dataset, requireField(dataset, field), today());
     }
 
     @GetMapping("/{id}/rows")
@@ -95,13 +95,13 @@ class DatasetController {
             @RequestParam(name = "limit", defaultValue = "50") int limit) {
         DatasetModel dataset = dataset(id);
         Optional<DataRows.Only> only = field.map(f -> new DataRows.Only(requireField(dataset, f), value));
-        return DataRows.of(source, dataset, only, offset, limit, today());
+        return DataRows.of(reader, dataset, only, offset, limit, today());
     }
 
     @GetMapping("/{id}/find")
     @Operation(operationId = "findData", summary = "Where a text stands in the data, whatever field holds it")
     FoundData find(@PathVariable("id") String id, @RequestParam("text") String text) {
-        return FoundData.of(source, dataset(id), text);
+        return FoundData.of(reader, dataset(id), text);
     }
 
     private static String requireField(DatasetModel dataset, String field) {

@@ -12,7 +12,7 @@ import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.problem.ProblemView;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,15 +30,15 @@ class DatasetEditingController {
 
     private final Datasets datasets;
     private final Accounts accounts;
-    private final Source source;
+    private final DatasetReader reader;
     private final BusinessDate businessDate;
     private final JsonMapper json;
 
     DatasetEditingController(
-            Datasets datasets, Accounts accounts, Source source, BusinessDate businessDate, JsonMapper json) {
+            Datasets datasets, Accounts accounts, DatasetReader reader, BusinessDate businessDate, JsonMapper json) {
         this.datasets = datasets;
         this.accounts = accounts;
-        this.source = source;
+        this.reader = reader;
         this.businessDate = businessDate;
         this.json = json;
     }
@@ -86,7 +86,7 @@ class DatasetEditingController {
             throw new NotFoundException("The document has no calculated field or measure \"" + body.value() + "\"");
         }
         return new CheckView(
-                List.of(), Optional.of(NamedValueCheck.of(source, model, body.value(), businessDate.now())));
+                List.of(), Optional.of(NamedValueCheck.of(reader, model, body.value(), businessDate.now())));
     }
 
     @PutMapping

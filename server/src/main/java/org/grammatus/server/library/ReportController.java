@@ -19,7 +19,7 @@ import org.grammatus.server.account.Accounts;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.run.RunRecords;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,7 +41,7 @@ class ReportController {
     private final Accounts accounts;
     private final RunRecords runs;
     private final BusinessDate businessDate;
-    private final Source source;
+    private final DatasetReader reader;
 
     ReportController(
             Reports reports,
@@ -49,13 +49,13 @@ class ReportController {
             Accounts accounts,
             RunRecords runs,
             BusinessDate businessDate,
-            Source source) {
+            DatasetReader reader) {
         this.reports = reports;
         this.datasets = datasets;
         this.accounts = accounts;
         this.runs = runs;
         this.businessDate = businessDate;
-        this.source = source;
+        this.reader = reader;
     }
 
     /**
@@ -167,7 +167,7 @@ class ReportController {
                 .flatMap(Report.Prompt::field)
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
         return FieldValues.of(
-                source,
+                reader,
                 datasets.require(report.dataset()),
                 field,
                 find,

@@ -28,7 +28,7 @@ import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.DataFolder;
-import org.grammatus.sources.Source;
+import org.grammatus.sources.DatasetReader;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -59,7 +59,7 @@ class RunController {
     private final Reports reports;
     private final Datasets datasets;
     private final Accounts accounts;
-    private final Source source;
+    private final DatasetReader reader;
     private final BusinessDate businessDate;
     private final DataFolder folder;
 
@@ -69,7 +69,7 @@ class RunController {
             Reports reports,
             Datasets datasets,
             Accounts accounts,
-            Source source,
+            DatasetReader reader,
             BusinessDate businessDate,
             DataFolder folder) {
         this.runs = runs;
@@ -77,7 +77,7 @@ class RunController {
         this.reports = reports;
         this.datasets = datasets;
         this.accounts = accounts;
-        this.source = source;
+        this.reader = reader;
         this.businessDate = businessDate;
         this.folder = folder;
     }
@@ -95,7 +95,7 @@ class RunController {
         request.plan();
         Run run = runs.prepare(request, account.name());
         records.started(run, account);
-        runs.start(run, source, records::ended);
+        runs.start(run, reader, records::ended);
         return RunView.of(run, run.progress());
     }
 

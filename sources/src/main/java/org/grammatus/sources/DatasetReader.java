@@ -1,0 +1,26 @@
+package org.grammatus.sources;
+
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.table.Star;
+
+/** Reads the rows of datasets, wherever their tables stand. Thread-safe. */
+public interface DatasetReader {
+
+    /**
+     * Reads rows and fields; those of one source all in one view of it.
+     *
+     * @throws SourceException if they cannot be read
+     */
+    Star read(Reading reading, ReadProgress progress);
+
+    /**
+     * Tells the present contents of a dataset's sources from earlier ones: as long as it stays the same, reading again gives
+     * the same rows.
+     *
+     * @throws SourceException if a source is not there
+     */
+    String version(DatasetModel dataset);
+
+    /** From now on the rows are those that the sources have now or later, not ones held from before. */
+    void readAgain(DatasetModel dataset);
+}

@@ -1,0 +1,211 @@
+package org.grammatus.sources;
+
+import java.sql.Connection;
+import java.sql.DatabaseMetaData;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.ResultSetMetaData;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.grammatus.core.compose.TableShape;
+
+/** A database as one read-only transaction sees it. Reads what standard metadata says and whole columns of tables, nothing else. */
+final class JdbcView implements SourceView {
+
+    private static final int FETCH_SIZE = 10_000;
+    private static final String[] KINDS = {"TABLE", "VIEW", "MATERIALIZED VIEW", "FOREIGN TABLE", "PARTITIONED TABLE"};
+
+    private final Connection connection;
+    private final Dialect dialect;
+    private final ReadLimits limits;
+    private final FailureWords failure;
+    private Map<String, Named> named;
+
+    /** Says in words why a source failed. */
+    interface FailureWords {
+        SourceException of(SQLException cause);
+    }
+
+    /** A table's name and the schema it stands in, if there are schemas. */
+    private record Named(String schema, String table) {}
+
+    /**
+     * A view over an open connection, which is closed with it.
+     *
+     * @param connection read-only, in a transaction
+     */
+    JdbcView(Connection connection, Dialect dialect, ReadLimits limits, FailureWords failure) {
+        this.connection = connection;
+        this.dialect = dialect;
+        this.limits = limits;
+        this.failure = failure;
+    }
+
+    @Override
+    public List<String> tables() {
+        return List.copyOf(named().keySet());
+    }
+
+    private Map<String, Named> named() {
+        if (named == null) {
+            Map<String, Named> found = new TreeMap<>();
+            try (ResultSet tables = connection.getMetaData().getTables(null, null, "%", KINDS)) {
+                while (tables.next()) {
+                    Named table = new Named(tables.getString("TABLE_SCHEM"), tables.getString("TABLE_NAME"));
+                    if (!dialect.isSystem(table.schema, table.table)) {
+                        found.put(name(table.schema, table.table), table);
+                    }
+                }
+            } catch (SQLException e) {
+                throw failure.of(e);
+            }
+            named = found;
+        }
+        return named;
+    }
+
+    /** Tables outside the usual schema are told by their schema too. */
+    private String name(String schema, String table) {
+        return schema == null || schema.equals(dialect.usualSchema()) ? table : schema + "." + table;
+    }
+
+    @Override
+    public Optional<TableShape> table(String name) {
+        Named table = named().get(name);
+        if (table == null) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(new TableShape(name, columns(table), key(table), unique(table), references(table)));
+        } catch (SQLException e) {
+            throw failure.of(e);
+        }
+    }
+
+    private List<TableShape.Column> columns(Named table) throws SQLException {
+        List<TableShape.Column> columns = new ArrayList<>();
+        DatabaseMetaData meta = connection.getMetaData();
+        try (ResultSet found = meta.getColumns(null, pattern(table.schema, meta), pattern(table.table, meta), "%")) {
+            while (found.next()) {
+                String declared = found.getString("TYPE_NAME");
+                columns.add(new TableShape.Column(
+                        found.getString("COLUMN_NAME"),
+                        dialect.type(declared, found.getInt("COLUMN_SIZE"), found.getInt("DECIMAL_DIGITS")),
+                        dialect.isBinary(declared)));
+            }
+        }
+        return columns;
+    }
+
+    private static String pattern(String name, DatabaseMetaData meta) throws SQLException {
+        String escape = meta.getSearchStringEscape();
+        return name == null ? null : name.replace("_", escape + "_").replace("%", escape + "%");
+    }
+
+    private List<String> key(Named table) throws SQLException {
+        Map<Integer, String> columns = new TreeMap<>();
+        try (ResultSet key = connection.getMetaData().getPrimaryKeys(null, table.schema, table.table)) {
+            while (key.next()) {
+                columns.put(key.getInt("KEY_SEQ"), key.getString("COLUMN_NAME"));
+            }
+        }
+        return List.copyOf(columns.values());
+    }
+
+    private List<List<String>> unique(Named table) throws SQLException {
+        Map<String, List<String>> columns = new LinkedHashMap<>();
+        try (ResultSet index = connection.getMetaData().getIndexInfo(null, table.schema, table.table, true, true)) {
+            while (index.next()) {
+                // An index over part of the rows tells only those apart.
+                if (index.getString("COLUMN_NAME") != null && index.getString("FILTER_CONDITION") == null) {
+                    columns.computeIfAbsent(index.getString("INDEX_NAME"), n -> new ArrayList<>())
+                            .add(index.getString("COLUMN_NAME"));
+                }
+            }
+        }
+        return columns.values().stream().map(List::copyOf).toList();
+    }
+
+    private List<TableShape.Reference> references(Named table) throws SQLException {
+        Map<String, TableShape.Reference> references = new LinkedHashMap<>();
+        try (ResultSet key = connection.getMetaData().getImportedKeys(null, table.schema, table.table)) {
+            String current = null;
+            int count = 0;
+            while (key.next()) {
+                // The first column of a key begins the next reference: names of keys may be missing or the same.
+                if (key.getInt("KEY_SEQ") <= 1 || current == null) {
+                    current = String.valueOf(count++);
+                    references.put(
+                            current,
+                            new TableShape.Reference(
+                                    new ArrayList<>(),
+                                    name(key.getString("PKTABLE_SCHEM"), key.getString("PKTABLE_NAME")),
+                                    new ArrayList<>()));
+                }
+                references.get(current).columns().add(key.getString("FKCOLUMN_NAME"));
+                references.get(current).key().add(key.getString("PKCOLUMN_NAME"));
+            }
+        }
+        return List.copyOf(references.values());
+    }
+
+    @Override
+    public void read(String table, List<String> columns, RowSink sink) {
+        String sql = columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
+                + place(table);
+        try (PreparedStatement select = connection.prepareStatement(sql)) {
+            select.setFetchSize(FETCH_SIZE);
+            select.setQueryTimeout((int) limits.longestStatement().toSeconds());
+            try (ResultSet result = select.executeQuery()) {
+                Cell[] cells = cells(result.getMetaData(), columns.size());
+                Object[] values = new Object[cells.length];
+                while (result.next()) {
+                    for (int i = 0; i < values.length; i++) {
+                        values[i] = cells[i].of(result, i + 1);
+                    }
+                    sink.row(values);
+                }
+            }
+        } catch (SQLException e) {
+            throw failure.of(e);
+        }
+    }
+
+    private String place(String name) {
+        Named table = named().getOrDefault(name, new Named(null, name));
+        return (table.schema == null ? "" : quoted(table.schema) + ".") + quoted(table.table);
+    }
+
+    /** How a cell of a column is taken from a row. */
+    interface Cell {
+        Object of(ResultSet row, int column) throws SQLException;
+    }
+
+    private Cell[] cells(ResultSetMetaData meta, int count) throws SQLException {
+        Cell[] cells = new Cell[count];
+        for (int i = 0; i < count; i++) {
+            cells[i] = dialect.cell(meta.getColumnTypeName(i + 1));
+        }
+        return cells;
+    }
+
+    static String quoted(String name) {
+        return '"' + name.replace("\"", "\"\"") + '"';
+    }
+
+    @Override
+    public void close() {
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            System.getLogger(JdbcView.class.getName())
+                    .log(System.Logger.Level.DEBUG, "A connection could not be closed", e);
+        }
+    }
+}

@@ -1,0 +1,94 @@
+package org.grammatus.sources;
+
+import java.math.BigDecimal;
+import java.sql.ResultSet;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.Optional;
+import org.grammatus.core.value.Type;
+
+/** PostgreSQL. Moments with a zone are read as what a clock showed then in one zone. */
+final class PostgresDialect implements Dialect {
+
+    /** Digits after the point that are read of a number whose column sets no bound. */
+    private static final int USUAL_SCALE = 6;
+
+    /** What the driver says of a number whose column sets no bound. */
+    private static final int UNBOUNDED_DIGITS = 131_089;
+
+    private final ZoneId zone;
+
+    PostgresDialect(ZoneId zone) {
+        this.zone = zone;
+    }
+
+    @Override
+    public String usualSchema() {
+        return "public";
+    }
+
+    @Override
+    public boolean isSystem(String schema, String table) {
+        return schema != null && (schema.startsWith("pg_") || schema.equals("information_schema"));
+    }
+
+    @Override
+    public Optional<Type> type(String declared, int digits, int scale) {
+        return switch (declared) {
+            case "int2", "int4", "int8", "serial", "bigserial", "smallserial", "oid" -> Optional.of(Type.INTEGER);
+            case "numeric" ->
+                Optional.of(Type.decimal(
+                        digits == 0 || digits >= UNBOUNDED_DIGITS
+                                ? USUAL_SCALE
+                                : Math.clamp(scale, 0, Type.MOST_SCALE)));
+            case "float4", "float8" -> Optional.of(Type.decimal(USUAL_SCALE));
+            case "date" -> Optional.of(Type.DATE);
+            case "timestamp", "timestamptz" -> Optional.of(Type.TIMESTAMP);
+            case "bool" -> Optional.of(Type.BOOLEAN);
+            case "bytea" -> Optional.empty();
+            default -> Optional.of(Type.TEXT);
+        };
+    }
+
+    @Override
+    public boolean isBinary(String declared) {
+        return declared.equals("float4") || declared.equals("float8");
+    }
+
+    @Override
+    public JdbcView.Cell cell(String declared) {
+        return switch (declared) {
+            case "int2", "int4", "int8", "serial", "bigserial", "smallserial", "oid" ->
+                (row, column) -> {
+                    long value = row.getLong(column);
+                    return row.wasNull() ? null : value;
+                };
+            case "numeric" -> (row, column) -> row.getObject(column, BigDecimal.class);
+            case "float4", "float8" ->
+                (row, column) -> {
+                    double value = row.getDouble(column);
+                    return row.wasNull() ? null : value;
+                };
+            case "date" -> (row, column) -> row.getObject(column, LocalDate.class);
+            case "timestamp" -> (row, column) -> row.getObject(column, LocalDateTime.class);
+            case "timestamptz" -> this::local;
+            case "bool" -> ResultSet::getObject;
+            case "bytea" -> ResultSet::getBytes;
+            default -> ResultSet::getString;
+        };
+    }
+
+    private Object local(ResultSet row, int column) throws java.sql.SQLException {
+        OffsetDateTime moment = row.getObject(column, OffsetDateTime.class);
+        if (moment == null) {
+            return null;
+        }
+        // Moments without end have no place on a clock; their local time tells them from others all the same.
+        boolean endless = moment.equals(OffsetDateTime.MAX) || moment.equals(OffsetDateTime.MIN);
+        return endless
+                ? moment.toLocalDateTime()
+                : moment.atZoneSameInstant(zone).toLocalDateTime();
+    }
+}

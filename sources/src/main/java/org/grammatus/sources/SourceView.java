@@ -1,0 +1,39 @@
+package org.grammatus.sources;
+
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.compose.TableShape;
+
+/** A source as it is at one moment: all that is read belongs together. Used by one thread, closed when done. */
+public interface SourceView extends AutoCloseable {
+
+    /** Takes the rows of a table one by one. */
+    interface RowSink {
+
+        /**
+         * A row.
+         *
+         * @param values in the order of the columns asked for; the array is used again for the next row. Whole numbers are
+         *     {@link Integer} or {@link Long}, others {@link java.math.BigDecimal} or {@link Double}, times {@link java.time.LocalDate}
+         *     and {@link java.time.LocalDateTime} or ISO 8601 texts
+         */
+        void row(Object[] values);
+    }
+
+    /** The names of the tables that can be read, in alphabetical order. */
+    List<String> tables();
+
+    /** What a table looks like; none where there is no such table. */
+    Optional<TableShape> table(String name);
+
+    /**
+     * Reads all rows of a table.
+     *
+     * @param columns names of columns, at least one
+     * @throws SourceException if there is no such table or column, or the source breaks off
+     */
+    void read(String table, List<String> columns, RowSink sink);
+
+    @Override
+    void close();
+}

@@ -1,0 +1,72 @@
+package org.grammatus.sources;
+
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.table.Star;
+
+/** Reads datasets as stars: each table once, from whatever source it stands in. */
+public final class StarReader implements DatasetReader {
+
+    private final Function<Optional<String>, Source> sources;
+    private final ReadLimits limits;
+
+    /**
+     * A reader of datasets over several sources.
+     *
+     * @param sources finds a source by the id that tables name, or the usual one for those that name none; throws a
+     *     {@link SourceException} where there is none
+     */
+    public StarReader(Function<Optional<String>, Source> sources, ReadLimits limits) {
+        this.sources = sources;
+        this.limits = limits;
+    }
+
+    /** A reader of datasets whose tables all stand in one source. */
+    public static StarReader over(Source source) {
+        return new StarReader(
+                id -> {
+                    if (id.isPresent()) {
+                        throw new SourceException("There is no source \"" + id.get() + "\" here, only " + source.name()
+                                + "; leave the table's source out of the dataset");
+                    }
+                    return source;
+                },
+                ReadLimits.DEFAULT);
+    }
+
+    @Override
+    public Star read(Reading reading, ReadProgress progress) {
+        try (OpenSources open = new OpenSources(sources)) {
+            return new StarReading(reading, open, limits, progress).read();
+        }
+    }
+
+    @Override
+    public String version(DatasetModel dataset) {
+        return ids(dataset).stream()
+                .map(id -> id + " " + sources.apply(named(id)).version())
+                .collect(Collectors.joining("; "));
+    }
+
+    @Override
+    public void readAgain(DatasetModel dataset) {
+        ids(dataset).forEach(id -> sources.apply(named(id)).lookAgain());
+    }
+
+    /** The ids of a dataset's sources; the usual one has the empty id. */
+    private static Set<String> ids(DatasetModel dataset) {
+        Set<String> ids = new TreeSet<>();
+        for (int table = 0; table < dataset.tableCount(); table++) {
+            ids.add(dataset.table(table).source().orElse(""));
+        }
+        return ids;
+    }
+
+    private static Optional<String> named(String id) {
+        return id.isEmpty() ? Optional.empty() : Optional.of(id);
+    }
+}

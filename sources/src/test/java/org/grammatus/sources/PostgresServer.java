@@ -1,0 +1,101 @@
+package org.grammatus.sources;
+
+import io.zonky.test.db.postgres.embedded.EmbeddedPostgres;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.ZoneId;
+import java.util.List;
+
+/** A real PostgreSQL for tests, with a user who may only read, and a log of every statement that reached it. */
+final class PostgresServer implements AutoCloseable {
+
+    static final String READER = "hive_reader";
+    static final String PASSWORD = "only reading: ' \" %";
+
+    private final Path log;
+    private final EmbeddedPostgres server;
+
+    PostgresServer() {
+        try {
+            log = Files.createTempFile("postgres", ".log");
+            server = EmbeddedPostgres.builder()
+                    .setServerConfig("log_statement", "all")
+                    .setServerConfig("log_line_prefix", "[%u] ")
+                    .setServerConfig("max_connections", "20")
+                    .setOutputRedirector(ProcessBuilder.Redirect.to(log.toFile()))
+                    .setErrorRedirector(ProcessBuilder.Redirect.appendTo(log.toFile()))
+                    .start();
+            askForPasswords();
+            execute("CREATE ROLE " + READER + " LOGIN PASSWORD '" + PASSWORD.replace("'", "''") + "'");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Local connections would need no password by themselves. */
+    private void askForPasswords() throws IOException {
+        try (Connection connection = server.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
+            try (ResultSet file = statement.executeQuery("SHOW hba_file")) {
+                file.next();
+                Files.writeString(
+                        Path.of(file.getString(1)), "host all postgres all trust\nhost all all all scram-sha-256\n");
+            }
+            statement.execute("SELECT pg_reload_conf()");
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Runs statements as the server's owner. */
+    void execute(String... statements) {
+        try (Connection connection = server.getPostgresDatabase().getConnection();
+                Statement statement = connection.createStatement()) {
+            for (String sql : statements) {
+                statement.execute(sql);
+            }
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    int port() {
+        return server.getPort();
+    }
+
+    PostgresSource source() {
+        return source(READER, PASSWORD, "postgres", ReadLimits.DEFAULT);
+    }
+
+    PostgresSource source(String user, String password, String database, ReadLimits limits) {
+        return new PostgresSource(
+                new PostgresSource.Address("Hive records", "localhost", port(), database, user),
+                password,
+                limits,
+                ZoneId.of("Europe/Berlin"));
+    }
+
+    /** Every statement that the reader sent since the server started. */
+    List<String> statementsOfReader() throws IOException {
+        return Files.readAllLines(log).stream()
+                .filter(line -> line.startsWith("[" + READER + "]") && line.contains("LOG:"))
+                .map(line -> line.replaceFirst("^.*?(statement|execute [^:]*): ", ""))
+                .toList();
+    }
+
+    @Override
+    public void close() {
+        try {
+            server.close();
+            Files.deleteIfExists(log);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
