@@ -12,6 +12,18 @@ export const router = createRouter({
     { path: '/reports/:id', name: 'run', component: () => import('./run/RunScreen.vue'), props: true },
     { path: '/bench/:id', name: 'bench', component: () => import('./bench/BenchScreen.vue'), props: true },
     { path: '/data/:id?', name: 'data', component: () => import('./data/DataScreen.vue'), props: true },
+    {
+      path: '/compose/:id?',
+      name: 'compose',
+      component: () => import('./data/compose/ComposeScreen.vue'),
+      props: true,
+    },
+    {
+      path: '/sources/:id?',
+      name: 'sources',
+      component: () => import('./sources/SourcesScreen.vue'),
+      props: true,
+    },
     { path: '/:unknown(.*)*', redirect: '/reports' },
   ],
 })
@@ -22,8 +34,9 @@ router.beforeEach(async (to) => {
   if (to.name !== 'sign-in' && session.person === undefined) {
     return { name: 'sign-in', query: { next: to.fullPath } }
   }
-  const forAuthors = to.name === 'data' || to.name === 'bench'
-  if (forAuthors && session.person?.role === 'READER') {
+  const role = session.person?.role
+  const forAuthors = to.name === 'data' || to.name === 'bench' || to.name === 'compose'
+  if ((forAuthors && role === 'READER') || (to.name === 'sources' && role !== 'ADMINISTRATOR')) {
     return { name: 'library' }
   }
   if (to.name === 'sign-in' && session.person !== undefined) {

@@ -23,6 +23,13 @@ export type FoundData = components['schemas']['FoundData']
 export type FoundPlace = components['schemas']['Place']
 export type CheckView = components['schemas']['CheckView']
 export type EffectView = components['schemas']['EffectView']
+export type SourceLine = components['schemas']['SourceLine']
+export type SourceDetail = components['schemas']['SourceDetail']
+export type SourceBody = components['schemas']['SourceBody']
+export type ColumnView = components['schemas']['ColumnView']
+export type JoinBody = components['schemas']['JoinBody']
+export type JoinTrial = components['schemas']['JoinTrial']
+export type Suggestions = components['schemas']['SuggestionsView']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
@@ -33,6 +40,11 @@ export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
 export type Answers = Record<string, string>
 export type { Report, Prompt, Filter, Block, Level, Order, Column, Total, Cell, Highlight } from './report'
+
+/** A dataset's document. */
+export interface DatasetDocument {
+  definition: DatasetDefinition
+}
 
 /** A report to be changed, with what this person has changed but not saved. */
 export interface Editing {
@@ -181,6 +193,30 @@ export const api = {
     post<EffectView>(`/api/datasets/${id(dataset)}/effect`, { definition }),
   saveDataset: (dataset: string, definition: DatasetDefinition, base: number) =>
     send('PUT', `/api/datasets/${id(dataset)}`, { definition, base }),
+  readingOf: (dataset: string) => get<{ readAt?: string }>(`/api/datasets/${id(dataset)}/reading`),
+  readAgain: (dataset: string) => call('POST', `/api/datasets/${id(dataset)}/reading`),
+  sources: () => get<SourceLine[]>('/api/sources'),
+  source: (source: string) => get<SourceDetail>(`/api/sources/${id(source)}`),
+  addSource: (body: SourceBody) => post<{ id: string }>('/api/sources', body),
+  changeSource: (source: string, body: SourceBody) => send('PUT', `/api/sources/${id(source)}`, body),
+  removeSource: (source: string) => call('DELETE', `/api/sources/${id(source)}`),
+  trySource: (body: SourceBody, source?: string) =>
+    post<{ ok: boolean; verdict: string }>(`/api/sources/${source ? `${id(source)}/` : ''}trial`, body),
+  sourceTables: (source: string) => get<string[]>(`/api/composing/tables?source=${id(source)}`),
+  tableColumns: (source: string, table: string) =>
+    get<ColumnView[]>(`/api/composing/columns?source=${id(source)}&table=${id(table)}`),
+  startDataset: (body: { id: string; source?: string; table?: string; dataset?: string }) =>
+    post<DatasetDocument>('/api/composing/start', body),
+  suggestJoins: (definition: DatasetDefinition, source: string) =>
+    post<Suggestions>('/api/composing/suggestions', { definition, source }),
+  tryJoin: (definition: DatasetDefinition, join: JoinBody) =>
+    post<JoinTrial>('/api/composing/trial', { definition, join }),
+  makeJoin: (definition: DatasetDefinition, join: JoinBody) =>
+    post<DatasetDocument>('/api/composing/join', { definition, join }),
+  removeTable: (definition: DatasetDefinition, table: string) =>
+    post<DatasetDocument>('/api/composing/removal', { definition, table }),
+  addDataset: (definition: DatasetDefinition) =>
+    post<DatasetDocument>('/api/composing/dataset', { definition }),
   preview: async (
     session: string,
     body: { edit: number; definition: Report; answers: Answers; page: number },

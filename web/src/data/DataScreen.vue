@@ -75,14 +75,28 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
       <h2>{{ text.datasets }}</h2>
       <RouterLink v-for="line in datasets" :key="line.id" :to="{ name: 'data', params: { id: line.id } }">
         {{ line.label }}
-        <small>{{ words.library.makeHint(line.grain) }}</small>
+        <small v-if="line.grain">{{ words.library.makeHint(line.grain) }}</small>
+        <small v-else class="problem">{{ text.unusable }}</small>
       </RouterLink>
+      <Button
+        :label="words.compose.make"
+        icon="pi pi-plus"
+        text
+        size="small"
+        @click="router.push({ name: 'compose' })"
+      />
     </nav>
     <div class="middle">
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
       <template v-if="dataset">
         <div class="head">
           <h1>{{ dataset.label }}</h1>
+          <Button
+            :label="words.compose.change"
+            text
+            severity="secondary"
+            @click="router.push({ name: 'compose', params: { id: dataset!.id } })"
+          />
           <Button :label="text.report" icon="pi pi-plus" outlined @click="making = true" />
         </div>
         <p class="lead">
@@ -206,6 +220,9 @@ h1 {
   font-size: 1.4rem;
   margin: 0;
   overflow-wrap: anywhere;
+}
+h1 {
+  flex: 1;
 }
 .head :deep(button) {
   flex: none;

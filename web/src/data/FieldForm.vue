@@ -45,7 +45,9 @@ async function fillOrder() {
   details.value.order = values.map((value) => value.value).filter(Boolean)
 }
 
-const pointed = computed(() => effect.value && effect.value.broken.length + effect.value.others > 0)
+const pointed = computed(
+  () => effect.value && effect.value.broken.length + effect.value.datasets.length + effect.value.others > 0,
+)
 
 async function done(work: () => Promise<string | undefined>) {
   const saved = await work()
@@ -136,6 +138,15 @@ function startRemoving() {
           <small v-for="(fault_, i) in report.problems" :key="i">{{ fault_.message }}</small>
         </li>
       </ul>
+      <template v-if="effect!.datasets.length">
+        <p>{{ text.effectDatasets(effect!.datasets.length) }}</p>
+        <ul>
+          <li v-for="built in effect!.datasets" :key="built.id">
+            <RouterLink :to="{ name: 'data', params: { id: built.id } }">{{ built.title }}</RouterLink>
+            <small v-for="(fault_, i) in built.problems" :key="i">{{ fault_.message }}</small>
+          </li>
+        </ul>
+      </template>
       <p v-if="effect!.others">{{ text.others(effect!.others) }}</p>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

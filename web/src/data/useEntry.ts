@@ -68,7 +68,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
           unit,
           role: 'role' in entry ? entry.role : undefined,
           value: 'value' in entry ? entry.value : undefined,
-          order: 'order' in entry ? entry.order : undefined,
+          order: 'order' in entry && Array.isArray(entry.order) ? entry.order : undefined,
         }
       }
     } catch (e) {
@@ -135,7 +135,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
       next = change(definition, at)
       if (!effect.value) {
         const found = await api.datasetEffect(edited.dataset, next)
-        if (found.broken.length || found.others) {
+        if (found.broken.length || found.others || found.datasets.length) {
           effect.value = found
           return undefined
         }

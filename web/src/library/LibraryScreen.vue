@@ -25,7 +25,7 @@ const { reports, problem, sought, which, removed, shown, folders, load, change, 
   useLibrary()
 
 const text = words.library
-const isAuthor = computed(() => session.person?.role === 'AUTHOR')
+const isAuthor = computed(() => session.person?.role !== 'READER')
 const making = ref(false)
 const described = ref<ReportLine>()
 const chosen = ref<ReportLine>()

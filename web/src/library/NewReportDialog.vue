@@ -42,10 +42,10 @@ async function make(line: DatasetLine) {
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
     <ul>
       <li v-for="dataset in datasets" :key="dataset.id">
-        <button type="button" @click="make(dataset)">
+        <button type="button" :disabled="!dataset.grain" @click="make(dataset)">
           <strong>{{ dataset.label }}</strong>
           <span>{{ dataset.description }}</span>
-          <small>{{ words.library.makeHint(dataset.grain) }}</small>
+          <small>{{ dataset.grain ? words.library.makeHint(dataset.grain) : words.data.unusable }}</small>
         </button>
       </li>
     </ul>

@@ -71,7 +71,7 @@ const {
 const done = computed(() => run.value?.state === 'DONE')
 const running = computed(() => run.value !== undefined && !isOver(run.value))
 const pages = computed(() => run.value?.pages ?? 1)
-const isAuthor = computed(() => session.person?.role === 'AUTHOR')
+const isAuthor = computed(() => session.person?.role !== 'READER')
 const shapes = [
   { label: text.pagesView, value: 'pages' },
   { label: text.listView, value: 'list' },

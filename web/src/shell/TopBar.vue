@@ -10,6 +10,13 @@ import { words } from '@/words'
 const session = useSession()
 const route = useRoute()
 const router = useRouter()
+const place = computed(() =>
+  route.name === 'sources'
+    ? 'sources'
+    : route.name === 'data' || route.name === 'compose'
+      ? 'data'
+      : 'reports',
+)
 const businessDate = computed(() => {
   const date = session.person?.businessDate
   return date
@@ -26,9 +33,15 @@ async function signOut() {
 <template>
   <header v-if="session.person" class="bar">
     <RouterLink to="/reports" class="home" aria-label="Grammatus, all reports"><WordMark /></RouterLink>
-    <nav v-if="session.person.role === 'AUTHOR'" class="places" :aria-label="words.bar.places">
-      <RouterLink to="/reports" :class="{ here: route.name !== 'data' }">{{ words.bar.library }}</RouterLink>
-      <RouterLink to="/data" :class="{ here: route.name === 'data' }">{{ words.bar.dataScreen }}</RouterLink>
+    <nav v-if="session.person.role !== 'READER'" class="places" :aria-label="words.bar.places">
+      <RouterLink to="/reports" :class="{ here: place === 'reports' }">{{ words.bar.library }}</RouterLink>
+      <RouterLink to="/data" :class="{ here: place === 'data' }">{{ words.bar.dataScreen }}</RouterLink>
+      <RouterLink
+        v-if="session.person.role === 'ADMINISTRATOR'"
+        to="/sources"
+        :class="{ here: place === 'sources' }"
+        >{{ words.bar.sources }}</RouterLink
+      >
     </nav>
     <span class="data">
       <span>{{ words.bar.data(session.person.source, session.person.demo) }}</span>

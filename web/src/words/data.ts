@@ -103,6 +103,9 @@ export const data = {
   earlier: 'Earlier rows',
   later: 'Later rows',
   reading: 'Reading the data',
+  unusable: 'Cannot be used until mended',
+  readAt: (when: string) => `Read ${when}.`,
+  readAgain: 'Read again',
   report: 'New report on it',
   edit: {
     field: (label: string) => `Edit ${label}`,
@@ -138,6 +141,8 @@ export const data = {
       `Somebody changed “${label}” since you opened it. Nothing was saved: what you typed is still here; cancel to see theirs.`,
     gone: (label: string) => `Somebody deleted “${label}” since you opened it. Nothing was saved.`,
     effect: (count: number) => `${counted(count, 'report', 'reports')} would not run any more until mended:`,
+    effectDatasets: (count: number) =>
+      `${counted(count, 'dataset', 'datasets')} built on this one could not be used any more until mended:`,
     others: (count: number) =>
       `${counted(count, 'private report', 'private reports')} of other people would not either.`,
     suggestions: 'What fits here',

@@ -1,11 +1,15 @@
 import { bench } from './bench'
+import { compose } from './compose'
 import { data } from './data'
+import { sources } from './sources'
 import { why } from './why'
 
 /** Every text of the interface, in one place so that it can be translated. */
 export const words = {
   bench,
+  compose,
   data,
+  sources,
   why,
   signIn: {
     title: 'Sign in',
@@ -18,6 +22,7 @@ export const words = {
   bar: {
     library: 'Reports',
     dataScreen: 'Data',
+    sources: 'Sources',
     places: 'Places',
     signOut: 'Sign out',
     light: 'Use the light shell',

@@ -9,11 +9,13 @@ import org.grammatus.runs.HeldRows;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunService;
+import org.grammatus.runs.compose.Composer;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.library.Reports;
+import org.grammatus.server.source.Sources;
 import org.grammatus.server.store.Store;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.StarReader;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -29,8 +31,13 @@ class ServerConfiguration {
     }
 
     @Bean
-    HeldRows reader(ServerSettings settings, Clock clock) {
-        return new HeldRows(StarReader.over(new SqliteSource(settings.database())), HeldRows.defaultBudget(), clock);
+    HeldRows reader(Sources sources, Clock clock) {
+        return new HeldRows(new StarReader(sources, ReadLimits.DEFAULT), HeldRows.defaultBudget(), clock);
+    }
+
+    @Bean
+    Composer composer(Sources sources) {
+        return new Composer(sources, ReadLimits.DEFAULT);
     }
 
     @Bean

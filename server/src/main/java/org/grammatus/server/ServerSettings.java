@@ -9,5 +9,20 @@ import java.nio.file.Path;
  * @param dataDir where records are kept
  * @param database the SQLite database that is reported on
  * @param demo whether demo accounts are made
+ * @param keyFile holds the key that seals sources' passwords; made where it is missing
+ * @param sources where further sources may be
+ * @param fiscalYearStart month, 1 to 12, in which the fiscal years of datasets start that do not say
  */
-public record ServerSettings(int port, Path dataDir, Path database, boolean demo) {}
+public record ServerSettings(
+        int port, Path dataDir, Path database, boolean demo, Path keyFile, SourcePolicy sources, int fiscalYearStart) {
+
+    /** A server over one database and no other source, whose fiscal years are calendar years. */
+    public ServerSettings(int port, Path dataDir, Path database, boolean demo) {
+        this(port, dataDir, database, demo, keyFile(dataDir), SourcePolicy.NONE, 1);
+    }
+
+    /** Where the key is kept unless said. */
+    public static Path keyFile(Path dataDir) {
+        return dataDir.resolve("secret.key");
+    }
+}

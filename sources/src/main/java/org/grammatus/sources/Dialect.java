@@ -22,6 +22,9 @@ interface Dialect {
      */
     Optional<Type> type(String declared, int digits, int scale);
 
+    /** Whether there are exact decimals. */
+    boolean exactDecimals();
+
     /** Whether a column's numbers are binary floating point. */
     boolean isBinary(String declared);
 

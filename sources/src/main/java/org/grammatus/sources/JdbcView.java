@@ -82,7 +82,8 @@ final class JdbcView implements SourceView {
             return Optional.empty();
         }
         try {
-            return Optional.of(new TableShape(name, columns(table), key(table), unique(table), references(table)));
+            return Optional.of(new TableShape(
+                    name, columns(table), key(table), unique(table), references(table), dialect.exactDecimals()));
         } catch (SQLException e) {
             throw failure.of(e);
         }
@@ -157,10 +158,21 @@ final class JdbcView implements SourceView {
 
     @Override
     public void read(String table, List<String> columns, RowSink sink) {
+        read(table, columns, 0, sink);
+    }
+
+    @Override
+    public void sample(String table, List<String> columns, int rows, RowSink sink) {
+        read(table, columns, rows, sink);
+    }
+
+    /** @param most rows that are read; 0 is all */
+    private void read(String table, List<String> columns, int most, RowSink sink) {
         String sql = columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
                 + place(table);
         try (PreparedStatement select = connection.prepareStatement(sql)) {
             select.setFetchSize(FETCH_SIZE);
+            select.setMaxRows(most);
             select.setQueryTimeout((int) limits.longestStatement().toSeconds());
             try (ResultSet result = select.executeQuery()) {
                 Cell[] cells = cells(result.getMetaData(), columns.size());

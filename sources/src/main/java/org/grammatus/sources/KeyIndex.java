@@ -49,6 +49,11 @@ final class KeyIndex {
         return slot;
     }
 
+    /** How many rows there are. */
+    int size() {
+        return keys.size();
+    }
+
     /** The first row whose key an earlier row has too. */
     OptionalInt repeated() {
         return repeated == NONE ? OptionalInt.empty() : OptionalInt.of(repeated);

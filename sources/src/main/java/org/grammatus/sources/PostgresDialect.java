@@ -53,6 +53,11 @@ final class PostgresDialect implements Dialect {
     }
 
     @Override
+    public boolean exactDecimals() {
+        return true;
+    }
+
+    @Override
     public boolean isBinary(String declared) {
         return declared.equals("float4") || declared.equals("float8");
     }

@@ -34,6 +34,9 @@ public interface SourceView extends AutoCloseable {
      */
     void read(String table, List<String> columns, RowSink sink);
 
+    /** Reads no more than some rows of a table, whichever come first. */
+    void sample(String table, List<String> columns, int rows, RowSink sink);
+
     @Override
     void close();
 }

@@ -52,6 +52,11 @@ final class SqliteDialect implements Dialect {
     }
 
     @Override
+    public boolean exactDecimals() {
+        return false;
+    }
+
+    @Override
     public boolean isBinary(String declared) {
         String type = declared == null ? "" : declared.toUpperCase(Locale.ROOT);
         return type.contains("REAL") || type.contains("FLOA") || type.contains("DOUB");

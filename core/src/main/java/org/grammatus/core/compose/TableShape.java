@@ -11,9 +11,15 @@ import org.grammatus.core.value.Type;
  * @param key columns of its primary key; empty where it declares none
  * @param unique further sets of columns that are declared to tell rows apart
  * @param references what its foreign keys point to
+ * @param exactDecimals whether its source has exact decimals; one without mostly holds money as whole hundredths
  */
 public record TableShape(
-        String name, List<Column> columns, List<String> key, List<List<String>> unique, List<Reference> references) {
+        String name,
+        List<Column> columns,
+        List<String> key,
+        List<List<String>> unique,
+        List<Reference> references,
+        boolean exactDecimals) {
 
     /**
      * A column.

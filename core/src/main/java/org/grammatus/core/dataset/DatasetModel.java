@@ -11,6 +11,8 @@ import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
@@ -83,6 +85,10 @@ public final class DatasetModel {
      *     calculated field or measure is wrong
      */
     public static DatasetModel of(Dataset dataset) {
+        if (dataset.builtOn().isPresent()) {
+            throw new ProblemException(
+                    Problem.error("/builtOn", "the datasets that this one is built on are not here; take it out"));
+        }
         Problems problems = new Problems();
         Map<String, Dataset.Table> byId = new LinkedHashMap<>();
         dataset.tables().forEach(table -> byId.put(table.id(), table));

@@ -48,6 +48,24 @@ public record Dataset(
     public static final String FORMAT = "grammatus-dataset";
     public static final int VERSION = 1;
 
+    /** The same over another calendar. */
+    public Dataset over(Calendar other) {
+        return new Dataset(
+                format,
+                version,
+                id,
+                label,
+                description,
+                builtOn,
+                Optional.of(other),
+                grain,
+                tables,
+                joins,
+                fields,
+                calculated,
+                measures);
+    }
+
     /**
      * The fiscal calendar.
      *

@@ -33,6 +33,7 @@ final class References {
         references.problems.throwIfErrors();
     }
 
+    /** What a dataset that is built on others refers to may be in those; it is checked once they are put into it. */
     static void check(Dataset dataset) {
         References references = new References();
         references.ids("/tables", dataset.tables(), Dataset.Table::id);
@@ -40,25 +41,30 @@ final class References {
         references.ids("/fields", dataset.fields(), Dataset.Field::id);
         references.ids("/calculated", dataset.calculated().orElse(List.of()), Dataset.Calculated::id);
         references.ids("/measures", dataset.measures().orElse(List.of()), Dataset.Measure::id);
+        if (dataset.builtOn().isEmpty()) {
+            references.inside(dataset);
+        }
+        references.problems.throwIfErrors();
+    }
+
+    private void inside(Dataset dataset) {
         List<String> tables = dataset.tables().stream().map(Dataset.Table::id).toList();
-        references.known("/grain", "table", dataset.grain(), tables);
+        known("/grain", "table", dataset.grain(), tables);
         List<String> fields = dataset.fields().stream().map(Dataset.Field::id).toList();
         for (int i = 0; i < dataset.tables().size(); i++) {
             String at = "/tables/" + i;
             Dataset.Table table = dataset.tables().get(i);
-            table.code().ifPresent(field -> references.known(at + "/code", "field", field, fields));
-            table.name().ifPresent(field -> references.known(at + "/name", "field", field, fields));
+            table.code().ifPresent(field -> known(at + "/code", "field", field, fields));
+            table.name().ifPresent(field -> known(at + "/name", "field", field, fields));
         }
         for (int i = 0; i < dataset.joins().size(); i++) {
             Dataset.Join join = dataset.joins().get(i);
-            references.known("/joins/" + i + "/from", "table", join.from(), tables);
-            references.known("/joins/" + i + "/to", "table", join.to(), tables);
+            known("/joins/" + i + "/from", "table", join.from(), tables);
+            known("/joins/" + i + "/to", "table", join.to(), tables);
         }
         for (int i = 0; i < dataset.fields().size(); i++) {
-            references.known(
-                    "/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
+            known("/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
         }
-        references.problems.throwIfErrors();
     }
 
     private void block(String pointer, Report.Block block) {

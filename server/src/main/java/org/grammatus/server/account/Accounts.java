@@ -28,11 +28,15 @@ public class Accounts implements UserDetailsService {
 
     public Optional<Account> find(String name) {
         return store.read()
-                .select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.DISPLAY_NAME, ACCOUNT.ROLE)
+                .select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.DISPLAY_NAME, ACCOUNT.ROLE, ACCOUNT.ADMINISTRATOR)
                 .from(ACCOUNT)
                 .where(ACCOUNT.NAME.eq(name))
                 .fetchOptional(
-                        row -> new Account(row.value1(), row.value2(), row.value3(), Role.valueOf(row.value4())));
+                        row -> new Account(row.value1(), row.value2(), row.value3(), role(row.value4(), row.value5())));
+    }
+
+    private static Role role(String role, boolean administrator) {
+        return administrator ? Role.ADMINISTRATOR : Role.valueOf(role);
     }
 
     @Override
@@ -42,13 +46,14 @@ public class Accounts implements UserDetailsService {
                 .where(ACCOUNT.NAME.eq(name))
                 .fetchOptional(row -> User.withUsername(row.getName())
                         .password(row.getPasswordHash())
-                        .roles(row.getRole())
+                        .roles(role(row.getRole(), row.getAdministrator()).name())
                         .build())
                 .orElseThrow(() -> new UsernameNotFoundException("No such account"));
     }
 
     /** Accounts everybody may know, for the demo alone. */
     public void addDemoAccounts() {
+        add("admin", "Isolde Fennick", Role.ADMINISTRATOR, "admin-demo");
         add("author", "Odile Marrow", Role.AUTHOR, "author-demo");
         add("reader", "Tobin Ashgrove", Role.READER, "reader-demo");
     }
@@ -59,7 +64,8 @@ public class Accounts implements UserDetailsService {
                     .insertInto(ACCOUNT)
                     .set(ACCOUNT.NAME, name)
                     .set(ACCOUNT.DISPLAY_NAME, displayName)
-                    .set(ACCOUNT.ROLE, role.name())
+                    .set(ACCOUNT.ROLE, role == Role.READER ? role.name() : Role.AUTHOR.name())
+                    .set(ACCOUNT.ADMINISTRATOR, role == Role.ADMINISTRATOR)
                     .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
                     .set(ACCOUNT.CREATED_AT, clock.millis())
                     .execute();

@@ -1,7 +1,8 @@
 package org.grammatus.server.account;
 
-/** What an account may do: an author also does what a reader does. */
+/** What an account may do. Each also does what those after it do. */
 public enum Role {
+    ADMINISTRATOR,
     AUTHOR,
     READER
 }

@@ -8,6 +8,8 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
+import org.springframework.security.access.hierarchicalroles.RoleHierarchyImpl;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -16,7 +18,7 @@ import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 
 /**
  * Sign-in by session cookie, guarded against forged requests. Everything under {@code /api} asks for an account, and what
- * changes or shows definitions for an author; the rest is the program's own pages, which anybody may load.
+ * changes or shows definitions for an author, what says where data comes from for an administrator; the rest is the program's own pages, which anybody may load.
  */
 @Configuration
 class SecurityConfiguration {
@@ -32,6 +34,17 @@ class SecurityConfiguration {
         return PasswordEncoderFactories.createDelegatingPasswordEncoder();
     }
 
+    /** Each role also does what the next one does. */
+    @Bean
+    static RoleHierarchy roleHierarchy() {
+        return RoleHierarchyImpl.withDefaultRolePrefix()
+                .role(Role.ADMINISTRATOR.name())
+                .implies(Role.AUTHOR.name())
+                .role(Role.AUTHOR.name())
+                .implies(Role.READER.name())
+                .build();
+    }
+
     @Bean
     SecurityFilterChain filterChain(HttpSecurity http) throws Exception {
         CookieCsrfTokenRepository csrfTokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
@@ -42,6 +55,12 @@ class SecurityConfiguration {
                 })
                 .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, SIGN_IN)
                         .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/sources")
+                        .hasRole(Role.AUTHOR.name())
+                        .requestMatchers("/api/sources/**")
+                        .hasRole(Role.ADMINISTRATOR.name())
+                        .requestMatchers("/api/composing/**")
+                        .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/datasets/**", "/api/previews/**", "/api/reports/*/definition")
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")

@@ -29,7 +29,7 @@ class SessionController {
      * @param source the database that is reported on
      * @param businessDate the day that counts as today, ISO 8601
      */
-    record SessionView(String name, String displayName, Role role, String reader, boolean demo, String businessDate) {}
+    record SessionView(String name, String displayName, Role role, String source, boolean demo, String businessDate) {}
 
     @GetMapping
     @Operation(operationId = "session", summary = "Who is signed in, and on which data")

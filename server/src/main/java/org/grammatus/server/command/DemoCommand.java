@@ -18,6 +18,9 @@ import picocli.CommandLine.Option;
         description = "Starts with demo data and demo accounts; makes the data where it is missing.")
 final class DemoCommand implements Callable<Integer> {
 
+    /** Merrowdale's books are closed at the end of September. */
+    private static final int FISCAL_YEAR_START = 10;
+
     static final String DATA_DIR = "Where data is kept; ${DEFAULT-VALUE} unless said.";
 
     @Option(names = "--port", defaultValue = "8080", description = "Port on 127.0.0.1; ${DEFAULT-VALUE} unless said.")
@@ -25,6 +28,9 @@ final class DemoCommand implements Callable<Integer> {
 
     @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DATA_DIR)
     private Path dataDir;
+
+    @CommandLine.Mixin
+    private SourceOptions sources = new SourceOptions();
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
@@ -40,7 +46,15 @@ final class DemoCommand implements Callable<Integer> {
             spec.commandLine().getOut().println("Making the demo data in " + database);
             ScenarioDatabase.create(database, ScenarioSize.DEMO);
         }
-        return ServeCommand.serve(new ServerSettings(port, dataDir, database, true), spec.commandLine());
+        ServerSettings settings = new ServerSettings(
+                port,
+                dataDir,
+                database,
+                true,
+                sources.keyFile(dataDir),
+                sources.policyOfDemo(dataDir),
+                FISCAL_YEAR_START);
+        return ServeCommand.serve(settings, spec.commandLine());
     }
 
     /** What a new user needs to know, once the server is there. */
@@ -50,6 +64,7 @@ final class DemoCommand implements Callable<Integer> {
                 Grammatus is ready:  %s
                   author:  author / author-demo   (defines reports)
                   reader:  reader / reader-demo   (runs them)
+                  admin:   admin / admin-demo     (adds sources, too)
                 Data is kept in %s. Stop with Ctrl-C.""".formatted(server.address(), server.settings().dataDir().toAbsolutePath());
     }
 }

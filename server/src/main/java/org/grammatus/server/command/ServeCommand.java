@@ -16,6 +16,8 @@ import picocli.CommandLine.Option;
         description = "Starts the server over a SQLite database of the demo's shape.")
 final class ServeCommand implements Callable<Integer> {
 
+    private static final int MONTHS = 12;
+
     @Option(names = "--port", defaultValue = "8080", description = "Port on 127.0.0.1; ${DEFAULT-VALUE} unless said.")
     private int port;
 
@@ -25,12 +27,32 @@ final class ServeCommand implements Callable<Integer> {
     @Option(names = "--database", required = true, paramLabel = "FILE", description = "The database to report on.")
     private Path database;
 
+    @Option(
+            names = "--fiscal-year-start",
+            defaultValue = "1",
+            paramLabel = "MONTH",
+            description = "Month, 1 to 12, in which the fiscal years of datasets start that do not say.")
+    private int fiscalYearStart;
+
+    @CommandLine.Mixin
+    private SourceOptions sources = new SourceOptions();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
     @Override
     public Integer call() {
-        return serve(new ServerSettings(port, dataDir, database, false), spec.commandLine());
+        ServerSettings settings =
+                new ServerSettings(port, dataDir, database, false, sources.keyFile(dataDir), sources.policy(), month());
+        return serve(settings, spec.commandLine());
+    }
+
+    private int month() {
+        if (fiscalYearStart < 1 || fiscalYearStart > MONTHS) {
+            throw new CommandFailure(
+                    "--fiscal-year-start: found " + fiscalYearStart + ", expected a month from 1 to " + MONTHS);
+        }
+        return fiscalYearStart;
     }
 
     static int serve(ServerSettings settings, CommandLine command) {

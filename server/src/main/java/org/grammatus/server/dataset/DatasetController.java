@@ -1,11 +1,15 @@
 package org.grammatus.server.dataset;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.runs.HeldRows;
 import org.grammatus.runs.profile.DataRows;
 import org.grammatus.runs.profile.DatasetProfile;
 import org.grammatus.runs.profile.FieldDetail;
@@ -13,11 +17,13 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.problem.NotFoundException;
-import org.grammatus.sources.DatasetReader;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The datasets, for authors. */
@@ -26,10 +32,10 @@ import org.springframework.web.bind.annotation.RestController;
 class DatasetController {
 
     private final Datasets datasets;
-    private final DatasetReader reader;
+    private final HeldRows reader;
     private final BusinessDate businessDate;
 
-    DatasetController(Datasets datasets, DatasetReader reader, BusinessDate businessDate) {
+    DatasetController(Datasets datasets, HeldRows reader, BusinessDate businessDate) {
         this.datasets = datasets;
         this.reader = reader;
         this.businessDate = businessDate;
@@ -39,17 +45,33 @@ class DatasetController {
         return businessDate.now().businessDate();
     }
 
-    /** A dataset in a list. */
-    record DatasetLine(String id, String label, Optional<String> description, String grain) {}
+    /**
+     * A dataset in a list.
+     *
+     * @param grain what one row is called
+     * @param fault what is wrong, where it cannot be used
+     */
+    record DatasetLine(
+            String id, String label, Optional<String> description, Optional<String> grain, Optional<String> fault) {}
 
     @GetMapping
     @Operation(operationId = "datasets", summary = "The datasets that reports can stand on")
     List<DatasetLine> list() {
         return datasets.ids().stream()
                 .sorted()
-                .map(id -> DatasetView.of(datasets.require(id)))
-                .map(view -> new DatasetLine(view.id(), view.label(), view.description(), view.grain()))
+                .map(id -> line(datasets.saved(id)))
                 .toList();
+    }
+
+    private static DatasetLine line(Datasets.Saved saved) {
+        Dataset definition = saved.definition();
+        return new DatasetLine(
+                definition.id(),
+                definition.label(),
+                definition.description(),
+                saved.model()
+                        .map(model -> model.table(DatasetModel.GRAIN).noun().one()),
+                saved.fault().map(ProblemException::getMessage));
     }
 
     @GetMapping("/{id}")
@@ -104,6 +126,22 @@ class DatasetController {
         return FoundData.of(reader, dataset(id), text);
     }
 
+    /** When the rows were read that are shown; none before they are. */
+    record ReadingView(Optional<Instant> readAt) {}
+
+    @GetMapping("/{id}/reading")
+    @Operation(operationId = "datasetReading", summary = "When the rows were read that are shown")
+    ReadingView reading(@PathVariable("id") String id) {
+        return new ReadingView(reader.readAt(dataset(id)));
+    }
+
+    @PostMapping("/{id}/reading")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "readAgain", summary = "From now on shows rows that are read from now on")
+    void readAgain(@PathVariable("id") String id) {
+        reader.readAgain(dataset(id));
+    }
+
     private static String requireField(DatasetModel dataset, String field) {
         if (!dataset.rowNames().contains(field)) {
             throw new NotFoundException(
@@ -113,6 +151,7 @@ class DatasetController {
     }
 
     private DatasetModel dataset(String id) {
-        return datasets.saved(id).model();
+        Datasets.Saved saved = datasets.saved(id);
+        return saved.model().orElseThrow(() -> saved.fault().orElseThrow());
     }
 }

@@ -5,6 +5,7 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.profile.NamedValueCheck;
@@ -66,8 +67,7 @@ class DatasetEditingController {
     @Operation(operationId = "datasetEditing", summary = "A dataset's document, to be changed")
     DatasetEditingView editing(@PathVariable("id") String id) {
         Datasets.Saved saved = datasets.saved(id);
-        return new DatasetEditingView(
-                json.readTree(Definitions.write(saved.model().definition())), saved.revision());
+        return new DatasetEditingView(json.readTree(Definitions.write(saved.definition())), saved.revision());
     }
 
     @PostMapping("/check")
@@ -78,7 +78,7 @@ class DatasetEditingController {
         datasets.saved(id);
         DatasetModel model;
         try {
-            model = Datasets.read(id, body.definition().toString());
+            model = datasets.model(datasets.read(id, body.definition().toString()));
         } catch (ProblemException e) {
             return new CheckView(e.problems().stream().map(ProblemView::of).toList(), Optional.empty());
         }
@@ -93,8 +93,8 @@ class DatasetEditingController {
     @Operation(operationId = "saveDataset", summary = "Saves a changed document; refused where somebody saved since")
     SavedDatasetView save(@PathVariable("id") String id, @RequestBody ChangedDatasetBody body, Principal principal) {
         datasets.saved(id);
-        DatasetModel model = Datasets.read(id, body.definition().toString());
+        Dataset definition = datasets.read(id, body.definition().toString());
         return new SavedDatasetView(datasets.save(
-                model, body.base(), accounts.find(principal.getName()).orElseThrow()));
+                definition, body.base(), accounts.find(principal.getName()).orElseThrow()));
     }
 }

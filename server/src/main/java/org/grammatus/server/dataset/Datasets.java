@@ -4,24 +4,35 @@ import static org.grammatus.server.store.generated.Tables.ACCOUNT;
 import static org.grammatus.server.store.generated.Tables.DATASET_REVISION;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.BuiltOn;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.demo.Starters;
+import org.grammatus.server.ServerSettings;
 import org.grammatus.server.account.Account;
+import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.springframework.stereotype.Component;
 
-/** The datasets that reports can stand on: those that come with the product, as authors have changed them since. Thread-safe. */
+/**
+ * The datasets that reports can stand on: those that come with the product, as authors have changed them since, and those that authors
+ * made. Thread-safe.
+ */
 @Component
 public class Datasets {
 
@@ -30,15 +41,30 @@ public class Datasets {
 
     private final Store store;
     private final Clock clock;
+    private final Dataset.Calendar calendar;
     private final Map<String, Saved> byId = new ConcurrentHashMap<>();
 
-    /** A dataset's newest state. */
-    public record Saved(DatasetModel model, long revision) {}
+    /**
+     * A dataset's newest state.
+     *
+     * @param definition as it was written
+     * @param model the same with what it is built on; none where something is wrong with that
+     * @param fault what is wrong
+     */
+    public record Saved(
+            Dataset definition, Optional<DatasetModel> model, Optional<ProblemException> fault, long revision) {}
 
-    Datasets(Store store, Clock clock) {
+    Datasets(Store store, Clock clock, ServerSettings settings) {
         this.store = store;
         this.clock = clock;
-        Starters.datasetIds().forEach(id -> byId.put(id, load(id)));
+        this.calendar = new Dataset.Calendar(settings.fiscalYearStart(), Optional.empty());
+        Set<String> ids = new LinkedHashSet<>(Starters.datasetIds());
+        store.read()
+                .selectDistinct(DATASET_REVISION.DATASET_ID)
+                .from(DATASET_REVISION)
+                .forEach(row -> ids.add(row.value1()));
+        ids.forEach(id -> byId.put(id, load(id)));
+        byId.replaceAll((id, saved) -> modelled(saved));
     }
 
     private Saved load(String id) {
@@ -48,12 +74,43 @@ public class Datasets {
                 .where(DATASET_REVISION.DATASET_ID.eq(id))
                 .orderBy(DATASET_REVISION.NUMBER.desc())
                 .limit(1)
-                .fetchOptional(row -> new Saved(DatasetModel.of(Definitions.readDataset(row.value1())), row.value2()))
-                .orElseGet(() -> new Saved(DatasetModel.of(Starters.dataset(id).orElseThrow()), SHIPPED));
+                .fetchOptional(row -> written(Definitions.readDataset(row.value1()), row.value2()))
+                .orElseGet(() -> written(Starters.dataset(id).orElseThrow(), SHIPPED));
+    }
+
+    private static Saved written(Dataset definition, long revision) {
+        return new Saved(definition, Optional.empty(), Optional.empty(), revision);
+    }
+
+    private Saved modelled(Saved saved) {
+        try {
+            return new Saved(
+                    saved.definition(), Optional.of(model(saved.definition())), Optional.empty(), saved.revision());
+        } catch (ProblemException e) {
+            return new Saved(saved.definition(), Optional.empty(), Optional.of(e), saved.revision());
+        }
+    }
+
+    /**
+     * A definition with what it is built on, over the installation's calendar where it has none of its own.
+     *
+     * @throws ProblemException with every fault
+     */
+    DatasetModel model(Dataset definition) {
+        return model(definition, this::definition);
+    }
+
+    private DatasetModel model(Dataset definition, Function<String, Optional<Dataset>> others) {
+        Dataset flat = BuiltOn.flattened(definition, others);
+        return DatasetModel.of(flat.calendar().isPresent() ? flat : flat.over(calendar));
+    }
+
+    private Optional<Dataset> definition(String id) {
+        return Optional.ofNullable(byId.get(id)).map(Saved::definition);
     }
 
     public Optional<DatasetModel> find(String id) {
-        return Optional.ofNullable(byId.get(id)).map(Saved::model);
+        return Optional.ofNullable(byId.get(id)).flatMap(Saved::model);
     }
 
     /**
@@ -69,17 +126,36 @@ public class Datasets {
     /**
      * The dataset that a report stands on.
      *
-     * @throws ProblemException if there is none
+     * @throws ProblemException if there is none, or something is wrong with it
      */
     public DatasetModel require(String id) {
-        return find(id).orElseThrow(() -> new ProblemException(Problem.error(
-                "/dataset",
-                "unknown dataset \"" + id + "\", expected one of " + String.join(", ", ids())
-                        + Suggestion.inWords(id, ids()))));
+        Saved saved = byId.get(id);
+        if (saved == null) {
+            throw new ProblemException(Problem.error(
+                    "/dataset",
+                    "unknown dataset \"" + id + "\", expected one of " + String.join(", ", ids())
+                            + Suggestion.inWords(id, ids())));
+        }
+        return saved.model()
+                .orElseThrow(() -> new ProblemException(Problem.error(
+                        "/dataset",
+                        "the dataset \"" + saved.definition().label() + "\" cannot be used: "
+                                + saved.fault().orElseThrow().getMessage())));
     }
 
     public Set<String> ids() {
         return byId.keySet();
+    }
+
+    /** Labels of the datasets with tables in a source, in alphabetical order. */
+    public List<String> reading(String source) {
+        return byId.values().stream()
+                .map(Saved::definition)
+                .filter(dataset -> dataset.tables().stream()
+                        .anyMatch(table -> table.source().equals(Optional.of(source))))
+                .map(Dataset::label)
+                .sorted()
+                .toList();
     }
 
     /**
@@ -87,13 +163,64 @@ public class Datasets {
      *
      * @throws ProblemException with every fault, among them another id
      */
-    public static DatasetModel read(String id, String definition) {
+    public Dataset read(String id, String definition) {
         Dataset dataset = Definitions.readDataset(definition);
         if (!dataset.id().equals(id)) {
             throw new ProblemException(Problem.error(
                     "/id", "found \"" + dataset.id() + "\", expected \"" + id + "\"; a dataset keeps its id"));
         }
-        return DatasetModel.of(dataset);
+        return dataset;
+    }
+
+    /**
+     * The datasets that a change of one changes, as they would be: itself, and those that are built on it.
+     *
+     * @return by id; what would be wrong with one stands in place of its model
+     */
+    public Map<String, Saved> changed(Dataset definition) {
+        Map<String, Saved> changed = new TreeMap<>();
+        for (String id : builtOn(definition.id())) {
+            Saved before = byId.get(id);
+            boolean itself = id.equals(definition.id());
+            Dataset written = itself ? definition : before.definition();
+            Function<String, Optional<Dataset>> others =
+                    other -> other.equals(definition.id()) ? Optional.of(definition) : definition(other);
+            long revision = before == null ? SHIPPED : before.revision();
+            try {
+                changed.put(id, new Saved(written, Optional.of(model(written, others)), Optional.empty(), revision));
+            } catch (ProblemException e) {
+                changed.put(id, new Saved(written, Optional.empty(), Optional.of(e), revision));
+            }
+        }
+        return changed;
+    }
+
+    /** A dataset and those that are built on it, itself or by way of others. */
+    private Set<String> builtOn(String id) {
+        Set<String> found = new LinkedHashSet<>(Set.of(id));
+        for (boolean grew = true; grew; ) {
+            grew = false;
+            for (Saved saved : byId.values()) {
+                List<String> bases = saved.definition().builtOn().orElse(List.of());
+                grew |= bases.stream().anyMatch(found::contains)
+                        && found.add(saved.definition().id());
+            }
+        }
+        return found;
+    }
+
+    /**
+     * Adds a dataset.
+     *
+     * @throws ProblemException with every fault of the definition
+     * @throws ConflictException if its id is taken
+     */
+    synchronized void add(Dataset definition, Account account) {
+        if (byId.containsKey(definition.id())) {
+            throw new ConflictException(
+                    "A dataset with the id \"" + definition.id() + "\" is there already; choose another name");
+        }
+        insert(definition, SHIPPED, account);
     }
 
     /**
@@ -101,24 +228,32 @@ public class Datasets {
      *
      * @param base the revision that the changes were made to
      * @return the new revision's number
+     * @throws ProblemException with every fault of the definition
      * @throws NewerRevisionException if somebody saved since
      */
-    synchronized long save(DatasetModel model, long base, Account account) {
-        String id = model.definition().id();
+    synchronized long save(Dataset definition, long base, Account account) {
+        String id = definition.id();
         long newest = saved(id).revision();
         if (newest != base) {
             throw new NewerRevisionException(
                     newest, author(id, newest), "Nothing was saved: make the change to that revision");
         }
+        return insert(definition, base, account);
+    }
+
+    private long insert(Dataset definition, long base, Account account) {
+        model(definition);
         store.write()
                 .insertInto(DATASET_REVISION)
-                .set(DATASET_REVISION.DATASET_ID, id)
+                .set(DATASET_REVISION.DATASET_ID, definition.id())
                 .set(DATASET_REVISION.NUMBER, base + 1)
-                .set(DATASET_REVISION.DEFINITION, Definitions.write(model.definition()))
+                .set(DATASET_REVISION.DEFINITION, Definitions.write(definition))
                 .set(DATASET_REVISION.ACCOUNT_ID, account.id())
                 .set(DATASET_REVISION.SAVED_AT, clock.millis())
                 .execute();
-        byId.put(id, new Saved(model, base + 1));
+        byId.put(definition.id(), modelled(written(definition, base + 1)));
+        List<String> dependents = new ArrayList<>(builtOn(definition.id()));
+        dependents.forEach(id -> byId.computeIfPresent(id, (i, saved) -> modelled(saved)));
         return base + 1;
     }
 

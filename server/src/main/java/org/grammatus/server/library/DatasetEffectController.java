@@ -4,7 +4,10 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
@@ -43,47 +46,68 @@ class DatasetEffectController {
     /** A changed document of the dataset. */
     record EffectBody(JsonNode definition) {}
 
-    /** A report that would not run any more, with the places that are to be mended. */
-    record BrokenReport(String id, String title, List<ProblemView> problems) {}
+    /** A report or dataset that could not be used any more, with the places that are to be mended. */
+    record Broken(String id, String title, List<ProblemView> problems) {}
 
     /**
      * What the change would do.
      *
      * @param broken reports that this person may see
      * @param others how many more there are, private to other people
+     * @param datasets that are built on this one
      */
-    record EffectView(List<BrokenReport> broken, int others) {}
+    record EffectView(List<Broken> broken, int others, List<Broken> datasets) {}
 
     @PostMapping
-    @Operation(operationId = "datasetEffect", summary = "The reports that a changed dataset would break, and where")
+    @Operation(
+            operationId = "datasetEffect",
+            summary = "The reports and datasets that a changed dataset would break, and where")
     EffectView effect(@PathVariable("id") String id, @RequestBody EffectBody body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        DatasetModel before = datasets.require(id);
-        DatasetModel after = Datasets.read(id, body.definition().toString());
-        List<BrokenReport> broken = new ArrayList<>();
+        Dataset definition = datasets.read(id, body.definition().toString());
+        // What is wrong with the changed dataset itself is said as such.
+        Map<String, Datasets.Saved> changed = datasets.changed(definition);
+        changed.get(id).fault().ifPresent(fault -> {
+            throw fault;
+        });
+        List<Broken> broken = new ArrayList<>();
+        List<Broken> brokenDatasets = new ArrayList<>();
         int others = 0;
-        for (Reports.Standing standing : reports.standingOn(id, account)) {
-            List<Problem> faults = faults(standing.report(), after);
-            faults.removeAll(faults(standing.report(), before));
-            if (faults.isEmpty()) {
-                continue;
-            }
-            if (standing.visible()) {
-                broken.add(new BrokenReport(
-                        standing.report().id(),
-                        standing.report().title(),
-                        faults.stream().map(ProblemView::of).toList()));
-            } else {
-                others++;
+        for (Datasets.Saved after : changed.values()) {
+            Dataset dataset = after.definition();
+            after.fault()
+                    .ifPresent(fault -> brokenDatasets.add(new Broken(
+                            dataset.id(),
+                            dataset.label(),
+                            fault.problems().stream().map(ProblemView::of).toList())));
+            Optional<DatasetModel> before = datasets.find(dataset.id());
+            for (Reports.Standing standing : reports.standingOn(dataset.id(), account)) {
+                List<Problem> faults = faults(standing.report(), after.model());
+                faults.removeAll(faults(standing.report(), before));
+                if (faults.isEmpty()) {
+                    continue;
+                }
+                if (standing.visible()) {
+                    broken.add(new Broken(
+                            standing.report().id(),
+                            standing.report().title(),
+                            faults.stream().map(ProblemView::of).toList()));
+                } else {
+                    others++;
+                }
             }
         }
-        return new EffectView(broken, others);
+        return new EffectView(broken, others, brokenDatasets);
     }
 
-    private List<Problem> faults(Report report, DatasetModel dataset) {
+    /** @param dataset none where the dataset could not be used */
+    private List<Problem> faults(Report report, Optional<DatasetModel> dataset) {
+        if (dataset.isEmpty()) {
+            return new ArrayList<>(List.of(Problem.error("/dataset", "its dataset could not be used")));
+        }
         RunContext today = businessDate.now();
         try {
-            Planner.plan(report, dataset, Answers.NONE, today);
+            Planner.plan(report, dataset.get(), Answers.NONE, today);
             return new ArrayList<>();
         } catch (ProblemException e) {
             return new ArrayList<>(e.problems());

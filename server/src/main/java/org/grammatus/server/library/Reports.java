@@ -113,7 +113,7 @@ public class Reports {
                             Optional.ofNullable(row.get(ACCOUNT.DISPLAY_NAME)),
                             mine,
                             row.get(REPORT.OFFERED),
-                            account.role() == Role.AUTHOR && !row.get(REPORT.STARTER),
+                            account.role() != Role.READER && !row.get(REPORT.STARTER),
                             row.get(DRAFT.REPORT_ID) != null,
                             row.get(REPORT.FIELDS),
                             row.get(REPORT.UPDATED_AT));
@@ -149,7 +149,7 @@ public class Reports {
                 .fetchOptional(row -> new Saved(
                         Definitions.readReport(row.value1()),
                         row.value2(),
-                        account.role() == Role.AUTHOR && !row.value3()))
+                        account.role() != Role.READER && !row.value3()))
                 .orElseThrow(() -> missing(id));
     }
 

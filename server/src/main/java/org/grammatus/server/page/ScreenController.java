@@ -9,7 +9,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Hidden
 class ScreenController {
 
-    @GetMapping({"/sign-in", "/reports", "/reports/{id}", "/bench/{id}", "/data", "/data/{id}"})
+    @GetMapping({
+        "/sign-in",
+        "/reports",
+        "/reports/{id}",
+        "/bench/{id}",
+        "/data",
+        "/data/{id}",
+        "/compose",
+        "/compose/{id}",
+        "/sources",
+        "/sources/{id}"
+    })
     String screen() {
         return "forward:/index.html";
     }

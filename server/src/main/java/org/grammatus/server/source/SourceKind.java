@@ -1,0 +1,7 @@
+package org.grammatus.server.source;
+
+/** What a source is. */
+enum SourceKind {
+    SQLITE,
+    POSTGRESQL
+}

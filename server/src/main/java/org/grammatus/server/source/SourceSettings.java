@@ -1,0 +1,29 @@
+package org.grammatus.server.source;
+
+import java.util.Optional;
+
+/**
+ * Where a source is and who reads it, without a password.
+ *
+ * @param file of a SQLite database
+ * @param host of a database server, as the others are
+ */
+record SourceSettings(
+        String id,
+        String label,
+        SourceKind kind,
+        Optional<String> file,
+        Optional<String> host,
+        Optional<Integer> port,
+        Optional<String> database,
+        Optional<String> user) {
+
+    /** Where it is, in short. */
+    String place() {
+        return switch (kind) {
+            case SQLITE -> file.orElse("");
+            case POSTGRESQL ->
+                user.orElse("") + " at " + host.orElse("") + ":" + port.orElse(0) + "/" + database.orElse("");
+        };
+    }
+}

@@ -1,0 +1,68 @@
+const whole = new Intl.NumberFormat('en-GB')
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** The texts of making datasets out of tables. */
+export const compose = {
+  make: 'New dataset',
+  title: 'New dataset',
+  change: 'Tables and joins',
+  changeTitle: (label: string) => `Tables of ${label}`,
+  from: 'Where from',
+  source: 'Source',
+  tables: 'Tables',
+  datasets: 'Datasets',
+  filter: 'Tables whose name contains',
+  noTable: 'No table of this name.',
+  noTables: 'This source shows no table. Its user may not be allowed to read any.',
+  startHint:
+    'Choose the table with the finest rows you want to report on: order lines, not orders. What hangs on it can be joined next.',
+  startOn: (label: string) => `${label}: everything in it, and more`,
+  grain: (one: string) => `One row is one ${one}.`,
+  joined: (one: string, to: string) => `Each ${one} has its ${to}`,
+  by: (columns: string[], table: string, key: string[]) =>
+    `${columns.join(' and ')} → ${table}.${key.join(', ')}`,
+  measuring: 'Measuring the match …',
+  matchAll: (rows: number, other: string) => `All ${whole.format(rows)} ${other} find theirs.`,
+  without: (without: number, rows: number, other: string) =>
+    `${whole.format(without)} of ${whole.format(rows)} ${other} ${without === 1 ? 'finds' : 'find'} none.`,
+  unused: (unused: number, targets: number, other: string) =>
+    `${whole.format(unused)} of ${whole.format(targets)} ${other} ${unused === 1 ? 'is' : 'are'} never reached.`,
+  repeats: (repeats: number, key: string) =>
+    `Not possible: ${whole.format(repeats)} ${repeats === 1 ? 'row has' : 'rows have'} the same ${key} as another, so rows would be repeated.`,
+  none: (other: string) => `Not one of the ${other} finds one; other columns may be meant.`,
+  join: 'Join',
+  joinOne: (to: string, from: string) => `Join ${to} to ${from}`,
+  takeOut: 'Take out',
+  takeOutOne: (noun: string) => `Take out ${noun}`,
+  keep: { all: 'keep all rows', matched: 'only rows that find one' },
+  keepLabel: (noun: string) => `Rows without a ${noun}`,
+  inherited: (label: string) => `from ${label}`,
+  more: 'What else can join',
+  nothingMore: 'Nothing in this source is known to belong to these tables. Say yourself how one joins:',
+  declared: 'a foreign key says so',
+  called: 'by the names',
+  many: 'What cannot join, and why',
+  manyOne: (to: string, other: string, one: string) =>
+    `A ${to} has several ${other}. To report on both, start from ${one}.`,
+  otherwise: 'Join another way',
+  otherTable: 'Table that joins',
+  pair: (from: string) => `Column of ${from}`,
+  pairKey: (table: string) => `Column of ${table}`,
+  addPair: 'A further pair of columns',
+  to: 'Joins to',
+  tryIt: 'Measure it',
+  undo: 'Undo',
+  label: 'Name',
+  labelHint: 'What authors choose it by',
+  one: 'One row is called',
+  other: 'Several are called',
+  save: 'Keep this dataset',
+  saveChange: 'Save for all reports',
+  saveAnyway: 'Save all the same',
+  cancel: 'Cancel',
+  unlabelled: 'Give the dataset a name.',
+  capital,
+  fields: (count: number) => `${whole.format(count)} ${count === 1 ? 'field' : 'fields'}`,
+  breaks: 'These would not work any more until mended:',
+  changed: 'Somebody saved this dataset since you opened it. Nothing was saved; open it again to see theirs.',
+}
