@@ -8,6 +8,8 @@ export const compose = {
   change: 'Tables and joins',
   changeTitle: (label: string) => `Tables of ${label}`,
   from: 'Where from',
+  startOver: 'Start over from',
+  joinFrom: 'Join tables of',
   source: 'Source',
   tables: 'Tables',
   datasets: 'Datasets',
@@ -30,6 +32,7 @@ export const compose = {
   repeats: (repeats: number, key: string) =>
     `Not possible: ${whole.format(repeats)} ${repeats === 1 ? 'row has' : 'rows have'} the same ${key} as another, so rows would be repeated.`,
   none: (other: string) => `Not one of the ${other} finds one; other columns may be meant.`,
+  doubtful: 'Other columns are probably meant.',
   join: 'Join',
   joinOne: (to: string, from: string) => `Join ${to} to ${from}`,
   takeOut: 'Take out',
@@ -62,7 +65,7 @@ export const compose = {
   cancel: 'Cancel',
   unlabelled: 'Give the dataset a name.',
   capital,
-  fields: (count: number) => `${whole.format(count)} ${count === 1 ? 'field' : 'fields'}`,
+  fields: (count: number) => `${whole.format(count)} ${count === 1 ? 'field' : 'fields'} in all`,
   breaks: 'These would not work any more until mended:',
   changed: 'Somebody saved this dataset since you opened it. Nothing was saved; open it again to see theirs.',
 }

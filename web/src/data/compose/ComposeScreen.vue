@@ -82,9 +82,9 @@ async function save() {
 <template>
   <main class="compose">
     <aside>
-      <h2>{{ text.from }}</h2>
-      <p v-if="!definition" class="quiet">{{ text.startHint }}</p>
-      <TableList v-model:source="source" :busy="busy" @start="composition.start" />
+      <h2>{{ id ? text.joinFrom : definition ? text.startOver : text.from }}</h2>
+      <p v-if="!id && !definition" class="quiet">{{ text.startHint }}</p>
+      <TableList v-model:source="source" :busy="busy" :starts="!id" @start="composition.start" />
     </aside>
     <div class="middle">
       <form class="head" @submit.prevent="save">

@@ -28,6 +28,7 @@ const remarks = computed(() => {
   return [
     without ? text.without(without, rows, props.from) : '',
     unused ? text.unused(unused, targets, props.to) : '',
+    without * 2 > rows ? text.doubtful : '',
   ].filter(Boolean)
 })
 
@@ -49,7 +50,7 @@ onUnmounted(() => (gone = true))
   <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
   <span v-else-if="!trial" class="quiet">{{ text.measuring }}</span>
   <span v-else-if="!remarks.length">{{ text.matchAll(trial.rows, from) }}</span>
-  <strong v-for="remark in remarks" v-else :key="remark">{{ remark }} </strong>
+  <strong v-else>{{ remarks.join(' ') }}</strong>
 </template>
 
 <style scoped>

@@ -7,7 +7,11 @@ import { folded } from '@/shell/folded'
 import { words } from '@/words'
 
 /** The tables of a source, and the datasets there are: what a dataset can start from. */
-defineProps<{ busy: boolean }>()
+defineProps<{
+  busy: boolean
+  /** Whether one can be started from; else the source alone is chosen. */
+  starts: boolean
+}>()
 const source = defineModel<string>('source', { required: true })
 const emit = defineEmits<{ start: [from: { source?: string; table?: string; dataset?: string }] }>()
 
@@ -60,32 +64,34 @@ void load()
         :aria-label="text.source"
       />
     </label>
-    <InputText
-      v-model="sought"
-      size="small"
-      type="search"
-      fluid
-      :placeholder="text.filter"
-      :aria-label="text.filter"
-    />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <h3>{{ text.tables }}</h3>
-    <ul :aria-label="text.tables">
-      <li v-for="name in shown" :key="name">
-        <button type="button" :disabled="busy" @click="emit('start', { source, table: name })">
-          {{ name }}
-        </button>
-      </li>
-    </ul>
-    <p v-if="tables && !shown?.length" class="quiet">{{ tables.length ? text.noTable : text.noTables }}</p>
-    <h3>{{ text.datasets }}</h3>
-    <ul :aria-label="text.datasets">
-      <li v-for="line in datasets" :key="line.id">
-        <button type="button" :disabled="busy || !line.grain" @click="emit('start', { dataset: line.id })">
-          {{ text.startOn(line.label) }}
-        </button>
-      </li>
-    </ul>
+    <template v-if="starts">
+      <InputText
+        v-model="sought"
+        size="small"
+        type="search"
+        fluid
+        :placeholder="text.filter"
+        :aria-label="text.filter"
+      />
+      <h3>{{ text.tables }}</h3>
+      <ul :aria-label="text.tables">
+        <li v-for="name in shown" :key="name">
+          <button type="button" :disabled="busy" @click="emit('start', { source, table: name })">
+            {{ name }}
+          </button>
+        </li>
+      </ul>
+      <p v-if="tables && !shown?.length" class="quiet">{{ tables.length ? text.noTable : text.noTables }}</p>
+      <h3>{{ text.datasets }}</h3>
+      <ul :aria-label="text.datasets">
+        <li v-for="line in datasets" :key="line.id">
+          <button type="button" :disabled="busy || !line.grain" @click="emit('start', { dataset: line.id })">
+            {{ text.startOn(line.label) }}
+          </button>
+        </li>
+      </ul>
+    </template>
   </div>
 </template>
 

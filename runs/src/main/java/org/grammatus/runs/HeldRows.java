@@ -50,6 +50,11 @@ public final class HeldRows implements DatasetReader {
     }
 
     @Override
+    public Map<String, String> missing(DatasetModel dataset) {
+        return reader.missing(dataset);
+    }
+
+    @Override
     public void readAgain(DatasetModel dataset) {
         reader.readAgain(dataset);
         synchronized (held) {

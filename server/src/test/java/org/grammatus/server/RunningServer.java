@@ -14,6 +14,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
 import org.junit.jupiter.api.extension.AfterAllCallback;
@@ -33,7 +34,15 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         folder = Files.createTempDirectory("grammatus-server");
         Path database = folder.resolve("demo.db");
         ScenarioDatabase.create(database, ScenarioSize.DEMO.withSalesOrders(400));
-        server = Server.start(new ServerSettings(0, folder.resolve("data"), database, true));
+        Path data = folder.resolve("data");
+        server = Server.start(new ServerSettings(
+                0,
+                data,
+                database,
+                true,
+                folder.resolve("kept-apart.key"),
+                new SourcePolicy(List.of(folder), List.of("localhost")),
+                10));
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.grammatus.sources;
 
+import java.util.Map;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
 
@@ -20,6 +21,14 @@ public interface DatasetReader {
      * @throws SourceException if a source is not there
      */
     String version(DatasetModel dataset);
+
+    /**
+     * What a dataset's sources do not have any more, though the dataset reads it.
+     *
+     * @return by the id of each field that cannot be read, what is missing
+     * @throws SourceException if a source is not there, or the table is missing whose rows are the dataset's
+     */
+    Map<String, String> missing(DatasetModel dataset);
 
     /** From now on the rows are those that the sources have now or later, not ones held from before. */
     void readAgain(DatasetModel dataset);

@@ -115,7 +115,8 @@ public final class PostgresSource implements Source {
         String said = cause instanceof PSQLException p && p.getServerErrorMessage() instanceof ServerErrorMessage m
                 ? m.getMessage()
                 : String.valueOf(cause.getMessage());
-        return switch (state) {
+        boolean unasked = password.isEmpty() && said.contains("password");
+        return switch (unasked ? "28P01" : state) {
             case "28P01", "28000" ->
                 "the server at " + where + " refused the user \"" + address.user()
                         + "\" or the password; check both, and that the user may connect from here";

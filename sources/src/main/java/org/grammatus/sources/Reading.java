@@ -32,6 +32,15 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
         return new Reading(dataset, dataset.fields().keySet(), tables);
     }
 
+    /** All of a dataset that does not need some of its fields, or a table of which none can be read. */
+    public static Reading allBut(DatasetModel dataset, Set<String> missing) {
+        Set<String> fields = new TreeSet<>(dataset.fields().keySet());
+        fields.removeAll(missing);
+        Set<Integer> tables = new TreeSet<>();
+        fields.forEach(field -> tables.add(dataset.field(field).table()));
+        return new Reading(dataset, fields, tables);
+    }
+
     /** This and another of the same dataset. */
     public Reading with(Reading other) {
         Set<String> allFields = new TreeSet<>(fields);

@@ -1,5 +1,6 @@
 package org.grammatus.sources;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -50,6 +51,13 @@ public final class StarReader implements DatasetReader {
         return ids(dataset).stream()
                 .map(id -> id + " " + sources.apply(named(id)).version())
                 .collect(Collectors.joining("; "));
+    }
+
+    @Override
+    public Map<String, String> missing(DatasetModel dataset) {
+        try (OpenSources open = new OpenSources(sources)) {
+            return new MissingFields(dataset, open).find();
+        }
     }
 
     @Override

@@ -13,15 +13,16 @@ import java.time.ZoneId;
 import java.util.List;
 
 /** A real PostgreSQL for tests, with a user who may only read, and a log of every statement that reached it. */
-final class PostgresServer implements AutoCloseable {
+public final class PostgresServer implements AutoCloseable {
 
-    static final String READER = "hive_reader";
-    static final String PASSWORD = "only reading: ' \" %";
+    public static final String READER = "hive_reader";
+    public static final String PASSWORD = "only reading: ' \" %";
 
     private final Path log;
     private final EmbeddedPostgres server;
 
-    PostgresServer() {
+    /** Starts it on a free port. */
+    public PostgresServer() {
         try {
             log = Files.createTempFile("postgres", ".log");
             server = EmbeddedPostgres.builder()
@@ -54,7 +55,7 @@ final class PostgresServer implements AutoCloseable {
     }
 
     /** Runs statements as the server's owner. */
-    void execute(String... statements) {
+    public void execute(String... statements) {
         try (Connection connection = server.getPostgresDatabase().getConnection();
                 Statement statement = connection.createStatement()) {
             for (String sql : statements) {
@@ -65,15 +66,15 @@ final class PostgresServer implements AutoCloseable {
         }
     }
 
-    int port() {
+    public int port() {
         return server.getPort();
     }
 
-    PostgresSource source() {
+    public PostgresSource source() {
         return source(READER, PASSWORD, "postgres", ReadLimits.DEFAULT);
     }
 
-    PostgresSource source(String user, String password, String database, ReadLimits limits) {
+    public PostgresSource source(String user, String password, String database, ReadLimits limits) {
         return new PostgresSource(
                 new PostgresSource.Address("Hive records", "localhost", port(), database, user),
                 password,
@@ -82,7 +83,7 @@ final class PostgresServer implements AutoCloseable {
     }
 
     /** Every statement that the reader sent since the server started. */
-    List<String> statementsOfReader() throws IOException {
+    public List<String> statementsOfReader() throws IOException {
         return Files.readAllLines(log).stream()
                 .filter(line -> line.startsWith("[" + READER + "]") && line.contains("LOG:"))
                 .map(line -> line.replaceFirst("^.*?(statement|execute [^:]*): ", ""))

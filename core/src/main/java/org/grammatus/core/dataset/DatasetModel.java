@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
@@ -43,6 +44,8 @@ public final class DatasetModel {
      * @param value the same, its names not resolved
      * @param role of a calculated field; measures are not added up
      * @param order of a calculated field's values
+     * @param hidden whether it is not offered when reports are made
+     * @param direction of groups that are ordered by a measure
      */
     public record NamedValue(
             String id,
@@ -54,7 +57,9 @@ public final class DatasetModel {
             Dataset.Role role,
             Optional<String> format,
             Optional<String> unit,
-            Optional<List<String>> order) {}
+            Optional<List<String>> order,
+            boolean hidden,
+            Optional<Report.Direction> direction) {}
 
     /**
      * A field with its type and home.

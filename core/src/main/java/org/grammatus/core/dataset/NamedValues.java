@@ -39,7 +39,9 @@ final class NamedValues {
                             c.role(),
                             c.format(),
                             c.unit(),
-                            c.order()));
+                            c.order(),
+                            c.hidden().orElse(false),
+                            Optional.empty()));
         }
         List<Dataset.Measure> measures = dataset.measures().orElse(List.of());
         for (int i = 0; i < measures.size(); i++) {
@@ -57,7 +59,9 @@ final class NamedValues {
                             Dataset.Role.NOT_ADDITIVE,
                             m.format(),
                             m.unit(),
-                            Optional.empty()));
+                            Optional.empty(),
+                            false,
+                            m.order()));
         }
         return named;
     }

@@ -12,8 +12,6 @@ import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
 
 /**
  * Rows of a dataset as its source has them, every field printed in its format.
@@ -37,7 +35,8 @@ public record DataRows(int all, int offset, List<List<String>> rows) {
     /** Some of the rows, in the order in which the source gave them. */
     public static DataRows of(
             DatasetReader reader, DatasetModel dataset, Optional<Only> only, int offset, int limit, LocalDate today) {
-        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
+        ReadableRows readable = ReadableRows.of(reader, dataset, today);
+        Star star = readable.star();
         int[] all = IntStream.range(0, star.rowCount())
                 .filter(only.map(o -> has(FieldColumn.of(star, dataset, o.field(), today), o.value()))
                         .orElse(row -> true))
@@ -49,6 +48,10 @@ public record DataRows(int all, int offset, List<List<String>> rows) {
             rows.add(new ArrayList<>());
         }
         for (String field : dataset.rowNames()) {
+            if (readable.missing().containsKey(field)) {
+                rows.forEach(row -> row.add(""));
+                continue;
+            }
             FieldColumn column = FieldColumn.of(star, dataset, field, today);
             int[] path = column.path();
             for (int i = 0; i < shown.length; i++) {

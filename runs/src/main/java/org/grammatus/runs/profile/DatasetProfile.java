@@ -8,16 +8,18 @@ import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.JoinMatch;
 import org.grammatus.core.table.Star;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
 
 /**
  * A dataset at a glance.
  *
  * @param tables by the dataset's order, the grain first
  * @param joins one for each table but the grain
+ * @param missing fields that the sources do not have any more
  */
-public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Field> fields) {
+public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Field> fields, List<Missing> missing) {
+
+    /** A field that cannot be read, and why. */
+    public record Missing(String id, String reason) {}
 
     /** How many rows a table has. */
     public record TableRows(String id, int rows) {}
@@ -39,7 +41,8 @@ public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Fiel
 
     /** Profiles all of a dataset; reads every field of it. */
     public static DatasetProfile of(DatasetReader reader, DatasetModel dataset, LocalDate today) {
-        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
+        ReadableRows readable = ReadableRows.of(reader, dataset, today);
+        Star star = readable.star();
         List<TableRows> tables = new ArrayList<>();
         List<Join> joins = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
@@ -50,9 +53,13 @@ public record DatasetProfile(List<TableRows> tables, List<Join> joins, List<Fiel
             }
         }
         List<Field> fields = dataset.rowNames().stream()
+                .filter(field -> !readable.missing().containsKey(field))
                 .map(field -> field(field, FieldColumn.of(star, dataset, field, today)))
                 .toList();
-        return new DatasetProfile(tables, joins, fields);
+        List<Missing> missing = readable.missing().entrySet().stream()
+                .map(entry -> new Missing(entry.getKey(), entry.getValue()))
+                .toList();
+        return new DatasetProfile(tables, joins, fields, missing);
     }
 
     private static Field field(String id, FieldColumn column) {

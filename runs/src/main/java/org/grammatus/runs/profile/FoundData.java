@@ -1,5 +1,6 @@
 package org.grammatus.runs.profile;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
@@ -9,8 +10,6 @@ import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
 
 /**
  * Where a text stands in a dataset's data.
@@ -36,8 +35,8 @@ public record FoundData(int all, List<Place> places) {
      */
     public record Place(String noun, String name, String field, String value, String by, String key, int rows) {}
 
-    public static FoundData of(DatasetReader reader, DatasetModel dataset, String text) {
-        Star star = reader.read(Reading.all(dataset), ReadProgress.SILENT);
+    public static FoundData of(DatasetReader reader, DatasetModel dataset, String text, LocalDate today) {
+        Star star = ReadableRows.of(reader, dataset, today).star();
         List<DataSearch.Found> found = DataSearch.of(text, star);
         return new FoundData(
                 found.size(),

@@ -123,7 +123,7 @@ class DatasetController {
     @GetMapping("/{id}/find")
     @Operation(operationId = "findData", summary = "Where a text stands in the data, whatever field holds it")
     FoundData find(@PathVariable("id") String id, @RequestParam("text") String text) {
-        return FoundData.of(reader, dataset(id), text);
+        return FoundData.of(reader, dataset(id), text, today());
     }
 
     /** When the rows were read that are shown; none before they are. */

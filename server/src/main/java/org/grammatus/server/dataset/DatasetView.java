@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.Report.Bucket;
 import org.grammatus.core.value.Kind;
 
@@ -56,6 +57,8 @@ record DatasetView(
      * @param formula the expression of a calculated field or measure
      * @param format its CLDR pattern where it has one of its own
      * @param order its values in their natural order, where it lists them
+     * @param hidden whether it is not offered when reports are made
+     * @param direction of groups that are ordered by it, for a measure that says so
      * @param value expression of its column
      * @param usual the total its column gets by itself
      * @param totals every total, by name
@@ -73,6 +76,8 @@ record DatasetView(
             Optional<String> format,
             Optional<String> unit,
             Optional<List<String>> order,
+            boolean hidden,
+            Optional<Report.Direction> direction,
             String value,
             Optional<LevelView> level,
             Optional<String> usual,
@@ -128,6 +133,8 @@ record DatasetView(
                 field.format(),
                 field.unit(),
                 field.order(),
+                field.hidden().orElse(false),
+                Optional.empty(),
                 dataset);
     }
 
@@ -141,6 +148,8 @@ record DatasetView(
                 value.format(),
                 value.unit(),
                 value.order(),
+                value.hidden(),
+                value.direction(),
                 dataset);
     }
 
@@ -153,6 +162,8 @@ record DatasetView(
             Optional<String> format,
             Optional<String> unit,
             Optional<List<String>> order,
+            boolean hidden,
+            Optional<Report.Direction> direction,
             DatasetModel dataset) {
         return new FieldView(
                 subject.id(),
@@ -167,6 +178,8 @@ record DatasetView(
                 format,
                 unit,
                 order,
+                hidden,
+                direction,
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
                         .map(level -> new LevelView(

@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.BuiltOn;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
@@ -27,6 +28,7 @@ import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
+import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 
 /**
@@ -241,20 +243,72 @@ public class Datasets {
         return insert(definition, base, account);
     }
 
+    /** What follows a renaming, in the same transaction. */
+    public interface Follower {
+
+        /** @param datasets ids of the dataset and of those that are built on it */
+        void follow(DSLContext records, Set<String> datasets);
+    }
+
+    /**
+     * Gives a field, calculated field or measure another id, here and in all datasets that are built on this one.
+     *
+     * @param base the revision that the renaming is made to
+     * @param follower makes what stands on them follow
+     * @return the new revision's number
+     * @throws ProblemException if there is no such field, or the new id cannot be had
+     * @throws NewerRevisionException if somebody saved since
+     */
+    public synchronized long rename(String id, Renaming renaming, long base, Account account, Follower follower) {
+        Saved before = saved(id);
+        if (before.revision() != base) {
+            throw new NewerRevisionException(
+                    before.revision(), author(id, before.revision()), "Nothing was renamed: look at that revision");
+        }
+        Dataset renamed = renaming.in(before.definition());
+        if (renamed.equals(before.definition())) {
+            throw new ProblemException(
+                    Problem.error("/from", "the dataset itself has no field \"" + renaming.from() + "\""));
+        }
+        // By way of the document, so that a wrong or taken id is refused as it is there.
+        Dataset checked = Definitions.readDataset(Definitions.write(renamed));
+        Map<String, Dataset> all = new TreeMap<>();
+        for (String built : builtOn(id)) {
+            all.put(
+                    built,
+                    built.equals(id) ? checked : renaming.in(byId.get(built).definition()));
+        }
+        Function<String, Optional<Dataset>> others =
+                other -> Optional.ofNullable(all.get(other)).or(() -> definition(other));
+        all.values().forEach(dataset -> model(dataset, others));
+        store.write().transaction(transaction -> {
+            all.forEach((built, dataset) ->
+                    write(transaction.dsl(), dataset, byId.get(built).revision(), account));
+            follower.follow(transaction.dsl(), all.keySet());
+        });
+        all.forEach((built, dataset) ->
+                byId.computeIfPresent(built, (i, saved) -> written(dataset, saved.revision() + 1)));
+        all.keySet().forEach(built -> byId.computeIfPresent(built, (i, saved) -> modelled(saved)));
+        return base + 1;
+    }
+
     private long insert(Dataset definition, long base, Account account) {
         model(definition);
-        store.write()
-                .insertInto(DATASET_REVISION)
+        write(store.write(), definition, base, account);
+        byId.put(definition.id(), modelled(written(definition, base + 1)));
+        List<String> dependents = new ArrayList<>(builtOn(definition.id()));
+        dependents.forEach(id -> byId.computeIfPresent(id, (i, saved) -> modelled(saved)));
+        return base + 1;
+    }
+
+    private void write(DSLContext records, Dataset definition, long base, Account account) {
+        records.insertInto(DATASET_REVISION)
                 .set(DATASET_REVISION.DATASET_ID, definition.id())
                 .set(DATASET_REVISION.NUMBER, base + 1)
                 .set(DATASET_REVISION.DEFINITION, Definitions.write(definition))
                 .set(DATASET_REVISION.ACCOUNT_ID, account.id())
                 .set(DATASET_REVISION.SAVED_AT, clock.millis())
                 .execute();
-        byId.put(definition.id(), modelled(written(definition, base + 1)));
-        List<String> dependents = new ArrayList<>(builtOn(definition.id()));
-        dependents.forEach(id -> byId.computeIfPresent(id, (i, saved) -> modelled(saved)));
-        return base + 1;
     }
 
     private String author(String id, long revision) {

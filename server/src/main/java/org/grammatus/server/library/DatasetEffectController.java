@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
@@ -19,16 +20,18 @@ import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.ProblemView;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
-/** What a change of a dataset would do to the reports that stand on it, told before it is saved. */
+/** What a change of a dataset does to the reports that stand on it: told before it is saved, or made to follow. */
 @RestController
-@RequestMapping("/api/datasets/{id}/effect")
+@RequestMapping("/api/datasets/{id}")
 class DatasetEffectController {
 
     private final Reports reports;
@@ -46,6 +49,68 @@ class DatasetEffectController {
     /** A changed document of the dataset. */
     record EffectBody(JsonNode definition) {}
 
+    /**
+     * A field's new name in expressions.
+     *
+     * @param base the revision of the dataset that it is given in
+     */
+    record RenameBody(String from, String to, long base) {}
+
+    /** The dataset's newest revision. */
+    record RenamedView(long revision) {}
+
+    /** A report that uses a field. */
+    record UsingReport(String id, String title) {}
+
+    /**
+     * What uses a field.
+     *
+     * @param reports that this person may see
+     * @param others how many more there are, private to other people
+     * @param datasets that are built on this one
+     */
+    record UsesView(List<UsingReport> reports, int others, List<String> datasets) {}
+
+    @GetMapping("/uses")
+    @Operation(operationId = "fieldUses", summary = "The reports that use a field")
+    UsesView uses(@PathVariable("id") String id, @RequestParam("field") String field, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        Renaming probe = new Renaming(field, field + "_");
+        List<UsingReport> using = new ArrayList<>();
+        List<String> built = new ArrayList<>();
+        int others = 0;
+        for (Datasets.Saved saved :
+                datasets.changed(datasets.require(id).definition()).values()) {
+            String dataset = saved.definition().id();
+            if (!dataset.equals(id)) {
+                built.add(saved.definition().label());
+            }
+            for (Reports.Standing standing : reports.standingOn(dataset, account)) {
+                Report report = standing.report();
+                if (probe.in(report).equals(report)) {
+                    continue;
+                }
+                if (standing.visible()) {
+                    using.add(new UsingReport(report.id(), report.title()));
+                } else {
+                    others++;
+                }
+            }
+        }
+        return new UsesView(using, others, built);
+    }
+
+    @PostMapping("/renaming")
+    @Operation(
+            operationId = "renameField",
+            summary = "Gives a field another name in expressions, and makes all that uses it follow")
+    RenamedView rename(@PathVariable("id") String id, @RequestBody RenameBody body, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        Renaming renaming = new Renaming(body.from(), body.to());
+        return new RenamedView(datasets.rename(
+                id, renaming, body.base(), account, (records, all) -> reports.follow(records, renaming, all, account)));
+    }
+
     /** A report or dataset that could not be used any more, with the places that are to be mended. */
     record Broken(String id, String title, List<ProblemView> problems) {}
 
@@ -58,7 +123,7 @@ class DatasetEffectController {
      */
     record EffectView(List<Broken> broken, int others, List<Broken> datasets) {}
 
-    @PostMapping
+    @PostMapping("/effect")
     @Operation(
             operationId = "datasetEffect",
             summary = "The reports and datasets that a changed dataset would break, and where")

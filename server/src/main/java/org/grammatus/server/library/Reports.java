@@ -9,10 +9,13 @@ import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
@@ -226,6 +229,46 @@ public class Reports {
         return base + 1;
     }
 
+    /**
+     * Makes every report on some datasets follow a field's new name, private ones of others and drafts among them: what they show
+     * stays the same.
+     *
+     * @param account who renames
+     */
+    void follow(DSLContext records, Renaming renaming, Set<String> datasets, Account account) {
+        records.select(REPORT.DEFINITION, REPORT.REVISION)
+                .from(REPORT)
+                .fetch(row -> Map.entry(Definitions.readReport(row.value1()), row.value2()))
+                .forEach(saved -> {
+                    Report report = saved.getKey();
+                    Report renamed = renaming.in(report);
+                    if (datasets.contains(report.dataset()) && !renamed.equals(report)) {
+                        write(records, renamed, saved.getValue(), account);
+                        carryDrafts(records, report.id(), saved.getValue());
+                    }
+                });
+        records.selectFrom(DRAFT)
+                .fetch()
+                .forEach(draft -> renamedDraft(draft.getDefinition(), renaming, datasets)
+                        .ifPresent(definition -> {
+                            draft.setDefinition(definition);
+                            draft.store();
+                        }));
+    }
+
+    /** A draft may be wrong in the middle of an edit; such a one stays as it is. */
+    private static Optional<String> renamedDraft(String definition, Renaming renaming, Set<String> datasets) {
+        try {
+            Report report = Definitions.readReport(definition);
+            return Optional.of(report)
+                    .filter(r -> datasets.contains(r.dataset()))
+                    .map(renaming::in)
+                    .map(Definitions::write);
+        } catch (ProblemException e) {
+            return Optional.empty();
+        }
+    }
+
     private NewerRevisionException newer(String id, long revision) {
         String by = store.read()
                 .select(ACCOUNT.DISPLAY_NAME)
@@ -348,6 +391,8 @@ public class Reports {
                         .set(REPORT.FIELDS, fields(starter))
                         .where(REPORT.ID.eq(id))
                         .and(REPORT.STARTER.isTrue())
+                        // One that followed a field's new name keeps to that.
+                        .and(REPORT.REVISION.eq(1L))
                         .execute();
             }
         }

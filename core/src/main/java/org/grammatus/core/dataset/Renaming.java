@@ -1,0 +1,178 @@
+package org.grammatus.core.dataset;
+
+import java.util.List;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.RenamedText;
+
+/**
+ * Gives a field, calculated field or measure another id, in the dataset and in all that uses it.
+ *
+ * @param from the id it has
+ * @param to the id it gets
+ */
+public record Renaming(String from, String to) {
+
+    /** The dataset with the other id. Also one that is built on it, where the id is only used. */
+    public Dataset in(Dataset dataset) {
+        return new Dataset(
+                dataset.format(),
+                dataset.version(),
+                dataset.id(),
+                dataset.label(),
+                dataset.description(),
+                dataset.builtOn(),
+                dataset.calendar(),
+                dataset.grain(),
+                dataset.tables().stream().map(this::table).toList(),
+                dataset.joins(),
+                dataset.fields().stream().map(this::field).toList(),
+                dataset.calculated()
+                        .map(list -> list.stream().map(this::calculated).toList()),
+                dataset.measures().map(list -> list.stream().map(this::measure).toList()));
+    }
+
+    private Dataset.Table table(Dataset.Table t) {
+        return new Dataset.Table(
+                t.id(),
+                t.source(),
+                t.table(),
+                t.key(),
+                t.noun(),
+                t.code().map(this::id),
+                t.name().map(this::id));
+    }
+
+    private Dataset.Field field(Dataset.Field f) {
+        return new Dataset.Field(
+                id(f.id()),
+                f.table(),
+                f.column(),
+                f.label(),
+                f.description(),
+                f.type(),
+                f.scale(),
+                f.role(),
+                f.format(),
+                f.unit(),
+                f.order(),
+                f.hidden());
+    }
+
+    private Dataset.Calculated calculated(Dataset.Calculated c) {
+        return new Dataset.Calculated(
+                id(c.id()),
+                c.label(),
+                c.description(),
+                expression(c.value()),
+                c.role(),
+                c.format(),
+                c.unit(),
+                c.order(),
+                c.hidden());
+    }
+
+    private Dataset.Measure measure(Dataset.Measure m) {
+        return new Dataset.Measure(
+                id(m.id()), m.label(), m.description(), expression(m.value()), m.format(), m.unit(), m.order());
+    }
+
+    /** A report that stands on the dataset, with the other id wherever it used the one before. */
+    public Report in(Report report) {
+        return new Report(
+                report.format(),
+                report.version(),
+                report.id(),
+                report.title(),
+                report.description(),
+                report.dataset(),
+                report.locale(),
+                report.prompts().stream().map(this::prompt).toList(),
+                report.filters().stream().map(this::filter).toList(),
+                report.blocks().stream().map(this::block).toList(),
+                report.page());
+    }
+
+    private Report.Prompt prompt(Report.Prompt p) {
+        return new Report.Prompt(
+                p.id(),
+                p.name(),
+                p.type(),
+                p.label(),
+                p.help(),
+                p.required(),
+                p.field().map(this::id),
+                p.defaultAnswer());
+    }
+
+    private Report.Filter filter(Report.Filter f) {
+        return new Report.Filter(
+                f.id(),
+                f.kind(),
+                f.field().map(this::id),
+                f.comparison(),
+                f.values(),
+                f.prompt(),
+                f.where().map(this::expression),
+                f.off());
+    }
+
+    private Report.Block block(Report.Block b) {
+        return new Report.Block(
+                b.id(),
+                b.kind(),
+                b.levels().stream().map(this::level).toList(),
+                b.columns().stream().map(this::column).toList(),
+                b.totals().stream().map(this::total).toList(),
+                b.counts(),
+                b.highlights().stream().map(this::highlight).toList(),
+                new Report.Rows(b.rows().shown(), terms(b.rows().order())));
+    }
+
+    private Report.Level level(Report.Level l) {
+        return new Report.Level(
+                l.id(),
+                l.name(),
+                expression(l.key()),
+                l.bucket(),
+                l.label().map(this::expression),
+                terms(l.order()),
+                l.header(),
+                l.headerText().map(this::template),
+                l.footer(),
+                l.footerText().map(this::template),
+                l.newPage(),
+                l.off());
+    }
+
+    private List<Report.OrderTerm> terms(List<Report.OrderTerm> terms) {
+        return terms.stream()
+                .map(term -> new Report.OrderTerm(term.id(), expression(term.by()), term.direction()))
+                .toList();
+    }
+
+    private Report.Column column(Report.Column c) {
+        return new Report.Column(
+                c.id(), c.label(), expression(c.value()), c.format(), c.align(), c.width(), c.once(), c.off());
+    }
+
+    private Report.Total total(Report.Total t) {
+        return new Report.Total(t.id(), t.column(), expression(t.value()), t.format(), t.cells());
+    }
+
+    private Report.Highlight highlight(Report.Highlight h) {
+        return new Report.Highlight(h.id(), h.label(), expression(h.when()), h.look(), h.off());
+    }
+
+    private String id(String id) {
+        return id.equals(from) ? to : id;
+    }
+
+    private String expression(String text) {
+        return RenamedText.expression(text, from, to);
+    }
+
+    private String template(String text) {
+        return RenamedText.template(text, from, to);
+    }
+}
