@@ -22,6 +22,7 @@ export type DataRows = components['schemas']['DataRows']
 export type FoundData = components['schemas']['FoundData']
 export type FoundPlace = components['schemas']['Place']
 export type CheckView = components['schemas']['CheckView']
+export type UsesView = components['schemas']['UsesView']
 export type EffectView = components['schemas']['EffectView']
 export type SourceLine = components['schemas']['SourceLine']
 export type SourceDetail = components['schemas']['SourceDetail']
@@ -191,6 +192,10 @@ export const api = {
     post<CheckView>(`/api/datasets/${id(dataset)}/check`, { definition, value }),
   datasetEffect: (dataset: string, definition: DatasetDefinition) =>
     post<EffectView>(`/api/datasets/${id(dataset)}/effect`, { definition }),
+  fieldUses: (dataset: string, field: string) =>
+    get<UsesView>(`/api/datasets/${id(dataset)}/uses?field=${id(field)}`),
+  renameField: (dataset: string, from: string, to: string, base: number) =>
+    post<{ revision: number }>(`/api/datasets/${id(dataset)}/renaming`, { from, to, base }),
   saveDataset: (dataset: string, definition: DatasetDefinition, base: number) =>
     send('PUT', `/api/datasets/${id(dataset)}`, { definition, base }),
   readingOf: (dataset: string) => get<{ readAt?: string }>(`/api/datasets/${id(dataset)}/reading`),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { perRow } from './perRow'
+import { offered, perRow } from './perRow'
 import { ranked } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
@@ -12,7 +12,7 @@ const emit = defineEmits<{ pick: [field: FieldView] }>()
 const sought = ref('')
 const shown = computed(() =>
   ranked(
-    props.dataset.fields.filter((field) => props.accept?.(field) ?? true),
+    offered(props.dataset.fields).filter((field) => props.accept?.(field) ?? true),
     sought.value,
   ),
 )

@@ -9,6 +9,7 @@ import FieldForm from './FieldForm.vue'
 import FieldPanel from './FieldPanel.vue'
 import FindValue from './FindValue.vue'
 import JoinSentences from './JoinSentences.vue'
+import ManyFields from './ManyFields.vue'
 import SampleRows from './SampleRows.vue'
 import { useDataset } from './useDataset'
 import type { FoundPlace } from '@/api/client'
@@ -19,7 +20,7 @@ const NewReportDialog = defineAsyncComponent(() => import('@/library/NewReportDi
 const props = defineProps<{ id?: string }>()
 const route = useRoute()
 const router = useRouter()
-const { datasets, dataset, profile, problem, reload } = useDataset(() => props.id)
+const { datasets, dataset, profile, problem, readAt, reload, readAgain } = useDataset(() => props.id)
 
 const text = words.data
 const making = ref(false)
@@ -48,6 +49,9 @@ const editTitle = computed(() => {
   return label !== undefined || made === 'READ' ? text.edit.field(label ?? '') : text.edit.add[made]
 })
 
+/** Fields that are changed together. */
+const ticked = ref<string[]>([])
+
 function add(made: 'CALCULATED' | 'MEASURE') {
   edited.value = { made }
   void look({ show: 'fields', field: undefined })
@@ -55,6 +59,7 @@ function add(made: 'CALCULATED' | 'MEASURE') {
 
 async function onSaved(id?: string) {
   edited.value = undefined
+  ticked.value = []
   await reload()
   await look({ field: id })
 }
@@ -62,7 +67,10 @@ async function onSaved(id?: string) {
 // What was typed stays while other fields are looked at.
 watch(
   () => props.id,
-  () => (edited.value = undefined),
+  () => {
+    edited.value = undefined
+    ticked.value = []
+  },
 )
 
 const showRows = (by: string, is: string) => look({ show: 'rows', by, is, field: undefined })
@@ -105,6 +113,13 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
           }}</template>
           <template v-else>{{ text.reading }} …</template>
           {{ dataset.description }}
+          <template v-if="readAt">
+            <span class="age">{{ text.readAt(readAt) }}</span>
+            <Button :label="text.readAgain" icon="pi pi-refresh" text size="small" @click="readAgain" />
+          </template>
+        </p>
+        <p v-if="profile?.missing.length" class="problem" role="alert">
+          {{ text.missing(profile.missing.length) }}
         </p>
         <JoinSentences :dataset="dataset" :profile="profile" />
         <div class="tools">
@@ -122,6 +137,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         </div>
         <FieldDictionary
           v-if="shape === 'fields'"
+          v-model:ticked="ticked"
           :dataset="dataset"
           :profile="profile"
           :chosen="field?.id"
@@ -138,8 +154,15 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
       </template>
     </div>
     <aside v-if="dataset && (edited || field || shape === 'fields')" class="side">
+      <ManyFields
+        v-if="ticked.length > 1"
+        :dataset="dataset.id"
+        :ids="ticked"
+        @saved="onSaved()"
+        @close="ticked = []"
+      />
       <FieldForm
-        v-if="edited"
+        v-else-if="edited"
         :key="`${edited.made} ${edited.id}`"
         :dataset="dataset"
         :edited="{ dataset: dataset.id, made: edited.made, id: edited.id }"
@@ -245,6 +268,9 @@ h1 {
   background: var(--panel);
   border-left: 1px solid var(--line);
   overflow-y: auto;
+}
+.age {
+  color: var(--quiet);
 }
 .problem {
   color: var(--danger);

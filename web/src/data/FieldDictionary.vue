@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { DatasetProfile, DatasetView, FieldView } from '@/api/client'
@@ -8,6 +9,8 @@ import { words } from '@/words'
 
 /** The dataset's fields by home table, each with what it is and what its values are like. */
 const props = defineProps<{ dataset: DatasetView; profile?: DatasetProfile; chosen?: string }>()
+/** Ids of fields that are to be changed together. */
+const ticked = defineModel<string[]>('ticked', { required: true })
 const emit = defineEmits<{ choose: [id: string]; add: [made: 'CALCULATED' | 'MEASURE'] }>()
 
 const text = words.data
@@ -18,7 +21,11 @@ const groups = computed(() => {
   const described = (list: FieldView[]) =>
     list
       .filter((field) => fits(field.label) || fits(field.id))
-      .map((field) => ({ ...field, seen: props.profile?.fields.find((f) => f.id === field.id) }))
+      .map((field) => ({
+        ...field,
+        seen: props.profile?.fields.find((f) => f.id === field.id),
+        missing: props.profile?.missing.find((f) => f.id === field.id)?.reason,
+      }))
   const tables = props.dataset.tables.map((table) => {
     const rows = props.profile?.tables.find((t) => t.id === table.id)?.rows
     const { one, other } = text.rowNoun
@@ -90,6 +97,13 @@ function step(event: KeyboardEvent, by: number) {
         </tr>
         <tr v-for="field in group.fields" :key="field.id" :class="{ chosen: field.id === chosen }">
           <th scope="row">
+            <Checkbox
+              v-model="ticked"
+              :value="field.id"
+              size="small"
+              :aria-label="text.edit.tick(field.label)"
+              :title="text.edit.tick(field.label)"
+            />
             <button
               type="button"
               class="entry"
@@ -103,12 +117,15 @@ function step(event: KeyboardEvent, by: number) {
             </button>
           </th>
           <td class="kind">{{ text.kind(field) }}</td>
-          <td v-if="field.formula" class="formula" :title="field.formula">{{ field.formula }}</td>
+          <td v-if="field.missing" class="missing" colspan="3">{{ field.missing }}</td>
+          <td v-else-if="field.formula" class="formula" :title="field.formula">{{ field.formula }}</td>
           <td v-else class="samples" :title="field.seen?.samples.join(', ')">
             {{ field.seen?.samples.map((s) => s || text.profile.emptyText).join(', ') }}
           </td>
-          <td class="number">{{ field.seen && text.number(field.seen.distinct) }}</td>
-          <td class="number">{{ field.seen && text.share(field.seen.blank, field.seen.rows) }}</td>
+          <td v-if="!field.missing" class="number">{{ field.seen && text.number(field.seen.distinct) }}</td>
+          <td v-if="!field.missing" class="number">
+            {{ field.seen && text.share(field.seen.blank, field.seen.rows) }}
+          </td>
         </tr>
       </tbody>
     </table>
@@ -180,10 +197,16 @@ tbody tr.chosen {
 }
 tbody th[scope='row'] {
   text-align: left;
-  padding: 0;
+  padding: 0 0 0 0.6rem;
+}
+tbody th[scope='row'] :deep(.p-checkbox) {
+  vertical-align: middle;
+}
+.missing {
+  color: var(--danger);
 }
 .entry {
-  width: 100%;
+  width: calc(100% - 1.6rem);
   border: 0;
   background: none;
   color: inherit;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import type { Details } from './dictionary'
@@ -17,11 +18,12 @@ const emit = defineEmits<{ saved: [id?: string]; close: [] }>()
 
 const text = words.data.edit
 const details = ref<Details>({ label: '', role: props.edited.made === 'CALCULATED' ? 'additive' : undefined })
-const { id, check, effect, problem, saving, save, remove } = useEntry(props.edited, details)
+const { id, name, uses, check, effect, problem, saving, save, remove } = useEntry(props.edited, details)
 const removing = ref(false)
 
 const made = props.edited.made
 const roles = Object.entries(text.roles).map(([value, label]) => ({ value, label }))
+const directions = Object.entries(text.directions).map(([value, label]) => ({ value, label }))
 const names = computed(() =>
   props.dataset.fields
     .filter((field) => field.id !== props.edited.id && (made === 'MEASURE' || field.made !== 'MEASURE'))
@@ -72,8 +74,14 @@ function startRemoving() {
 <template>
   <form :aria-label="title" @submit.prevent="submit" @keydown.esc.stop="emit('close')">
     <h2>{{ title }}</h2>
-    <InspectorField :label="text.label" :hint="id && `${words.data.profile.name}: ${id}`">
+    <InspectorField
+      :label="text.label"
+      :hint="id && !edited.id ? `${words.data.profile.name}: ${id}` : undefined"
+    >
       <TextInput v-model="details.label" v-focus />
+    </InspectorField>
+    <InspectorField v-if="edited.id" :label="words.data.profile.name" :hint="text.nameHint">
+      <TextInput v-model="name" />
     </InspectorField>
     <InspectorField v-if="made !== 'READ'" :label="text.value" :hint="text.valueHint[made]" :problem="fault">
       <ExpressionInput
@@ -126,10 +134,35 @@ function startRemoving() {
     <InspectorField :label="text.format" :hint="text.formatHint"
       ><TextInput v-model="details.format"
     /></InspectorField>
+    <InspectorField v-if="made === 'MEASURE'" v-slot="{ id: input }" :label="text.direction">
+      <Select
+        v-model="details.direction"
+        :input-id="input"
+        :aria-label="text.direction"
+        :options="directions"
+        option-label="label"
+        option-value="value"
+        show-clear
+        :placeholder="text.usualDirection"
+        size="small"
+        fluid
+      />
+    </InspectorField>
     <InspectorField :label="text.unit"><TextInput v-model="details.unit" /></InspectorField>
     <InspectorField :label="text.description"
       ><TextInput v-model="details.description" long
     /></InspectorField>
+    <label v-if="made !== 'MEASURE'" class="tick">
+      <Checkbox v-model="details.hidden" binary /> {{ text.hidden }}
+    </label>
+    <div v-if="uses" class="effect" role="alert">
+      <p>{{ text.follows(uses.reports.length + uses.others + uses.datasets.length) }}</p>
+      <ul>
+        <li v-for="report in uses.reports" :key="report.id">{{ report.title }}</li>
+        <li v-for="label in uses.datasets" :key="label">{{ label }}</li>
+      </ul>
+      <p v-if="uses.others">{{ text.othersFollow(uses.others) }}</p>
+    </div>
     <div v-if="pointed" class="effect" role="alert">
       <p v-if="effect!.broken.length">{{ text.effect(effect!.broken.length) }}</p>
       <ul>
@@ -163,7 +196,7 @@ function startRemoving() {
       <Button :label="text.cancel" text severity="secondary" size="small" @click="emit('close')" />
       <Button
         type="submit"
-        :label="pointed ? text.saveAnyway : text.save"
+        :label="pointed ? text.saveAnyway : uses ? text.renameAll : text.save"
         size="small"
         :disabled="saving || (!!fault && !removing)"
       />
@@ -194,6 +227,11 @@ h2 {
 .quiet,
 small {
   color: var(--quiet);
+}
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
 }
 .fill {
   justify-self: start;

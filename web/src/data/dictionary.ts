@@ -21,7 +21,13 @@ export interface Details {
   unit?: string
   /** A text's values in their natural order. */
   order?: string[]
+  hidden?: boolean
+  /** Of groups that are ordered by a measure. */
+  direction?: Measure['order']
 }
+
+/** What several entries can be given at once; what is not said stays as each has it. */
+export type Shared = Pick<Details, 'role' | 'format' | 'unit' | 'hidden'>
 
 const entries = (definition: DatasetDefinition): Entry[] => [
   ...definition.fields,
@@ -44,13 +50,36 @@ export function entryAt(definition: DatasetDefinition, pointer: string): Entry |
 
 /** A dictionary with one entry changed, wherever it stands. */
 export function withChange(definition: DatasetDefinition, id: string, details: Details): DatasetDefinition {
-  const change = <E extends Entry>(list: E[]) =>
-    list.map((entry) => (entry.id === id ? (stripped({ ...entry, ...details }) as E) : entry))
+  const { direction, ...rest } = details
+  return withEach(definition, (entry, isMeasure) =>
+    entry.id !== id
+      ? entry
+      : { ...entry, ...rest, ...(isMeasure && { order: direction, hidden: undefined }) },
+  )
+}
+
+/** A dictionary with several entries changed in the same way. */
+export function withShared(definition: DatasetDefinition, ids: string[], shared: Shared): DatasetDefinition {
+  return withEach(definition, (entry, isMeasure) => {
+    if (!ids.includes(entry.id)) {
+      return entry
+    }
+    const { format, unit } = shared
+    return isMeasure ? { ...entry, ...stripped({ format, unit }) } : { ...entry, ...stripped(shared) }
+  })
+}
+
+function withEach(
+  definition: DatasetDefinition,
+  change: (entry: Entry, isMeasure: boolean) => object,
+): DatasetDefinition {
+  const each = <E extends Entry>(list: E[], isMeasure = false) =>
+    list.map((entry) => stripped(change(entry, isMeasure)) as E)
   return {
     ...definition,
-    fields: change(definition.fields),
-    ...(definition.calculated && { calculated: change(definition.calculated) }),
-    ...(definition.measures && { measures: change(definition.measures) }),
+    fields: each(definition.fields),
+    ...(definition.calculated && { calculated: each(definition.calculated) }),
+    ...(definition.measures && { measures: each(definition.measures, true) }),
   }
 }
 
@@ -59,16 +88,19 @@ export function withEntry(
   definition: DatasetDefinition,
   made: 'CALCULATED' | 'MEASURE',
   id: string,
-  { role, order, value = '', ...details }: Details,
+  { role, order, direction, hidden, value = '', ...details }: Details,
 ): DatasetDefinition {
   const measure = stripped({ id, ...details, value })
   return made === 'MEASURE'
-    ? { ...definition, measures: [...(definition.measures ?? []), measure] }
+    ? {
+        ...definition,
+        measures: [...(definition.measures ?? []), stripped({ ...measure, order: direction })],
+      }
     : {
         ...definition,
         calculated: [
           ...(definition.calculated ?? []),
-          stripped({ ...measure, role: role ?? 'descriptive', order: order as Calculated['order'] }),
+          stripped({ ...measure, role: role ?? 'descriptive', order: order as Calculated['order'], hidden }),
         ],
       }
 }
@@ -105,7 +137,11 @@ export function freeId(definition: DatasetDefinition, label: string): string {
 function stripped<T extends object>(object: T): T {
   return Object.fromEntries(
     Object.entries(object).filter(
-      ([, value]) => value !== undefined && value !== '' && !(Array.isArray(value) && value.length === 0),
+      ([, value]) =>
+        value !== undefined &&
+        value !== '' &&
+        value !== false &&
+        !(Array.isArray(value) && value.length === 0),
     ),
   ) as T
 }

@@ -9,6 +9,8 @@ export function useDataset(id: () => string | undefined) {
   const dataset = ref<DatasetView>()
   const profile = ref<DatasetProfile>()
   const problem = ref('')
+  /** When the rows were read that are shown. */
+  const readAt = ref<string>()
 
   /** @param keep whether what is shown stays until the new is there */
   async function load(wanted: string | undefined, keep = false) {
@@ -27,8 +29,10 @@ export function useDataset(id: () => string | undefined) {
       }
       dataset.value = found
       const measured = await api.datasetProfile(wanted)
+      const reading = await api.readingOf(wanted)
       if (wanted === id()) {
         profile.value = measured
+        readAt.value = reading.readAt
       }
     } catch (e) {
       problem.value = (e as Error).message
@@ -52,5 +56,15 @@ export function useDataset(id: () => string | undefined) {
     { immediate: true },
   )
   watch(id, (wanted) => load(wanted), { immediate: true })
-  return { datasets, dataset, profile, problem, reload: () => load(id(), true) }
+
+  async function readAgain() {
+    try {
+      await api.readAgain(id()!)
+    } catch (e) {
+      problem.value = (e as Error).message
+    }
+    await load(id(), true)
+  }
+
+  return { datasets, dataset, profile, problem, readAt, reload: () => load(id(), true), readAgain }
 }

@@ -10,7 +10,7 @@ import {
   type Details,
   type Made,
 } from './dictionary'
-import { api, ApiError, type CheckView, type EffectView } from '@/api/client'
+import { api, ApiError, type CheckView, type EffectView, type UsesView } from '@/api/client'
 import { words } from '@/words'
 
 const PAUSE_MILLIS = 300
@@ -47,6 +47,10 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
   let waiting: ReturnType<typeof setTimeout> | undefined
   let latest = 0
 
+  /** The name that expressions call it by, where it is to be another. */
+  const name = ref(edited.id)
+  const uses = ref<UsesView>()
+
   const id = computed(() => edited.id ?? (opened.value && freeId(opened.value, details.value.label)) ?? '')
 
   /** As it is kept: lines of an order that are still empty are none. */
@@ -69,6 +73,8 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
           role: 'role' in entry ? entry.role : undefined,
           value: 'value' in entry ? entry.value : undefined,
           order: 'order' in entry && Array.isArray(entry.order) ? entry.order : undefined,
+          direction: 'order' in entry && typeof entry.order === 'string' ? entry.order : undefined,
+          hidden: 'hidden' in entry ? entry.hidden : undefined,
         }
       }
     } catch (e) {
@@ -96,6 +102,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
     }
   }
 
+  watch(name, () => (uses.value = undefined))
   watch(
     [details, opened],
     () => {
@@ -150,16 +157,40 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
     }
   }
 
-  function save() {
+  async function save() {
     if (!details.value.label.trim()) {
       problem.value = text.unlabelled
-      return Promise.resolve(undefined)
+      return undefined
     }
-    return put((newest, at) => applied(newest, at))
+    const renaming = edited.id && name.value && name.value !== edited.id
+    if (renaming && !uses.value) {
+      uses.value = await api.fieldUses(edited.dataset, edited.id!).catch((e: Error) => {
+        problem.value = e.message
+        return undefined
+      })
+      return undefined
+    }
+    const saved = await put((newest, at) => applied(newest, at))
+    return saved && renaming ? rename(saved, name.value!) : saved
+  }
+
+  /** Everything that uses the entry follows its new name. */
+  async function rename(from: string, to: string) {
+    saving.value = true
+    try {
+      const { revision } = await api.datasetEditing(edited.dataset)
+      await api.renameField(edited.dataset, from, to, revision)
+      return to
+    } catch (e) {
+      problem.value = (e as Error).message
+      return undefined
+    } finally {
+      saving.value = false
+    }
   }
 
   const remove = () => put((newest, at) => withoutEntry(newest, at))
 
   void load()
-  return { id, check, effect, problem, saving, save, remove }
+  return { id, name, uses, check, effect, problem, saving, save, remove }
 }

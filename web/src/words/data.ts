@@ -1,5 +1,6 @@
 import type { components } from '@/api/schema'
 
+const time = new Intl.DateTimeFormat('en-GB', { timeStyle: 'short' })
 const whole = new Intl.NumberFormat('en-GB')
 const share = new Intl.NumberFormat('en-GB', { style: 'percent', maximumFractionDigits: 1 })
 const counted = (count: number, one: string, other: string) =>
@@ -53,8 +54,10 @@ export const data = {
     blank: 'Blank',
     distinct: 'Different',
   },
-  kind: ({ type, role, unit, made }: Pick<FieldView, 'type' | 'role' | 'unit' | 'made'>) =>
-    [kinds[type], unit, made === 'MEASURE' ? '' : roles[role]].filter(Boolean).join(' · '),
+  kind: ({ type, role, unit, made, hidden }: Pick<FieldView, 'type' | 'role' | 'unit' | 'made' | 'hidden'>) =>
+    [kinds[type], unit, made === 'MEASURE' ? '' : roles[role], hidden ? 'not offered' : '']
+      .filter(Boolean)
+      .join(' · '),
   home: (table: string, rows: string) => `${capital(table)}: ${rows}`,
   capital,
   share: (part: number, all: number) =>
@@ -103,8 +106,10 @@ export const data = {
   earlier: 'Earlier rows',
   later: 'Later rows',
   reading: 'Reading the data',
+  missing: (count: number) =>
+    `${counted(count, 'field is', 'fields are')} not in the source any more. What needs them does not run; the rest does.`,
   unusable: 'Cannot be used until mended',
-  readAt: (when: string) => `Read ${when}.`,
+  readAt: (when: string) => `Read at ${time.format(new Date(when))}.`,
   readAgain: 'Read again',
   report: 'New report on it',
   edit: {
@@ -132,6 +137,24 @@ export const data = {
     format: 'Format',
     formatHint: 'A CLDR pattern, such as #,##0.00 or d MMM y',
     unit: 'Unit or currency',
+    nameHint: 'Changed here, it changes in every report and dataset that uses it',
+    direction: 'Groups ordered by it',
+    directions: { descending: 'largest first', ascending: 'smallest first' },
+    usualDirection: 'largest first',
+    hidden: 'Not offered when reports are made',
+    follows: (count: number) =>
+      count
+        ? `${counted(count, 'report or dataset uses', 'reports and datasets use')} it and will follow its new name:`
+        : 'Nothing uses it yet.',
+    othersFollow: (count: number) =>
+      `${counted(count, 'private report', 'private reports')} of other people will follow, too.`,
+    renameAll: 'Rename everywhere',
+    many: (count: number) => `${whole.format(count)} fields at once`,
+    manyHint: 'What you leave empty stays as each field has it.',
+    asIs: 'as it is',
+    hide: { true: 'not offered', false: 'offered' },
+    hiding: 'When reports are made',
+    tick: (label: string) => `Choose ${label} to change several at once`,
     save: 'Save for all reports',
     saveAnyway: 'Save all the same',
     cancel: 'Cancel',

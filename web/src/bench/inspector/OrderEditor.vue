@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import { block, freeId } from '../edits/report'
 import { setOrder } from '../edits/order'
-import { perRow } from '../perRow'
+import { offered, perRow } from '../perRow'
 import type { DatasetView, Order, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -29,7 +29,7 @@ const choices = computed(() => {
         .filter((field) => !perRow(field) && !totals.some((total) => total.value === field.usual))
         .map((field) => ({ value: field.usual!, label: field.label }))
     : []
-  const fields = props.dataset.fields
+  const fields = offered(props.dataset.fields)
     .filter(perRow)
     .map((field) => ({ value: field.value, label: field.label }))
   const known = [...measured, ...measures, ...fields]
@@ -38,10 +38,16 @@ const choices = computed(() => {
     .map((term) => ({ value: term.by, label: term.by }))
   return [...known, ...own]
 })
-/** Figures of a group begin with the largest. */
-const isFigure = (by: string) =>
-  block(props.report).totals.some((total) => total.value === by) ||
-  props.dataset.fields.some((field) => !perRow(field) && field.usual === by)
+/** Figures of a group begin with the largest, unless their measure says otherwise. */
+function usualDirection(by: string): Order['direction'] {
+  const measure = props.dataset.fields.find((field) => !perRow(field) && field.usual === by)
+  if (measure?.direction) {
+    return measure.direction === 'ASCENDING' ? 'ascending' : 'descending'
+  }
+  return measure || block(props.report).totals.some((total) => total.value === by)
+    ? 'descending'
+    : 'ascending'
+}
 const directions = [
   { value: 'ascending', label: text.ascending },
   { value: 'descending', label: text.descending },
@@ -67,7 +73,7 @@ function add() {
   const by = choices.value.find((choice) => !order.value.some((term) => term.by === choice.value))?.value
   if (by) {
     const id = freeId(props.report, `o-${props.level ?? 'rows'}`)
-    set([...order.value, { id, by, direction: isFigure(by) ? 'descending' : 'ascending' }])
+    set([...order.value, { id, by, direction: usualDirection(by) }])
   }
 }
 </script>

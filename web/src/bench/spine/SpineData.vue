@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { perRow } from '../perRow'
+import { offered, perRow } from '../perRow'
 import { ranked } from '../ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
@@ -12,7 +12,7 @@ const emit = defineEmits<{ column: [field: FieldView]; level: [field: FieldView]
 
 const isOpen = ref(props.open)
 const sought = ref('')
-const shown = computed(() => ranked(props.dataset.fields, sought.value))
+const shown = computed(() => ranked(offered(props.dataset.fields), sought.value))
 const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)?.noun ?? table
 </script>
 
