@@ -102,7 +102,6 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
           <Button
             :label="words.compose.change"
             text
-            severity="secondary"
             @click="router.push({ name: 'compose', params: { id: dataset!.id } })"
           />
           <Button :label="text.report" icon="pi pi-plus" outlined @click="making = true" />

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
-import Password from 'primevue/password'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref, watch } from 'vue'
 import { api, ApiError, type SourceBody, type SourceLine } from '@/api/client'
@@ -115,15 +114,8 @@ async function remove() {
       <InspectorField :label="text.user" :hint="text.userHint" :problem="faults.user"
         ><TextInput v-model="body.user"
       /></InspectorField>
-      <InspectorField v-slot="{ id }" :label="text.password" :hint="line && text.passwordKept">
-        <Password
-          v-model="body.password"
-          :input-id="id"
-          :feedback="false"
-          size="small"
-          fluid
-          :input-props="{ autocomplete: 'new-password' }"
-        />
+      <InspectorField :label="text.password" :hint="line && text.passwordKept">
+        <TextInput v-model="body.password" type="password" autocomplete="new-password" />
       </InspectorField>
     </template>
     <p v-if="busy" class="quiet" role="status">{{ text.trying }}</p>

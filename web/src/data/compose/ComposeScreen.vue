@@ -104,7 +104,6 @@ async function save() {
             icon="pi pi-undo"
             text
             size="small"
-            severity="secondary"
             :disabled="!past.length || busy"
             @click="composition.undo"
           />

@@ -14,6 +14,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Plan;
@@ -168,7 +169,18 @@ public final class Printed {
     /** A column's cell in a group printed as a line. */
     public String lineCell(int column, int node) {
         int depth = grouped.tree().depthOf(node);
-        return columnFormats.get(column).format(grouped.cells().get(depth).get(column), grouped.within(node));
+        Column cells = grouped.cells().get(depth).get(column);
+        int within = grouped.within(node);
+        return cells.isNull(within) && isKeyOf(depth, column)
+                ? Words.NONE
+                : columnFormats.get(column).format(cells, within);
+    }
+
+    /** Whether a column says what the groups of a level are called; a blank there would leave a group without a name. */
+    private boolean isKeyOf(int depth, int column) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        Typed value = plan.columns().get(column).value();
+        return value.equals(level.key()) || value.equals(level.label().orElse(level.key()));
     }
 
     /** A column's cell in a printed row; blank where a coarser measure has been printed above. */

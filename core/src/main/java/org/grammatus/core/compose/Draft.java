@@ -120,7 +120,33 @@ public final class Draft {
                 dataset.grain(),
                 added(dataset.tables(), whole.tables(), grown.tables()),
                 added(dataset.joins(), whole.joins(), grown.joins()),
-                added(dataset.fields(), whole.fields(), grown.fields()));
+                added(
+                        dataset.fields().stream()
+                                .map(field -> field.table().equals(from) && columns.contains(field.column())
+                                        ? withoutUse(field)
+                                        : field)
+                                .toList(),
+                        whole.fields(),
+                        grown.fields()));
+    }
+
+    /** A number that now leads to a row says nothing by itself any more. */
+    private static Dataset.Field withoutUse(Dataset.Field f) {
+        return f.type() != Kind.INTEGER
+                ? f
+                : new Dataset.Field(
+                        f.id(),
+                        f.table(),
+                        f.column(),
+                        f.label(),
+                        f.description(),
+                        f.type(),
+                        f.scale(),
+                        Dataset.Role.IDENTIFIER,
+                        f.format(),
+                        f.unit(),
+                        f.order(),
+                        Optional.of(true));
     }
 
     private static <T> List<T> added(List<T> own, List<T> before, List<T> after) {
