@@ -2,13 +2,17 @@ package org.grammatus.core.explain;
 
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.Behind;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
@@ -28,6 +32,9 @@ public final class CountedRows {
     private final Star star;
     private final Homes homes;
     private final int[] scope;
+    private final Behind behind;
+    private final int node;
+    private final int depth;
     private final BitSet counted = new BitSet();
 
     private CountedRows(Grouped grouped, int node) {
@@ -35,6 +42,9 @@ public final class CountedRows {
         this.homes = new Homes(grouped.plan().dataset());
         int from = grouped.rowStart()[grouped.tree().placeOf(node)];
         int to = grouped.rowStart()[grouped.tree().lastPlace(node) + 1];
+        this.behind = grouped.behind();
+        this.node = node;
+        this.depth = grouped.tree().depthOf(node);
         this.scope = grouped.rows().length == 0 ? new int[0] : Arrays.copyOfRange(grouped.rows(), from, to);
     }
 
@@ -46,14 +56,38 @@ public final class CountedRows {
     }
 
     private void add(Typed figure) {
-        if (figure instanceof Typed.Aggregate aggregate) {
-            count(aggregate);
-        } else {
-            figure.operands().forEach(this::add);
+        switch (figure) {
+            case Typed.Aggregate aggregate -> count(aggregate);
+            // It takes rows of other groups, too; it is what the rows here are compared with.
+            case Typed.Over over -> {}
+            default -> figure.operands().forEach(this::add);
         }
     }
 
     private void count(Typed.Aggregate aggregate) {
+        switch (aggregate.function()) {
+            case FIRST, LAST -> countEnd(aggregate);
+            default -> countEach(aggregate);
+        }
+    }
+
+    /** The first or last row that meets the condition counts, whatever stands in it. */
+    private void countEnd(Typed.Aggregate aggregate) {
+        IntPredicate taken = aggregate.filter().map(this::meets).orElse(row -> true);
+        int[] order = new int[star.rowCount()];
+        int[] ordered = behind.rows(node, depth);
+        for (int i = 0; i < ordered.length; i++) {
+            order[ordered[i]] = i;
+        }
+        IntStream rows = Arrays.stream(scope).filter(taken);
+        Comparator<Integer> byOrder = Comparator.comparingInt(row -> order[row]);
+        (aggregate.function() == AggregateFunction.FIRST
+                        ? rows.boxed().min(byOrder)
+                        : rows.boxed().max(byOrder))
+                .ifPresent(counted::set);
+    }
+
+    private void countEach(Typed.Aggregate aggregate) {
         int home = homes.orGrain(aggregate);
         int[] path = star.path(DatasetModel.GRAIN, home);
         Optional<Column> values =

@@ -71,6 +71,9 @@ public final class InWords {
             case Typed.Like l -> nested(l.value()) + " is like " + nested(l.pattern());
             case Typed.Choice c -> choice(c);
             case Typed.Aggregate a -> aggregate(a);
+            case Typed.Over o ->
+                aggregate(o.aggregate())
+                        + (o.depth() == 0 ? " in the whole report" : " in its “" + o.level() + "” group");
         };
     }
 
@@ -123,6 +126,9 @@ public final class InWords {
             case AVG -> (a.distinct() ? "average of the different values of " : "average of ") + argument;
             case MIN -> "smallest " + argument;
             case MAX -> "largest " + argument;
+            case MEDIAN -> (a.distinct() ? "median of the different values of " : "median of ") + argument;
+            case FIRST -> argument + " of the first row";
+            case LAST -> argument + " of the last row";
         };
     }
 

@@ -6,5 +6,9 @@ public enum AggregateFunction {
     SUM,
     AVG,
     MIN,
-    MAX
+    MAX,
+    MEDIAN,
+    /** The value in the first row, in the order of rows. */
+    FIRST,
+    LAST
 }

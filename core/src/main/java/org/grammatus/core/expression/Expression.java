@@ -104,6 +104,13 @@ public sealed interface Expression {
             Position position)
             implements Expression {}
 
+    /**
+     * An aggregate over the group of another level than the one where it stands; no levels means the whole report.
+     *
+     * @param partition names of the levels, outermost first
+     */
+    record Over(Aggregate aggregate, List<Name> partition, Position position) implements Expression {}
+
     /** The expressions that this one is made of, from left to right. */
     default List<Expression> operands() {
         return switch (this) {
@@ -134,6 +141,7 @@ public sealed interface Expression {
             case Call c -> c.arguments();
             case Cast c -> List.of(c.value());
             case Extract x -> List.of(x.value());
+            case Over o -> o.aggregate().operands();
             case Aggregate a ->
                 joined(a.argument().stream().toList(), a.filter().stream().toList());
         };

@@ -47,6 +47,7 @@ public final class ExpressionPrinter {
             case Expression.CurrentDate c -> "CURRENT_DATE";
             case Expression.IsNull n -> nested(n.value()) + " IS" + not(n.negated()) + " NULL";
             case Expression.Case c -> caseText(c);
+            case Expression.Over o -> print(o.aggregate()) + over(o);
             case Expression.Aggregate a ->
                 a.function() + "("
                         + a.argument()
@@ -97,8 +98,17 @@ public final class ExpressionPrinter {
             case Expression.Coalesce c -> print(c);
             case Expression.CurrentDate c -> print(c);
             case Expression.Aggregate a -> print(a);
+            case Expression.Over o -> print(o);
             default -> "(" + print(e) + ")";
         };
+    }
+
+    private static String over(Expression.Over o) {
+        return o.partition().isEmpty()
+                ? " OVER ()"
+                : o.partition().stream()
+                        .map(ExpressionPrinter::print)
+                        .collect(Collectors.joining(", ", " OVER (PARTITION BY ", ")"));
     }
 
     private static String not(boolean negated) {

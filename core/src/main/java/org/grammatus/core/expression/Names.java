@@ -2,6 +2,7 @@ package org.grammatus.core.expression;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.value.Scalar;
 
@@ -14,6 +15,18 @@ public interface Names {
     /** What the measure of this name stands for, likewise. */
     default Optional<Typed> measure(String name, boolean quoted) {
         return Optional.empty();
+    }
+
+    /**
+     * A level of groups.
+     *
+     * @param name what people call it
+     */
+    record Level(String id, String name) {}
+
+    /** The levels that OVER can name, outermost first; none where there are no groups. */
+    default List<Level> levels() {
+        return List.of();
     }
 
     /** Names of fields, calculated fields and measures. */

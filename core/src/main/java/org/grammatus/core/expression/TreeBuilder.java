@@ -169,18 +169,33 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
 
     @Override
     public Expression visitCountRows(SqlParser.CountRowsContext c) {
-        return new Expression.Aggregate(
-                AggregateFunction.COUNT, false, Optional.empty(), filter(c.filterClause()), at(c));
+        return over(
+                new Expression.Aggregate(
+                        AggregateFunction.COUNT, false, Optional.empty(), filter(c.filterClause()), at(c)),
+                c.overClause());
     }
 
     @Override
     public Expression visitAggregate(SqlParser.AggregateContext c) {
-        return new Expression.Aggregate(
+        Expression.Aggregate aggregate = new Expression.Aggregate(
                 AggregateFunction.valueOf(word(c.function)),
                 c.DISTINCT() != null,
                 Optional.of(visit(c.expression())),
                 filter(c.filterClause()),
                 at(c));
+        return over(aggregate, c.overClause());
+    }
+
+    private static Expression over(Expression.Aggregate aggregate, SqlParser.OverClauseContext c) {
+        return c == null
+                ? aggregate
+                : new Expression.Over(
+                        aggregate, c.name().stream().map(TreeBuilder::name).toList(), aggregate.position());
+    }
+
+    private static Expression.Name name(SqlParser.NameContext c) {
+        boolean quoted = c.QUOTED_NAME() != null;
+        return new Expression.Name(quoted ? unquote(c.getText(), '"') : c.getText(), quoted, at(c));
     }
 
     private Optional<Expression> filter(SqlParser.FilterClauseContext c) {
@@ -234,8 +249,7 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
 
     @Override
     public Expression visitField(SqlParser.FieldContext c) {
-        boolean quoted = c.name().QUOTED_NAME() != null;
-        return new Expression.Name(quoted ? unquote(c.getText(), '"') : c.getText(), quoted, at(c));
+        return name(c.name());
     }
 
     @Override

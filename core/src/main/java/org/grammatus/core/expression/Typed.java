@@ -36,6 +36,7 @@ public sealed interface Typed {
                                 c.branches().stream().flatMap(b -> Stream.of(b.condition(), b.result())),
                                 c.otherwise().stream())
                         .toList();
+            case Over o -> o.aggregate().operands();
             case Aggregate a ->
                 Stream.concat(a.argument().stream(), a.filter().stream()).toList();
         };
@@ -148,4 +149,24 @@ public sealed interface Typed {
     record Aggregate(
             AggregateFunction function, boolean distinct, Optional<Typed> argument, Optional<Typed> filter, Type type)
             implements Typed {}
+
+    /**
+     * An aggregate over the group of a level around the place where it stands.
+     *
+     * @param depth of the level: 0 for the whole report, 1 for the outermost
+     * @param level what the level is called; empty for the report
+     */
+    record Over(Aggregate aggregate, int depth, String level) implements Typed {
+        @Override
+        public Type type() {
+            return aggregate.type();
+        }
+    }
+
+    /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */
+    default int deepestOver() {
+        return this instanceof Over over
+                ? over.depth()
+                : operands().stream().mapToInt(Typed::deepestOver).max().orElse(0);
+    }
 }

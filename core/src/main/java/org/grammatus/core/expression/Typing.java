@@ -3,6 +3,7 @@ package org.grammatus.core.expression;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
@@ -56,6 +57,7 @@ public final class Typing {
     public static boolean aggregates(Expression e, Names names) {
         return switch (e) {
             case Expression.Aggregate a -> true;
+            case Expression.Over o -> true;
             case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
             default -> e.operands().stream().anyMatch(operand -> aggregates(operand, names));
         };
@@ -89,7 +91,39 @@ public final class Typing {
             case Expression.Cast c -> functions.cast(c);
             case Expression.Extract x -> functions.extract(x);
             case Expression.Aggregate a -> aggregate(a);
+            case Expression.Over o -> over(o);
         };
+    }
+
+    private Typed over(Expression.Over o) {
+        List<Names.Level> levels = names.levels();
+        for (int i = 0; i < o.partition().size(); i++) {
+            Expression.Name named = o.partition().get(i);
+            boolean fits = i < levels.size()
+                    && (named.quoted()
+                            ? levels.get(i).id().equals(named.name())
+                            : levels.get(i).id().equalsIgnoreCase(named.name()));
+            if (!fits) {
+                throw fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
+            }
+        }
+        int depth = o.partition().size();
+        Typed.Aggregate aggregate = aggregate(o.aggregate());
+        return new Typed.Over(
+                aggregate, depth, depth == 0 ? "" : levels.get(depth - 1).name());
+    }
+
+    /** What OVER can be: a way down the levels from the outermost. */
+    private static String partitions(List<Names.Level> levels) {
+        List<String> ways = new ArrayList<>(List.of("OVER ()"));
+        for (int depth = 1; depth <= levels.size(); depth++) {
+            ways.add(levels.subList(0, depth).stream()
+                    .map(level -> References.to(level.id()))
+                    .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
+        }
+        return (ways.size() == 1 ? "" : "one of ")
+                + String.join(", ", ways)
+                + (levels.isEmpty() ? ", since there are no levels here" : "");
     }
 
     private Typed field(Expression.Name n) {
@@ -251,7 +285,7 @@ public final class Typing {
         return common == null ? Type.TEXT : common;
     }
 
-    private Typed aggregate(Expression.Aggregate a) {
+    private Typed.Aggregate aggregate(Expression.Aggregate a) {
         if (place == Place.ROW) {
             throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
         }
@@ -262,11 +296,19 @@ public final class Typing {
             Type type = switch (a.function()) {
                 case COUNT -> Type.INTEGER;
                 case SUM -> requireNumber(a, input);
-                case AVG -> {
+                case AVG, MEDIAN -> {
                     requireNumber(a, input);
                     yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
                 }
                 case MIN, MAX -> input;
+                case FIRST, LAST -> {
+                    if (a.distinct()) {
+                        throw fault(
+                                a.position(),
+                                a.function() + " takes the value of one row, so DISTINCT says nothing; leave it out");
+                    }
+                    yield input;
+                }
             };
             Optional<Typed> filter = a.filter().map(this::condition);
             return new Typed.Aggregate(a.function(), a.distinct(), argument, filter, type);

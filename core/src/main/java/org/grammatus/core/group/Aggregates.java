@@ -3,8 +3,10 @@ package org.grammatus.core.group;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.Supplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
@@ -25,10 +27,17 @@ final class Aggregates implements Frame {
     private final Star star;
     private final DatasetModel dataset;
     private final Faults faults;
+    private final Supplier<int[]> orderedRows;
     private final Map<Typed.Aggregate, Column> computed = new HashMap<>();
 
-    Aggregates(Nodes nodes, Faults faults) {
+    /**
+     * The aggregates of some nodes.
+     *
+     * @param orderedRows all kept rows in row order, asked for only where an aggregate depends on it
+     */
+    Aggregates(Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
         this.nodes = nodes;
+        this.orderedRows = orderedRows;
         this.star = nodes.star();
         this.dataset = star.dataset();
         this.faults = faults;
@@ -48,10 +57,26 @@ final class Aggregates implements Frame {
     public Column aggregate(Typed.Aggregate aggregate) {
         Column known = computed.get(aggregate);
         if (known == null) {
-            known = aggregate.distinct() ? distinct(aggregate) : plain(aggregate);
+            known = switch (aggregate.function()) {
+                case FIRST, LAST -> end(aggregate);
+                default -> aggregate.distinct() ? distinct(aggregate) : plain(aggregate);
+            };
             computed.put(aggregate, known);
         }
         return known;
+    }
+
+    /** Each node takes its ancestor's value; one above the level has none. */
+    @Override
+    public Column over(Typed.Over over) {
+        int[] parents = nodes.parents();
+        int first = nodes.first(over.depth());
+        int below = nodes.first(over.depth() + 1);
+        int[] ancestors = new int[size()];
+        for (int node = 0; node < ancestors.length; node++) {
+            ancestors[node] = node < first ? -1 : node < below ? node : ancestors[parents[node]];
+        }
+        return Gathering.orNull(aggregate(over.aggregate()), ancestors);
     }
 
     /** How many rows of a table each node has: rows with at least one selected row, the missing row apart. */
@@ -77,6 +102,25 @@ final class Aggregates implements Frame {
                 addDistinctPairs(accumulator, depth, home, null, taken);
             }
         }
+        return accumulator.finish();
+    }
+
+    /** Which row comes first is known at the grain alone, whatever table its value is of. */
+    private Column end(Typed.Aggregate aggregate) {
+        int home = new Homes(dataset).orGrain(aggregate.argument().orElseThrow());
+        Column argument = Evaluator.evaluate(aggregate.argument().orElseThrow(), star.at(home), faults);
+        int[] ranks = new int[star.rowCount()];
+        int[] ordered = orderedRows.get();
+        for (int i = 0; i < ordered.length; i++) {
+            ranks[ordered[i]] = i;
+        }
+        Accumulator accumulator = new EndAccumulator(
+                argument,
+                star.path(DatasetModel.GRAIN, home),
+                ranks,
+                aggregate.function() == AggregateFunction.FIRST,
+                size());
+        fill(accumulator, DatasetModel.GRAIN, taken(aggregate));
         return accumulator.finish();
     }
 
@@ -114,6 +158,8 @@ final class Aggregates implements Frame {
             case SUM -> new SumAccumulator(argument, size(), faults);
             case AVG -> new AverageAccumulator(argument, aggregate.type(), size(), faults);
             case MIN, MAX -> new ExtremeAccumulator(aggregate.function(), argument, size());
+            case MEDIAN -> new MedianAccumulator(argument, aggregate.type(), size());
+            case FIRST, LAST -> throw new IllegalStateException("Taken at the grain");
         };
     }
 

@@ -38,9 +38,9 @@ public final class Grouping {
         this.star = star;
         this.faults = faults;
         this.nodes = Nodes.of(plan, star, kept, faults, cancelled);
-        this.aggregates = new Aggregates(nodes, faults);
         this.homes = new Homes(plan.dataset());
         this.values = new NodeValues(plan, nodes, faults);
+        this.aggregates = new Aggregates(nodes, faults, values::orderedRows);
     }
 
     /**

@@ -25,9 +25,11 @@ final class PlanNames implements Names {
     private final DatasetNames known;
     private final Map<String, Scalar> answers;
     private final LocalDate today;
+    private final List<Level> levels;
     private final Set<String> used = new TreeSet<>();
 
-    PlanNames(DatasetModel dataset, List<ResolvedPrompt> prompts, LocalDate today) {
+    PlanNames(DatasetModel dataset, List<Level> levels, List<ResolvedPrompt> prompts, LocalDate today) {
+        this.levels = List.copyOf(levels);
         this.known = new DatasetNames(dataset, today);
         this.today = today;
         this.answers = answers(prompts);
@@ -57,6 +59,11 @@ final class PlanNames implements Names {
             used.add(field.id());
         }
         e.operands().forEach(this::note);
+    }
+
+    @Override
+    public List<Level> levels() {
+        return levels;
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.Homes;
@@ -14,6 +15,8 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.expression.Unanswered;
@@ -41,7 +44,7 @@ public final class Planner {
     private Planner(Report report, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
         this.report = report;
         this.dataset = dataset;
-        this.names = new PlanNames(dataset, prompts, context.businessDate());
+        this.names = new PlanNames(dataset, levels(report), prompts, context.businessDate());
         this.homes = new Homes(dataset);
     }
 
@@ -114,6 +117,37 @@ public final class Planner {
                 problems.found());
     }
 
+    /** The levels that are switched on, outermost first. */
+    private static List<Names.Level> levels(Report report) {
+        return report.blocks().getFirst().levels().stream()
+                .filter(level -> !level.off().orElse(false))
+                .map(level -> new Names.Level(level.id(), level.name()))
+                .toList();
+    }
+
+    private void requireAround(String pointer, Plan.GroupText text, int depth) {
+        for (Plan.TextPart part : text.parts()) {
+            if (part instanceof Plan.TextPart.Figure figure) {
+                requireAround(pointer, figure.value(), depth);
+            }
+        }
+    }
+
+    /** An aggregate can only be over a group around the place where it stands. */
+    private void requireAround(String pointer, Typed value, int depth) {
+        if (value.deepestOver() > depth) {
+            List<String> around = new ArrayList<>(List.of("OVER ()"));
+            for (int d = 1; d <= depth; d++) {
+                around.add(names.levels().subList(0, d).stream()
+                        .map(level -> References.to(level.id()))
+                        .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
+            }
+            problems.error(
+                    pointer,
+                    "an aggregate in it is over groups inside this one; allowed here: " + String.join(", ", around));
+        }
+    }
+
     /** Plans the parts that are switched on, each with its pointer. */
     private static <D, P> List<P> active(
             String pointer, List<D> parts, Function<D, Optional<Boolean>> off, BiFunction<String, D, P> plan) {
@@ -161,6 +195,17 @@ public final class Planner {
                     "the key \"" + level.key() + "\" is a " + key.type() + "; only a date or timestamp has buckets");
         }
         TextPlanning texts = new TextPlanning(names, dataset, problems);
+        List<Plan.Term> terms = terms(pointer + "/order", level.order(), true);
+        int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
+        for (int i = 0; i < terms.size(); i++) {
+            requireAround(pointer + "/order/" + i + "/by", terms.get(i).by(), depth);
+        }
+        Optional<Plan.GroupText> header =
+                level.headerText().map(text -> texts.groupText(pointer + "/headerText", text));
+        Optional<Plan.GroupText> footer =
+                level.footerText().map(text -> texts.groupText(pointer + "/footerText", text));
+        header.ifPresent(text -> requireAround(pointer + "/headerText", text, depth));
+        footer.ifPresent(text -> requireAround(pointer + "/footerText", text, depth));
         return new Plan.Level(
                 level,
                 pointer,
@@ -168,9 +213,9 @@ public final class Planner {
                 level.bucket().map(b -> new DateBucket(b, dataset.calendar())),
                 level.label().map(text -> typed(pointer + "/label", text, Typing.Place.ROW)),
                 homes.orGrain(key),
-                terms(pointer + "/order", level.order(), true),
-                level.headerText().map(text -> texts.groupText(pointer + "/headerText", text)),
-                level.footerText().map(text -> texts.groupText(pointer + "/footerText", text)),
+                terms,
+                header,
+                footer,
                 codeBehind(key));
     }
 
@@ -253,6 +298,10 @@ public final class Planner {
         Map<Integer, Report.Place> places = new HashMap<>();
         for (Report.Cell cell : total.cells()) {
             depth(cell.at(), levels).ifPresent(depth -> places.put(depth - 1, cell.in()));
+        }
+        for (int i = 0; i < total.cells().size(); i++) {
+            String at = pointer + "/cells/" + i + "/at";
+            depth(total.cells().get(i).at(), levels).ifPresent(depth -> requireAround(at, value, depth));
         }
         String format = total.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);

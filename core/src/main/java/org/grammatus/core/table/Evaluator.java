@@ -29,6 +29,7 @@ public final class Evaluator {
             case Typed.Field f -> frame.field(f.id());
             case Typed.Named n -> visit(n.value());
             case Typed.Aggregate a -> frame.aggregate(a);
+            case Typed.Over o -> frame.over(o);
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
             case Typed.Arithmetic a ->
                 Arithmetic.apply(a.operator(), visit(a.left()), visit(a.right()), a.type(), faults);

@@ -14,4 +14,9 @@ public interface Frame {
     default Column aggregate(Typed.Aggregate aggregate) {
         throw new IllegalStateException("Rows have no aggregates");
     }
+
+    /** The values of an aggregate of the groups around; only a frame of groups has them. */
+    default Column over(Typed.Over over) {
+        throw new IllegalStateException("Rows have no groups around them");
+    }
 }

@@ -40,8 +40,8 @@ primary
     | CURRENT_DATE                                                          # currentDate
     | PROMPT                                                                # prompt
     | COALESCE LPAREN expression (COMMA expression)+ RPAREN                 # coalesce
-    | COUNT LPAREN STAR RPAREN filterClause?                                # countRows
-    | function=(COUNT | SUM | AVG | MIN | MAX) LPAREN DISTINCT? expression RPAREN filterClause? # aggregate
+    | COUNT LPAREN STAR RPAREN filterClause? overClause?                             # countRows
+    | function=(COUNT | SUM | AVG | MIN | MAX | MEDIAN | FIRST | LAST) LPAREN DISTINCT? expression RPAREN filterClause? overClause? # aggregate
     | CAST LPAREN expression AS typeName RPAREN                             # cast
     | EXTRACT LPAREN part=(YEAR | QUARTER | MONTH | DAY | HOUR | MINUTE) FROM expression RPAREN # extraction
     | SUBSTRING LPAREN expression FROM start=expression (FOR length=expression)? RPAREN # substring
@@ -55,16 +55,19 @@ primary
 
 filterClause: FILTER LPAREN WHERE expression RPAREN;
 
+overClause: OVER LPAREN (PARTITION BY name (COMMA name)*)? RPAREN;
+
 typeName: (NAME | DATE | TIMESTAMP) (LPAREN NUMBER (COMMA NUMBER)? RPAREN)?;
 
 whenThen: WHEN condition_=expression THEN result=expression;
 
-name: NAME | QUOTED_NAME | AS | DAY | FILTER | FOR | FROM | HOUR | MINUTE | MONTH | POSITION | QUARTER | YEAR;
+name: NAME | QUOTED_NAME | AS | BY | DAY | FILTER | FIRST | FOR | FROM | HOUR | LAST | MEDIAN | MINUTE | MONTH | OVER | PARTITION | POSITION | QUARTER | YEAR;
 
 AND: 'AND';
 AS: 'AS';
 AVG: 'AVG';
 BETWEEN: 'BETWEEN';
+BY: 'BY';
 CASE: 'CASE';
 CAST: 'CAST';
 COALESCE: 'COALESCE';
@@ -79,20 +82,25 @@ ESCAPE: 'ESCAPE';
 EXTRACT: 'EXTRACT';
 FALSE: 'FALSE';
 FILTER: 'FILTER';
+FIRST: 'FIRST';
 FOR: 'FOR';
 FROM: 'FROM';
 HOUR: 'HOUR';
 IN: 'IN';
 INTERVAL: 'INTERVAL';
 IS: 'IS';
+LAST: 'LAST';
 LIKE: 'LIKE';
 MAX: 'MAX';
+MEDIAN: 'MEDIAN';
 MIN: 'MIN';
 MINUTE: 'MINUTE';
 MONTH: 'MONTH';
 NOT: 'NOT';
 NULL: 'NULL';
 OR: 'OR';
+OVER: 'OVER';
+PARTITION: 'PARTITION';
 POSITION: 'POSITION';
 QUARTER: 'QUARTER';
 SUBSTRING: 'SUBSTRING';
