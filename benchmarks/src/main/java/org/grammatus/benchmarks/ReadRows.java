@@ -4,8 +4,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
-import java.sql.Statement;
+import java.sql.SQLException;
 import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
@@ -14,16 +15,18 @@ import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
+import org.grammatus.sources.Source;
 import org.grammatus.sources.SqliteSource;
 import org.grammatus.sources.StarReader;
 
 /**
- * Reads order lines with their orders, apiaries and products from SQLite into columns: ours beside merely fetching the same joined rows
- * through the same driver, which keeps nothing.
+ * Reads order lines with their orders, apiaries and products from SQLite and from PostgreSQL into columns: ours beside merely fetching
+ * the same joined rows through the same driver, which keeps nothing.
  */
 final class ReadRows {
 
     private static final double LINES_OF_AN_ORDER = 3.7;
+    private static final int FETCH_SIZE = 10_000;
 
     private static final Set<String> FIELDS = Set.of(
             "region", "apiary_name", "order_number", "ordered_at", "status", "product_name", "quantity", "net_amount");
@@ -37,14 +40,23 @@ final class ReadRows {
 
     private ReadRows() {}
 
+    /** Opens a connection through the same driver. */
+    private interface Connecting {
+        Connection connect() throws SQLException;
+    }
+
     static void run(int[] sizes) throws Exception {
-        System.out.printf("%-26s %12s %12s %8s %14s%n", "read SQLite", "ours s", "fetch s", "ratio", "bytes a line");
+        System.out.printf("%-26s %12s %12s %8s %14s%n", "read", "ours s", "fetch s", "ratio", "bytes a line");
         for (int size : sizes) {
             Path folder = Files.createTempDirectory("grammatus-bench");
             Path file = folder.resolve("lines.db");
             try {
                 ScenarioDatabase.create(file, ScenarioSize.DEMO.withSalesOrders((int) (size / LINES_OF_AN_ORDER)));
-                compare(file);
+                Connecting sqlite = () -> DriverManager.getConnection("jdbc:sqlite:" + file);
+                compare("SQLite", new SqliteSource(file), sqlite);
+                try (PostgresCopy copy = PostgresCopy.of(file)) {
+                    compare("PostgreSQL", copy.source(), copy::connect);
+                }
             } finally {
                 Files.deleteIfExists(file);
                 Files.delete(folder);
@@ -52,20 +64,20 @@ final class ReadRows {
         }
     }
 
-    private static void compare(Path file) throws Exception {
+    private static void compare(String name, Source source, Connecting connecting) throws Exception {
         DatasetModel dataset =
                 DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
         Reading reading = new Reading(dataset, FIELDS, Set.of());
-        Star star = StarReader.over(new SqliteSource(file)).read(reading, ReadProgress.SILENT);
-        long fetched = fetch(file);
+        StarReader reader = StarReader.over(source);
+        Star star = reader.read(reading, ReadProgress.SILENT);
+        long fetched = fetch(connecting);
         if (fetched != star.rowCount()) {
             throw new IllegalStateException("Ours has " + star.rowCount() + " rows, theirs " + fetched);
         }
-        Pairs pairs = Pairs.of(
-                () -> StarReader.over(new SqliteSource(file)).read(reading, ReadProgress.SILENT), () -> fetch(file));
+        Pairs pairs = Pairs.of(() -> reader.read(reading, ReadProgress.SILENT), () -> fetch(connecting));
         System.out.printf(
                 "%-26s %12.3f %12.3f %7.2fx %14d%n",
-                "%,d lines".formatted(star.rowCount()),
+                "%s, %,d lines".formatted(name, star.rowCount()),
                 pairs.ours(),
                 pairs.theirs(),
                 pairs.ours() / pairs.theirs(),
@@ -73,19 +85,23 @@ final class ReadRows {
     }
 
     /** Every value of every row, each taken as what it is and forgotten. */
-    private static long fetch(Path file) throws Exception {
+    private static long fetch(Connecting connecting) throws SQLException {
         long rows = 0;
         long characters = 0;
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
-                Statement statement = connection.createStatement();
-                ResultSet result = statement.executeQuery(JOINED)) {
-            while (result.next()) {
-                for (int column = 1; column <= TEXTS; column++) {
-                    String text = result.getString(column);
-                    characters += text == null ? 0 : text.length();
+        try (Connection connection = connecting.connect()) {
+            connection.setAutoCommit(false);
+            try (PreparedStatement statement = connection.prepareStatement(JOINED)) {
+                statement.setFetchSize(FETCH_SIZE);
+                try (ResultSet result = statement.executeQuery()) {
+                    while (result.next()) {
+                        for (int column = 1; column <= TEXTS; column++) {
+                            String text = result.getString(column);
+                            characters += text == null ? 0 : text.length();
+                        }
+                        characters += result.getLong(TEXTS + 1) + result.getLong(TEXTS + 2);
+                        rows++;
+                    }
                 }
-                characters += result.getLong(TEXTS + 1) + result.getLong(TEXTS + 2);
-                rows++;
             }
         }
         if (characters == 0 && rows > 0) {
