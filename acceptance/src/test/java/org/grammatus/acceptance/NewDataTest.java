@@ -99,7 +99,9 @@ class NewDataTest {
         button(page, "Measure it").click();
         assertThat(page.locator(".otherwise .match")).containsText("All 2 yards find theirs.");
         Accessibility.check(page);
-        page.locator(".otherwise").getByText("Join", new Locator.GetByTextOptions().setExact(true)).click();
+        page.locator(".otherwise")
+                .getByText("Join", new Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.locator(".joins").first()).containsText("Each yard has its keeper. All 2 yards find theirs.");
 
         field(page, "Name").fill("Harvests of ours");

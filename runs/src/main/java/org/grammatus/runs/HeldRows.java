@@ -15,8 +15,8 @@ import org.grammatus.sources.Reading;
 /**
  * Keeps rows in memory once they were read, so that editing a report does not read them again. Rows are held as immutable
  * snapshots, one for each dataset; a snapshot is read anew when its sources have changed or more fields are needed.
- * Snapshots that have gone unused the longest give way when all together exceed the budget. Thread-safe: equal reads share one
- * load.
+ * Snapshots that have gone unused the longest give way when all together exceed the budget. What would exceed it alone is not held:
+ * of it only the rows are read that a report's filters may let through. Thread-safe: equal reads share one load.
  */
 public final class HeldRows implements DatasetReader {
 
@@ -42,6 +42,18 @@ public final class HeldRows implements DatasetReader {
     /** Half of the memory that the program may take. */
     public static long defaultBudget() {
         return Runtime.getRuntime().maxMemory() / 2;
+    }
+
+    @Override
+    public void readAhead(Reading reading) {
+        if (reader.estimatedBytes(reading) <= budget) {
+            read(reading.ofAllRows(), ReadProgress.SILENT);
+        }
+    }
+
+    @Override
+    public long estimatedBytes(Reading reading) {
+        return reader.estimatedBytes(reading);
     }
 
     @Override
@@ -87,7 +99,11 @@ public final class HeldRows implements DatasetReader {
             if (found != null && found.reading.covers(reading)) {
                 return found.star;
             }
-            Reading wanted = found != null ? found.reading.with(reading) : reading;
+            Reading wanted = found != null ? found.reading.with(reading) : reading.ofAllRows();
+            if (!reading.conditions().isEmpty() && reader.estimatedBytes(wanted) > budget) {
+                // Too much to be held: only what this report may need is read.
+                return reader.read(reading, progress);
+            }
             Instant now = clock.instant();
             Star star = reader.read(wanted, progress);
             keep(key, new Held(version, wanted, star, star.bytes(), now));

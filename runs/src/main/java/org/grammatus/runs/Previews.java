@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;
 
@@ -61,7 +60,7 @@ public final class Previews {
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
     private void readAhead(RunRequest request) {
         try {
-            reader.read(Reading.all(request.dataset()), ReadProgress.SILENT);
+            reader.readAhead(Reading.all(request.dataset()));
         } catch (SourceException e) {
             LOG.log(System.Logger.Level.DEBUG, "Nothing was read ahead", e);
         }

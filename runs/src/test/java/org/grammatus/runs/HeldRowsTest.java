@@ -2,12 +2,14 @@ package org.grammatus.runs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -15,7 +17,11 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
@@ -88,7 +94,7 @@ class HeldRowsTest {
         when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
         read(of(DATASET, "a"));
         read(of(DATASET, "b"));
-        verify(reader).read(org.mockito.ArgumentMatchers.eq(of(DATASET, "a", "b")), any());
+        verify(reader).read(eq(of(DATASET, "a", "b")), any());
         read(of(DATASET, "a"));
         verify(reader, times(2)).read(any(), any());
     }
@@ -104,6 +110,33 @@ class HeldRowsTest {
         read(of(other, "a"));
         read(of(DATASET, "a"));
         verify(reader, times(3)).read(any(), any());
+    }
+
+    @Test
+    void whatFitsIsHeldWholeWhateverIsFiltered() {
+        when(reader.version(any())).thenReturn("1");
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
+        read(filtered());
+        read(of(DATASET, "a"));
+        verify(reader, times(1)).read(eq(of(DATASET, "a")), any());
+    }
+
+    @Test
+    void ofWhatDoesNotFitOnlyTheRowsThatMayPassAreRead() {
+        when(reader.version(any())).thenReturn("1");
+        when(reader.estimatedBytes(any())).thenReturn(LARGE + 1);
+        when(reader.read(any(), any())).thenReturn(star(DATASET, 10));
+        read(filtered());
+        read(filtered());
+        verify(reader, times(2)).read(eq(filtered()), any());
+        held.readAhead(of(DATASET, "a"));
+        verify(reader, times(2)).read(any(), any());
+    }
+
+    private static Reading filtered() {
+        Typed positive = Typing.condition(
+                ExpressionParser.parse("a > 0"), new DatasetNames(DATASET, LocalDate.EPOCH), Typing.Place.ROW);
+        return new Reading(DATASET, Set.of("a"), Set.of(), List.of(positive));
     }
 
     @Test

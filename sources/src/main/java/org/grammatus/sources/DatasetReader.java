@@ -14,6 +14,16 @@ public interface DatasetReader {
      */
     Star read(Reading reading, ReadProgress progress);
 
+    /** Reads rows that will probably be asked for, where they can be held until they are. */
+    void readAhead(Reading reading);
+
+    /**
+     * About how much memory all rows of a reading would take, in bytes.
+     *
+     * @throws SourceException if they cannot be counted
+     */
+    long estimatedBytes(Reading reading);
+
     /**
      * Tells the present contents of a dataset's sources from earlier ones: as long as it stays the same, reading again gives
      * the same rows.

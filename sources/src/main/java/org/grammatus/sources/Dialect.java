@@ -1,6 +1,8 @@
 package org.grammatus.sources;
 
 import java.util.Optional;
+import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** How one kind of database differs from the others in what is read. */
@@ -27,6 +29,29 @@ interface Dialect {
 
     /** Whether a column's numbers are binary floating point. */
     boolean isBinary(String declared);
+
+    /** Whether values of a column are compared by the database just as they are read. */
+    boolean isComparable(String declared, int digits);
+
+    /**
+     * A comparison with its parameter.
+     *
+     * @param sql with one ? in it
+     */
+    record Bound(String sql, Object parameter) {}
+
+    /**
+     * A field compared with a constant: NULL wherever the database may see it differently than the engine.
+     *
+     * @param cell the column as SQL has it
+     * @param type of the field
+     * @return none where it may always see it differently
+     */
+    Optional<Bound> comparison(String cell, TableShape.Column column, Type type, String operator, Scalar constant);
+
+    /** Whether two keys are equal, by value; none where the database may see it differently than the engine. */
+    Optional<String> sameKey(
+            String pointer, Optional<TableShape.Column> pointing, String key, Optional<TableShape.Column> pointed);
 
     /** How a cell of a column of this type is taken from a row. */
     JdbcView.Cell cell(String declared);

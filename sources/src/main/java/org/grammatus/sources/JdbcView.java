@@ -7,6 +7,7 @@ import java.sql.ResultSet;
 import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ final class JdbcView implements SourceView {
     private final Dialect dialect;
     private final ReadLimits limits;
     private final FailureWords failure;
+    private final Map<String, Optional<TableShape>> shapes = new HashMap<>();
     private Map<String, Named> named;
 
     /** Says in words why a source failed. */
@@ -77,6 +79,10 @@ final class JdbcView implements SourceView {
 
     @Override
     public Optional<TableShape> table(String name) {
+        return shapes.computeIfAbsent(name, this::shape);
+    }
+
+    private Optional<TableShape> shape(String name) {
         Named table = named().get(name);
         if (table == null) {
             return Optional.empty();
@@ -98,7 +104,8 @@ final class JdbcView implements SourceView {
                 columns.add(new TableShape.Column(
                         found.getString("COLUMN_NAME"),
                         dialect.type(declared, found.getInt("COLUMN_SIZE"), found.getInt("DECIMAL_DIGITS")),
-                        dialect.isBinary(declared)));
+                        dialect.isBinary(declared),
+                        dialect.isComparable(declared, found.getInt("COLUMN_SIZE"))));
             }
         }
         return columns;
@@ -158,24 +165,50 @@ final class JdbcView implements SourceView {
 
     @Override
     public void read(String table, List<String> columns, RowSink sink) {
-        read(table, columns, 0, sink);
+        read(select(table, columns), List.of(), columns.size(), 0, sink);
+    }
+
+    @Override
+    public void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink) {
+        SqlConditions conditions = new SqlConditions(wanted.dataset(), dialect, this::table, this::place);
+        String where = conditions.where(wanted.conditions());
+        String sql = select(table, columns) + " " + SqlConditions.grainAlias();
+        read(where.isEmpty() ? sql : sql + " WHERE " + where, conditions.parameters(), columns.size(), 0, sink);
     }
 
     @Override
     public void sample(String table, List<String> columns, int rows, RowSink sink) {
-        read(table, columns, rows, sink);
+        read(select(table, columns), List.of(), columns.size(), rows, sink);
+    }
+
+    @Override
+    public long count(String table) {
+        long[] count = new long[1];
+        read(
+                "SELECT COUNT(*) FROM " + place(table),
+                List.of(),
+                1,
+                0,
+                values -> count[0] = ((Number) values[0]).longValue());
+        return count[0];
+    }
+
+    private String select(String table, List<String> columns) {
+        return columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
+                + place(table);
     }
 
     /** @param most rows that are read; 0 is all */
-    private void read(String table, List<String> columns, int most, RowSink sink) {
-        String sql = columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
-                + place(table);
+    private void read(String sql, List<Object> parameters, int columns, int most, RowSink sink) {
         try (PreparedStatement select = connection.prepareStatement(sql)) {
+            for (int i = 0; i < parameters.size(); i++) {
+                select.setObject(i + 1, parameters.get(i));
+            }
             select.setFetchSize(FETCH_SIZE);
             select.setMaxRows(most);
             select.setQueryTimeout((int) limits.longestStatement().toSeconds());
             try (ResultSet result = select.executeQuery()) {
-                Cell[] cells = cells(result.getMetaData(), columns.size());
+                Cell[] cells = cells(result.getMetaData(), columns);
                 Object[] values = new Object[cells.length];
                 while (result.next()) {
                     for (int i = 0; i < values.length; i++) {

@@ -7,6 +7,8 @@ import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.Optional;
+import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** PostgreSQL. Moments with a zone are read as what a clock showed then in one zone. */
@@ -60,6 +62,64 @@ final class PostgresDialect implements Dialect {
     @Override
     public boolean isBinary(String declared) {
         return declared.equals("float4") || declared.equals("float8");
+    }
+
+    /** Texts padded with blanks, numbers that are rounded and moments with a zone are read as something else. */
+    @Override
+    public boolean isComparable(String declared, int digits) {
+        return switch (declared) {
+            case "int2", "int4", "int8", "serial", "bigserial", "smallserial", "date", "timestamp", "text", "varchar" ->
+                true;
+            case "numeric" -> digits > 0 && digits < UNBOUNDED_DIGITS;
+            default -> false;
+        };
+    }
+
+    @Override
+    public Optional<Bound> comparison(
+            String cell, TableShape.Column column, Type type, String operator, Scalar constant) {
+        Optional<Type> held = column.type().filter(t -> column.comparable());
+        if (held.isEmpty()) {
+            return Optional.empty();
+        }
+        String compared = cell + " " + operator + " ?";
+        return switch (constant) {
+            // Whole numbers count in units of the field's last digit; decimals carry their own point.
+            case Scalar.Number n
+            when type.isNumber() && held.get().equals(Type.INTEGER) ->
+                Optional.of(new Bound(compared, n.value().movePointRight(type.scale())));
+            case Scalar.Number n
+            when type.isNumber() && held.get().isNumber() && held.get().scale() <= type.scale() ->
+                Optional.of(new Bound(compared, n.value()));
+            case Scalar.Text t
+            when type.equals(Type.TEXT) && held.get().equals(Type.TEXT) ->
+                Optional.of(new Bound(cell + " COLLATE \"C\" " + operator + " ?", t.value()));
+            case Scalar.Date d
+            when type.equals(Type.DATE) && held.get().equals(Type.DATE) -> Optional.of(new Bound(compared, d.value()));
+            case Scalar.Timestamp t
+            when type.equals(Type.TIMESTAMP) && held.get().equals(Type.TIMESTAMP) ->
+                Optional.of(new Bound(compared, t.value()));
+            case Scalar.Date d
+            when type.equals(Type.TIMESTAMP) && held.get().equals(Type.TIMESTAMP) ->
+                Optional.of(new Bound(compared, d.value().atStartOfDay()));
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public Optional<String> sameKey(
+            String pointer, Optional<TableShape.Column> pointing, String key, Optional<TableShape.Column> pointed) {
+        boolean fit = pointing.isPresent()
+                && pointed.isPresent()
+                && pointing.get().comparable()
+                && pointed.get().comparable()
+                && (pointing.get().type().equals(pointed.get().type())
+                        || isNumber(pointing.get()) && isNumber(pointed.get()));
+        return fit ? Optional.of(pointer + " = " + key) : Optional.empty();
+    }
+
+    private static boolean isNumber(TableShape.Column column) {
+        return column.type().filter(Type::isNumber).isPresent();
     }
 
     @Override

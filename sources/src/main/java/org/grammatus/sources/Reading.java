@@ -1,8 +1,10 @@
 package org.grammatus.sources;
 
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
 
 /**
@@ -10,17 +12,33 @@ import org.grammatus.core.plan.Plan;
  *
  * @param fields ids of the fields that are needed
  * @param tables numbers of the tables whose rows are needed even without a field of theirs
+ * @param conditions rows that do not meet all of them are not wanted, but may be given
  */
-public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables) {
+public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables, List<Typed> conditions) {
 
     public Reading {
         fields = Set.copyOf(fields);
         tables = Set.copyOf(tables);
+        conditions = List.copyOf(conditions);
+    }
+
+    /** All rows. */
+    public Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables) {
+        this(dataset, fields, tables, List.of());
     }
 
     /** What a plan needs and no more. */
     public static Reading of(Plan plan) {
-        return new Reading(plan.dataset(), plan.fields(), Set.copyOf(plan.counted()));
+        return new Reading(
+                plan.dataset(),
+                plan.fields(),
+                Set.copyOf(plan.counted()),
+                plan.filters().stream().map(Plan.RowFilter::condition).toList());
+    }
+
+    /** The same, whatever rows are wanted. */
+    public Reading ofAllRows() {
+        return conditions.isEmpty() ? this : new Reading(dataset, fields, tables);
     }
 
     /** All of a dataset. */
@@ -50,7 +68,8 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
         return new Reading(dataset, allFields, allTables);
     }
 
+    /** Whether rows read for this one serve another, too. */
     public boolean covers(Reading other) {
-        return fields.containsAll(other.fields) && tables.containsAll(other.tables);
+        return conditions.isEmpty() && fields.containsAll(other.fields) && tables.containsAll(other.tables);
     }
 }

@@ -34,6 +34,16 @@ public interface SourceView extends AutoCloseable {
      */
     void read(String table, List<String> columns, RowSink sink);
 
+    /**
+     * Reads the rows of a dataset's grain that may be wanted: all that are, and perhaps others.
+     *
+     * @param table the grain's
+     */
+    void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink);
+
+    /** How many rows a table has. */
+    long count(String table);
+
     /** Reads no more than some rows of a table, whichever come first. */
     void sample(String table, List<String> columns, int rows, RowSink sink);
 

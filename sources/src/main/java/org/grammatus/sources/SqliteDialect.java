@@ -1,10 +1,14 @@
 package org.grammatus.sources;
 
+import java.math.BigDecimal;
 import java.sql.ResultSet;
+import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** SQLite: a column's declared type is a hint, read as SQLite's own rules of affinity read it, with dates and truth values besides. */
@@ -12,6 +16,11 @@ final class SqliteDialect implements Dialect {
 
     private static final Pattern SCALED = Pattern.compile("\\(\\s*\\d+\\s*,\\s*(\\d+)\\s*\\)");
     private static final int USUAL_SCALE = 2;
+    private static final String DAY_GLOB = "[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]";
+    private static final String SECOND_GLOB = DAY_GLOB + " [0-9][0-9]:[0-9][0-9]:[0-9][0-9]";
+    private static final int DAY_LENGTH = 10;
+    private static final int SECOND_LENGTH = 19;
+    private static final DateTimeFormatter SECONDS = DateTimeFormatter.ofPattern("uuuu-MM-dd HH:mm:ss");
 
     @Override
     public String usualSchema() {
@@ -60,6 +69,67 @@ final class SqliteDialect implements Dialect {
     public boolean isBinary(String declared) {
         String type = declared == null ? "" : declared.toUpperCase(Locale.ROOT);
         return type.contains("REAL") || type.contains("FLOA") || type.contains("DOUB");
+    }
+
+    /** Any cell may hold anything; each comparison looks for itself. */
+    @Override
+    public boolean isComparable(String declared, int digits) {
+        return true;
+    }
+
+    @Override
+    public Optional<Bound> comparison(
+            String cell, TableShape.Column column, Type type, String operator, Scalar constant) {
+        return switch (constant) {
+            case Scalar.Number n
+            when type.isNumber() ->
+                unscaled(n.value(), type)
+                        .map(value -> new Bound(
+                                "CASE typeof(" + cell + ") WHEN 'integer' THEN " + cell + " " + operator + " ? END",
+                                value));
+            case Scalar.Text t
+            when type.equals(Type.TEXT) ->
+                Optional.of(new Bound(
+                        "CASE typeof(" + cell + ") WHEN 'text' THEN " + cell + " COLLATE BINARY " + operator + " ? END",
+                        t.value()));
+            case Scalar.Date d
+            when type.equals(Type.DATE) ->
+                time(cell, DAY_GLOB, operator, d.value().toString());
+            case Scalar.Timestamp t
+            when type.equals(Type.TIMESTAMP) && t.value().getNano() == 0 ->
+                time(cell, SECOND_GLOB, operator, SECONDS.format(t.value()));
+            case Scalar.Date d
+            when type.equals(Type.TIMESTAMP) ->
+                time(cell, SECOND_GLOB, operator, SECONDS.format(d.value().atStartOfDay()));
+            default -> Optional.empty();
+        };
+    }
+
+    /** Written as ISO 8601 has it, times of one length stand in the order of their texts. */
+    private static Optional<Bound> time(String cell, String glob, String operator, String value) {
+        return value.length() != DAY_LENGTH && value.length() != SECOND_LENGTH
+                ? Optional.empty()
+                : Optional.of(new Bound(
+                        "CASE WHEN typeof(" + cell + ") = 'text' AND " + cell + " GLOB '" + glob + "' THEN " + cell
+                                + " " + operator + " ? END",
+                        value));
+    }
+
+    /** A number as a cell of the type's scale holds it; none where it has more digits. */
+    private static Optional<Long> unscaled(BigDecimal value, Type type) {
+        try {
+            return Optional.of(value.movePointRight(type.scale()).longValueExact());
+        } catch (ArithmeticException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Numbers are never texts, whatever SQLite would make of them. */
+    @Override
+    public Optional<String> sameKey(
+            String pointer, Optional<TableShape.Column> pointing, String key, Optional<TableShape.Column> pointed) {
+        return Optional.of(
+                "(" + pointer + " = " + key + " COLLATE BINARY AND typeof(" + pointer + ") = typeof(" + key + "))");
     }
 
     @Override

@@ -46,6 +46,17 @@ public final class StarReader implements DatasetReader {
         }
     }
 
+    /** It holds nothing. */
+    @Override
+    public void readAhead(Reading reading) {}
+
+    @Override
+    public long estimatedBytes(Reading reading) {
+        try (OpenSources open = new OpenSources(sources)) {
+            return new StarReading(reading, open, limits, ReadProgress.SILENT).estimatedBytes();
+        }
+    }
+
     @Override
     public String version(DatasetModel dataset) {
         return ids(dataset).stream()

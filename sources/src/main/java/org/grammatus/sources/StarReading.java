@@ -65,6 +65,28 @@ final class StarReading {
         return MatchedRows.of(new Star(dataset, tables), this::keepsMatched);
     }
 
+    /** Of the grain and what is needed of the tables it points to: each value, each link, and the grain's key. */
+    long estimatedBytes() {
+        need(DatasetModel.GRAIN);
+        reading.fields().forEach(field -> need(dataset.field(field).table()));
+        reading.tables().forEach(this::need);
+        long bytes = 0;
+        for (int table : needed) {
+            Dataset.Table definition = dataset.table(table);
+            long width = definition.key().size() * (long) Long.BYTES;
+            for (String id : reading.fields()) {
+                if (dataset.field(id).table() == table) {
+                    width += dataset.field(id).type().equals(Type.TEXT) ? Integer.BYTES : Long.BYTES;
+                }
+            }
+            for (int to : needed) {
+                width += dataset.pointedFrom(to) == table ? Integer.BYTES : 0;
+            }
+            bytes += width * sources.source(definition.source()).view().count(definition.table());
+        }
+        return bytes;
+    }
+
     private void need(int table) {
         for (int t = table; t >= 0; t = dataset.pointedFrom(t)) {
             needed.add(t);
@@ -124,7 +146,7 @@ final class StarReading {
                 .toArray();
         ColumnBuilder[] fields = builders.toArray(ColumnBuilder[]::new);
         int[] fieldAt = builderAt.stream().mapToInt(Integer::intValue).toArray();
-        source.view().read(table.table(), List.copyOf(columns), values -> {
+        SourceView.RowSink sink = values -> {
             for (int i = 0; i < fields.length; i++) {
                 fields[i].add(values[fieldAt[i]]);
             }
@@ -138,7 +160,12 @@ final class StarReading {
             }
             rows.size++;
             countRow(source);
-        });
+        };
+        if (grain && !reading.conditions().isEmpty()) {
+            source.view().readSome(table.table(), columns, new PushedRows(dataset, reading.conditions()), sink);
+        } else {
+            source.view().read(table.table(), columns, sink);
+        }
         return rows;
     }
 

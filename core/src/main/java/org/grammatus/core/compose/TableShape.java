@@ -26,8 +26,9 @@ public record TableShape(
      *
      * @param type of its values; none where it holds what no field can: binary data, for one
      * @param binary whether its numbers are binary floating point, which are rounded when they are read
+     * @param comparable whether the source compares its values just as they are read
      */
-    public record Column(String name, Optional<Type> type, boolean binary) {}
+    public record Column(String name, Optional<Type> type, boolean binary, boolean comparable) {}
 
     /**
      * A foreign key.

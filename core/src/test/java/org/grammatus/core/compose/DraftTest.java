@@ -23,7 +23,8 @@ class DraftTest {
     private static TableShape table(String name, List<String> key, String... columns) {
         List<TableShape.Column> all = Arrays.stream(columns)
                 .map(column -> column.split(" "))
-                .map(parts -> new TableShape.Column(parts[0], Optional.of(type(parts[1])), parts[1].equals("binary")))
+                .map(parts ->
+                        new TableShape.Column(parts[0], Optional.of(type(parts[1])), parts[1].equals("binary"), true))
                 .toList();
         return new TableShape(name, all, key, List.of(), List.of(), false);
     }

@@ -80,20 +80,20 @@ final class Sealing {
     String seal(String name, String secret) {
         byte[] nonce = new byte[NONCE_BYTES];
         random.nextBytes(nonce);
-        byte[] sealed = transform(Cipher.ENCRYPT_MODE, name, nonce, secret.getBytes(StandardCharsets.UTF_8))
+        byte[] closed = transform(Cipher.ENCRYPT_MODE, name, nonce, secret.getBytes(StandardCharsets.UTF_8))
                 .orElseThrow();
-        byte[] whole = new byte[nonce.length + sealed.length];
+        byte[] whole = new byte[nonce.length + closed.length];
         System.arraycopy(nonce, 0, whole, 0, nonce.length);
-        System.arraycopy(sealed, 0, whole, nonce.length, sealed.length);
+        System.arraycopy(closed, 0, whole, nonce.length, closed.length);
         return Base64.getEncoder().encodeToString(whole);
     }
 
     /** What was sealed for a name; none where it was sealed with another key or for another name, or is damaged. */
-    Optional<String> open(String name, String sealed) {
-        byte[] whole = Base64.getDecoder().decode(sealed);
+    Optional<String> open(String name, String text) {
+        byte[] whole = Base64.getDecoder().decode(text);
         byte[] nonce = Arrays.copyOf(whole, NONCE_BYTES);
-        byte[] text = Arrays.copyOfRange(whole, NONCE_BYTES, whole.length);
-        return transform(Cipher.DECRYPT_MODE, name, nonce, text)
+        byte[] closed = Arrays.copyOfRange(whole, NONCE_BYTES, whole.length);
+        return transform(Cipher.DECRYPT_MODE, name, nonce, closed)
                 .map(secret -> new String(secret, StandardCharsets.UTF_8));
     }
 

@@ -61,14 +61,18 @@ public class Sources implements Function<Optional<String>, Source> {
     }
 
     private Source named(String id) {
-        return byId.computeIfAbsent(id, i -> find(i).map(record -> {
-                    SourceSettings settings = settings(record);
-                    // What was allowed once may not be any more.
-                    places.require(settings);
-                    return source(settings, password(record));
-                })
-                .orElseThrow(() -> new SourceException("There is no source \"" + id
-                        + "\" any more; ask an administrator to add it, or take its tables out of the dataset")));
+        return byId.computeIfAbsent(
+                id,
+                i -> find(i).map(record -> {
+                            SourceSettings settings = settings(record);
+                            // What was allowed once may not be any more.
+                            places.require(settings);
+                            return source(settings, password(record));
+                        })
+                        .orElseThrow(
+                                () -> new SourceException(
+                                        "There is no source \"" + id
+                                                + "\" any more; ask an administrator to add it, or take its tables out of the dataset")));
     }
 
     private Optional<SourceRecord> find(String id) {
@@ -89,7 +93,7 @@ public class Sources implements Function<Optional<String>, Source> {
 
     private Optional<String> password(SourceRecord row) {
         return Optional.ofNullable(row.getSealedPassword())
-                .map(sealed -> sealing.open(row.getId(), sealed)
+                .map(text -> sealing.open(row.getId(), text)
                         .orElseThrow(() -> new SourceException("The password of " + row.getLabel()
                                 + " was sealed with another key; ask an administrator to enter it again")));
     }
@@ -159,12 +163,12 @@ public class Sources implements Function<Optional<String>, Source> {
     synchronized void save(SourceSettings settings, Optional<String> password, Account account) {
         places.require(settings);
         boolean taken = all().stream()
-                .anyMatch(other ->
-                        other.label().equalsIgnoreCase(settings.label()) && !other.id().equals(settings.id()));
+                .anyMatch(other -> other.label().equalsIgnoreCase(settings.label())
+                        && !other.id().equals(settings.id()));
         if (taken) {
             throw new ConflictException("Another source is called \"" + settings.label() + "\"; choose another name");
         }
-        Optional<String> sealed = password.or(() -> known(settings)).map(p -> sealing.seal(settings.id(), p));
+        Optional<String> sealedPassword = password.or(() -> known(settings)).map(p -> sealing.seal(settings.id(), p));
         SourceRecord row = new SourceRecord();
         row.setId(settings.id());
         row.setLabel(settings.label().strip());
@@ -174,7 +178,7 @@ public class Sources implements Function<Optional<String>, Source> {
         row.setPort(settings.port().map(Integer::longValue).orElse(null));
         row.setDatabaseName(settings.database().orElse(null));
         row.setUserName(settings.user().orElse(null));
-        row.setSealedPassword(sealed.orElse(null));
+        row.setSealedPassword(sealedPassword.orElse(null));
         row.setAccountId(account.id());
         row.setSavedAt(clock.millis());
         store.write()

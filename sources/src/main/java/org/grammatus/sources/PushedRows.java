@@ -1,0 +1,18 @@
+package org.grammatus.sources;
+
+import java.util.List;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
+
+/**
+ * Which rows of a dataset's grain are wanted. A source may leave out rows that fail a condition for certain; it need not, since the
+ * engine applies every condition again. It must not leave out any other.
+ *
+ * @param conditions on rows, all of which are to hold
+ */
+record PushedRows(DatasetModel dataset, List<Typed> conditions) {
+
+    PushedRows {
+        conditions = List.copyOf(conditions);
+    }
+}

@@ -1,0 +1,196 @@
+package org.grammatus.sources;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.expression.Comparator;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * Conditions on rows as SQL, values as bound parameters. What the source may see differently than the engine becomes NULL, the truth value
+ * of what is not known, and a row is left out only where a condition is FALSE all the same: so no row is lost that the engine would keep.
+ * Used once.
+ */
+final class SqlConditions {
+
+    private static final String UNKNOWN = "NULL";
+    private static final String GRAIN = "t0";
+
+    private final DatasetModel dataset;
+    private final Dialect dialect;
+    private final Function<String, Optional<TableShape>> shapes;
+    private final Function<String, String> places;
+    private final List<Object> parameters = new ArrayList<>();
+
+    /**
+     * Conditions on one source's tables.
+     *
+     * @param shapes finds a table of the source
+     * @param places a table's name as SQL has it
+     */
+    SqlConditions(
+            DatasetModel dataset,
+            Dialect dialect,
+            Function<String, Optional<TableShape>> shapes,
+            Function<String, String> places) {
+        this.dataset = dataset;
+        this.dialect = dialect;
+        this.shapes = shapes;
+        this.places = places;
+    }
+
+    /** The alias that the grain's table goes by in the conditions. */
+    static String grainAlias() {
+        return GRAIN;
+    }
+
+    /** Values of the parameters, in their order. */
+    List<Object> parameters() {
+        return parameters;
+    }
+
+    /** What follows WHERE; empty where nothing can be left out for certain. */
+    String where(List<Typed> conditions) {
+        return conditions.stream().flatMap(condition -> of(condition).stream()).collect(Collectors.joining(" AND "));
+    }
+
+    private Optional<String> of(Typed condition) {
+        Set<Integer> tables = new HashSet<>();
+        note(condition, tables);
+        int before = parameters.size();
+        int table = tables.size() == 1 ? tables.iterator().next() : DatasetModel.GRAIN;
+        Optional<String> path = table == DatasetModel.GRAIN ? Optional.of("") : path(table);
+        if (path.isPresent()) {
+            String sql = sql(condition, table);
+            if (parameters.size() > before || sql.contains(" IS NULL")) {
+                return Optional.of(
+                        table == DatasetModel.GRAIN
+                                ? "(" + sql + ") IS NOT FALSE"
+                                : "NOT EXISTS (SELECT 1 FROM " + path.get() + " AND (" + sql + ") IS FALSE)");
+            }
+        }
+        parameters.subList(before, parameters.size()).clear();
+        return Optional.empty();
+    }
+
+    private void note(Typed value, Set<Integer> tables) {
+        if (value instanceof Typed.Field field) {
+            tables.add(dataset.field(field.id()).table());
+        }
+        value.operands().forEach(operand -> note(operand, tables));
+    }
+
+    /** The tables on the way from the grain to one, joined as the dataset joins them; none where the way leads out of the source. */
+    private Optional<String> path(int table) {
+        Deque<Integer> way = new ArrayDeque<>();
+        for (int t = table; t != DatasetModel.GRAIN; t = dataset.pointedFrom(t)) {
+            way.push(t);
+        }
+        List<String> from = new ArrayList<>();
+        List<String> on = new ArrayList<>();
+        for (int t : way) {
+            Optional<String> join = join(t);
+            if (join.isEmpty()
+                    || !dataset.table(t)
+                            .source()
+                            .equals(dataset.table(DatasetModel.GRAIN).source())) {
+                return Optional.empty();
+            }
+            from.add(places.apply(dataset.table(t).table()) + " t" + t);
+            on.add(join.get());
+        }
+        return Optional.of(String.join(", ", from) + " WHERE " + String.join(" AND ", on));
+    }
+
+    private Optional<String> join(int table) {
+        Dataset.Table to = dataset.table(table);
+        int pointing = dataset.pointedFrom(table);
+        List<String> columns = dataset.join(table).columns();
+        Optional<TableShape> fromShape = shapes.apply(dataset.table(pointing).table());
+        Optional<TableShape> toShape = shapes.apply(to.table());
+        if (fromShape.isEmpty() || toShape.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Optional<String>> equal = IntStream.range(0, columns.size())
+                .mapToObj(i -> dialect.sameKey(
+                        cell(pointing, columns.get(i)),
+                        fromShape.get().column(columns.get(i)),
+                        cell(table, to.key().get(i)),
+                        toShape.get().column(to.key().get(i))))
+                .toList();
+        return equal.stream().allMatch(Optional::isPresent)
+                ? Optional.of(equal.stream().map(Optional::get).collect(Collectors.joining(" AND ")))
+                : Optional.empty();
+    }
+
+    private static String cell(int table, String column) {
+        return "t" + table + "." + JdbcView.quoted(column);
+    }
+
+    private String sql(Typed condition, int table) {
+        return switch (condition.unnamed()) {
+            case Typed.Logic l ->
+                "(" + sql(l.left(), table) + " " + l.connective().name() + " " + sql(l.right(), table) + ")";
+            case Typed.Not n -> "(NOT " + sql(n.operand(), table) + ")";
+            case Typed.IsNull n
+            when n.value().unnamed() instanceof Typed.Field field && isOf(field, table) ->
+                "(" + cell(table, dataset.field(field.id()).definition().column()) + " IS NULL)";
+            case Typed.Compare c -> comparison(c, table).orElse(UNKNOWN);
+            case Typed.Constant c when c.value() instanceof Scalar.Bool truth -> truth.value() ? "TRUE" : "FALSE";
+            default -> UNKNOWN;
+        };
+    }
+
+    private boolean isOf(Typed.Field field, int table) {
+        return dataset.field(field.id()).table() == table;
+    }
+
+    private Optional<String> comparison(Typed.Compare c, int table) {
+        Typed left = c.left().unnamed();
+        Typed right = c.right().unnamed();
+        if (left instanceof Typed.Field field && right instanceof Typed.Constant constant) {
+            return comparison(field, c.operator(), constant, table);
+        }
+        if (left instanceof Typed.Constant constant && right instanceof Typed.Field field) {
+            return comparison(field, turned(c.operator()), constant, table);
+        }
+        return Optional.empty();
+    }
+
+    private Optional<String> comparison(Typed.Field field, Comparator operator, Typed.Constant constant, int table) {
+        if (!isOf(field, table)) {
+            return Optional.empty();
+        }
+        DatasetModel.FieldInfo info = dataset.field(field.id());
+        String column = info.definition().column();
+        return shapes.apply(dataset.table(table).table())
+                .flatMap(shape -> shape.column(column))
+                .flatMap(shape -> dialect.comparison(
+                        cell(table, column), shape, info.type(), operator.symbol(), constant.value()))
+                .map(bound -> {
+                    parameters.add(bound.parameter());
+                    return bound.sql();
+                });
+    }
+
+    private static Comparator turned(Comparator operator) {
+        return switch (operator) {
+            case EQUAL, NOT_EQUAL -> operator;
+            case LESS -> Comparator.GREATER;
+            case LESS_OR_EQUAL -> Comparator.GREATER_OR_EQUAL;
+            case GREATER -> Comparator.LESS;
+            case GREATER_OR_EQUAL -> Comparator.LESS_OR_EQUAL;
+        };
+    }
+}

@@ -1,0 +1,217 @@
+package org.grammatus.sources;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.KeptRows;
+import org.grammatus.core.table.Star;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What a source leaves out changes nothing: generated conditions keep the same rows, whether they are pushed or not. */
+class PushedRowsTest {
+
+    private static final int CONDITIONS = 300;
+
+    private static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
+            {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "D", "grain": "h",
+             "tables": [{"id": "h", "table": "harvest", "key": ["id"], "noun": {"one": "h", "other": "hs"}},
+                        {"id": "y", "table": "yard", "key": ["id"], "noun": {"one": "y", "other": "ys"}},
+                        {"id": "k", "table": "keeper", "key": ["code"], "noun": {"one": "k", "other": "ks"}}],
+             "joins": [{"id": "j", "from": "h", "to": "y", "columns": ["yard_id"]},
+                       {"id": "l", "from": "y", "to": "k", "columns": ["keeper"]}],
+             "fields": [
+               {"id": "id", "table": "h", "column": "id", "label": "I", "type": "integer", "role": "identifier"},
+               {"id": "n", "table": "h", "column": "n", "label": "N", "type": "integer", "role": "additive"},
+               {"id": "d", "table": "h", "column": "d", "label": "D", "type": "decimal", "scale": 2, "role": "additive"},
+               {"id": "t", "table": "h", "column": "t", "label": "T", "type": "text", "role": "descriptive"},
+               {"id": "day", "table": "h", "column": "day", "label": "Day", "type": "date", "role": "descriptive"},
+               {"id": "at", "table": "h", "column": "at", "label": "At", "type": "timestamp", "role": "descriptive"},
+               {"id": "name", "table": "y", "column": "name", "label": "Y", "type": "text", "role": "descriptive"},
+               {"id": "size", "table": "y", "column": "size", "label": "S", "type": "integer", "role": "additive"},
+               {"id": "who", "table": "k", "column": "who", "label": "W", "type": "text", "role": "descriptive"}],
+             "calculated": [{"id": "twice", "label": "Twice", "value": "n * 2", "role": "additive"},
+                            {"id": "called", "label": "Called", "value": "t", "role": "descriptive"}]}"""));
+
+    @TempDir
+    Path folder;
+
+    private static Plan plan(String where) {
+        return Planner.plan(
+                Definitions.readReport("""
+                        {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d",
+                         "locale": "en-GB", "prompts": [],
+                         "filters": [{"id": "f", "kind": "expression", "where": "%s"}],
+                         "blocks": [{"id": "b", "kind": "banded", "levels": [],
+                           "columns": [{"id": "c1", "label": "I", "value": "id"}], "totals": [], "counts": [],
+                           "highlights": [], "rows": {"shown": true, "order": []}}],
+                         "page": {"paper": "A4", "orientation": "portrait",
+                                  "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}""".formatted(where)),
+                DATASET,
+                Answers.NONE,
+                new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")));
+    }
+
+    /** The keys of the rows that pass, and how many were read. */
+    private static List<Long> kept(StarReader reader, Plan plan, Reading reading, int[] read) {
+        Star star = reader.read(reading, ReadProgress.SILENT);
+        read[0] = star.rowCount();
+        long[] ids = ((Column.Longs) star.at(DatasetModel.GRAIN).field("id")).values();
+        return Arrays.stream(KeptRows.of(plan, star, new Faults(), () -> false).rows())
+                .mapToObj(row -> ids[row])
+                .sorted()
+                .toList();
+    }
+
+    private static String condition(Random random, int depth) {
+        if (depth > 0) {
+            return switch (random.nextInt(4)) {
+                case 0 -> "(" + condition(random, depth - 1) + " AND " + condition(random, depth - 1) + ")";
+                case 1 -> "(" + condition(random, depth - 1) + " OR " + condition(random, depth - 1) + ")";
+                case 2 -> "NOT (" + condition(random, depth - 1) + ")";
+                default -> condition(random, 0);
+            };
+        }
+        String operator = List.of("=", "<>", "<", "<=", ">", ">=").get(random.nextInt(6));
+        String text = "'" + List.of("a", "A", "Ä", "ab ", "ab", "", "9", "z").get(random.nextInt(8)) + "'";
+        String day = "DATE '2026-0" + (1 + random.nextInt(4)) + "-0" + (1 + random.nextInt(9)) + "'";
+        return switch (random.nextInt(14)) {
+            case 0 -> "n " + operator + " " + (random.nextInt(9) - 3);
+            case 1 -> "d " + operator + " " + (random.nextInt(400) - 100) + ".5";
+            case 2 -> "d " + operator + " 1.005";
+            case 3 -> "t " + operator + " " + text;
+            case 4 -> "day " + operator + " " + day;
+            case 5 -> "at " + operator + " TIMESTAMP '2026-02-0" + (1 + random.nextInt(9)) + " 12:00:00'";
+            case 6 -> "at " + operator + " " + day;
+            case 7 -> "name " + operator + " " + text;
+            case 8 -> "size IS NULL";
+            case 9 -> "who " + operator + " " + text;
+            case 10 -> "who IS NULL OR twice > 4";
+            case 11 -> (random.nextInt(9) - 3) + " " + operator + " n";
+            case 12 -> "called IN ('a', 'Ä') AND t LIKE '%a%'";
+            default -> List.of("n", "d", "t", "day", "at", "name", "who").get(random.nextInt(7)) + " IS NOT NULL";
+        };
+    }
+
+    private static void compare(Source source) {
+        StarReader reader = StarReader.over(source);
+        Random random = new Random(5);
+        long fewer = 0;
+        for (int i = 0; i < CONDITIONS; i++) {
+            String where = condition(random, random.nextInt(3));
+            Plan plan = plan(where);
+            int[] all = new int[1];
+            int[] some = new int[1];
+            List<Long> expected = kept(reader, plan, Reading.of(plan).ofAllRows(), all);
+            assertThat(kept(reader, plan, Reading.of(plan), some)).as(where).isEqualTo(expected);
+            fewer += some[0] < all[0] ? 1 : 0;
+        }
+        assertThat(fewer).as("most conditions spare rows").isGreaterThan(CONDITIONS / 2);
+    }
+
+    private static List<String> rows(boolean anything) {
+        Random random = new Random(4);
+        List<String> statements = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            statements.add("INSERT INTO keeper VALUES ('K" + i + "', " + text(random) + ")");
+        }
+        for (int i = 0; i < 30; i++) {
+            String keeper = random.nextInt(5) == 0 ? "NULL" : "'K" + random.nextInt(15) + "'";
+            String size = random.nextInt(4) == 0 ? "NULL" : String.valueOf(random.nextInt(9));
+            statements.add("INSERT INTO yard VALUES (" + i + ", " + text(random) + ", " + size + ", " + keeper + ")");
+        }
+        for (int i = 0; i < 250; i++) {
+            String n = random.nextInt(6) == 0 ? "NULL" : String.valueOf(random.nextInt(9) - 3);
+            String d = random.nextInt(6) == 0 ? "NULL" : String.valueOf(random.nextInt(40000) - 10000);
+            String day = random.nextInt(6) == 0
+                    ? "NULL"
+                    : "'2026-0" + (1 + random.nextInt(4)) + "-0" + (1 + random.nextInt(9)) + "'";
+            String at = random.nextInt(6) == 0
+                    ? "NULL"
+                    : "'2026-02-0" + (1 + random.nextInt(9)) + " 1" + random.nextInt(4) + ":00:00'";
+            if (anything && random.nextInt(5) == 0) {
+                // What a dynamically typed cell may hold besides: read all the same, but compared otherwise.
+                n = List.of("2.0", "'3'", "4.4").get(random.nextInt(3));
+                d = List.of("1.005", "'-7.5'", "1e2").get(random.nextInt(3));
+                day = List.of("'2026-02-03 23:00:00'", "'2026-03-01T00:00:00'").get(random.nextInt(2));
+                at = List.of("'2026-02-03'", "'2026-02-03T12:00:00'", "'2026-02-03 12:00:00.5'")
+                        .get(random.nextInt(3));
+            }
+            String yard = random.nextInt(6) == 0
+                    ? "NULL"
+                    : anything && random.nextInt(8) == 0 ? "'7'" : String.valueOf(random.nextInt(36));
+            String t = anything && random.nextInt(8) == 0 ? "9" : text(random);
+            statements.add("INSERT INTO harvest VALUES (" + String.join(", ", String.valueOf(i), n, d, t, day, at, yard)
+                    + ")");
+        }
+        return statements;
+    }
+
+    private static String text(Random random) {
+        return List.of("NULL", "'a'", "'A'", "'Ä'", "'ab '", "'ab'", "''", "'9'")
+                .get(random.nextInt(8));
+    }
+
+    @Test
+    void inAFileWhateverItsCellsHold() throws Exception {
+        Path file = folder.resolve("pushed.db");
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE keeper (code TEXT PRIMARY KEY, who TEXT COLLATE NOCASE)");
+            statement.execute("CREATE TABLE yard (id INTEGER PRIMARY KEY, name TEXT COLLATE RTRIM, size, keeper)");
+            statement.execute(
+                    "CREATE TABLE harvest (id INTEGER PRIMARY KEY, n, d, t COLLATE NOCASE, day, at, yard_id)");
+            for (String row : rows(true)) {
+                statement.execute(row);
+            }
+        }
+        compare(new SqliteSource(file));
+    }
+
+    @Test
+    void onAServer() {
+        try (PostgresServer server = new PostgresServer()) {
+            server.execute(
+                    "CREATE TABLE keeper (code text PRIMARY KEY, who char(3))",
+                    "CREATE TABLE yard (id int PRIMARY KEY, name varchar(9), size smallint, keeper text)",
+                    "CREATE TABLE harvest (id int PRIMARY KEY, n bigint, d int, t text, day date, at timestamp, yard_id bigint)");
+            server.execute(rows(false).toArray(String[]::new));
+            server.execute("GRANT SELECT ON ALL TABLES IN SCHEMA public TO " + PostgresServer.READER);
+            compare(server.source());
+        }
+    }
+
+    @Test
+    void valuesAreNeverPartOfAStatement() throws Exception {
+        Path file = folder.resolve("bound.db");
+        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE keeper (code, who)");
+            statement.execute("CREATE TABLE yard (id, name, size, keeper)");
+            statement.execute("CREATE TABLE harvest (id, n, d, t, day, at, yard_id)");
+            statement.execute("INSERT INTO harvest (id, t) VALUES (1, ''' OR 1 = 1 --'), (2, 'x')");
+        }
+        Plan plan = plan("t = ''' OR 1 = 1 --'");
+        int[] read = new int[1];
+        assertThat(kept(StarReader.over(new SqliteSource(file)), plan, Reading.of(plan), read))
+                .containsExactly(1L);
+        assertThat(read[0]).isEqualTo(1);
+    }
+}
