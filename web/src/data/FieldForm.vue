@@ -4,6 +4,7 @@ import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import type { Details } from './dictionary'
+import EffectNotice from './EffectNotice.vue'
 import ExpressionInput from './ExpressionInput.vue'
 import { useEntry, type Edited } from './useEntry'
 import { api, type DatasetView } from '@/api/client'
@@ -163,25 +164,7 @@ function startRemoving() {
       </ul>
       <p v-if="uses.others">{{ text.othersFollow(uses.others) }}</p>
     </div>
-    <div v-if="pointed" class="effect" role="alert">
-      <p v-if="effect!.broken.length">{{ text.effect(effect!.broken.length) }}</p>
-      <ul>
-        <li v-for="report in effect!.broken" :key="report.id">
-          <RouterLink :to="{ name: 'bench', params: { id: report.id } }">{{ report.title }}</RouterLink>
-          <small v-for="(fault_, i) in report.problems" :key="i">{{ fault_.message }}</small>
-        </li>
-      </ul>
-      <template v-if="effect!.datasets.length">
-        <p>{{ text.effectDatasets(effect!.datasets.length) }}</p>
-        <ul>
-          <li v-for="built in effect!.datasets" :key="built.id">
-            <RouterLink :to="{ name: 'data', params: { id: built.id } }">{{ built.title }}</RouterLink>
-            <small v-for="(fault_, i) in built.problems" :key="i">{{ fault_.message }}</small>
-          </li>
-        </ul>
-      </template>
-      <p v-if="effect!.others">{{ text.others(effect!.others) }}</p>
-    </div>
+    <EffectNotice v-if="pointed" :effect="effect!" />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="actions">
       <Button

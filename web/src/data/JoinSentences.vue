@@ -13,11 +13,12 @@ const sentences = computed(() =>
     const from = table(join.from)
     const to = table(join.to)
     const grain = table(props.profile!.tables[0]!.id)
-    const { rows, without, targets, unused } = join.match
+    const { rows, without, targets, unused, leftOut } = join.match
     return {
       id: join.id,
       joined: text.joined(from.one, to.one),
       remarks: [
+        leftOut ? text.leftOut(leftOut, leftOut === 1 ? grain.one : grain.noun, to.one) : '',
         without ? text.without(without, rows, from.noun) : '',
         unused ? text.unused(unused, targets, to.noun, from.noun, grain.noun) : '',
       ].filter(Boolean),

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { ref, watch } from 'vue'
+import EffectNotice from './EffectNotice.vue'
 import { withShared, type Shared } from './dictionary'
 import { api, type EffectView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
@@ -86,13 +87,7 @@ async function save() {
         fluid
       />
     </InspectorField>
-    <div v-if="effect" class="effect" role="alert">
-      <p>{{ text.effect(effect.broken.length) }}</p>
-      <ul>
-        <li v-for="report in effect.broken" :key="report.id">{{ report.title }}</li>
-      </ul>
-      <p v-if="effect.others">{{ text.others(effect.others) }}</p>
-    </div>
+    <EffectNotice v-if="effect" :effect="effect" />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="actions">
       <Button :label="text.cancel" text severity="secondary" size="small" @click="emit('close')" />
@@ -113,11 +108,6 @@ h2 {
 .quiet {
   color: var(--quiet);
   margin: 0;
-}
-.effect {
-  background: var(--danger-soft);
-  padding: 0.4rem 0.6rem;
-  border-radius: 4px;
 }
 .problem {
   color: var(--danger);

@@ -49,6 +49,7 @@ export const compose = {
     `A ${to} has several ${other}. To report on both, start from ${one}.`,
   otherwise: 'Join another way',
   otherTable: 'Table that joins',
+  thatTable: 'that table',
   pair: (from: string) => `Column of ${from}`,
   pairKey: (table: string) => `Column of ${table}`,
   addPair: 'A further pair of columns',
@@ -66,6 +67,5 @@ export const compose = {
   unlabelled: 'Give the dataset a name.',
   capital,
   fields: (count: number) => `${whole.format(count)} ${count === 1 ? 'field' : 'fields'} in all`,
-  breaks: 'These would not work any more until mended:',
   changed: 'Somebody saved this dataset since you opened it. Nothing was saved; open it again to see theirs.',
 }

@@ -38,6 +38,8 @@ export const data = {
   without: (count: number, all: number, other: string) =>
     `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} none; ` +
     'fields from there are blank for them.',
+  leftOut: (count: number, grain: string, to: string) =>
+    `${whole.format(count)} ${grain} that ${count === 1 ? 'finds' : 'find'} no ${to} ${count === 1 ? 'is' : 'are'} left out.`,
   unused: (count: number, all: number, other: string, from: string, grain: string) =>
     `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} no ${from}; ` +
     `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,

@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import EffectNotice from '../EffectNotice.vue'
 import JoinMatch from './JoinMatch.vue'
 import JoinOtherwise from './JoinOtherwise.vue'
 import { joinKey } from './measure'
@@ -71,6 +72,13 @@ async function join(plan: JoinBody) {
   }
 }
 
+/** What a row is called; emptied, it stays what it was. */
+function rename(part: 'one' | 'other', name: string) {
+  if (grain.value && name.trim()) {
+    composition.call(grain.value.id, { ...grain.value.noun, [part]: name.trim() })
+  }
+}
+
 async function save() {
   const id = await composition.save()
   if (id) {
@@ -116,20 +124,7 @@ async function save() {
         </template>
       </form>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div v-if="effect" class="effect" role="alert">
-        <p>{{ text.breaks }}</p>
-        <ul>
-          <li v-for="report in effect.broken" :key="report.id">
-            <RouterLink :to="{ name: 'bench', params: { id: report.id } }">{{ report.title }}</RouterLink>
-            <small v-for="(fault, i) in report.problems" :key="i">{{ fault.message }}</small>
-          </li>
-          <li v-for="dataset in effect.datasets" :key="dataset.id">
-            {{ dataset.title }}
-            <small v-for="(fault, i) in dataset.problems" :key="i">{{ fault.message }}</small>
-          </li>
-        </ul>
-        <p v-if="effect.others">{{ words.data.edit.others(effect.others) }}</p>
-      </div>
+      <EffectNotice v-if="effect" :effect="effect" />
       <template v-if="definition && grain">
         <p class="grain">
           {{ text.grain(grain.noun.one) }}
@@ -137,25 +132,12 @@ async function save() {
           <small v-else>{{ grain.table }} · {{ text.fields(definition.fields.length) }}</small>
         </p>
         <div v-if="!grain.inherited" class="nouns">
-          <label
-            >{{ text.one
+          <label v-for="part in ['one', 'other'] as const" :key="part"
+            >{{ text[part]
             }}<InputText
               size="small"
-              :model-value="grain.noun.one"
-              @change="
-                (e: Event) =>
-                  composition.call(grain!.id, { ...grain!.noun, one: (e.target as HTMLInputElement).value })
-              "
-          /></label>
-          <label
-            >{{ text.other
-            }}<InputText
-              size="small"
-              :model-value="grain.noun.other"
-              @change="
-                (e: Event) =>
-                  composition.call(grain!.id, { ...grain!.noun, other: (e.target as HTMLInputElement).value })
-              "
+              :model-value="grain.noun[part]"
+              @change="(e: Event) => rename(part, (e.target as HTMLInputElement).value)"
           /></label>
         </div>
         <ul v-if="joins.length || inherited.length > 1" class="joins" :aria-label="words.data.joins">
@@ -360,17 +342,6 @@ small {
 .many {
   margin: 0;
   padding-left: 1.2rem;
-}
-.effect {
-  background: var(--danger-soft);
-  padding: 0.4rem 0.6rem;
-  border-radius: 4px;
-}
-.effect p {
-  margin: 0;
-}
-.effect small {
-  display: block;
 }
 .quiet {
   color: var(--quiet);

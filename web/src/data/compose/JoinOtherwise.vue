@@ -124,14 +124,14 @@ watch(plan, () => {
           :aria-label="text.pair(fromLine?.noun.one ?? '')"
       /></label>
       <label
-        >{{ text.pairKey(table ?? '')
+        >{{ text.pairKey(table ?? text.thatTable)
         }}<Select
           v-model="pair.key"
           :options="toColumns"
           size="small"
           fluid
           :disabled="!table"
-          :aria-label="text.pairKey(table ?? '')"
+          :aria-label="text.pairKey(table ?? text.thatTable)"
       /></label>
       <Button
         v-if="i === pairs.length - 1"

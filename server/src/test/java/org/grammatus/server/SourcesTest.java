@@ -8,6 +8,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grammatus.server.RunningServer.Browser;
 import org.grammatus.sources.PostgresServer;
@@ -258,6 +260,44 @@ class SourcesTest {
                         .send("DELETE", "/api/sources/" + source, "application/json", BodyPublishers.noBody())
                         .body())
                 .contains("These datasets read it");
+    }
+
+    @Test
+    void aWideTableWithSqlInItsNamesBecomesADatasetAllTheSame() throws Exception {
+        String columns = IntStream.range(0, 300)
+                .mapToObj(i -> "\"c" + i + "'; DROP TABLE yard; --\" int")
+                .collect(Collectors.joining(", "));
+        postgres.execute(
+                "CREATE TABLE \"wide \"\"; DELETE FROM yard; --\" (" + columns
+                        + ", PRIMARY KEY (\"c0'; DROP TABLE yard; --\"))",
+                "INSERT INTO \"wide \"\"; DELETE FROM yard; --\" SELECT " + "7, ".repeat(299) + "7",
+                "GRANT SELECT ON ALL TABLES IN SCHEMA public TO " + PostgresServer.READER);
+        String source = added("Wide hives");
+        Browser author = SERVER.signedIn("author");
+        ObjectNode dataset = started(author, source, "wide \"; DELETE FROM yard; --", "wide-things");
+        assertThat(dataset.path("fields")).hasSize(300);
+        json(author.post("/api/composing/dataset", asking(dataset).toString()));
+        JsonNode profile = json(author.get("/api/datasets/wide-things/profile"));
+        assertThat(profile.path("fields")).hasSize(300);
+        assertThat(profile.path("fields").get(299).path("samples").toString()).isEqualTo("[\"7\"]");
+    }
+
+    /** What is kept unless it is left out on purpose, over HTTP as in the engine. */
+    @Test
+    void rowsThatAnInnerJoinLeavesOutAreCounted() throws Exception {
+        String source = added("Matched hives");
+        Browser author = SERVER.signedIn("author");
+        ObjectNode dataset = started(author, source, "harvest", "matched-harvests");
+        ObjectNode made = asking(dataset);
+        made.set("join", join(dataset.path("grain").asString(), "yard_id", source, "yard", "id"));
+        made.put("keep", "MATCHED");
+        dataset = (ObjectNode)
+                json(author.post("/api/composing/join", made.toString())).path("definition");
+        json(author.post("/api/composing/dataset", asking(dataset).toString()));
+        JsonNode profile = json(author.get("/api/datasets/matched-harvests/profile"));
+        assertThat(profile.path("tables").get(0).path("rows").asInt()).isEqualTo(3);
+        assertThat(profile.path("joins").get(0).path("match").path("leftOut").asInt())
+                .isEqualTo(1);
     }
 
     private static ObjectNode report(String id, String dataset, String column) {

@@ -1,5 +1,8 @@
 package org.grammatus.sources;
 
+import java.net.ConnectException;
+import java.net.SocketTimeoutException;
+import java.net.UnknownHostException;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -123,7 +126,7 @@ public final class PostgresSource implements Source {
             case "3D000" ->
                 "the server at " + where + " has no database \"" + address.database() + "\"; check its name";
             case "08001", "08004" ->
-                "there is no answer from " + where + " (" + said
+                "there is no answer from " + where + " (" + reason(cause, said)
                         + "); check host and port, and that the server runs and lets this machine in";
             case "57014" ->
                 "a statement took longer than " + words(limits.longestStatement())
@@ -139,6 +142,25 @@ public final class PostgresSource implements Source {
                                 + "; nothing was taken for whole, try again"
                         : said;
         };
+    }
+
+    /** Why there is no connection; what the driver says of it is about matters of its own. */
+    private static String reason(Throwable cause, String said) {
+        for (Throwable t = cause; t != null; t = t.getCause()) {
+            switch (t) {
+                case UnknownHostException e -> {
+                    return "no host of that name is known";
+                }
+                case ConnectException e -> {
+                    return "nothing takes connections there";
+                }
+                case SocketTimeoutException e -> {
+                    return "it said nothing in time";
+                }
+                default -> {}
+            }
+        }
+        return said;
     }
 
     private static String words(Duration time) {

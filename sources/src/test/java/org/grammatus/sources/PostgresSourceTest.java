@@ -26,7 +26,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** Rows from a real PostgreSQL server, and what is said where it refuses, stalls or breaks off. */
+/** Rows from a real PostgreSQL database, and what is said where it refuses, stalls or breaks off. */
 class PostgresSourceTest {
 
     private static final String DATASET = """
@@ -214,7 +214,7 @@ class PostgresSourceTest {
                 ReadLimits.DEFAULT,
                 ZoneId.of("UTC"));
         assertThatThrownBy(off::open)
-                .hasMessageStartingWith("Off: there is no answer from localhost:1")
+                .hasMessageStartingWith("Off: there is no answer from localhost:1 (nothing takes connections there)")
                 .hasMessageContaining("check host and port");
     }
 

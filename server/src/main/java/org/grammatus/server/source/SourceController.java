@@ -45,17 +45,6 @@ class SourceController {
      */
     record SourceLine(String id, String label, SourceKind kind, boolean fixed, List<String> datasets) {}
 
-    /** All that is known of a source but its password. */
-    record SourceDetail(
-            String id,
-            String label,
-            SourceKind kind,
-            Optional<String> file,
-            Optional<String> host,
-            Optional<Integer> port,
-            Optional<String> database,
-            Optional<String> user) {}
-
     /**
      * A source to be added, changed or tried.
      *
@@ -120,12 +109,10 @@ class SourceController {
 
     @GetMapping("/{id}")
     @Operation(operationId = "source", summary = "Where a source is and who reads it; for administrators")
-    SourceDetail one(@PathVariable("id") String id) {
+    SourceSettings one(@PathVariable("id") String id) {
         return sources.all().stream()
                 .filter(source -> source.id().equals(id))
                 .findFirst()
-                .map(s -> new SourceDetail(
-                        s.id(), s.label(), s.kind(), s.file(), s.host(), s.port(), s.database(), s.user()))
                 .orElseThrow(() -> missing(id));
     }
 
