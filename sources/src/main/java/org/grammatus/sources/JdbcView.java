@@ -26,7 +26,7 @@ final class JdbcView implements SourceView {
     private final Dialect dialect;
     private final ReadLimits limits;
     private final FailureWords failure;
-    private final Map<String, Optional<TableShape>> shapes = new HashMap<>();
+    private final Map<String, Optional<Map<String, TableShape.Column>>> columns = new HashMap<>();
     private Map<String, Named> named;
 
     /** Says in words why a source failed. */
@@ -78,37 +78,46 @@ final class JdbcView implements SourceView {
     }
 
     @Override
-    public Optional<TableShape> table(String name) {
-        return shapes.computeIfAbsent(name, this::shape);
+    public Optional<Map<String, TableShape.Column>> columns(String table) {
+        return columns.computeIfAbsent(
+                table, name -> Optional.ofNullable(named().get(name)).map(this::columnsOf));
     }
 
-    private Optional<TableShape> shape(String name) {
+    @Override
+    public Optional<TableShape> table(String name) {
+        return columns(name).map(found -> shape(name, List.copyOf(found.values())));
+    }
+
+    private TableShape shape(String name, List<TableShape.Column> found) {
         Named table = named().get(name);
-        if (table == null) {
-            return Optional.empty();
-        }
         try {
-            return Optional.of(new TableShape(
-                    name, columns(table), key(table), unique(table), references(table), dialect.exactDecimals()));
+            return new TableShape(name, found, key(table), unique(table), references(table), dialect.exactDecimals());
         } catch (SQLException e) {
             throw failure.of(e);
         }
     }
 
-    private List<TableShape.Column> columns(Named table) throws SQLException {
-        List<TableShape.Column> columns = new ArrayList<>();
-        DatabaseMetaData meta = connection.getMetaData();
-        try (ResultSet found = meta.getColumns(null, pattern(table.schema, meta), pattern(table.table, meta), "%")) {
-            while (found.next()) {
-                String declared = found.getString("TYPE_NAME");
-                columns.add(new TableShape.Column(
-                        found.getString("COLUMN_NAME"),
-                        dialect.type(declared, found.getInt("COLUMN_SIZE"), found.getInt("DECIMAL_DIGITS")),
-                        dialect.isBinary(declared),
-                        dialect.isComparable(declared, found.getInt("COLUMN_SIZE"))));
+    private Map<String, TableShape.Column> columnsOf(Named table) {
+        Map<String, TableShape.Column> found = new LinkedHashMap<>();
+        try {
+            DatabaseMetaData meta = connection.getMetaData();
+            try (ResultSet row = meta.getColumns(null, pattern(table.schema, meta), pattern(table.table, meta), "%")) {
+                while (row.next()) {
+                    String name = row.getString("COLUMN_NAME");
+                    String declared = row.getString("TYPE_NAME");
+                    found.put(
+                            name,
+                            new TableShape.Column(
+                                    name,
+                                    dialect.type(declared, row.getInt("COLUMN_SIZE"), row.getInt("DECIMAL_DIGITS")),
+                                    dialect.isBinary(declared),
+                                    dialect.isComparable(declared, row.getInt("COLUMN_SIZE"))));
+                }
             }
+        } catch (SQLException e) {
+            throw failure.of(e);
         }
-        return columns;
+        return found;
     }
 
     private static String pattern(String name, DatabaseMetaData meta) throws SQLException {
@@ -170,7 +179,7 @@ final class JdbcView implements SourceView {
 
     @Override
     public void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink) {
-        SqlConditions conditions = new SqlConditions(wanted.dataset(), dialect, this::table, this::place);
+        SqlConditions conditions = new SqlConditions(wanted.dataset(), dialect, this::columns, this::place);
         String where = conditions.where(wanted.conditions());
         String sql = select(table, columns) + " " + SqlConditions.grainAlias();
         read(where.isEmpty() ? sql : sql + " WHERE " + where, conditions.parameters(), columns.size(), 0, sink);

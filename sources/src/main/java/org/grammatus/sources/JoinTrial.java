@@ -51,7 +51,7 @@ public record JoinTrial(int rows, int without, int targets, int unused, int repe
 
     private static KeyColumn keys(Side side, OpenSources open, ReadLimits limits) {
         OpenSources.Open source = open.source(side.source());
-        source.table(side.table(), side.columns(), "the join");
+        source.require(side.table(), side.columns(), "the join");
         int[] all = IntStream.range(0, side.columns().size()).toArray();
         KeyColumn keys = new KeyColumn();
         source.view().read(side.table(), side.columns(), values -> {

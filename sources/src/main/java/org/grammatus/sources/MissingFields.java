@@ -35,21 +35,22 @@ final class MissingFields {
         boolean grain = number == DatasetModel.GRAIN;
         String before = grain ? null : unreadable.get(dataset.pointedFrom(number));
         OpenSources.Open source = sources.source(table.source());
-        Optional<TableShape> shape = source.view().table(table.table());
+        Optional<Map<String, TableShape.Column>> columns = source.view().columns(table.table());
         List<String> lost = new ArrayList<>();
-        if (before == null && shape.isEmpty()) {
+        if (before == null && columns.isEmpty()) {
             lost.add(source.source().name() + " has no table " + table.table());
         } else if (before == null) {
-            table.key().forEach(column -> note(source, shape.get(), column, lost));
+            table.key().forEach(column -> note(source, table.table(), columns.get(), column, lost));
         }
         if (before == null && !grain) {
             Dataset.Table from = dataset.table(dataset.pointedFrom(number));
             OpenSources.Open fromSource = sources.source(from.source());
             fromSource
                     .view()
-                    .table(from.table())
-                    .ifPresent(pointing ->
-                            dataset.join(number).columns().forEach(column -> note(fromSource, pointing, column, lost)));
+                    .columns(from.table())
+                    .ifPresent(pointing -> dataset.join(number)
+                            .columns()
+                            .forEach(column -> note(fromSource, from.table(), pointing, column, lost)));
         }
         String reason = before != null ? before : lost.isEmpty() ? null : String.join("; ", lost);
         if (grain && reason != null) {
@@ -63,16 +64,26 @@ final class MissingFields {
                 if (reason != null) {
                     here.add(reason);
                 } else {
-                    note(source, shape.orElseThrow(), field.definition().column(), here);
+                    note(
+                            source,
+                            table.table(),
+                            columns.orElseThrow(),
+                            field.definition().column(),
+                            here);
                 }
                 here.forEach(why -> missing.put(id, why));
             }
         });
     }
 
-    private static void note(OpenSources.Open source, TableShape shape, String column, List<String> lost) {
-        if (shape.column(column).isEmpty()) {
-            lost.add(source.source().name() + ", table " + shape.name() + ", has no column " + column);
+    private static void note(
+            OpenSources.Open source,
+            String table,
+            Map<String, TableShape.Column> columns,
+            String column,
+            List<String> lost) {
+        if (!columns.containsKey(column)) {
+            lost.add(source.source().name() + ", table " + table + ", has no column " + column);
         }
     }
 }

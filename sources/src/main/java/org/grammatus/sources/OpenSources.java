@@ -2,11 +2,10 @@ package org.grammatus.sources;
 
 import java.util.Collection;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.problem.Suggestion;
 
 /** The sources of one read, each opened once, when its first table is read. Used by one thread, closed when done. */
@@ -19,25 +18,22 @@ final class OpenSources implements AutoCloseable {
     record Open(Source source, SourceView view) {
 
         /**
-         * A table's shape, with all the columns asked for.
+         * Makes sure that a table has columns.
          *
-         * @param reader what asks for it, in words
+         * @param reader what asks for them, in words
          * @throws SourceException if the source does not have the table or a column
          */
-        TableShape table(String name, Collection<String> columns, String reader) {
-            TableShape shape = view.table(name)
-                    .orElseThrow(() -> new SourceException(source.name() + " has no table " + name + ", which " + reader
-                            + " reads" + Suggestion.inWords(name, view.tables()) + MEND));
+        void require(String table, Collection<String> columns, String reader) {
+            Set<String> present = view.columns(table)
+                    .orElseThrow(() -> new SourceException(source.name() + " has no table " + table + ", which "
+                            + reader + " reads" + Suggestion.inWords(table, view.tables()) + MEND))
+                    .keySet();
             for (String column : columns) {
-                if (shape.column(column).isEmpty()) {
-                    List<String> present = shape.columns().stream()
-                            .map(TableShape.Column::name)
-                            .toList();
-                    throw new SourceException(source.name() + ", table " + name + ", has no column " + column
+                if (!present.contains(column)) {
+                    throw new SourceException(source.name() + ", table " + table + ", has no column " + column
                             + ", which " + reader + " reads" + Suggestion.inWords(column, present) + MEND);
                 }
             }
-            return shape;
         }
     }
 

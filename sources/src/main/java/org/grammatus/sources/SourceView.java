@@ -1,6 +1,7 @@
 package org.grammatus.sources;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
 
@@ -23,7 +24,10 @@ public interface SourceView extends AutoCloseable {
     /** The names of the tables that can be read, in alphabetical order. */
     List<String> tables();
 
-    /** What a table looks like; none where there is no such table. */
+    /** A table's columns by name, in their order; none where there is no such table. */
+    Optional<Map<String, TableShape.Column>> columns(String table);
+
+    /** All that is known of a table, with its keys; none where there is no such table. */
     Optional<TableShape> table(String name);
 
     /**

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -29,24 +30,24 @@ final class SqlConditions {
 
     private final DatasetModel dataset;
     private final Dialect dialect;
-    private final Function<String, Optional<TableShape>> shapes;
+    private final Function<String, Optional<Map<String, TableShape.Column>>> columns;
     private final Function<String, String> places;
     private final List<Object> parameters = new ArrayList<>();
 
     /**
      * Conditions on one source's tables.
      *
-     * @param shapes finds a table of the source
+     * @param columns finds a table's columns, by name
      * @param places a table's name as SQL has it
      */
     SqlConditions(
             DatasetModel dataset,
             Dialect dialect,
-            Function<String, Optional<TableShape>> shapes,
+            Function<String, Optional<Map<String, TableShape.Column>>> columns,
             Function<String, String> places) {
         this.dataset = dataset;
         this.dialect = dialect;
-        this.shapes = shapes;
+        this.columns = columns;
         this.places = places;
     }
 
@@ -116,18 +117,19 @@ final class SqlConditions {
     private Optional<String> join(int table) {
         Dataset.Table to = dataset.table(table);
         int pointing = dataset.pointedFrom(table);
-        List<String> columns = dataset.join(table).columns();
-        Optional<TableShape> fromShape = shapes.apply(dataset.table(pointing).table());
-        Optional<TableShape> toShape = shapes.apply(to.table());
-        if (fromShape.isEmpty() || toShape.isEmpty()) {
+        List<String> pointers = dataset.join(table).columns();
+        Optional<Map<String, TableShape.Column>> held =
+                columns.apply(dataset.table(pointing).table());
+        Optional<Map<String, TableShape.Column>> keys = columns.apply(to.table());
+        if (held.isEmpty() || keys.isEmpty()) {
             return Optional.empty();
         }
-        List<Optional<String>> equal = IntStream.range(0, columns.size())
+        List<Optional<String>> equal = IntStream.range(0, pointers.size())
                 .mapToObj(i -> dialect.sameKey(
-                        cell(pointing, columns.get(i)),
-                        fromShape.get().column(columns.get(i)),
+                        cell(pointing, pointers.get(i)),
+                        Optional.ofNullable(held.get().get(pointers.get(i))),
                         cell(table, to.key().get(i)),
-                        toShape.get().column(to.key().get(i))))
+                        Optional.ofNullable(keys.get().get(to.key().get(i)))))
                 .toList();
         return equal.stream().allMatch(Optional::isPresent)
                 ? Optional.of(equal.stream().map(Optional::get).collect(Collectors.joining(" AND ")))
@@ -174,8 +176,8 @@ final class SqlConditions {
         }
         DatasetModel.FieldInfo info = dataset.field(field.id());
         String column = info.definition().column();
-        return shapes.apply(dataset.table(table).table())
-                .flatMap(shape -> shape.column(column))
+        return columns.apply(dataset.table(table).table())
+                .map(all -> all.get(column))
                 .flatMap(shape -> dialect.comparison(
                         cell(table, column), shape, info.type(), operator.symbol(), constant.value()))
                 .map(bound -> {

@@ -139,7 +139,7 @@ final class StarReading {
                         .toArray());
             }
         }
-        source.table(
+        source.require(
                 table.table(), columns, "the dataset \"" + dataset.definition().label() + "\"");
         int[] keyAt = table.key().stream()
                 .mapToInt(column -> position(column, columns))

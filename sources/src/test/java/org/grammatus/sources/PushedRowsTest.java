@@ -28,7 +28,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What a source leaves out changes nothing: generated conditions keep the same rows, whether they are pushed or not. */
 class PushedRowsTest {
 
-    private static final int CONDITIONS = 300;
+    private static final int CONDITIONS = 200;
 
     private static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "D", "grain": "h",
