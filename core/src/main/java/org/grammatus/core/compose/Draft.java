@@ -115,8 +115,7 @@ public final class Draft {
             List<String> key,
             Optional<Dataset.Keep> keep) {
         Dataset grown = withTable(whole, to, key, Optional.of(new Pointer(from, columns, keep)));
-        return with(
-                dataset,
+        return dataset.with(
                 dataset.grain(),
                 added(dataset.tables(), whole.tables(), grown.tables()),
                 added(dataset.joins(), whole.joins(), grown.joins()),
@@ -164,8 +163,7 @@ public final class Draft {
                 grew |= gone.contains(join.from()) && gone.add(join.to());
             }
         }
-        return with(
-                dataset,
+        return dataset.with(
                 dataset.grain(),
                 dataset.tables().stream().filter(t -> !gone.contains(t.id())).toList(),
                 dataset.joins().stream().filter(j -> !gone.contains(j.to())).toList(),
@@ -230,7 +228,7 @@ public final class Draft {
                 tableId,
                 p.columns(),
                 p.keep())));
-        return with(dataset, pointer.isEmpty() ? tableId : dataset.grain(), tables, joins, fields);
+        return dataset.with(pointer.isEmpty() ? tableId : dataset.grain(), tables, joins, fields);
     }
 
     /** A table that is there a second time is called after the columns that point to it: "billing apiary". */
@@ -284,27 +282,5 @@ public final class Draft {
                 Optional.empty(),
                 type.kind() == Kind.TEXT ? CalendarNames.order(sample) : Optional.empty(),
                 joinedBy ? Optional.of(true) : Optional.empty());
-    }
-
-    private static Dataset with(
-            Dataset dataset,
-            String grain,
-            List<Dataset.Table> tables,
-            List<Dataset.Join> joins,
-            List<Dataset.Field> fields) {
-        return new Dataset(
-                dataset.format(),
-                dataset.version(),
-                dataset.id(),
-                dataset.label(),
-                dataset.description(),
-                dataset.builtOn(),
-                dataset.calendar(),
-                grain,
-                tables,
-                joins,
-                fields,
-                dataset.calculated(),
-                dataset.measures());
     }
 }

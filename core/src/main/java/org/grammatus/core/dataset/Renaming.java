@@ -15,21 +15,16 @@ public record Renaming(String from, String to) {
 
     /** The dataset with the other id. Also one that is built on it, where the id is only used. */
     public Dataset in(Dataset dataset) {
-        return new Dataset(
-                dataset.format(),
-                dataset.version(),
-                dataset.id(),
-                dataset.label(),
-                dataset.description(),
-                dataset.builtOn(),
-                dataset.calendar(),
-                dataset.grain(),
-                dataset.tables().stream().map(this::table).toList(),
-                dataset.joins(),
-                dataset.fields().stream().map(this::field).toList(),
-                dataset.calculated()
-                        .map(list -> list.stream().map(this::calculated).toList()),
-                dataset.measures().map(list -> list.stream().map(this::measure).toList()));
+        return dataset.with(
+                        dataset.grain(),
+                        dataset.tables().stream().map(this::table).toList(),
+                        dataset.joins(),
+                        dataset.fields().stream().map(this::field).toList())
+                .with(
+                        dataset.calculated()
+                                .map(list -> list.stream().map(this::calculated).toList()),
+                        dataset.measures()
+                                .map(list -> list.stream().map(this::measure).toList()));
     }
 
     private Dataset.Table table(Dataset.Table t) {

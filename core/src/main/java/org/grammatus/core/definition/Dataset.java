@@ -48,6 +48,45 @@ public record Dataset(
     public static final String FORMAT = "grammatus-dataset";
     public static final int VERSION = 1;
 
+    /** Id of the source that tables stand in which name none. */
+    public static final String USUAL_SOURCE = "main";
+
+    /** The same with other tables, joins and fields. */
+    public Dataset with(String otherGrain, List<Table> otherTables, List<Join> otherJoins, List<Field> otherFields) {
+        return new Dataset(
+                format,
+                version,
+                id,
+                label,
+                description,
+                builtOn,
+                calendar,
+                otherGrain,
+                otherTables,
+                otherJoins,
+                otherFields,
+                calculated,
+                measures);
+    }
+
+    /** The same with other calculated fields and measures. */
+    public Dataset with(Optional<List<Calculated>> otherCalculated, Optional<List<Measure>> otherMeasures) {
+        return new Dataset(
+                format,
+                version,
+                id,
+                label,
+                description,
+                builtOn,
+                calendar,
+                grain,
+                tables,
+                joins,
+                fields,
+                otherCalculated,
+                otherMeasures);
+    }
+
     /** The same over another calendar. */
     public Dataset over(Calendar other) {
         return new Dataset(

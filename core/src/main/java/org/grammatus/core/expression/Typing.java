@@ -113,17 +113,21 @@ public final class Typing {
                 aggregate, depth, depth == 0 ? "" : levels.get(depth - 1).name());
     }
 
-    /** What OVER can be: a way down the levels from the outermost. */
     private static String partitions(List<Names.Level> levels) {
+        return (levels.isEmpty() ? "" : "one of ")
+                + overs(levels)
+                + (levels.isEmpty() ? ", since there are no levels here" : "");
+    }
+
+    /** What OVER can be among some levels, outermost first: the whole report, or a way down from the outermost. */
+    public static String overs(List<Names.Level> levels) {
         List<String> ways = new ArrayList<>(List.of("OVER ()"));
         for (int depth = 1; depth <= levels.size(); depth++) {
             ways.add(levels.subList(0, depth).stream()
                     .map(level -> References.to(level.id()))
                     .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
         }
-        return (ways.size() == 1 ? "" : "one of ")
-                + String.join(", ", ways)
-                + (levels.isEmpty() ? ", since there are no levels here" : "");
+        return String.join(", ", ways);
     }
 
     private Typed field(Expression.Name n) {

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.Homes;
@@ -16,7 +15,6 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
-import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.expression.Unanswered;
@@ -136,15 +134,10 @@ public final class Planner {
     /** An aggregate can only be over a group around the place where it stands. */
     private void requireAround(String pointer, Typed value, int depth) {
         if (value.deepestOver() > depth) {
-            List<String> around = new ArrayList<>(List.of("OVER ()"));
-            for (int d = 1; d <= depth; d++) {
-                around.add(names.levels().subList(0, d).stream()
-                        .map(level -> References.to(level.id()))
-                        .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
-            }
             problems.error(
                     pointer,
-                    "an aggregate in it is over groups inside this one; allowed here: " + String.join(", ", around));
+                    "an aggregate in it is over groups inside this one; allowed here: "
+                            + Typing.overs(names.levels().subList(0, depth)));
         }
     }
 

@@ -210,6 +210,6 @@ class ComposeController {
     }
 
     private static Optional<String> usual(Optional<String> source) {
-        return source.filter(id -> !id.isEmpty() && !id.equals("main"));
+        return source.filter(id -> !id.isEmpty() && !id.equals(Dataset.USUAL_SOURCE));
     }
 }

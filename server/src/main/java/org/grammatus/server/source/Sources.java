@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.server.ServerSettings;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.ConflictException;
@@ -29,7 +30,7 @@ import org.springframework.stereotype.Component;
 public class Sources implements Function<Optional<String>, Source> {
 
     /** Id of the database that the server was started with; tables that name no source stand in it. */
-    public static final String USUAL = "main";
+    public static final String USUAL = Dataset.USUAL_SOURCE;
 
     private static final ReadLimits LIMITS = ReadLimits.DEFAULT;
 
