@@ -33,7 +33,7 @@ public final class Bands {
     private void build() {
         GroupTree tree = grouped.tree();
         add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
-        if (grouped.kept().rows().length == 0) {
+        if (grouped.kept().rows().length == 0 && tree.nodeCount() == 1) {
             add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
         }
         int open = GroupTree.ROOT;

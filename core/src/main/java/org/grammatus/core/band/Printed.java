@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Dataset;
@@ -59,7 +60,7 @@ public final class Printed {
             columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale));
         }
         for (Plan.Total total : plan.totals()) {
-            totalFormats.add(new ValueFormat(total.value().type(), total.format(), locale));
+            totalFormats.add(new ValueFormat(total.type(), total.format(), locale));
         }
     }
 
@@ -72,12 +73,15 @@ public final class Printed {
         int depth = grouped.tree().depthOf(node);
         Column labels = grouped.labels().get(depth).orElseThrow();
         int within = grouped.within(node);
+        if (grouped.isOthers(node)) {
+            return Words.others(counts.format(grouped.others().get(node)));
+        }
         if (labels.isNull(within)) {
             return Words.NONE;
         }
-        Optional<DateBucket> bucket = plan.levels().get(depth - 1).bucket();
-        if (bucket.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
-            return bucket.get().label(((Column.Longs) labels).values()[within], locale);
+        Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
+        if (coarsening.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
+            return coarsening.get().label(((Column.Longs) labels).values()[within], locale);
         }
         return labelFormats.get(depth).orElseThrow().format(labels, within);
     }
@@ -125,6 +129,9 @@ public final class Printed {
 
     /** What was counted, named: "5 orders, 12 lines". */
     public String countsInWords(int node) {
+        if (grouped.blank().get(node)) {
+            return "";
+        }
         List<String> words = new ArrayList<>();
         for (int i = 0; i < plan.counted().size(); i++) {
             long count = grouped.counts().get(i)[node];
@@ -136,7 +143,9 @@ public final class Printed {
 
     /** A figure of the totals grid. */
     public String total(int total, int node) {
-        return totalFormats.get(total).format(grouped.totals().get(total), node);
+        return grouped.blank().get(node)
+                ? ""
+                : totalFormats.get(total).format(grouped.totals().get(total), node);
     }
 
     /** The total that stands in a column of a group's header or footer. */
@@ -171,9 +180,13 @@ public final class Printed {
         int depth = grouped.tree().depthOf(node);
         Column cells = grouped.cells().get(depth).get(column);
         int within = grouped.within(node);
-        return cells.isNull(within) && isKeyOf(depth, column)
-                ? Words.NONE
-                : columnFormats.get(column).format(cells, within);
+        if (isKeyOf(depth, column)
+                && (grouped.isOthers(node)
+                        || cells.isNull(within)
+                        || plan.levels().get(depth - 1).coarsening().isPresent())) {
+            return label(node);
+        }
+        return grouped.isOthers(node) ? "" : columnFormats.get(column).format(cells, within);
     }
 
     /** Whether a column says what the groups of a level are called; a blank there would leave a group without a name. */

@@ -16,6 +16,11 @@ public final class Words {
         return group + " total";
     }
 
+    /** What stands for the groups that are not shown by themselves. */
+    public static String others(String count) {
+        return "Others (" + count + ")";
+    }
+
     /** The sign beside a marked row, which tells it apart without colour. */
     public static String sign(Report.Look look) {
         return switch (look) {

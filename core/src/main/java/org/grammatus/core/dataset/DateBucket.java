@@ -19,11 +19,12 @@ import org.grammatus.core.value.Type;
  * @param bucket the span or cycle
  * @param calendar decides where fiscal years start
  */
-public record DateBucket(Bucket bucket, FiscalCalendar calendar) {
+public record DateBucket(Bucket bucket, FiscalCalendar calendar) implements Coarsening {
 
     private static final long MILLIS_OF_DAY = 86_400_000L;
     private static final int MONTHS_OF_QUARTER = 3;
     private static final int MONTHS_OF_YEAR = 12;
+    private static final int DAYS_OF_WEEK = 7;
     /** A year that starts on a Monday, to name the days of a week and the months by. */
     private static final LocalDate MONDAY = LocalDate.of(2001, 1, 1);
 
@@ -35,7 +36,7 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) {
         };
     }
 
-    /** Type of its keys. */
+    @Override
     public Type type() {
         return isCyclic() ? Type.INTEGER : Type.DATE;
     }
@@ -96,7 +97,18 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) {
         return (int) Math.floorMod(key - 1 + calendar.startMonth() - 1, (long) MONTHS_OF_YEAR) + 1;
     }
 
+    /** How many places a cycle has. */
+    public int cycleLength() {
+        return switch (bucket) {
+            case DAY_OF_WEEK -> DAYS_OF_WEEK;
+            case MONTH_OF_YEAR, FISCAL_MONTH -> MONTHS_OF_YEAR;
+            case QUARTER_OF_YEAR -> MONTHS_OF_YEAR / MONTHS_OF_QUARTER;
+            default -> throw new IllegalStateException(bucket + " is no cycle");
+        };
+    }
+
     /** A bucket's label, from its key; weeks by ISO 8601. */
+    @Override
     public String label(long key, ULocale locale) {
         return switch (bucket) {
             case DAY -> format("d MMM y", key, locale);

@@ -119,9 +119,11 @@ public record Renaming(String from, String to) {
                 b.levels().stream().map(this::level).toList(),
                 b.columns().stream().map(this::column).toList(),
                 b.totals().stream().map(this::total).toList(),
+                b.totalsCover(),
                 b.counts(),
                 b.highlights().stream().map(this::highlight).toList(),
-                new Report.Rows(b.rows().shown(), terms(b.rows().order())));
+                new Report.Rows(
+                        b.rows().shown(), terms(b.rows().order()), b.rows().limit()));
     }
 
     private Report.Level level(Report.Level l) {
@@ -130,8 +132,13 @@ public record Renaming(String from, String to) {
                 l.name(),
                 expression(l.key()),
                 l.bucket(),
+                l.classes(),
+                l.listed(),
+                l.empty(),
                 l.label().map(this::expression),
                 terms(l.order()),
+                l.having().map(this::expression),
+                l.limit().map(this::limit),
                 l.header(),
                 l.headerText().map(this::template),
                 l.footer(),
@@ -142,17 +149,40 @@ public record Renaming(String from, String to) {
 
     private List<Report.OrderTerm> terms(List<Report.OrderTerm> terms) {
         return terms.stream()
-                .map(term -> new Report.OrderTerm(term.id(), expression(term.by()), term.direction()))
+                .map(term -> new Report.OrderTerm(term.id(), expression(term.by()), term.direction(), term.basis()))
                 .toList();
     }
 
     private Report.Column column(Report.Column c) {
         return new Report.Column(
-                c.id(), c.label(), expression(c.value()), c.format(), c.align(), c.width(), c.once(), c.off());
+                c.id(),
+                c.label(),
+                c.value().map(this::expression),
+                c.format(),
+                c.unit(),
+                c.align(),
+                c.width(),
+                c.once(),
+                c.off());
     }
 
     private Report.Total total(Report.Total t) {
-        return new Report.Total(t.id(), t.column(), expression(t.value()), t.format(), t.cells());
+        return new Report.Total(
+                t.id(),
+                t.column(),
+                expression(t.value()),
+                t.shown(),
+                t.compare().map(this::compare),
+                t.format(),
+                t.cells());
+    }
+
+    private Report.Compare compare(Report.Compare c) {
+        return new Report.Compare(c.with(), c.date().map(this::id), c.plan().map(this::expression), c.cut(), c.shown());
+    }
+
+    private Report.Limit limit(Report.Limit l) {
+        return new Report.Limit(l.keep(), expression(l.by()), l.count(), l.percent(), l.others());
     }
 
     private Report.Highlight highlight(Report.Highlight h) {

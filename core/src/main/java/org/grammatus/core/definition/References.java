@@ -74,7 +74,7 @@ final class References {
         ids(pointer + "/highlights", block.highlights(), Report.Highlight::id);
         ids(pointer + "/rows/order", block.rows().order(), Report.OrderTerm::id);
         for (int i = 0; i < block.levels().size(); i++) {
-            ids(pointer + "/levels/" + i + "/order", block.levels().get(i).order(), Report.OrderTerm::id);
+            level(pointer + "/levels/" + i, block.levels().get(i));
         }
         List<String> columns = block.columns().stream().map(Report.Column::id).toList();
         List<String> places =
@@ -88,9 +88,40 @@ final class References {
             Report.Total total = block.totals().get(i);
             String at = pointer + "/totals/" + i;
             known(at + "/column", "column", total.column(), columns);
+            total.compare().ifPresent(compare -> compare(at + "/compare", total, compare));
             for (int j = 0; j < total.cells().size(); j++) {
                 known(at + "/cells/" + j + "/at", "level", total.cells().get(j).at(), places);
             }
+        }
+    }
+
+    private void level(String pointer, Report.Level level) {
+        ids(pointer + "/order", level.order(), Report.OrderTerm::id);
+        level.limit().ifPresent(limit -> {
+            if (limit.count().isPresent() == limit.percent().isPresent()) {
+                problems.error(pointer + "/limit", "a limit needs either \"count\" or \"percent\"");
+            }
+        });
+        if (level.bucket().isPresent()) {
+            unused(pointer + "/classes", level.classes(), "a level with a bucket has no classes");
+        }
+        if (level.bucket().isPresent() || level.classes().isPresent()) {
+            unused(pointer + "/listed", level.listed(), "buckets and classes stand in their own order");
+        }
+    }
+
+    private void compare(String pointer, Report.Total total, Report.Compare compare) {
+        boolean plan = compare.with() == Report.ComparedWith.PLAN;
+        if (plan) {
+            needed(pointer, "plan", compare.plan(), "a comparison with a plan");
+            unused(pointer + "/date", compare.date(), "a plan is of the same time");
+            unused(pointer + "/cut", compare.cut(), "a plan is of the same time");
+        } else {
+            needed(pointer, "date", compare.date(), "a comparison with another time");
+            unused(pointer + "/plan", compare.plan(), "a comparison with another time has no plan");
+        }
+        if (total.shown().isPresent()) {
+            problems.error(pointer, "a comparison is shown as it says itself; remove \"shown\" of the total");
         }
     }
 

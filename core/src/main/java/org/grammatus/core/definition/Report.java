@@ -109,24 +109,37 @@ public record Report(
      * One banded table.
      *
      * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
+     * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
      */
-    @JsonPropertyOrder({"id", "kind", "levels", "columns", "totals", "counts", "highlights", "rows"})
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "kind", "levels", "columns", "totals", "totalsCover", "counts", "highlights", "rows"})
     public record Block(
             String id,
             BlockKind kind,
             List<Level> levels,
             List<Column> columns,
             List<Total> totals,
+            Optional<Cover> totalsCover,
             List<String> counts,
             List<Highlight> highlights,
-            Rows rows) {}
+            Rows rows) {
+
+        public Cover cover() {
+            return totalsCover.orElse(Cover.SHOWN);
+        }
+    }
 
     /**
      * A group level, outermost first in its list.
      *
      * @param key expression whose value makes the group
      * @param bucket coarsens a date key
+     * @param classes coarsens a number key, from the lowest class to the highest; the last takes what is above all others
+     * @param listed keys in an order of their own, as files write them; others stand after them
+     * @param empty whether keys without rows are shown too, and what stands beside them
      * @param label expression printed for the group; its first row counts
+     * @param having condition that a group must meet to be shown
+     * @param limit how many groups are shown in each parent
      * @param headerText template of the heading; the label unless given
      * @param footerText template of the footer's name; "… total" unless given
      * @param newPage whether each group begins on a new page
@@ -138,8 +151,13 @@ public record Report(
         "name",
         "key",
         "bucket",
+        "classes",
+        "listed",
+        "empty",
         "label",
         "order",
+        "having",
+        "limit",
         "header",
         "headerText",
         "footer",
@@ -152,35 +170,90 @@ public record Report(
             String name,
             String key,
             Optional<Bucket> bucket,
+            Optional<List<NumberClass>> classes,
+            Optional<List<String>> listed,
+            Optional<Empty> empty,
             Optional<String> label,
             List<OrderTerm> order,
+            Optional<String> having,
+            Optional<Limit> limit,
             Header header,
             Optional<String> headerText,
             Footer footer,
             Optional<String> footerText,
             Optional<Boolean> newPage,
-            Optional<Boolean> off) {}
+            Optional<Boolean> off) {
+
+        /** The same level in another order and with another limit. */
+        public Level with(List<OrderTerm> otherOrder, Optional<Limit> otherLimit) {
+            return new Level(
+                    id,
+                    name,
+                    key,
+                    bucket,
+                    classes,
+                    listed,
+                    empty,
+                    label,
+                    otherOrder,
+                    having,
+                    otherLimit,
+                    header,
+                    headerText,
+                    footer,
+                    footerText,
+                    newPage,
+                    off);
+        }
+    }
+
+    /**
+     * A class of numbers.
+     *
+     * @param upTo the largest number in it, as people write it; none for the last class, which takes the rest
+     * @param label what it is called; made from its edges unless given
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"upTo", "label"})
+    public record NumberClass(Optional<String> upTo, Optional<String> label) {}
+
+    /**
+     * How many siblings, or rows, are shown.
+     *
+     * @param keep which end of the order by {@code by} is kept
+     * @param by aggregate that is compared; for rows, which are taken in their order, there is none
+     * @param count how many are kept
+     * @param percent how many of a hundred are kept, rounded up, where there is no count
+     * @param others whether one group more, last, stands for all that are not kept
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"keep", "by", "count", "percent", "others"})
+    public record Limit(
+            End keep, String by, Optional<Integer> count, Optional<Integer> percent, Optional<Boolean> others) {}
 
     /** One key of an order: any expression, shown or not. */
-    @JsonPropertyOrder({"id", "by", "direction"})
-    public record OrderTerm(String id, String by, Direction direction) {}
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"id", "by", "direction", "basis"})
+    public record OrderTerm(String id, String by, Direction direction, Optional<Basis> basis) {}
 
     /**
      * A column of figures or texts.
      *
-     * @param value expression of one row
+     * @param value expression of one row; none for a column of totals alone
      * @param format CLDR number or date pattern; none takes the field's
+     * @param unit whether figures are printed in thousands or millions, which the heading says
      * @param width points; measured from what is printed unless given
      * @param once id of the level in whose groups the value is printed once, and again at the top of a page
      * @param off whether the column is kept but not printed
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "label", "value", "format", "align", "width", "once", "off"})
+    @JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "off"})
     public record Column(
             String id,
             String label,
-            String value,
+            Optional<String> value,
             Optional<String> format,
+            Optional<Unit> unit,
             Optional<Align> align,
             Optional<Integer> width,
             Optional<String> once,
@@ -188,16 +261,40 @@ public record Report(
 
         /** The same column at another width. */
         public Column withWidth(Optional<Integer> points) {
-            return new Column(id, label, value, format, align, points, once, off);
+            return new Column(id, label, value, format, unit, align, points, once, off);
         }
     }
 
     /**
      * A line of the totals grid: an aggregate, the column it stands under, and the levels at which it is printed.
+     *
+     * @param shown what is made of the aggregate; the aggregate itself unless given
+     * @param compare what the aggregate is compared with
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "column", "value", "format", "cells"})
-    public record Total(String id, String column, String value, Optional<String> format, List<Cell> cells) {}
+    @JsonPropertyOrder({"id", "column", "value", "shown", "compare", "format", "cells"})
+    public record Total(
+            String id,
+            String column,
+            String value,
+            Optional<Shown> shown,
+            Optional<Compare> compare,
+            Optional<String> format,
+            List<Cell> cells) {}
+
+    /**
+     * A figure of another time, or a plan, beside a measure.
+     *
+     * @param with what it is compared with
+     * @param date id of the date field that tells the time, for a comparison with another time
+     * @param plan aggregate of the plan, for a comparison with one
+     * @param cut whether the other time is cut to the same day, as far as the business date has come in this one
+     * @param shown the other figure, the difference from it or the difference in percent of it
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"with", "date", "plan", "cut", "shown"})
+    public record Compare(
+            ComparedWith with, Optional<String> date, Optional<String> plan, Optional<Boolean> cut, Compared shown) {}
 
     /**
      * A place of a total.
@@ -220,9 +317,14 @@ public record Report(
     @JsonPropertyOrder({"id", "label", "when", "look", "off"})
     public record Highlight(String id, String label, String when, Look look, Optional<Boolean> off) {}
 
-    /** Whether the rows themselves are printed, and their order. */
-    @JsonPropertyOrder({"shown", "order"})
-    public record Rows(boolean shown, List<OrderTerm> order) {}
+    /**
+     * Whether the rows themselves are printed, and their order.
+     *
+     * @param limit how many rows, from the first, are kept in each group of the last level
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"shown", "order", "limit"})
+    public record Rows(boolean shown, List<OrderTerm> order, Optional<Integer> limit) {}
 
     /**
      * The paper. Margins in millimetres.
@@ -294,6 +396,58 @@ public record Report(
     public enum Direction {
         ASCENDING,
         DESCENDING
+    }
+
+    /** What a sibling's term is computed over: itself, or all groups of its key across the report. */
+    public enum Basis {
+        PARENT,
+        REPORT
+    }
+
+    /** What stands beside a key without rows: sums of zero, or nothing. */
+    public enum Empty {
+        ZERO,
+        BLANK
+    }
+
+    public enum End {
+        LARGEST,
+        SMALLEST
+    }
+
+    /** Whether totals are those of the groups and rows that are shown, or of everything. */
+    public enum Cover {
+        SHOWN,
+        EVERYTHING
+    }
+
+    /** What is made of an aggregate once the groups stand in order. */
+    public enum Shown {
+        VALUE,
+        SHARE_OF_PARENT,
+        SHARE_OF_REPORT,
+        RUNNING_IN_PARENT,
+        RUNNING_IN_REPORT,
+        RANK,
+        CHANGE,
+        CHANGE_PERCENT
+    }
+
+    public enum ComparedWith {
+        LAST_YEAR,
+        PREVIOUS_PERIOD,
+        PLAN
+    }
+
+    public enum Compared {
+        FIGURE,
+        DIFFERENCE,
+        PERCENT
+    }
+
+    public enum Unit {
+        THOUSANDS,
+        MILLIONS
     }
 
     /** How a group opens: a heading above its rows, one line in the columns, or not at all. */

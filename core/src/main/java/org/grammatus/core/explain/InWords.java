@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
@@ -159,13 +160,21 @@ public final class InWords {
             terms.add("by " + term(term.by(), totals) + ", "
                     + (natural
                             ? down ? "in its own order turned round" : "in its own order"
-                            : direction(term.by().type(), term.direction())));
+                            : direction(term.by().type(), term.direction()))
+                    + (term.acrossReport() ? ", across the whole report" : ""));
         }
-        terms.add(
-                level.bucket().isPresent()
-                        ? "by time"
-                        : level.naturalOrder(dataset).isPresent() ? "in its own order" : "by name");
+        terms.add(byName(level));
         return String.join(", then ", terms);
+    }
+
+    private String byName(Plan.Level level) {
+        if (level.coarsening().isPresent()) {
+            return level.coarsening().get() instanceof DateBucket ? "by time" : "from the lowest class up";
+        }
+        if (!level.listed().isEmpty()) {
+            return "in the order given, others after it";
+        }
+        return level.naturalOrder(dataset).isPresent() ? "in its own order" : "by name";
     }
 
     /** A measure is called as the column it is printed in, where there is one. */

@@ -88,16 +88,15 @@ final class FunctionTyping {
     }
 
     private static boolean castable(Type from, Type to) {
-        boolean sameFamily = from.kind() == to.kind()
-                || from.isNumber() && to.isNumber()
-                || Typing.isTime(from) && Typing.isTime(to);
+        boolean sameFamily =
+                from.kind() == to.kind() || from.isNumber() && to.isNumber() || from.isTime() && to.isTime();
         return sameFamily || to.kind() == Kind.TEXT || from.kind() == Kind.TEXT;
     }
 
     Typed extract(Expression.Extract x) {
         Typed value = Typing.nullOf(typing.visit(x.value()), Type.TIMESTAMP);
         boolean needsTime = x.part() == DatePart.HOUR || x.part() == DatePart.MINUTE;
-        if (!Typing.isTime(value.type()) || needsTime && value.type().kind() == Kind.DATE) {
+        if (!value.type().isTime() || needsTime && value.type().kind() == Kind.DATE) {
             throw Typing.fault(
                     x.value().position(),
                     "found " + Typing.article(value.type()) + ", expected "

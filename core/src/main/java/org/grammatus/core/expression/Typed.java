@@ -163,6 +163,11 @@ public sealed interface Typed {
         }
     }
 
+    /** Whether anything in it is computed over other groups than the one where it stands. */
+    default boolean looksOver() {
+        return this instanceof Over || operands().stream().anyMatch(Typed::looksOver);
+    }
+
     /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */
     default int deepestOver() {
         return this instanceof Over over

@@ -358,11 +358,7 @@ public final class Typing {
     }
 
     private static boolean comparable(Type a, Type b) {
-        return a.kind() == b.kind() || (a.isNumber() && b.isNumber()) || (isTime(a) && isTime(b));
-    }
-
-    static boolean isTime(Type type) {
-        return type.kind() == Kind.DATE || type.kind() == Kind.TIMESTAMP;
+        return a.kind() == b.kind() || (a.isNumber() && b.isNumber()) || (a.isTime() && b.isTime());
     }
 
     private static boolean isNull(Typed typed) {

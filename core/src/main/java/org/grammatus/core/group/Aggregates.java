@@ -1,13 +1,17 @@
 package org.grammatus.core.group;
 
+import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -23,6 +27,7 @@ import org.grammatus.core.table.Star;
  */
 final class Aggregates implements Frame {
 
+    private final Plan plan;
     private final Nodes nodes;
     private final Star star;
     private final DatasetModel dataset;
@@ -35,7 +40,8 @@ final class Aggregates implements Frame {
      *
      * @param orderedRows all kept rows in row order, asked for only where an aggregate depends on it
      */
-    Aggregates(Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
+    Aggregates(Plan plan, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
+        this.plan = plan;
         this.nodes = nodes;
         this.orderedRows = orderedRows;
         this.star = nodes.star();
@@ -61,9 +67,28 @@ final class Aggregates implements Frame {
                 case FIRST, LAST -> end(aggregate);
                 default -> aggregate.distinct() ? distinct(aggregate) : plain(aggregate);
             };
+            if (aggregate.function() == AggregateFunction.SUM) {
+                zeroWithoutRows(known);
+            }
             computed.put(aggregate, known);
         }
         return known;
+    }
+
+    /** A level can ask that sums over groups without rows be zero. */
+    private void zeroWithoutRows(Column sums) {
+        for (int depth = 1; depth < nodes.depths(); depth++) {
+            Report.Level level = plan.levels().get(depth - 1).definition();
+            if (level.empty().equals(Optional.of(Report.Empty.ZERO))) {
+                int from = nodes.first(depth) + nodes.withRows(depth);
+                int to = nodes.first(depth + 1);
+                switch (sums) {
+                    case Column.Longs c -> Arrays.fill(c.values(), from, to, 0);
+                    case Column.Wides c -> Arrays.fill(c.values(), from, to, BigInteger.ZERO);
+                    case Column.Texts c -> throw new IllegalStateException("A sum is no text");
+                }
+            }
+        }
     }
 
     /** Each node takes its ancestor's value; one above the level has none. */

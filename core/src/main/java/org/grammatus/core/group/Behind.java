@@ -4,8 +4,6 @@ import java.util.Arrays;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 
@@ -14,19 +12,19 @@ public final class Behind {
 
     private final Plan plan;
     private final Nodes nodes;
-    private final Aggregates aggregates;
-    private final NodeValues values;
+    private final Figures figures;
+    private final SiblingOrder order;
 
-    Behind(Plan plan, Nodes nodes, Aggregates aggregates, NodeValues values) {
-        this.plan = plan;
-        this.nodes = nodes;
-        this.aggregates = aggregates;
-        this.values = values;
+    Behind(Figures figures) {
+        this.plan = figures.plan();
+        this.nodes = figures.nodes();
+        this.figures = figures;
+        this.order = new SiblingOrder(figures);
     }
 
     /** The numbers, at the grain, of a group's rows in row order. */
     public synchronized int[] rows(int node, int depth) {
-        int[] ordered = values.orderedRows();
+        int[] ordered = figures.values().orderedRows();
         int[] nodeOf = nodes.nodes(depth, DatasetModel.GRAIN, ordered);
         int[] rows = new int[ordered.length];
         int size = 0;
@@ -40,10 +38,8 @@ public final class Behind {
 
     /** The value by which a term of a level's order puts a group in its place. */
     public synchronized Scalar value(Plan.Term term, int node, int depth) {
-        Column column = term.overScope()
-                ? Evaluator.evaluate(term.by(), aggregates, new Faults())
-                : values.atFirstRow(term.by(), depth, varying -> {});
-        return Scalars.at(column, term.overScope() ? node : node - nodes.first(depth));
+        Column column = order.values(term, depth, varying -> {});
+        return Scalars.at(column, order.placeOf(term, node, depth));
     }
 
     /** Whether groups of a depth may share rows of a table, so that their figures of it do not add up to their parent's. */
@@ -53,6 +49,6 @@ public final class Behind {
 
     /** How many rows of a table a group has. */
     public synchronized long count(int table, int node) {
-        return aggregates.rowCounts(table)[node];
+        return figures.aggregates().rowCounts(table)[node];
     }
 }

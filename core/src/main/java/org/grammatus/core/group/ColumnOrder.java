@@ -9,6 +9,8 @@ import java.util.Optional;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Dictionaries;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
 
 /** Orders of the rows of a column. NULL stands last in both directions. */
 final class ColumnOrder {
@@ -44,6 +46,17 @@ final class ColumnOrder {
             ranks[code] = places.getOrDefault(column.dictionary()[code], natural.size());
         }
         return nullsLast(column, (a, b) -> Integer.compare(ranks[column.codes()[a]], ranks[column.codes()[b]]));
+    }
+
+    /** Keys as listed; what is not listed stands after them. */
+    static IntOrder listed(Column keys, List<Scalar> listed) {
+        Map<Scalar, Integer> places = new HashMap<>();
+        listed.forEach(key -> places.put(key, places.size()));
+        int[] ranks = new int[keys.size()];
+        for (int i = 0; i < ranks.length; i++) {
+            ranks[i] = places.getOrDefault(Scalars.at(keys, i), listed.size());
+        }
+        return nullsLast(keys, (a, b) -> Integer.compare(ranks[a], ranks[b]));
     }
 
     /** By value as {@code <} sees it: texts by code point. */

@@ -4,12 +4,15 @@ import java.util.Arrays;
 
 /**
  * Groups in printed order. A node's place is its number when the tree is read from the top, each parent before its children;
- * a node's descendants have the places right after it. Immutable.
+ * a node's descendants have the places right after it. Nodes that are not shown have no place. Immutable.
  */
 public final class GroupTree {
 
     /** The report itself. */
     public static final int ROOT = 0;
+
+    /** Stands for the place of a node that is not shown. */
+    public static final int NO_PLACE = -1;
 
     private final int[] firstOfDepth;
     private final int[] nodeAt;
@@ -19,15 +22,18 @@ public final class GroupTree {
 
     private final int[] parents;
 
+    /** @param orderedByDepth by depth from 1: the nodes that are shown, siblings in order, each parent's side by side */
     GroupTree(Nodes nodes, int[][] orderedByDepth) {
         int count = nodes.nodeCount();
         int depths = nodes.depths();
         this.parents = nodes.parents();
         this.firstOfDepth = new int[depths + 1];
         Arrays.setAll(firstOfDepth, nodes::first);
-        this.nodeAt = new int[count];
         this.placeOf = new int[count];
-        this.sizes = sizes(count);
+        Arrays.fill(placeOf, NO_PLACE);
+        placeOf[ROOT] = 0;
+        this.sizes = sizes(orderedByDepth);
+        this.nodeAt = new int[sizes[ROOT]];
         int[] next = new int[sizes.length];
         next[ROOT] = 1;
         for (int depth = 1; depth < depths; depth++) {
@@ -46,21 +52,25 @@ public final class GroupTree {
         }
     }
 
-    private int[] sizes(int count) {
+    private int[] sizes(int[][] orderedByDepth) {
         int inner = Math.max(1, firstOfDepth[firstOfDepth.length - 2]);
         int[] found = new int[inner];
         Arrays.fill(found, 1);
-        for (int node = inner; node < count; node++) {
-            found[parents[node]]++;
-        }
-        for (int node = inner - 1; node > ROOT; node--) {
-            found[parents[node]] += found[node];
+        for (int depth = orderedByDepth.length - 1; depth > 0; depth--) {
+            for (int node : orderedByDepth[depth]) {
+                found[parents[node]] += node < inner ? found[node] : 1;
+            }
         }
         return found;
     }
 
+    /** How many nodes are shown, the report included. */
     public int nodeCount() {
         return nodeAt.length;
+    }
+
+    public boolean isShown(int node) {
+        return placeOf[node] != NO_PLACE;
     }
 
     /** Levels and the report: depth 0 is the report, depth {@code d} the level {@code d - 1}. */
@@ -73,6 +83,7 @@ public final class GroupTree {
         return nodeAt[place];
     }
 
+    /** The node's place, or {@link #NO_PLACE}. */
     public int placeOf(int node) {
         return placeOf[node];
     }

@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
@@ -23,6 +24,8 @@ import org.grammatus.core.table.Star;
  * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
  * @param repeats by the plan's columns: the rows, by number at the grain, in which a coarser measure has been printed above
  * @param texts by depth: the values in its headings' and footers' texts
+ * @param others by node that stands for several groups: for how many
+ * @param blank the nodes beside which nothing is printed: groups without rows, where their level asks for it
  * @param behind what is asked when a figure or an order is to be explained
  */
 public record Grouped(
@@ -40,6 +43,8 @@ public record Grouped(
         int[] rowStart,
         List<BitSet> repeats,
         List<GroupTexts> texts,
+        Map<Integer, Integer> others,
+        BitSet blank,
         Marks marks,
         Behind behind,
         List<Problem> notices) {
@@ -47,5 +52,10 @@ public record Grouped(
     /** A node's number among those of its depth, which the columns by depth use. */
     public int within(int node) {
         return node - firstOfDepth[tree.depthOf(node)];
+    }
+
+    /** Whether a node stands for the groups that are not among the largest or smallest. */
+    public boolean isOthers(int node) {
+        return others.containsKey(node);
     }
 }

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
@@ -26,21 +26,21 @@ public final class Grouping {
 
     private final Plan plan;
     private final Star star;
+    private final Selection selection;
     private final Nodes nodes;
-    private final Aggregates aggregates;
+    private final Figures figures;
     private final Faults faults;
     private final Homes homes;
-    private final NodeValues values;
     private final List<Problem> notices = new ArrayList<>();
 
     private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
         this.star = star;
         this.faults = faults;
-        this.nodes = Nodes.of(plan, star, kept, faults, cancelled);
+        this.selection = Selection.of(plan, star, kept, faults, cancelled);
+        this.nodes = selection.nodes();
         this.homes = new Homes(plan.dataset());
-        this.values = new NodeValues(plan, nodes, faults);
-        this.aggregates = new Aggregates(nodes, faults, values::orderedRows);
+        this.figures = new Figures(plan, nodes, faults);
     }
 
     /**
@@ -57,25 +57,30 @@ public final class Grouping {
         List<Optional<Column>> keys = new ArrayList<>(List.of(Optional.empty()));
         List<Optional<Column>> labels = new ArrayList<>(List.of(Optional.empty()));
         int[][] ordered = new int[depths][];
+        SiblingOrder order = new SiblingOrder(figures);
+        notices.addAll(selection.notices());
         for (int depth = 1; depth < depths; depth++) {
             Plan.Level level = plan.levels().get(depth - 1);
-            Column key = nodes.keys(depth);
-            Column label = level.label().isPresent() ? atFirstRow(level.label().get(), depth, "the label") : key;
-            keys.add(Optional.of(key));
+            Column label = figures.values().labels(depth, varying(depth, "the label"));
+            keys.add(Optional.of(nodes.keys(depth)));
             labels.add(Optional.of(label));
-            ordered[depth] = ordered(depth, level, label, key);
+            ordered[depth] = shown(depth, order.sorted(depth, level.order(), label, varying(depth, "the order")));
             adviseOnNames(depth, level);
         }
         GroupTree tree = new GroupTree(nodes, ordered);
+        Map<Integer, Integer> others = Others.of(nodes, selection);
+        InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), others::containsKey);
+        TotalFigures totalFigures = new TotalFigures(figures, selection, printed);
         List<Column> totals = new ArrayList<>();
         for (Plan.Total total : plan.totals()) {
             Faults own = new Faults();
-            totals.add(Evaluator.evaluate(total.value(), aggregates, own));
+            totals.add(totalFigures.of(total, own));
             notices.addAll(inWords(
                     total.pointer(), own, "total \"" + total.definition().id() + "\""));
         }
         notices.addAll(inWords("", faults, "a value of a row"));
-        List<long[]> counts = plan.counted().stream().map(aggregates::rowCounts).toList();
+        List<long[]> counts =
+                plan.counted().stream().map(figures.aggregates()::rowCounts).toList();
         int[] firstOfDepth = new int[depths];
         Arrays.setAll(firstOfDepth, nodes::first);
         int[] rowStart = new int[tree.nodeCount() + 1];
@@ -90,98 +95,56 @@ public final class Grouping {
                 firstOfDepth,
                 totals,
                 counts,
-                IntStream.range(0, depths).mapToObj(this::cells).toList(),
+                IntStream.range(0, depths)
+                        .mapToObj(depth -> cells(depth, labels.get(depth)))
+                        .toList(),
                 rows,
                 rowStart,
                 plan.columns().stream()
                         .map(column -> Repeats.of(column, star, rows, rowStart))
                         .toList(),
                 IntStream.range(0, depths).mapToObj(this::texts).toList(),
+                others,
+                blank(),
                 marks(rows),
-                new Behind(plan, nodes, aggregates, values),
+                new Behind(figures),
                 notices);
     }
 
-    /** Siblings by the level's terms, then by label, in its natural order where it has one, then by key; buckets of time by time. */
-    private int[] ordered(int depth, Plan.Level level, Column label, Column key) {
+    /** The nodes of a depth that have a place of their own: what is hidden has none, nor has what lies inside others. */
+    private int[] shown(int depth, int[] sorted) {
+        if (!nodes.hasFolded(depth)) {
+            return sorted;
+        }
         int first = nodes.first(depth);
-        int count = nodes.first(depth + 1) - first;
-        IntOrder byLabel = shifted(
-                ColumnOrder.of(label, Direction.ASCENDING, plan.locale(), level.naturalOrder(plan.dataset())), first);
-        IntOrder byKey = shifted(ColumnOrder.byKey(key), first);
-        IntOrder rest = level.bucket().isPresent() ? byKey : byLabel.then(byKey);
-        for (int i = level.order().size() - 1; i > 0; i--) {
-            Plan.Term term = level.order().get(i);
-            rest = byTerm(term, termValues(term, depth), first).then(rest);
-        }
-        if (level.order().isEmpty()) {
-            return sortedSiblings(first, count, SiblingSort.of(rest));
-        }
-        Plan.Term main = level.order().getFirst();
-        Column values = termValues(main, depth);
-        IntOrder byMain = byTerm(main, values, first);
-        boolean byNode = main.overScope();
-        return sortedSiblings(
-                first,
-                count,
-                byNode ? SiblingSort.of(values, main.direction(), byMain, rest) : SiblingSort.of(byMain.then(rest)));
+        return Arrays.stream(sorted)
+                .filter(node -> nodes.fateWithin(depth, node - first) != Fate.HIDDEN)
+                .filter(node -> !nodes.isInsideFolded(depth, node - first))
+                .toArray();
     }
 
-    /** A term's values: by node where it is computed over groups, by node within the depth where it is read from a row. */
-    private Column termValues(Plan.Term term, int depth) {
-        return term.overScope()
-                ? Evaluator.evaluate(term.by(), aggregates, faults)
-                : atFirstRow(term.by(), depth, "the order");
-    }
-
-    private IntOrder byTerm(Plan.Term term, Column values, int first) {
-        IntOrder order = ColumnOrder.of(
-                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
-        return term.overScope() ? order : shifted(order, first);
-    }
-
-    /** An order of places within a depth, as one of nodes. */
-    private static IntOrder shifted(IntOrder within, int first) {
-        return (a, b) -> within.compare(a - first, b - first);
-    }
-
-    /** Nodes of one depth, brother beside brother in order; parents in the order of their numbers. */
-    private int[] sortedSiblings(int first, int count, SiblingSort order) {
-        int[] parents = nodes.parents();
-        int firstParent = count == 0 ? 0 : parents[first];
-        int mostParent = firstParent;
-        for (int i = 0; i < count; i++) {
-            firstParent = Math.min(firstParent, parents[first + i]);
-            mostParent = Math.max(mostParent, parents[first + i]);
+    private BitSet blank() {
+        BitSet blank = new BitSet();
+        for (int depth = 1; depth < nodes.depths(); depth++) {
+            Report.Level level = plan.levels().get(depth - 1).definition();
+            if (level.empty().equals(Optional.of(Report.Empty.BLANK))) {
+                blank.set(nodes.first(depth) + nodes.withRows(depth), nodes.first(depth + 1));
+            }
         }
-        int[] start = new int[mostParent - firstParent + 2];
-        for (int i = 0; i < count; i++) {
-            start[parents[first + i] - firstParent + 1]++;
-        }
-        for (int i = 1; i < start.length; i++) {
-            start[i] += start[i - 1];
-        }
-        int[] next = start.clone();
-        int[] sorted = new int[count];
-        for (int i = 0; i < count; i++) {
-            sorted[next[parents[first + i] - firstParent]++] = first + i;
-        }
-        for (int i = 0; i + 1 < start.length; i++) {
-            order.sort(sorted, start[i], start[i + 1]);
-        }
-        return sorted;
+        return blank;
     }
 
     /** An expression's value at each node of a depth; says where a node's rows differ. */
     private Column atFirstRow(Typed expression, int depth, String what) {
-        return values.atFirstRow(
-                expression,
-                depth,
-                count -> notices.add(Problem.notice(
-                        plan.levels().get(depth - 1).pointer(),
-                        what + " of level \""
-                                + plan.levels().get(depth - 1).definition().name() + "\" varies inside " + count
-                                + (count == 1 ? " group" : " groups") + "; the first row's stands")));
+        return figures.values().atFirstRow(expression, depth, varying(depth, what));
+    }
+
+    private IntConsumer varying(int depth, String what) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        return count -> notices.add(Problem.notice(
+                level.pointer(),
+                what + " of level \"" + level.definition().name() + "\" varies inside " + count
+                        + (count == 1 ? " group" : " groups") + "; the first row's stands"));
     }
 
     /** Says where a group holds several things that share the name it is grouped by. */
@@ -215,7 +178,7 @@ public final class Grouping {
                 .map(part -> part instanceof Plan.TextPart.Figure figure
                         ? Optional.of(
                                 figure.overScope()
-                                        ? Evaluator.evaluate(figure.value(), aggregates, faults)
+                                        ? figures.of(figure.value())
                                         : atFirstRow(figure.value(), depth, "a text"))
                         : Optional.<Column>empty())
                 .toList();
@@ -255,7 +218,7 @@ public final class Grouping {
             int first = nodes.first(depth);
             int offset = highlight.overScope() ? 0 : first;
             Column truth = highlight.overScope()
-                    ? Evaluator.evaluate(highlight.when(), aggregates, faults)
+                    ? figures.of(highlight.when())
                     : atFirstRow(highlight.when(), depth, "a highlight");
             for (int node = first; node < nodes.first(depth + 1); node++) {
                 if (((Column.Longs) truth).values()[node - offset] == 1) {
@@ -268,7 +231,7 @@ public final class Grouping {
 
     /** All selected rows, node by node of the last depth in printed order. */
     private int[] rowsInOrder(GroupTree tree, int[] rowStart) {
-        int[] ordered = values.orderedRows();
+        int[] ordered = printed(tree, figures.values().orderedRows());
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
         for (int node : nodeOf) {
             rowStart[tree.placeOf(node) + 1]++;
@@ -284,11 +247,44 @@ public final class Grouping {
         return rows;
     }
 
-    /** For levels whose groups are lines: column values that all rows of a node share, blank where they differ. */
-    private List<Column> cells(int depth) {
+    /** Those of the ordered rows that are printed: in groups that are shown, and within the limit of rows. */
+    private int[] printed(GroupTree tree, int[] ordered) {
+        int deepest = nodes.depths() - 1;
+        Optional<Integer> limit = plan.block().rows().limit();
+        if (limit.isEmpty() && !nodes.hasFolded(deepest)) {
+            return ordered;
+        }
+        int[] nodeOf = nodes.nodes(deepest, DatasetModel.GRAIN, ordered);
+        int[] taken = new int[nodes.nodeCount()];
+        int most = limit.orElse(Integer.MAX_VALUE);
+        IntList printed = new IntList();
+        for (int i = 0; i < ordered.length; i++) {
+            int node = nodeOf[i];
+            boolean standsAlone = nodes.fateWithin(deepest, node - nodes.first(deepest)) == Fate.SHOWN;
+            if (tree.isShown(node) && standsAlone && taken[node]++ < most) {
+                printed.add(ordered[i]);
+            }
+        }
+        return printed.toArray();
+    }
+
+    /**
+     * For levels whose groups are lines: column values that all rows of a node share, blank where they differ. What the groups are
+     * called is known without rows.
+     */
+    private List<Column> cells(int depth, Optional<Column> labels) {
         List<Column> cells = new ArrayList<>();
         if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Report.Header.LINE) {
+            Plan.Level level = plan.levels().get(depth - 1);
             for (Plan.Column column : plan.columns()) {
+                if (level.coarsening().isEmpty() && column.value().equals(level.key())) {
+                    cells.add(nodes.keys(depth));
+                    continue;
+                }
+                if (level.label().equals(Optional.of(column.value()))) {
+                    cells.add(labels.orElseThrow());
+                    continue;
+                }
                 Column values = Evaluator.evaluate(column.value(), star.at(column.home()), faults);
                 SharedValue shared = SharedValue.of(values, column.home(), nodes, depth);
                 shared.varying().stream().forEach(node -> shared.rows()[node] = -1);

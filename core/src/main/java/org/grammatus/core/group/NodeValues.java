@@ -1,6 +1,8 @@
 package org.grammatus.core.group;
 
 import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.IntConsumer;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
@@ -44,7 +46,42 @@ final class NodeValues {
             shared.varying().stream().forEach(node -> shared.rows()[node] = path[firstRows[node]]);
             varying.accept(shared.varying().cardinality());
         }
-        return values.gather(shared.rows());
+        return Gathering.orNull(values, shared.rows());
+    }
+
+    /**
+     * What the nodes of a depth are called. A node without rows is called as its key is wherever the data have it.
+     *
+     * @param varying told in how many nodes the rows differ, if in any
+     */
+    Column labels(int depth, IntConsumer varying) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        if (level.label().isEmpty()) {
+            return nodes.keys(depth);
+        }
+        Column labels = atFirstRow(level.label().get(), depth, varying);
+        int withRows = nodes.withRows(depth);
+        return withRows == labels.size() ? labels : withoutRows(level, depth, labels, withRows);
+    }
+
+    private Column withoutRows(Plan.Level level, int depth, Column labels, int withRows) {
+        Column keys = GroupKeys.of(level, star, faults);
+        JointCodes codes = JointCodes.of(keys, nodes.keys(depth));
+        Map<Integer, Integer> rowOfKey = new HashMap<>();
+        for (int row = 0; row < keys.size(); row++) {
+            rowOfKey.putIfAbsent(codes.left()[row], row);
+        }
+        int home = homes.orGrain(level.label().orElseThrow());
+        Column all = Evaluator.evaluate(level.label().orElseThrow(), star.at(home), faults);
+        boolean reachable = plan.dataset().reaches(level.home(), home);
+        int[] path = reachable ? star.path(level.home(), home) : new int[0];
+        int[] rows = new int[labels.size() - withRows];
+        for (int i = 0; i < rows.length; i++) {
+            int row = rowOfKey.getOrDefault(codes.right()[withRows + i], -1);
+            rows[i] = row < 0 || !reachable ? -1 : path[row];
+        }
+        int[] first = ColumnOrder.numbers(withRows);
+        return Gathering.joined(labels.gather(first), Gathering.orNull(all, rows));
     }
 
     /** The first row, in row order, of each node of a depth. */

@@ -1,59 +1,77 @@
 package org.grammatus.core.group;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
-import org.grammatus.core.value.Kind;
-import org.grammatus.core.value.Type;
+import org.grammatus.core.value.Scalar;
 
 /**
  * The groups of the selected rows, not yet in order. A node is its path: groups of one key under two parents are two nodes.
  * Depth 0 is the report, depth {@code d} the level {@code d - 1}. Immutable once made.
+ *
+ * <p>A folded node stands for several groups of one parent, and below it, down to the last depth, stands one folded node each.
  */
 final class Nodes {
 
+    /** More groups without rows than this are a mistake. */
+    private static final int MOST_EMPTY = 1_000_000;
+
+    private final Plan plan;
     private final Star star;
     private final KeptRows kept;
+    private final Folding folding;
     private final int[][] used;
     /** By depth: number of the table whose rows know their node. */
     private final int[] table;
     /** By depth and row of that table: the node, counted within the depth; -1 where no selected row leads. */
     private final int[][] nodeOfRow;
-    /** By depth and node within it: a row of the depth's table that lies in it. */
-    private final int[][] sample;
 
     private final int[] firstOfDepth;
+    /** By depth and node within it: the parent. */
+    private final int[][] parents;
+
     private final int[] parent;
     private final Column[] keys;
+    /** By depth and node within it, where any is folded. */
+    private final byte[][] fates;
 
-    private Nodes(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    private final int[] withRows;
+
+    private Nodes(Plan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
         int depths = plan.levels().size() + 1;
+        this.plan = plan;
         this.star = star;
         this.kept = kept;
+        this.folding = folding;
         this.used = new int[plan.dataset().tableCount()][];
         this.table = new int[depths];
         this.nodeOfRow = new int[depths][];
-        this.sample = new int[depths][];
         this.keys = new Column[depths];
+        this.fates = new byte[depths][];
+        this.withRows = new int[depths];
         this.firstOfDepth = new int[depths + 1];
+        this.parents = new int[depths][];
         firstOfDepth[1] = 1;
-        int[][] parents = new int[depths][];
+        withRows[0] = 1;
         for (int depth = 1; depth < depths; depth++) {
             if (cancelled.getAsBoolean()) {
                 throw new CancellationException("The run was cancelled");
             }
-            parents[depth] = group(plan, depth, faults);
-            firstOfDepth[depth + 1] = firstOfDepth[depth] + sample[depth].length;
+            group(depth, faults);
+            firstOfDepth[depth + 1] = firstOfDepth[depth] + parents[depth].length;
         }
         this.parent = new int[nodeCount()];
         parent[0] = -1;
@@ -62,31 +80,77 @@ final class Nodes {
         }
     }
 
+    /** Groups rows in which every group stands by itself. */
     static Nodes of(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
-        return new Nodes(plan, star, kept, faults, cancelled);
+        return of(plan, star, kept, Folding.none(plan.levels().size() + 1), faults, cancelled);
     }
 
-    /** Finds the nodes of one depth and returns their parents. */
-    private int[] group(Plan plan, int depth, Faults faults) {
+    static Nodes of(Plan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+        return new Nodes(plan, star, kept, folding, faults, cancelled);
+    }
+
+    /** Finds the nodes of one depth and their parents. */
+    private void group(int depth, Faults faults) {
         Plan.Level level = plan.levels().get(depth - 1);
         DatasetModel dataset = plan.dataset();
         table[depth] = depth == 1 ? level.home() : dataset.finest(table[depth - 1], level.home());
-        Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
-        if (level.bucket().isPresent()) {
-            key = bucketed((Column.Longs) key, level.bucket().get());
-        }
+        Column key = GroupKeys.of(level, star, faults);
         KeyCodes codes = KeyCodes.of(key);
         int[] rowCodes = codes.codes();
         if (table[depth] != level.home()) {
             rowCodes = gathered(rowCodes, star.path(table[depth], level.home()));
         }
-        int[] parentOfRow = parentOfRow(depth);
         int[] rows = used(table[depth]);
+        byte[] fateOfRow = folded(depth, rows);
+        if (fateOfRow != null) {
+            // What is folded has, in each parent, one key that no row has.
+            rowCodes = rowCodes.clone();
+            for (int row : rows) {
+                rowCodes[row] = fateOfRow[row] == Fate.SHOWN ? rowCodes[row] : codes.count() + fateOfRow[row];
+            }
+        }
+        int[] samples = number(depth, rows, rowCodes, codes.count() + Fate.DROPPED);
+        withRows[depth] = samples.length;
+        fates[depth] = new byte[fateOfRow == null ? 0 : samples.length];
+        for (int node = 0; node < fates[depth].length; node++) {
+            fates[depth][node] = fateOfRow[samples[node]];
+        }
+        int[] keyRows = table[depth] == level.home()
+                ? samples.clone()
+                : gathered(star.path(table[depth], level.home()), samples);
+        for (int node = 0; node < fates[depth].length; node++) {
+            keyRows[node] = fates[depth][node] == Fate.SHOWN ? keyRows[node] : -1;
+        }
+        keys[depth] = Gathering.orNull(key, keyRows);
+        if (level.definition().empty().isPresent()) {
+            fillIn(depth, EmptyGroups.keys(level, dataset, star, key, used(level.home())));
+        }
+    }
+
+    /** By row of a depth's table, its fate: its own or, before that, the one of the group around it; null where all are shown. */
+    private byte[] folded(int depth, int[] rows) {
+        byte[] own = folding.at(depth).orElse(null);
+        boolean above = depth > 1 && fates[depth - 1].length > 0;
+        if (!above) {
+            return own;
+        }
+        byte[] folded = new byte[star.table(table[depth]).size()];
+        int[] path = table[depth] == table[depth - 1] ? null : star.path(table[depth], table[depth - 1]);
+        for (int row : rows) {
+            byte around = fates[depth - 1][nodeOfRow[depth - 1][path == null ? row : path[row]]];
+            folded[row] = around != Fate.SHOWN ? around : own == null ? Fate.SHOWN : own[row];
+        }
+        return folded;
+    }
+
+    /** Numbers the nodes of a depth as rows come and returns, by node, a row of the depth's table that lies in it. */
+    private int[] number(int depth, int[] rows, int[] rowCodes, int codes) {
+        int[] parentOfRow = parentOfRow(depth);
         int[] nodes = new int[star.table(table[depth]).size()];
         Arrays.fill(nodes, -1);
         int[] samples = new int[Math.min(rows.length, 1024)];
         int[] parentOf = new int[samples.length];
-        ParentCodes pairs = new ParentCodes(codes.count());
+        ParentCodes pairs = new ParentCodes(codes);
         int count = 0;
         for (int row : rows) {
             int above = parentOfRow[row];
@@ -103,12 +167,119 @@ final class Nodes {
             }
         }
         nodeOfRow[depth] = nodes;
-        sample[depth] = Arrays.copyOf(samples, count);
-        keys[depth] = key.gather(
-                table[depth] == level.home()
-                        ? sample[depth]
-                        : gathered(star.path(table[depth], level.home()), sample[depth]));
-        return Arrays.copyOf(parentOf, count);
+        parents[depth] = Arrays.copyOf(parentOf, count);
+        return Arrays.copyOf(samples, count);
+    }
+
+    /** Adds to each group above the keys that it has no rows of. */
+    private void fillIn(int depth, Column wanted) {
+        JointCodes codes = JointCodes.of(keys[depth], wanted);
+        PairTable known = new PairTable(withRows[depth]);
+        for (int node = 0; node < withRows[depth]; node++) {
+            if (fateWithin(depth, node) == Fate.SHOWN) {
+                known.add(PairTable.pair(parents[depth][node], codes.left()[node]));
+            }
+        }
+        int count = firstOfDepth[depth] - firstOfDepth[depth - 1];
+        IntList addedTo = new IntList();
+        IntList added = new IntList();
+        for (int above = 0; above < count; above++) {
+            int parentNode = firstOfDepth[depth - 1] + above;
+            if (fateWithin(depth - 1, above) != Fate.SHOWN) {
+                continue;
+            }
+            for (int i = 0; i < wanted.size(); i++) {
+                if (known.add(PairTable.pair(parentNode, codes.right()[i]))
+                        && isInside(depth, above, wanted, i)
+                        && !isAbsent(depth, above, wanted, i)) {
+                    addedTo.add(parentNode);
+                    added.add(i);
+                }
+            }
+            requireFew(depth, added.size());
+        }
+        keys[depth] = Gathering.joined(keys[depth], wanted.gather(added.toArray()));
+        parents[depth] = Arrays.copyOf(parents[depth], withRows[depth] + added.size());
+        System.arraycopy(addedTo.toArray(), 0, parents[depth], withRows[depth], added.size());
+    }
+
+    /** A span of time has its place only in the spans around it. */
+    private boolean isInside(int depth, int above, Column wanted, int i) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        if (!(level.coarsening().orElse(null) instanceof DateBucket bucket) || bucket.isCyclic()) {
+            return true;
+        }
+        int within = above;
+        for (int around = depth - 1; around > 0; around--) {
+            Plan.Level outer = plan.levels().get(around - 1);
+            if (outer.key().equals(level.key())
+                    && outer.coarsening().orElse(null) instanceof DateBucket span
+                    && (keys[around].isNull(within)
+                            || ((Column.Longs) keys[around]).values()[within]
+                                    != span.key(((Column.Longs) wanted).values()[i]))) {
+                return false;
+            }
+            within = parents[around][within] - firstOfDepth[around - 1];
+        }
+        return true;
+    }
+
+    private boolean isAbsent(int depth, int above, Column wanted, int i) {
+        if (!folding.hasAbsent(depth)) {
+            return false;
+        }
+        List<Scalar> path = new ArrayList<>(pathWithin(depth - 1, above));
+        path.add(Scalars.at(wanted, i));
+        return folding.isAbsent(depth, path);
+    }
+
+    private void requireFew(int depth, int added) {
+        if (added > MOST_EMPTY) {
+            Plan.Level level = plan.levels().get(depth - 1);
+            throw new ProblemException(Problem.error(
+                    level.pointer() + "/empty",
+                    "level \"" + level.definition().name() + "\" would show more than " + MOST_EMPTY
+                            + " groups without rows; leave them out, or list the ones you want"));
+        }
+    }
+
+    /** The keys on the way to a node, outermost first. */
+    List<Scalar> path(int node) {
+        int depth = 0;
+        while (node >= firstOfDepth[depth + 1]) {
+            depth++;
+        }
+        return pathWithin(depth, node - firstOfDepth[depth]);
+    }
+
+    private List<Scalar> pathWithin(int depth, int within) {
+        Scalar[] path = new Scalar[depth];
+        int at = within;
+        for (int d = depth; d > 0; d--) {
+            path[d - 1] = Scalars.at(keys[d], at);
+            at = parents[d][at] - firstOfDepth[d - 1];
+        }
+        return List.of(path);
+    }
+
+    /** What becomes of a node, counted within its depth. */
+    byte fateWithin(int depth, int within) {
+        return depth == 0 || within >= fates[depth].length ? Fate.SHOWN : fates[depth][within];
+    }
+
+    /** Whether a node, counted within its depth, lies inside one that is folded. */
+    boolean isInsideFolded(int depth, int within) {
+        return depth > 1 && fateWithin(depth - 1, parents[depth][within] - firstOfDepth[depth - 1]) != Fate.SHOWN;
+    }
+
+    /** Whether any group of a depth is folded. */
+    boolean hasFolded(int depth) {
+        return depth > 0 && fates[depth].length > 0;
+    }
+
+    /** How many of a depth's nodes have rows; those without stand after them. */
+    int withRows(int depth) {
+        return withRows[depth];
     }
 
     /** For each row of a depth's table, its node at the depth above. */
@@ -129,26 +300,12 @@ final class Nodes {
         return gathered;
     }
 
-    private static Column bucketed(Column.Longs key, DateBucket bucket) {
-        boolean time = key.type().kind() == Kind.TIMESTAMP;
-        long[] days = new long[key.size()];
-        for (int i = 0; i < days.length; i++) {
-            long value = key.values()[i];
-            days[i] = value == Column.Longs.NULL || !time ? value : Math.floorDiv(value, Scalars.MICROS_OF_DAY);
-        }
-        // A bucket is worked out once per distinct day.
-        KeyCodes distinct = KeyCodes.of(new Column.Longs(Type.DATE, days));
-        long[] keyOf = new long[distinct.count()];
-        Arrays.fill(keyOf, Column.Longs.NULL);
-        long[] values = new long[days.length];
-        for (int i = 0; i < values.length; i++) {
-            int code = distinct.codes()[i];
-            if (days[i] != Column.Longs.NULL && keyOf[code] == Column.Longs.NULL) {
-                keyOf[code] = bucket.key(days[i]);
-            }
-            values[i] = keyOf[code];
-        }
-        return new Column.Longs(bucket.type(), values);
+    Plan plan() {
+        return plan;
+    }
+
+    Folding folding() {
+        return folding;
     }
 
     Star star() {

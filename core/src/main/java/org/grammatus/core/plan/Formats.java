@@ -33,7 +33,8 @@ public final class Formats {
         return field.definition().format().orElseGet(() -> byType(field.type()));
     }
 
-    private static String byType(Type type) {
+    /** A pattern that fits a type. */
+    static String byType(Type type) {
         return switch (type.kind()) {
             case TEXT, BOOLEAN -> "";
             case INTEGER -> "#,##0";

@@ -1,17 +1,21 @@
 package org.grammatus.core.plan;
 
 import com.ibm.icu.util.ULocale;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
 
 /**
  * A report ready to be read and computed. Immutable.
@@ -47,6 +51,24 @@ public record Plan(
         return block().rows().shown() && !columns.isEmpty();
     }
 
+    /** The same plan with other levels. */
+    public Plan withLevels(List<Level> others) {
+        return new Plan(
+                report,
+                dataset,
+                context,
+                prompts,
+                filters,
+                others,
+                columns,
+                totals,
+                counted,
+                highlights,
+                rowOrder,
+                fields,
+                notices);
+    }
+
     public ULocale locale() {
         return ULocale.forLanguageTag(report.locale());
     }
@@ -58,7 +80,11 @@ public record Plan(
      * A level.
      *
      * @param pointer where it stands in the definition
+     * @param coarsening of the key, where groups are buckets or classes of it
+     * @param asked the days that the answers ask of the key, where a prompt's period narrows it
+     * @param listed keys in an order of their own; none where there is no such order
      * @param home number of the finest table among the key's fields
+     * @param having condition that its groups must meet
      * @param headerText what its headings say; the group's label unless given
      * @param footerText what its footers call their group
      * @param codeBehindName where the key is a name that several things may share, the field that tells them apart
@@ -67,18 +93,50 @@ public record Plan(
             Report.Level definition,
             String pointer,
             Typed key,
-            Optional<DateBucket> bucket,
+            Optional<Coarsening> coarsening,
+            Optional<Period> asked,
+            List<Scalar> listed,
             Optional<Typed> label,
             int home,
             List<Term> order,
+            Optional<Typed> having,
+            Optional<Limit> limit,
             Optional<GroupText> headerText,
             Optional<GroupText> footerText,
             Optional<Typed.Field> codeBehindName) {
 
         /** The natural order of its groups' labels, where they have one. */
         public Optional<List<String>> naturalOrder(DatasetModel dataset) {
-            return bucket.isPresent() ? Optional.empty() : dataset.naturalOrder(label.orElse(key));
+            return coarsening.isPresent() ? Optional.empty() : dataset.naturalOrder(label.orElse(key));
         }
+
+        /** Type of its groups' keys. */
+        public Type keyType() {
+            return coarsening.map(Coarsening::type).orElse(key.type());
+        }
+    }
+
+    /**
+     * How many groups of one parent are shown.
+     *
+     * @param by what is compared; the groups that come first are kept
+     */
+    public record Limit(Term by, Report.Limit definition) {
+
+        /** How many of so many siblings are kept: a share of a hundred is rounded up. */
+        public int keptOf(int siblings) {
+            return definition
+                    .count()
+                    .map(count -> Math.min(count, siblings))
+                    .orElseGet(() -> Math.toIntExact(
+                            Math.ceilDiv((long) definition.percent().orElseThrow() * siblings, HUNDRED)));
+        }
+
+        public boolean others() {
+            return definition.others().orElse(false);
+        }
+
+        private static final int HUNDRED = 100;
     }
 
     /** A text about a group, piece by piece. */
@@ -110,8 +168,9 @@ public record Plan(
      * One key of an order.
      *
      * @param overScope whether it is computed over a group's rows, rather than read from its first row
+     * @param acrossReport whether it is computed over all groups of a key, whatever their parents
      */
-    public record Term(Typed by, boolean overScope, Report.Direction direction) {}
+    public record Term(Typed by, boolean overScope, Report.Direction direction, boolean acrossReport) {}
 
     /**
      * A column.
@@ -139,6 +198,9 @@ public record Plan(
     /**
      * A total.
      *
+     * @param shown what is made of the value
+     * @param comparison what the value is compared with
+     * @param type of what is printed
      * @param column index of the column it stands under
      * @param places by level index, with {@value #REPORT_LEVEL} for the report
      */
@@ -146,6 +208,9 @@ public record Plan(
             Report.Total definition,
             String pointer,
             Typed value,
+            Report.Shown shown,
+            Optional<Comparison> comparison,
+            Type type,
             int column,
             String format,
             Map<Integer, Report.Place> places) {
@@ -153,4 +218,30 @@ public record Plan(
         /** Stands for the report where a level's index is asked for. */
         public static final int REPORT_LEVEL = -1;
     }
+
+    /** What a total is compared with. */
+    public sealed interface Comparison {
+
+        Report.Compared shown();
+
+        /** Another aggregate of the same rows. */
+        record WithPlan(Typed plan, Report.Compared shown) implements Comparison {}
+
+        /**
+         * The same aggregate of another time.
+         *
+         * @param shift none where the answers leave the other time open
+         */
+        record WithTime(Optional<Shift> shift, Report.Compared shown) implements Comparison {}
+    }
+
+    /**
+     * A step in time: rows of another time are taken for rows of this one by moving their dates.
+     *
+     * @param field id of the date field that is moved
+     * @param months how far, in months
+     * @param days how far beyond that, in days
+     * @param until the last day, once moved, that takes part; none takes all
+     */
+    public record Shift(String field, int months, int days, Optional<LocalDate> until) {}
 }

@@ -1,14 +1,11 @@
 package org.grammatus.core.plan;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
@@ -23,27 +20,31 @@ import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
-import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** Makes a plan from a definition and answers. Parts that are switched off take no part in it. */
 public final class Planner {
 
-    private static final Typed NOTHING = new Typed.Constant(new Scalar.Null(Type.TEXT));
     private static final String BLOCK = "/blocks/0";
+    /** What a row shows in a column of totals alone; a number, since totals mostly are. */
+    private static final Typed NO_VALUE = new Typed.Constant(new Scalar.Null(Type.INTEGER));
 
     private final Report report;
     private final DatasetModel dataset;
     private final Problems problems = new Problems();
     private final PlanNames names;
     private final Homes homes;
+    private final PlanExpressions expressions;
+    private final AskedPeriods asked;
 
     private Planner(Report report, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
         this.report = report;
         this.dataset = dataset;
         this.names = new PlanNames(dataset, levels(report), prompts, context.businessDate());
         this.homes = new Homes(dataset);
+        this.expressions = new PlanExpressions(names, problems);
+        this.asked = new AskedPeriods(report, prompts);
     }
 
     /**
@@ -76,15 +77,19 @@ public final class Planner {
         for (int i = 0; i < report.filters().size(); i++) {
             filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
         }
-        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), Report.Level::off, this::level);
+        LevelPlanning levelPlanning = new LevelPlanning(dataset, names, problems, expressions, asked);
+        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), Report.Level::off, levelPlanning::level);
         List<Plan.Column> columns = active(
                 BLOCK + "/columns",
                 block.columns(),
                 Report.Column::off,
                 (pointer, column) -> column(pointer, column, levels));
         List<Plan.Total> totals = new ArrayList<>();
+        TotalPlanning totalPlanning =
+                new TotalPlanning(dataset, names, problems, expressions, asked, context.businessDate());
         for (int i = 0; i < block.totals().size(); i++) {
-            total(BLOCK + "/totals/" + i, block.totals().get(i), levels, columns)
+            totalPlanning
+                    .total(BLOCK + "/totals/" + i, block.totals().get(i), levels, columns)
                     .ifPresent(totals::add);
         }
         checkGrid(totals);
@@ -94,7 +99,8 @@ public final class Planner {
         }
         List<Plan.Highlight> highlights =
                 active(BLOCK + "/highlights", block.highlights(), Report.Highlight::off, this::highlight);
-        List<Plan.Term> rowOrder = terms(BLOCK + "/rows/order", block.rows().order(), false);
+        List<Plan.Term> rowOrder =
+                expressions.rowTerms(BLOCK + "/rows/order", block.rows().order());
         report.page().header().ifPresent(text -> problems.collect("/page/header", () -> PageText.parse(text), null));
         report.page().footer().ifPresent(text -> problems.collect("/page/footer", () -> PageText.parse(text), null));
         problems.addAll(Advice.on(columns, totals, dataset));
@@ -121,24 +127,6 @@ public final class Planner {
                 .filter(level -> !level.off().orElse(false))
                 .map(level -> new Names.Level(level.id(), level.name()))
                 .toList();
-    }
-
-    private void requireAround(String pointer, Plan.GroupText text, int depth) {
-        for (Plan.TextPart part : text.parts()) {
-            if (part instanceof Plan.TextPart.Figure figure) {
-                requireAround(pointer, figure.value(), depth);
-            }
-        }
-    }
-
-    /** An aggregate can only be over a group around the place where it stands. */
-    private void requireAround(String pointer, Typed value, int depth) {
-        if (value.deepestOver() > depth) {
-            problems.error(
-                    pointer,
-                    "an aggregate in it is over groups inside this one; allowed here: "
-                            + Typing.overs(names.levels().subList(0, depth)));
-        }
     }
 
     /** Plans the parts that are switched on, each with its pointer. */
@@ -178,54 +166,6 @@ public final class Planner {
                 .map(left -> new Plan.RowFilter(filter.id(), Typing.condition(left, names, Typing.Place.ROW)));
     }
 
-    private Plan.Level level(String pointer, Report.Level level) {
-        Typed key = typed(pointer + "/key", level.key(), Typing.Place.ROW);
-        if (level.bucket().isPresent()
-                && key.type().kind() != Kind.DATE
-                && key.type().kind() != Kind.TIMESTAMP) {
-            problems.error(
-                    pointer + "/bucket",
-                    "the key \"" + level.key() + "\" is a " + key.type() + "; only a date or timestamp has buckets");
-        }
-        TextPlanning texts = new TextPlanning(names, dataset, problems);
-        List<Plan.Term> terms = terms(pointer + "/order", level.order(), true);
-        int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
-        for (int i = 0; i < terms.size(); i++) {
-            requireAround(pointer + "/order/" + i + "/by", terms.get(i).by(), depth);
-        }
-        Optional<Plan.GroupText> header =
-                level.headerText().map(text -> texts.groupText(pointer + "/headerText", text));
-        Optional<Plan.GroupText> footer =
-                level.footerText().map(text -> texts.groupText(pointer + "/footerText", text));
-        header.ifPresent(text -> requireAround(pointer + "/headerText", text, depth));
-        footer.ifPresent(text -> requireAround(pointer + "/footerText", text, depth));
-        return new Plan.Level(
-                level,
-                pointer,
-                key,
-                level.bucket().map(b -> new DateBucket(b, dataset.calendar())),
-                level.label().map(text -> typed(pointer + "/label", text, Typing.Place.ROW)),
-                homes.orGrain(key),
-                terms,
-                header,
-                footer,
-                codeBehind(key));
-    }
-
-    /** Grouping by a name alone puts things of one name together; what tells them apart is read so that this can be said. */
-    private Optional<Typed.Field> codeBehind(Typed key) {
-        if (!(key instanceof Typed.Field field)) {
-            return Optional.empty();
-        }
-        Dataset.Table table = dataset.table(dataset.field(field.id()).table());
-        boolean isName = table.name().filter(field.id()::equals).isPresent();
-        return table.code()
-                .filter(code -> isName && !code.equals(field.id()))
-                .flatMap(code -> names.field(code, true))
-                .filter(Typed.Field.class::isInstance)
-                .map(Typed.Field.class::cast);
-    }
-
     private Plan.Highlight highlight(String pointer, Report.Highlight highlight) {
         boolean[] scope = new boolean[1];
         Typed when = problems.collect(
@@ -235,72 +175,19 @@ public final class Planner {
                     scope[0] = Typing.aggregates(parsed, names);
                     return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
                 },
-                NOTHING);
+                PlanExpressions.NOTHING);
         return new Plan.Highlight(highlight, pointer, when, scope[0]);
     }
 
-    private List<Plan.Term> terms(String pointer, List<Report.OrderTerm> order, boolean overScope) {
-        List<Plan.Term> terms = new ArrayList<>();
-        for (int i = 0; i < order.size(); i++) {
-            Report.OrderTerm term = order.get(i);
-            terms.add(problems.collect(
-                    pointer + "/" + i + "/by",
-                    () -> {
-                        Expression by = ExpressionParser.parse(term.by());
-                        boolean scope = overScope && Typing.aggregates(by, names);
-                        Typing.Place place = scope ? Typing.Place.SCOPE : Typing.Place.ROW;
-                        return new Plan.Term(Typing.type(by, names, place), scope, term.direction());
-                    },
-                    new Plan.Term(NOTHING, false, term.direction())));
-        }
-        return List.copyOf(terms);
-    }
-
     private Plan.Column column(String pointer, Report.Column column, List<Plan.Level> levels) {
-        Typed value = typed(pointer + "/value", column.value(), Typing.Place.ROW);
+        Typed value = column.value()
+                .map(text -> expressions.typed(pointer + "/value", text, Typing.Place.ROW))
+                .orElse(NO_VALUE);
         Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);
-        Optional<Integer> onceIn = column.once().flatMap(level -> depth(level, levels));
+        Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
         return new Plan.Column(column, pointer, value, homes.orGrain(value), format, align, onceIn);
-    }
-
-    /** Depth of a level that is switched on, 0 for the report. */
-    private static Optional<Integer> depth(String id, List<Plan.Level> levels) {
-        if (id.equals(Report.Cell.REPORT)) {
-            return Optional.of(0);
-        }
-        for (int i = 0; i < levels.size(); i++) {
-            if (levels.get(i).definition().id().equals(id)) {
-                return Optional.of(i + 1);
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** A total; none where its column is switched off. */
-    private Optional<Plan.Total> total(
-            String pointer, Report.Total total, List<Plan.Level> levels, List<Plan.Column> columns) {
-        Typed value = typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
-        int column = -1;
-        for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i).definition().id().equals(total.column())) {
-                column = i;
-            }
-        }
-        Map<Integer, Report.Place> places = new HashMap<>();
-        for (Report.Cell cell : total.cells()) {
-            depth(cell.at(), levels).ifPresent(depth -> places.put(depth - 1, cell.in()));
-        }
-        for (int i = 0; i < total.cells().size(); i++) {
-            String at = pointer + "/cells/" + i + "/at";
-            depth(total.cells().get(i).at(), levels).ifPresent(depth -> requireAround(at, value, depth));
-        }
-        String format = total.format().orElseGet(() -> Formats.of(value, dataset));
-        Formats.check(pointer + "/format", format, value.type(), problems);
-        return column < 0
-                ? Optional.empty()
-                : Optional.of(new Plan.Total(total, pointer, value, column, format, Map.copyOf(places)));
     }
 
     /** Two totals cannot be printed in one cell. */
@@ -334,9 +221,5 @@ public final class Planner {
                             + Suggestion.inWords(table, ids));
         }
         return number;
-    }
-
-    private Typed typed(String pointer, String text, Typing.Place place) {
-        return problems.collect(pointer, () -> Typing.type(ExpressionParser.parse(text), names, place), NOTHING);
     }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
@@ -81,13 +82,15 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
         for (Report.Level level : block.levels()) {
             levels.add(ordered(level, plan));
         }
-        Report.Rows rows = new Report.Rows(block.rows().shown(), rowOrder(plan));
+        Report.Rows rows = new Report.Rows(
+                block.rows().shown(), rowOrder(plan), block.rows().limit());
         Report.Block viewed = new Report.Block(
                 block.id(),
                 block.kind(),
                 levels,
                 widened(plan),
                 block.totals(),
+                block.totalsCover(),
                 block.counts(),
                 block.highlights(),
                 rows);
@@ -130,32 +133,19 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
                     .findFirst();
             boolean line = level.header() == Report.Header.LINE;
             String id = "view-order-" + level.id() + "-" + i;
-            total.or(() -> line ? Optional.of(column.value()) : Optional.empty())
-                    .ifPresent(by -> terms.add(new Report.OrderTerm(id, by, sort.direction())));
+            total.or(() -> line ? column.value() : Optional.empty())
+                    .ifPresent(by -> terms.add(new Report.OrderTerm(id, by, sort.direction(), Optional.empty())));
         }
-        return terms.isEmpty()
-                ? level
-                : new Report.Level(
-                        level.id(),
-                        level.name(),
-                        level.key(),
-                        level.bucket(),
-                        level.label(),
-                        terms,
-                        level.header(),
-                        level.headerText(),
-                        level.footer(),
-                        level.footerText(),
-                        level.newPage(),
-                        level.off());
+        return terms.isEmpty() ? level : level.with(terms, level.limit());
     }
 
     private List<Report.OrderTerm> rowOrder(Plan plan) {
         List<Report.OrderTerm> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             Report.Column column = column(plan, order.get(i).column());
-            terms.add(new Report.OrderTerm(
-                    "view-order-rows-" + i, column.value(), order.get(i).direction()));
+            Report.Direction direction = order.get(i).direction();
+            String id = "view-order-rows-" + i;
+            column.value().ifPresent(by -> terms.add(new Report.OrderTerm(id, by, direction, Optional.empty())));
         }
         terms.addAll(plan.report().blocks().getFirst().rows().order());
         return terms;
@@ -203,16 +193,29 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
         if (only.key().isEmpty()) {
             return key + " IS NULL";
         }
-        Type type = level.bucket().map(DateBucket::type).orElse(level.key().type());
+        Type type = level.keyType();
         try {
             Scalar value = ScalarText.parse(only.key().get(), type);
-            if (level.bucket().isEmpty()) {
-                return key + " = " + literal(value);
-            }
-            return inBucket(key, level.bucket().get(), value);
+            return level.coarsening()
+                    .map(coarsening -> switch (coarsening) {
+                        case DateBucket bucket -> inBucket(key, bucket, value);
+                        case NumberClasses classes -> inClass(key, classes, value);
+                    })
+                    .orElseGet(() -> key + " = " + literal(value));
         } catch (IllegalArgumentException e) {
             throw new ProblemException(Problem.error("/view/only", e.getMessage()));
         }
+    }
+
+    private static String inClass(String key, NumberClasses classes, Scalar value) {
+        long number = ((Scalar.Number) value).value().longValue();
+        if (number < 1 || number > classes.count()) {
+            throw new IllegalArgumentException("found class " + number + ", expected 1 to " + classes.count());
+        }
+        List<String> edges = new ArrayList<>();
+        classes.above(number).ifPresent(edge -> edges.add(key + " > " + edge.toPlainString()));
+        classes.upTo(number).ifPresent(edge -> edges.add(key + " <= " + edge.toPlainString()));
+        return edges.isEmpty() ? key + " IS NOT NULL" : String.join(" AND ", edges);
     }
 
     private static String inBucket(String key, DateBucket bucket, Scalar value) {

@@ -10,7 +10,8 @@ public final class Arithmetic {
 
     private Arithmetic() {}
 
-    static Column apply(ArithmeticOperator operator, Column left, Column right, Type type, Faults faults) {
+    /** Two columns of one size, value by value; NULL where either is. */
+    public static Column apply(ArithmeticOperator operator, Column left, Column right, Type type, Faults faults) {
         if (operator != ArithmeticOperator.DIVIDE
                 && left instanceof Column.Longs a
                 && right instanceof Column.Longs b) {

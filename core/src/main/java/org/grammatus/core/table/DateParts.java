@@ -31,7 +31,18 @@ final class DateParts {
         };
     }
 
-    static Column addMonths(Column.Longs column, long months) {
+    static Column.Longs addDays(Column.Longs column, long days) {
+        long step = column.type().kind() == Kind.DATE ? days : days * Scalars.MICROS_OF_DAY;
+        long[] values = column.values().clone();
+        for (int row = 0; row < values.length; row++) {
+            if (values[row] != Column.Longs.NULL) {
+                values[row] += step;
+            }
+        }
+        return new Column.Longs(column.type(), values);
+    }
+
+    static Column.Longs addMonths(Column.Longs column, long months) {
         long[] values = column.values().clone();
         boolean isDate = column.type().kind() == Kind.DATE;
         for (int row = 0; row < values.length; row++) {

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.expression.Connective;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
 /** Computes expressions over a frame, one column for each part. */
@@ -33,7 +32,7 @@ public final class Evaluator {
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
             case Typed.Arithmetic a ->
                 Arithmetic.apply(a.operator(), visit(a.left()), visit(a.right()), a.type(), faults);
-            case Typed.AddDays d -> addDays(visit(d.value()), d.days());
+            case Typed.AddDays d -> DateParts.addDays((Column.Longs) visit(d.value()), d.days());
             case Typed.AddMonths m -> DateParts.addMonths((Column.Longs) visit(m.value()), m.months());
             case Typed.Extract x -> DateParts.extract(x.part(), (Column.Longs) visit(x.value()));
             case Typed.Cast c -> Casts.cast(visit(c.value()), c.type(), faults);
@@ -48,17 +47,6 @@ public final class Evaluator {
             case Typed.IsNull n -> isNull(visit(n.value()));
             case Typed.Choice c -> choice(c);
         };
-    }
-
-    private static Column addDays(Column column, long days) {
-        long step = column.type().kind() == Kind.DATE ? days : days * Scalars.MICROS_OF_DAY;
-        long[] values = ((Column.Longs) column).values().clone();
-        for (int i = 0; i < values.length; i++) {
-            if (values[i] != Column.Longs.NULL) {
-                values[i] += step;
-            }
-        }
-        return new Column.Longs(column.type(), values);
     }
 
     private static Column daysBetween(Column.Longs left, Column.Longs right) {

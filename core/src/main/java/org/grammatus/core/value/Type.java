@@ -40,6 +40,11 @@ public record Type(Kind kind, int scale) {
         return kind.isNumber();
     }
 
+    /** Whether it tells a day. */
+    public boolean isTime() {
+        return kind == Kind.DATE || kind == Kind.TIMESTAMP;
+    }
+
     @Override
     public String toString() {
         return kind.word();

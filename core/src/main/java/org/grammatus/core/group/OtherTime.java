@@ -1,0 +1,75 @@
+package org.grammatus.core.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.KeptRows;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.table.ShiftedStar;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Kind;
+
+/**
+ * The same report at another time. Dates of other rows are moved into the time of the report; then the same filters, levels and
+ * choices of groups hold for them, and each group has its namesake there. Groups that only the other time has count in what is
+ * around them.
+ */
+final class OtherTime {
+
+    private final Figures theirs;
+    /** By node of the report: its namesake, or -1. */
+    private final int[] namesake;
+
+    private OtherTime(Figures theirs, int[] namesake) {
+        this.theirs = theirs;
+        this.namesake = namesake;
+    }
+
+    static OtherTime of(Figures ours, Selection selection, Plan.Shift shift) {
+        Plan plan = ours.plan();
+        Star star = ShiftedStar.of(ours.nodes().star(), shift);
+        KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
+        KeptRows until = shift.until().isPresent() ? until(kept, star, shift) : kept;
+        Nodes all = Nodes.of(plan, star, until, new Faults(), () -> false);
+        Nodes theirs = selection.repeated(all, star);
+        return new OtherTime(new Figures(plan, theirs, new Faults()), namesakes(ours.nodes(), theirs));
+    }
+
+    /** The rows whose moved day is not after the last one that takes part. */
+    private static KeptRows until(KeptRows kept, Star star, Plan.Shift shift) {
+        int home = star.dataset().field(shift.field()).table();
+        Column.Longs days = (Column.Longs) star.table(home).fields().get(shift.field());
+        long unit = days.type().kind() == Kind.TIMESTAMP ? Scalars.MICROS_OF_DAY : 1;
+        long end = (shift.until().orElseThrow().toEpochDay() + 1) * unit;
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        BitSet rows = new BitSet(star.rowCount());
+        for (int row : kept.rows()) {
+            long day = days.values()[path[row]];
+            rows.set(row, day != Column.Longs.NULL && day < end);
+        }
+        return new KeptRows(rows.stream().toArray(), kept.afterEach());
+    }
+
+    private static int[] namesakes(Nodes ours, Nodes theirs) {
+        int deepest = ours.depths() - 1;
+        int[][] within = Namesakes.of(theirs, ours, deepest);
+        int[] namesake = new int[ours.nodeCount()];
+        Arrays.fill(namesake, -1);
+        for (int depth = 0; depth <= deepest; depth++) {
+            for (int node = 0; node < within[depth].length; node++) {
+                int found = within[depth][node];
+                namesake[ours.first(depth) + node] = found < 0 ? -1 : theirs.first(depth) + found;
+            }
+        }
+        return namesake;
+    }
+
+    /** An aggregate's figures at the other time, by node of the report. */
+    Column figures(Typed value) {
+        return Gathering.orNull(theirs.of(value), namesake);
+    }
+}

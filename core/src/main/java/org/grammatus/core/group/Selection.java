@@ -1,0 +1,238 @@
+package org.grammatus.core.group;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.KeptRows;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * The step from all groups to those that are shown: for each level, from the innermost outwards, its condition on groups, then its
+ * limit; first of all the limit on rows. Each sees what those before it left.
+ */
+final class Selection {
+
+    /**
+     * A choice that was made.
+     *
+     * @param depth of the groups
+     * @param before the groups that were chosen from
+     * @param fates by node within the depth
+     * @param unmatched the fate of a group that was not among them
+     */
+    record Choice(int depth, Nodes before, byte[] fates, byte unmatched) {}
+
+    private final Plan plan;
+    private final Star star;
+    private final BooleanSupplier cancelled;
+    private final List<Choice> choices = new ArrayList<>();
+    private final List<Problem> notices = new ArrayList<>();
+    private Nodes nodes;
+
+    private Selection(Plan plan, Star star, BooleanSupplier cancelled) {
+        this.plan = plan;
+        this.star = star;
+        this.cancelled = cancelled;
+    }
+
+    /** Groups the kept rows and chooses the groups that are shown. */
+    static Selection of(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+        Selection selection = new Selection(plan, star, cancelled);
+        selection.nodes = Nodes.of(plan, star, kept, faults, cancelled);
+        selection.limitRows();
+        for (int depth = plan.levels().size(); depth > 0; depth--) {
+            selection.keep(depth);
+            selection.limit(depth);
+        }
+        return selection;
+    }
+
+    /** The groups that are left. */
+    Nodes nodes() {
+        return nodes;
+    }
+
+    List<Choice> choices() {
+        return choices;
+    }
+
+    /** How many groups are not shown, in words. */
+    List<Problem> notices() {
+        return notices;
+    }
+
+    private boolean coversEverything() {
+        return plan.block().cover() == Report.Cover.EVERYTHING;
+    }
+
+    private byte leftOut() {
+        return coversEverything() ? Fate.HIDDEN : Fate.DROPPED;
+    }
+
+    /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
+    private void limitRows() {
+        Optional<Integer> limit = plan.block().rows().limit();
+        if (limit.isEmpty() || coversEverything()) {
+            return;
+        }
+        Figures figures = new Figures(plan, nodes, new Faults());
+        int[] ordered = figures.values().orderedRows();
+        int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
+        int[] taken = new int[nodes.nodeCount()];
+        BitSet left = new BitSet(star.rowCount());
+        for (int i = 0; i < ordered.length; i++) {
+            if (taken[nodeOf[i]]++ < limit.get()) {
+                left.set(ordered[i]);
+            }
+        }
+        if (left.cardinality() < ordered.length) {
+            regroup(left, nodes.folding());
+        }
+    }
+
+    private void keep(int depth) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        if (level.having().isEmpty()) {
+            return;
+        }
+        Column truth = new Figures(plan, nodes, new Faults()).of(level.having().get());
+        int first = nodes.first(depth);
+        byte[] fates = new byte[nodes.first(depth + 1) - first];
+        int out = 0;
+        for (int node = 0; node < fates.length; node++) {
+            boolean kept = !truth.isNull(first + node) && ((Column.Longs) truth).values()[first + node] == 1;
+            fates[node] = kept ? Fate.SHOWN : leftOut();
+            out += kept ? 0 : 1;
+        }
+        if (out > 0) {
+            say(level, out, fates.length, "do not meet its condition");
+            apply(new Choice(depth, nodes, fates, leftOut()));
+        }
+    }
+
+    private void limit(int depth) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        if (level.limit().isEmpty()) {
+            return;
+        }
+        Plan.Limit limit = level.limit().get();
+        Figures figures = new Figures(plan, nodes, new Faults());
+        List<Plan.Term> terms = new ArrayList<>(List.of(limit.by()));
+        terms.addAll(level.order());
+        int[] sorted = new SiblingOrder(figures)
+                .sorted(depth, terms, figures.values().labels(depth, varying -> {}), varying -> {});
+        int first = nodes.first(depth);
+        byte[] fates = new byte[sorted.length];
+        byte beyond = limit.others() ? Fate.OTHERS : leftOut();
+        int out = 0;
+        for (int from = 0; from < sorted.length; ) {
+            int candidates = 0;
+            int to = from;
+            while (to < sorted.length && nodes.parents()[sorted[to]] == nodes.parents()[sorted[from]]) {
+                // What is folded stands last and takes no part.
+                candidates += nodes.fateWithin(depth, sorted[to] - first) == Fate.SHOWN ? 1 : 0;
+                to++;
+            }
+            int kept = limit.keptOf(candidates);
+            for (int i = 0; i < to - from; i++) {
+                int node = sorted[from + i] - first;
+                fates[node] = i < kept ? Fate.SHOWN : i < candidates ? beyond : nodes.fateWithin(depth, node);
+                out += i >= kept && i < candidates ? 1 : 0;
+            }
+            from = to;
+        }
+        if (out > 0) {
+            String kept = (limit.definition().keep() == Report.End.LARGEST ? "largest" : "smallest");
+            say(level, out, sorted.length, limit.others() ? "stand together as others" : "are not among the " + kept);
+            apply(new Choice(depth, nodes, fates, beyond));
+        }
+    }
+
+    private void say(Plan.Level level, int out, int all, String why) {
+        notices.add(Problem.notice(
+                level.pointer(),
+                out + " of " + all + " groups of level \"" + level.definition().name() + "\" " + why
+                        + (why.startsWith("stand")
+                                ? ""
+                                : coversEverything() ? "; totals cover them" : "; totals leave them out")));
+    }
+
+    private void apply(Choice choice) {
+        choices.add(choice);
+        nodes = apply(choice, nodes, choice.fates());
+    }
+
+    /**
+     * The groups that a choice leaves.
+     *
+     * @param of the groups that it is made from
+     * @param fates by node within the depth
+     */
+    private Nodes apply(Choice choice, Nodes of, byte[] fates) {
+        int depth = choice.depth();
+        int first = of.first(depth);
+        int table = of.tableOf(depth);
+        int[] rows = of.used(table);
+        int[] nodeOf = of.nodes(depth, table, rows);
+        byte[] fateOfRow = new byte[star.table(table).size()];
+        for (int i = 0; i < rows.length; i++) {
+            fateOfRow[rows[i]] = fates[nodeOf[i] - first];
+        }
+        Set<List<Scalar>> absent = new HashSet<>();
+        if (plan.levels().get(depth - 1).definition().empty().isPresent()) {
+            for (int node = 0; node < fates.length; node++) {
+                if (fates[node] != Fate.SHOWN) {
+                    absent.add(of.path(first + node));
+                }
+            }
+        }
+        int[] path = star.path(DatasetModel.GRAIN, table);
+        BitSet left = new BitSet(star.rowCount());
+        boolean folds = false;
+        for (int row : of.kept().rows()) {
+            byte fate = fateOfRow[path[row]];
+            left.set(row, fate != Fate.DROPPED);
+            folds |= fate == Fate.OTHERS || fate == Fate.HIDDEN;
+        }
+        Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
+        KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
+        return Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
+    }
+
+    private void regroup(BitSet left, Folding folding) {
+        KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
+        nodes = Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
+    }
+
+    /**
+     * Makes the same choices among the groups of other rows: a group fares as its namesake did, of the same path; one without a
+     * namesake is not among those that were chosen.
+     */
+    Nodes repeated(Nodes others, Star otherStar) {
+        Selection repeat = new Selection(others.plan(), otherStar, cancelled);
+        repeat.nodes = others;
+        for (Choice choice : choices) {
+            int[] namesake = Namesakes.of(choice.before(), repeat.nodes, choice.depth())[choice.depth()];
+            byte[] fates = new byte[namesake.length];
+            for (int node = 0; node < fates.length; node++) {
+                byte before = repeat.nodes.fateWithin(choice.depth(), node);
+                fates[node] = namesake[node] >= 0
+                        ? choice.fates()[namesake[node]]
+                        : before != Fate.SHOWN ? before : choice.unmatched();
+            }
+            repeat.nodes = repeat.apply(choice, repeat.nodes, fates);
+        }
+        return repeat.nodes;
+    }
+}

@@ -1,0 +1,61 @@
+package org.grammatus.core.group;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.expression.ArithmeticOperator;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Arithmetic;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+
+/** The figures of the totals grid, by node: aggregates, what is made of them in printed order, and comparisons. */
+final class TotalFigures {
+
+    private final Figures figures;
+    private final Selection selection;
+    private final InPrintedOrder printed;
+    private final Map<Plan.Shift, OtherTime> otherTimes = new HashMap<>();
+
+    TotalFigures(Figures figures, Selection selection, InPrintedOrder printed) {
+        this.figures = figures;
+        this.selection = selection;
+        this.printed = printed;
+    }
+
+    /** A total's figures. */
+    Column of(Plan.Total total, Faults faults) {
+        Column values = figures.of(total.value(), faults);
+        return total.comparison()
+                .map(comparison -> compared(values, comparison, total, faults))
+                .orElseGet(() -> printed.of(total, values, faults));
+    }
+
+    private Column compared(Column values, Plan.Comparison comparison, Plan.Total total, Faults faults) {
+        Column other = other(comparison, total, faults);
+        Type type = total.type();
+        return switch (comparison.shown()) {
+            case FIGURE -> other;
+            case DIFFERENCE -> Arithmetic.apply(ArithmeticOperator.SUBTRACT, values, other, type, faults);
+            case PERCENT -> InPrintedOrder.percent(values, other, type, faults);
+        };
+    }
+
+    private Column other(Plan.Comparison comparison, Plan.Total total, Faults faults) {
+        return switch (comparison) {
+            case Plan.Comparison.WithPlan plan -> figures.of(plan.plan(), faults);
+            case Plan.Comparison.WithTime time -> atOtherTime(time.shift(), total);
+        };
+    }
+
+    private Column atOtherTime(Optional<Plan.Shift> shift, Plan.Total total) {
+        return shift.map(step -> otherTimes
+                        .computeIfAbsent(step, s -> OtherTime.of(figures, selection, s))
+                        .figures(total.value()))
+                .orElseGet(() -> Scalars.repeat(
+                        new Scalar.Null(total.value().type()), figures.nodes().nodeCount()));
+    }
+}

@@ -1,0 +1,33 @@
+package org.grammatus.core.plan;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.value.Period;
+
+/** The days that a run asks of each date field, by the period filters that are switched on. Immutable. */
+final class AskedPeriods {
+
+    private final Map<String, Period> byField = new HashMap<>();
+
+    AskedPeriods(Report report, List<ResolvedPrompt> prompts) {
+        for (Report.Filter filter : report.filters()) {
+            if (filter.kind() == Report.FilterKind.PERIOD && !filter.off().orElse(false)) {
+                prompts.stream()
+                        .filter(prompt -> filter.prompt()
+                                .equals(Optional.of(prompt.prompt().name())))
+                        .filter(prompt -> !prompt.period().isOpen())
+                        .findFirst()
+                        .ifPresent(prompt -> byField.putIfAbsent(filter.field().orElse(""), prompt.period()));
+            }
+        }
+    }
+
+    /** What is asked of a field; none where every day will do, or the text is no field. */
+    Optional<Period> of(String field) {
+        return Optional.ofNullable(byField.get(field));
+    }
+}

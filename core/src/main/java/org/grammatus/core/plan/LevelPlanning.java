@@ -1,0 +1,165 @@
+package org.grammatus.core.plan;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.dataset.Coarsening;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/** Plans the levels of a report. */
+final class LevelPlanning {
+
+    private final DatasetModel dataset;
+    private final Names names;
+    private final Problems problems;
+    private final PlanExpressions expressions;
+    private final AskedPeriods asked;
+    private final TextPlanning texts;
+    private final Homes homes;
+
+    LevelPlanning(
+            DatasetModel dataset, Names names, Problems problems, PlanExpressions expressions, AskedPeriods asked) {
+        this.dataset = dataset;
+        this.names = names;
+        this.problems = problems;
+        this.expressions = expressions;
+        this.asked = asked;
+        this.texts = new TextPlanning(names, dataset, problems);
+        this.homes = new Homes(dataset);
+    }
+
+    Plan.Level level(String pointer, Report.Level level) {
+        Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
+        int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
+        Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
+        return new Plan.Level(
+                level,
+                pointer,
+                key,
+                coarsening,
+                asked.of(level.key()),
+                listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
+                level.label().map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW)),
+                homes.orGrain(key),
+                expressions.groupTerms(pointer + "/order", level.order(), depth),
+                level.having().map(text -> having(pointer + "/having", text)),
+                level.limit().map(limit -> limit(pointer + "/limit", limit)),
+                level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
+                level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
+                codeBehind(key));
+    }
+
+    private Optional<Coarsening> coarsening(String pointer, Report.Level level, Type type) {
+        if (level.bucket().isPresent() && !type.isTime()) {
+            problems.error(
+                    pointer + "/bucket",
+                    "the key \"" + level.key() + "\" is a " + type + "; only a date or timestamp has buckets");
+        }
+        if (level.classes().isPresent() && !type.isNumber()) {
+            problems.error(
+                    pointer + "/classes",
+                    "the key \"" + level.key() + "\" is a " + type + "; only a number has classes");
+        }
+        return level.bucket()
+                .<Coarsening>map(bucket -> new DateBucket(bucket, dataset.calendar()))
+                .or(() -> level.classes().map(classes -> classes(pointer + "/classes", classes)));
+    }
+
+    private NumberClasses classes(String pointer, List<Report.NumberClass> classes) {
+        List<NumberClasses.Entry> entries = new ArrayList<>();
+        for (int i = 0; i < classes.size(); i++) {
+            Optional<BigDecimal> upTo = classes.get(i).upTo().map(BigDecimal::new);
+            boolean last = i == classes.size() - 1;
+            if (last && upTo.isPresent()) {
+                problems.error(
+                        pointer + "/" + i + "/upTo",
+                        "the last class takes all that is above the others; remove this property or add a class");
+                upTo = Optional.empty();
+            } else if (!last && upTo.isEmpty()) {
+                problems.error(pointer + "/" + i, "property \"upTo\" is missing: only the last class takes the rest");
+                upTo = Optional.of(BigDecimal.ZERO);
+            }
+            Optional<BigDecimal> below =
+                    i == 0 ? Optional.empty() : entries.getLast().upTo();
+            if (upTo.isPresent() && below.isPresent() && upTo.get().compareTo(below.get()) <= 0) {
+                problems.error(
+                        pointer + "/" + i + "/upTo",
+                        "found " + upTo.get().toPlainString() + ", expected more than "
+                                + below.get().toPlainString() + ", where the class before ends");
+            }
+            entries.add(new NumberClasses.Entry(upTo, classes.get(i).label()));
+        }
+        return new NumberClasses(entries);
+    }
+
+    private List<Scalar> listed(String pointer, List<String> keys, Type type) {
+        List<Scalar> listed = new ArrayList<>();
+        for (int i = 0; i < keys.size(); i++) {
+            try {
+                Scalar key = ScalarText.parse(keys.get(i), type);
+                if (listed.contains(key)) {
+                    problems.error(pointer + "/" + i, "\"" + keys.get(i) + "\" is listed twice; remove one");
+                }
+                listed.add(key);
+            } catch (IllegalArgumentException e) {
+                problems.error(pointer + "/" + i, e.getMessage());
+            }
+        }
+        return List.copyOf(listed);
+    }
+
+    private Typed having(String pointer, String text) {
+        Typed condition = problems.collect(
+                pointer,
+                () -> Typing.condition(ExpressionParser.parse(text), names, Typing.Place.SCOPE),
+                PlanExpressions.NOTHING);
+        expressions.requireOwn(pointer, condition, "Whether a group is kept");
+        return condition;
+    }
+
+    private Plan.Limit limit(String pointer, Report.Limit limit) {
+        Typed by = expressions.typed(pointer + "/by", limit.by(), Typing.Place.SCOPE);
+        expressions.requireOwn(pointer + "/by", by, "Which groups are kept");
+        Report.Direction direction =
+                limit.keep() == Report.End.LARGEST ? Report.Direction.DESCENDING : Report.Direction.ASCENDING;
+        return new Plan.Limit(new Plan.Term(by, true, direction, false), limit);
+    }
+
+    private Plan.GroupText text(String pointer, String text, int depth) {
+        Plan.GroupText planned = texts.groupText(pointer, text);
+        for (Plan.TextPart part : planned.parts()) {
+            if (part instanceof Plan.TextPart.Figure figure) {
+                expressions.requireAround(pointer, figure.value(), depth);
+            }
+        }
+        return planned;
+    }
+
+    /** Grouping by a name alone puts things of one name together; what tells them apart is read so that this can be said. */
+    private Optional<Typed.Field> codeBehind(Typed key) {
+        if (!(key instanceof Typed.Field field)) {
+            return Optional.empty();
+        }
+        Dataset.Table table = dataset.table(dataset.field(field.id()).table());
+        boolean isName = table.name().filter(field.id()::equals).isPresent();
+        return table.code()
+                .filter(code -> isName && !code.equals(field.id()))
+                .flatMap(code -> names.field(code, true))
+                .filter(Typed.Field.class::isInstance)
+                .map(Typed.Field.class::cast);
+    }
+}

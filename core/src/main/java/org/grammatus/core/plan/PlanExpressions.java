@@ -1,0 +1,96 @@
+package org.grammatus.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+
+/** Types the expressions of a report; what is wrong with them is noted where they stand. */
+final class PlanExpressions {
+
+    /** Stands for an expression that is wrong, so that planning goes on and finds the others. */
+    static final Typed NOTHING = new Typed.Constant(new Scalar.Null(Type.TEXT));
+
+    private final Names names;
+    private final Problems problems;
+
+    PlanExpressions(Names names, Problems problems) {
+        this.names = names;
+        this.problems = problems;
+    }
+
+    Typed typed(String pointer, String text, Typing.Place place) {
+        return problems.collect(pointer, () -> Typing.type(ExpressionParser.parse(text), names, place), NOTHING);
+    }
+
+    /** The terms of an order of rows. */
+    List<Plan.Term> rowTerms(String pointer, List<Report.OrderTerm> order) {
+        List<Plan.Term> terms = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            if (order.get(i).basis().isPresent()) {
+                problems.error(pointer + "/" + i + "/basis", "rows are compared by themselves; remove this property");
+            }
+            Typed by = typed(pointer + "/" + i + "/by", order.get(i).by(), Typing.Place.ROW);
+            terms.add(new Plan.Term(by, false, order.get(i).direction(), false));
+        }
+        return List.copyOf(terms);
+    }
+
+    /** The terms of an order of the groups at a depth. */
+    List<Plan.Term> groupTerms(String pointer, List<Report.OrderTerm> order, int depth) {
+        List<Plan.Term> terms = new ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            terms.add(groupTerm(pointer + "/" + i, order.get(i), depth));
+        }
+        return List.copyOf(terms);
+    }
+
+    private Plan.Term groupTerm(String pointer, Report.OrderTerm term, int depth) {
+        boolean across = term.basis().equals(Optional.of(Report.Basis.REPORT));
+        boolean[] scope = new boolean[1];
+        Typed by = problems.collect(
+                pointer + "/by",
+                () -> {
+                    Expression parsed = ExpressionParser.parse(term.by());
+                    scope[0] = Typing.aggregates(parsed, names);
+                    return Typing.type(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
+                },
+                NOTHING);
+        // Across the report a group is taken together with its namesakes, which have no parent in common.
+        requireAround(pointer + "/by", by, across ? 0 : depth);
+        return new Plan.Term(by, scope[0], term.direction(), across && scope[0]);
+    }
+
+    /**
+     * Notes an aggregate over the group of a level that is not around the place where it stands.
+     *
+     * @param depth of the place
+     */
+    void requireAround(String pointer, Typed value, int depth) {
+        if (value.deepestOver() > depth) {
+            problems.error(
+                    pointer,
+                    "an aggregate in it is over groups inside this one; allowed here: "
+                            + Typing.overs(names.levels().subList(0, depth)));
+        }
+    }
+
+    /** Notes what depends on other groups where groups are still being chosen: their figures would change with the choice. */
+    void requireOwn(String pointer, Typed value, String what) {
+        if (value.looksOver()) {
+            problems.error(
+                    pointer,
+                    what
+                            + " is decided by the group's own figures; OVER, and with it shares, ranks and running totals, is"
+                            + " only known once the groups are chosen");
+        }
+    }
+}

@@ -1,0 +1,187 @@
+package org.grammatus.core.plan;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Type;
+
+/** Plans the lines of the totals grid. */
+final class TotalPlanning {
+
+    private static final int MONTHS_OF_YEAR = 12;
+    private static final String PERCENT = "0.0%";
+
+    private final DatasetModel dataset;
+    private final Names names;
+    private final Problems problems;
+    private final PlanExpressions expressions;
+    private final AskedPeriods asked;
+    private final LocalDate businessDate;
+
+    TotalPlanning(
+            DatasetModel dataset,
+            Names names,
+            Problems problems,
+            PlanExpressions expressions,
+            AskedPeriods asked,
+            LocalDate businessDate) {
+        this.dataset = dataset;
+        this.names = names;
+        this.problems = problems;
+        this.expressions = expressions;
+        this.asked = asked;
+        this.businessDate = businessDate;
+    }
+
+    /** A total; none where its column is switched off. */
+    Optional<Plan.Total> total(String pointer, Report.Total total, List<Plan.Level> levels, List<Plan.Column> columns) {
+        Typed value = expressions.typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
+        Report.Shown shown = total.shown().orElse(Report.Shown.VALUE);
+        Optional<Plan.Comparison> comparison = total.compare().map(c -> comparison(pointer + "/compare", c));
+        if (!value.type().isNumber()
+                && value != PlanExpressions.NOTHING
+                && (shown != Report.Shown.VALUE || comparison.isPresent())) {
+            problems.error(
+                    pointer + "/value",
+                    "is a " + value.type() + "; a share, a rank, a running total or a comparison needs a number");
+        }
+        Map<Integer, Report.Place> places = new HashMap<>();
+        for (int i = 0; i < total.cells().size(); i++) {
+            Report.Cell cell = total.cells().get(i);
+            String at = pointer + "/cells/" + i + "/at";
+            depth(cell.at(), levels).ifPresent(depth -> {
+                places.put(depth - 1, cell.in());
+                expressions.requireAround(at, value, depth);
+            });
+        }
+        Type type = comparison.map(c -> compared(c, value.type())).orElseGet(() -> shown(shown, value.type()));
+        boolean percent = isPercent(shown, comparison);
+        String format = total.format()
+                .orElseGet(() -> percent
+                        ? PERCENT
+                        : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type));
+        Formats.check(pointer + "/format", format, type, problems);
+        int column = column(total.column(), columns);
+        return column < 0
+                ? Optional.empty()
+                : Optional.of(new Plan.Total(
+                        total, pointer, value, shown, comparison, type, column, format, Map.copyOf(places)));
+    }
+
+    private static int column(String id, List<Plan.Column> columns) {
+        int column = -1;
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).definition().id().equals(id)) {
+                column = i;
+            }
+        }
+        return column;
+    }
+
+    private static Type shown(Report.Shown shown, Type type) {
+        return switch (shown) {
+            case VALUE, RUNNING_IN_PARENT, RUNNING_IN_REPORT, CHANGE -> type;
+            case SHARE_OF_PARENT, SHARE_OF_REPORT, CHANGE_PERCENT -> ratio(type, type);
+            case RANK -> Type.INTEGER;
+        };
+    }
+
+    private static Type compared(Plan.Comparison comparison, Type type) {
+        Type other = comparison instanceof Plan.Comparison.WithPlan(Typed plan, var s) ? plan.type() : type;
+        return switch (comparison.shown()) {
+            case FIGURE -> other;
+            case DIFFERENCE -> wider(type, other);
+            case PERCENT -> ratio(wider(type, other), other);
+        };
+    }
+
+    private static Type wider(Type a, Type b) {
+        int scale = Math.max(a.scale(), b.scale());
+        return scale == 0 ? Type.INTEGER : Type.decimal(scale);
+    }
+
+    private static Type ratio(Type a, Type b) {
+        return Type.decimal(Decimals.divisionScale(a.scale(), b.scale()));
+    }
+
+    private static boolean isPercent(Report.Shown shown, Optional<Plan.Comparison> comparison) {
+        return comparison
+                .map(c -> c.shown() == Report.Compared.PERCENT)
+                .orElse(shown == Report.Shown.SHARE_OF_PARENT
+                        || shown == Report.Shown.SHARE_OF_REPORT
+                        || shown == Report.Shown.CHANGE_PERCENT);
+    }
+
+    private Plan.Comparison comparison(String pointer, Report.Compare compare) {
+        if (compare.with() == Report.ComparedWith.PLAN) {
+            Typed plan = expressions.typed(pointer + "/plan", compare.plan().orElse("0"), Typing.Place.SCOPE);
+            if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
+                problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
+            }
+            return new Plan.Comparison.WithPlan(plan, compare.shown());
+        }
+        String field = compare.date().orElse("");
+        Optional<Typed> date = names.field(field, true);
+        if (date.isEmpty()) {
+            problems.error(
+                    pointer + "/date",
+                    "unknown field \"" + field + "\"" + Suggestion.inWords(field, dataset.rowNames()));
+        } else if (!(date.get() instanceof Typed.Field stored) || !stored.type().isTime()) {
+            problems.error(
+                    pointer + "/date",
+                    "\"" + field + "\" is not a date or timestamp of a table; choose one to compare another time by");
+        }
+        return new Plan.Comparison.WithTime(shift(pointer, compare, field), compare.shown());
+    }
+
+    private Optional<Plan.Shift> shift(String pointer, Report.Compare compare, String field) {
+        Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
+        if (compare.with() == Report.ComparedWith.LAST_YEAR) {
+            return Optional.of(new Plan.Shift(field, MONTHS_OF_YEAR, 0, until));
+        }
+        Optional<Period> period = asked.of(field).filter(p -> p.from().isPresent() && p.to().isPresent());
+        if (period.isEmpty()) {
+            problems.add(Problem.notice(
+                    pointer,
+                    "there is no previous period to compare with: answer the prompt that filters \"" + field
+                            + "\" with a start and an end"));
+        }
+        return period.map(p -> step(p, field, until));
+    }
+
+    /** The step from the period before to this one: whole months where the period is made of them, else its days. */
+    private static Plan.Shift step(Period period, String field, Optional<LocalDate> until) {
+        LocalDate from = period.from().orElseThrow();
+        LocalDate after = period.to().orElseThrow().plusDays(1);
+        boolean months = from.getDayOfMonth() == 1 && after.getDayOfMonth() == 1;
+        return months
+                ? new Plan.Shift(field, (int) ChronoUnit.MONTHS.between(from, after), 0, until)
+                : new Plan.Shift(field, 0, (int) ChronoUnit.DAYS.between(from, after), until);
+    }
+
+    /** Depth of a level that is switched on, 0 for the report. */
+    static Optional<Integer> depth(String id, List<Plan.Level> levels) {
+        if (id.equals(Report.Cell.REPORT)) {
+            return Optional.of(0);
+        }
+        for (int i = 0; i < levels.size(); i++) {
+            if (levels.get(i).definition().id().equals(id)) {
+                return Optional.of(i + 1);
+            }
+        }
+        return Optional.empty();
+    }
+}
