@@ -103,6 +103,37 @@ public final class Samples {
         return Definitions.readReport(REPORT);
     }
 
+    /**
+     * A report with levels and totals of its own, and nothing else.
+     *
+     * @param levels JSON objects separated by commas, without what all have in common: header and footer, and an order unless given
+     * @param more properties of the block, each followed by a comma
+     * @param totals JSON objects without id, column and cells, which stand in no cell
+     */
+    public static Report report(String levels, String more, String... totals) {
+        StringBuilder columns = new StringBuilder();
+        StringBuilder lines = new StringBuilder();
+        for (int i = 0; i < totals.length; i++) {
+            columns.append(i == 0 ? "" : ",").append("{\"id\": \"c%d\", \"label\": \"C%d\"}".formatted(i, i));
+            lines.append(i == 0 ? "" : ",")
+                    .append("{\"id\": \"t%d\", \"column\": \"c%d\", \"cells\": [],".formatted(i, i))
+                    .append(totals[i].strip().substring(1));
+        }
+        String full = levels.replaceAll("\\}(?=\\s*(,\\s*\\{\\s*\"id\": \"[a-z]+\", \"name\"|$))", """
+                , "header": "heading", "footer": "totals"}""");
+        return Definitions.readReport("""
+                {"format": "grammatus-report", "version": 1, "id": "orders", "title": "Orders", "dataset": "lines",
+                 "locale": "en-GB",
+                 "prompts": [{"id": "p-period", "name": "period", "type": "period", "label": "Ordered"}],
+                 "filters": [{"id": "f-period", "kind": "period", "field": "ordered_at", "prompt": "period"}],
+                 "blocks": [{"id": "main", "kind": "banded", "levels": [%s], %s
+                   "columns": [%s], "totals": [%s], "counts": [], "highlights": [],
+                   "rows": {"shown": false, "order": []}}],
+                 "page": {"paper": "A4", "orientation": "portrait",
+                          "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
+                """.formatted(full, more, columns, lines));
+    }
+
     /** An order; null stands for NULL. */
     public Samples order(String number, String at, String region, String freight) {
         orderRow.put(number, orders.size());

@@ -31,6 +31,14 @@ final class WordEnums {
         add(module, Report.Align.class);
         add(module, Report.Paper.class);
         add(module, Report.Orientation.class);
+        add(module, Report.Basis.class);
+        add(module, Report.Empty.class);
+        add(module, Report.End.class);
+        add(module, Report.Cover.class);
+        add(module, Report.Shown.class);
+        add(module, Report.ComparedWith.class);
+        add(module, Report.Compared.class);
+        add(module, Report.Unit.class);
         add(module, Dataset.Role.class);
         add(module, Dataset.Keep.class);
         add(module, Dataset.YearName.class);

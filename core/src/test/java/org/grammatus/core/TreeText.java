@@ -1,0 +1,28 @@
+package org.grammatus.core;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.Grouped;
+
+/** A result as tests read it: a line for each group that is shown, indented by its depth, with its totals. */
+public final class TreeText {
+
+    private TreeText() {}
+
+    public static List<String> of(Grouped grouped) {
+        Printed printed = new Printed(grouped);
+        List<String> lines = new ArrayList<>();
+        for (int place = 0; place < grouped.tree().nodeCount(); place++) {
+            int node = grouped.tree().nodeAt(place);
+            StringBuilder line = new StringBuilder("  ".repeat(grouped.tree().depthOf(node)))
+                    .append(node == GroupTree.ROOT ? "all" : printed.label(node));
+            for (int total = 0; total < grouped.totals().size(); total++) {
+                line.append(" | ").append(printed.total(total, node));
+            }
+            lines.add(line.toString());
+        }
+        return lines;
+    }
+}

@@ -1,0 +1,182 @@
+package org.grammatus.core.group;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.grammatus.core.Samples;
+import org.grammatus.core.TreeText;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.prompt.Answers;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** 5 and 8.3: group filters, the largest and smallest, others, and what totals cover. */
+class SelectionTest {
+
+    private static final String NET = "{\"value\": \"SUM(net)\"}";
+    private static final String FREIGHT = "{\"value\": \"SUM(freight)\"}";
+    private static final String LARGEST_FIRST =
+            "[{\"id\": \"%s\", \"by\": \"SUM(net)\", \"direction\": \"descending\"}]";
+
+    private static String level(String id, String key, String more) {
+        return "{\"id\": \"%s\", \"name\": \"%s\", \"key\": \"%s\", %s \"order\": %s}"
+                .formatted(id, id, key, more, LARGEST_FIRST.formatted("o-" + id));
+    }
+
+    private static Samples sales() {
+        return new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .order("S2", "2026-01-06T10:00", "Lakeside", "7.00")
+                .order("S3", "2026-01-07T10:00", "Upland", "2.00")
+                .order("S4", "2026-01-08T10:00", "Upland", "1.00")
+                .order("S5", "2026-01-08T10:00", "Coast", "9.00")
+                .line("S1", "Hives", "30.00")
+                .line("S1", "Jars", "10.00")
+                .line("S2", "Jars", "6.00")
+                .line("S3", "Hives", "8.00")
+                .line("S4", "Jars", "4.00")
+                .line("S4", "Feed", "3.00")
+                .line("S5", "Feed", "5.00");
+    }
+
+    private static Grouped grouped(String levels, String more) {
+        return sales().grouped(Samples.report(levels, more, NET, FREIGHT), Answers.NONE);
+    }
+
+    @Test
+    void aGroupFilterLeavesGroupsOutOfTheTotalsAroundThem() {
+        Grouped grouped = grouped(level("region", "region", "\"having\": \"SUM(net) > 10\","), "");
+        assertThat(TreeText.of(grouped))
+                .containsExactly("all | 61.00 | 15.00", "  Lakeside | 46.00 | 12.00", "  Upland | 15.00 | 3.00");
+        assertThat(grouped.notices())
+                .extracting(Problem::message)
+                .contains("1 of 3 groups of level \"region\" do not meet its condition; totals leave them out");
+    }
+
+    @Test
+    void totalsCanCoverEverything() {
+        Grouped grouped = grouped(
+                level("region", "region", "\"having\": \"SUM(net) > 10\","), "\"totalsCover\": \"everything\",");
+        assertThat(TreeText.of(grouped))
+                .containsExactly("all | 66.00 | 24.00", "  Lakeside | 46.00 | 12.00", "  Upland | 15.00 | 3.00");
+    }
+
+    @Test
+    void innerLevelsAreChosenFirst() {
+        // Without its lines of less than 5, Upland has no more than 8 and is not kept.
+        String levels = level("region", "region", "\"having\": \"SUM(net) > 10\",")
+                + ", "
+                + level("category", "category", "\"having\": \"SUM(net) >= 5\",");
+        assertThat(TreeText.of(grouped(levels, "")))
+                .containsExactly(
+                        "all | 46.00 | 12.00",
+                        "  Lakeside | 46.00 | 12.00",
+                        "    Hives | 30.00 | 5.00",
+                        "    Jars | 16.00 | 12.00");
+        assertThat(TreeText.of(grouped(levels, "\"totalsCover\": \"everything\",")))
+                .containsExactly(
+                        "all | 66.00 | 24.00",
+                        "  Lakeside | 46.00 | 12.00",
+                        "    Hives | 30.00 | 5.00",
+                        "    Jars | 16.00 | 12.00",
+                        "  Upland | 15.00 | 3.00",
+                        "    Hives | 8.00 | 2.00");
+    }
+
+    @Test
+    void theLargestOfEachParentAndTheOthersTogether() {
+        String levels = level("region", "region", "")
+                + ", "
+                + level(
+                        "category",
+                        "category",
+                        "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\", \"count\": 1, \"others\": true},");
+        // Freight of the others is that of their orders, once each: S1 is in both groups of Lakeside.
+        assertThat(TreeText.of(grouped(levels, "")))
+                .containsExactly(
+                        "all | 66.00 | 24.00",
+                        "  Lakeside | 46.00 | 12.00",
+                        "    Hives | 30.00 | 5.00",
+                        "    Others (1) | 16.00 | 12.00",
+                        "  Upland | 15.00 | 3.00",
+                        "    Hives | 8.00 | 2.00",
+                        "    Others (2) | 7.00 | 1.00",
+                        "  Coast | 5.00 | 9.00",
+                        "    Feed | 5.00 | 9.00");
+    }
+
+    @Test
+    void othersStandLastWhateverTheirSizeAndAreNotOpened() {
+        String levels = level(
+                        "region",
+                        "region",
+                        "\"limit\": {\"keep\": \"smallest\", \"by\": \"SUM(net)\", \"count\": 1, \"others\": true},")
+                + ", "
+                + level("category", "category", "");
+        assertThat(TreeText.of(grouped(levels, "")))
+                .containsExactly(
+                        "all | 66.00 | 24.00",
+                        "  Coast | 5.00 | 9.00",
+                        "    Feed | 5.00 | 9.00",
+                        "  Others (2) | 61.00 | 15.00");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1, 1", "33, 1", "34, 2", "66, 2", "67, 3", "100, 3"})
+    void aPercentageOfSiblingsIsRoundedUp(int percent, int kept) {
+        Grouped grouped = grouped(
+                level(
+                        "region",
+                        "region",
+                        "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\", \"percent\": %d},"
+                                .formatted(percent)),
+                "");
+        assertThat(grouped.tree().nodeCount() - 1).isEqualTo(kept);
+    }
+
+    @Test
+    void whatIsNotAmongTheLargestLeavesTheTotalsUnlessTheyCoverEverything() {
+        String levels = level(
+                "region", "region", "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(freight)\", \"count\": 2},");
+        assertThat(TreeText.of(grouped(levels, "")))
+                .containsExactly("all | 51.00 | 21.00", "  Lakeside | 46.00 | 12.00", "  Coast | 5.00 | 9.00");
+        assertThat(TreeText.of(grouped(levels, "\"totalsCover\": \"everything\",")))
+                .containsExactly("all | 66.00 | 24.00", "  Lakeside | 46.00 | 12.00", "  Coast | 5.00 | 9.00");
+    }
+
+    @Test
+    void theConditionComesBeforeTheLimit() {
+        String levels = level(
+                "region",
+                "region",
+                "\"having\": \"SUM(net) < 40\", \"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\", \"count\": 1, \"others\": true},");
+        assertThat(TreeText.of(grouped(levels, "")))
+                .containsExactly("all | 20.00 | 12.00", "  Upland | 15.00 | 3.00", "  Others (1) | 5.00 | 9.00");
+        assertThat(TreeText.of(grouped(levels, "\"totalsCover\": \"everything\",")))
+                .containsExactly("all | 66.00 | 24.00", "  Upland | 15.00 | 3.00", "  Others (1) | 5.00 | 9.00");
+    }
+
+    @Test
+    void nothingLeftIsAnEmptyReport() {
+        assertThat(TreeText.of(grouped(level("region", "region", "\"having\": \"SUM(net) > 1000\","), "")))
+                .containsExactly("all |  | ");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "\"having\": \"SUM(net) / SUM(net) OVER () > 0.1\" | /levels/0/having | only known once the groups are chosen",
+                "\"having\": \"RANK() < 3\" | /levels/0/having | RANK",
+                "\"having\": \"SUM(net)\" | /levels/0/having | expected a condition",
+                "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\"} | /levels/0/limit | either",
+                "\"limit\": {\"keep\": \"largest\", \"by\": \"net\", \"count\": 1} | /limit/by | put it into SUM",
+                "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net) OVER ()\", \"count\": 1} | /limit/by | the group's own"
+            })
+    void whatDependsOnOtherGroupsChoosesNone(String property, String pointer, String message) {
+        assertThatThrownBy(() -> grouped(level("region", "region", property + ","), ""))
+                .hasMessageContaining(pointer)
+                .hasMessageContaining(message);
+    }
+}
