@@ -6,6 +6,7 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -55,7 +56,7 @@ final class CsvReportWriter implements ReportWriter {
             }
             int node = tree.nodeAt(place);
             int depth = tree.depthOf(node);
-            if (depth < tree.depths() - 1) {
+            if (tree.lastPlace(node) > place) {
                 continue;
             }
             if (plan.printsRows()) {
@@ -79,6 +80,8 @@ final class CsvReportWriter implements ReportWriter {
         for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
             labels.addFirst(safe(printed.label(n)));
         }
+        // Others, and groups without rows, are not divided further.
+        labels.addAll(Collections.nCopies(plan.levels().size() - labels.size(), ""));
         return labels;
     }
 

@@ -114,6 +114,9 @@ final class JsonReportWriter implements ReportWriter {
             json.writeName("key");
             value(grouped.keys().get(depth).orElseThrow(), within);
             json.writeStringProperty("label", printed.label(node));
+            if (grouped.isOthers(node)) {
+                json.writeNumberProperty("others", grouped.others().get(node));
+            }
             mark(grouped.marks().ofNode(node));
             cells(depth, within);
         }

@@ -3,6 +3,7 @@ package org.grammatus.sources;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
@@ -33,7 +34,23 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
                 plan.dataset(),
                 plan.fields(),
                 Set.copyOf(plan.counted()),
-                plan.filters().stream().map(Plan.RowFilter::condition).toList());
+                plan.filters().stream()
+                        .map(Plan.RowFilter::condition)
+                        .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
+                        .toList());
+    }
+
+    /** Rows of another time than the one that was asked for are wanted where figures are compared with theirs. */
+    private static Stream<Plan.Shift> otherTimes(Plan plan) {
+        return plan.totals().stream()
+                .flatMap(total -> total.comparison().stream())
+                .flatMap(comparison ->
+                        comparison instanceof Plan.Comparison.WithTime time ? time.shift().stream() : Stream.empty());
+    }
+
+    private static boolean reads(Typed expression, String field) {
+        return expression instanceof Typed.Field f && f.id().equals(field)
+                || expression.operands().stream().anyMatch(operand -> reads(operand, field));
     }
 
     /** The same, whatever rows are wanted. */

@@ -57,11 +57,21 @@ public final class Printed {
         }
         this.rowValues = new Column[plan.columns().size()];
         for (Plan.Column column : plan.columns()) {
-            columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale));
+            columnFormats.add(new ValueFormat(
+                    column.value().type(),
+                    column.format(),
+                    locale,
+                    column.definition().unit()));
         }
         for (Plan.Total total : plan.totals()) {
-            totalFormats.add(new ValueFormat(total.type(), total.format(), locale));
+            totalFormats.add(new ValueFormat(total.type(), total.format(), locale, unit(total)));
         }
+    }
+
+    private Optional<Report.Unit> unit(Plan.Total total) {
+        return total.isAmount()
+                ? plan.columns().get(total.column()).definition().unit()
+                : Optional.empty();
     }
 
     public Grouped grouped() {

@@ -6,7 +6,9 @@ import com.ibm.icu.text.DecimalFormatSymbols;
 import com.ibm.icu.util.ULocale;
 import java.math.BigDecimal;
 import java.util.Date;
+import java.util.Optional;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
@@ -20,11 +22,20 @@ public final class ValueFormat {
     private static final long MILLIS_OF_DAY = 86_400_000L;
 
     private final Type type;
+    /** How many digits before the point are not printed. */
+    private final int leftOut;
+
     private final DecimalFormat numbers;
     private final DateFormat dates;
 
     public ValueFormat(Type type, String pattern, ULocale locale) {
+        this(type, pattern, locale, Optional.empty());
+    }
+
+    /** @param unit what figures are counted in, where not in ones */
+    public ValueFormat(Type type, String pattern, ULocale locale, Optional<Report.Unit> unit) {
         this.type = type;
+        this.leftOut = unit.map(Report.Unit::digits).orElse(0);
         this.numbers = type.isNumber() ? numbers(pattern, locale) : null;
         this.dates = switch (type.kind()) {
             case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
@@ -45,7 +56,7 @@ public final class ValueFormat {
         }
         return switch (type.kind()) {
             case TEXT -> ((Column.Texts) column).text(row);
-            case INTEGER, DECIMAL -> numbers.format(new BigDecimal(column.wide(row), type.scale()));
+            case INTEGER, DECIMAL -> numbers.format(new BigDecimal(column.wide(row), type.scale() + leftOut));
             case DATE -> dates.format(new Date(longAt(column, row) * MILLIS_OF_DAY));
             case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
             case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";

@@ -16,6 +16,18 @@ public final class Words {
         return group + " total";
     }
 
+    /** What a column is called, with what its figures are counted in. */
+    public static String heading(Report.Column column) {
+        return column.unit()
+                .map(unit -> switch (unit) {
+                    case THOUSANDS -> " (thousands)";
+                    case MILLIONS -> " (millions)";
+                })
+                .map(column.label()::concat)
+                .orElse(column.label())
+                .strip();
+    }
+
     /** What stands for the groups that are not shown by themselves. */
     public static String others(String count) {
         return "Others (" + count + ")";

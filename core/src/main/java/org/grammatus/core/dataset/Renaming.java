@@ -120,6 +120,7 @@ public record Renaming(String from, String to) {
                 b.columns().stream().map(this::column).toList(),
                 b.totals().stream().map(this::total).toList(),
                 b.totalsCover(),
+                b.rounding(),
                 b.counts(),
                 b.highlights().stream().map(this::highlight).toList(),
                 new Report.Rows(

@@ -109,10 +109,22 @@ public record Report(
      * One banded table.
      *
      * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
+     * @param rounding where sums are rounded; {@link Rounding#PRINTED} unless given
      * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"id", "kind", "levels", "columns", "totals", "totalsCover", "counts", "highlights", "rows"})
+    @JsonPropertyOrder({
+        "id",
+        "kind",
+        "levels",
+        "columns",
+        "totals",
+        "totalsCover",
+        "rounding",
+        "counts",
+        "highlights",
+        "rows"
+    })
     public record Block(
             String id,
             BlockKind kind,
@@ -120,6 +132,7 @@ public record Report(
             List<Column> columns,
             List<Total> totals,
             Optional<Cover> totalsCover,
+            Optional<Rounding> rounding,
             List<String> counts,
             List<Highlight> highlights,
             Rows rows) {
@@ -445,9 +458,29 @@ public record Report(
         PERCENT
     }
 
+    /** What figures are counted in. */
     public enum Unit {
-        THOUSANDS,
-        MILLIONS
+        THOUSANDS(3),
+        MILLIONS(6);
+
+        private final int digits;
+
+        Unit(int digits) {
+            this.digits = digits;
+        }
+
+        /** How many digits before the point it leaves out. */
+        public int digits() {
+            return digits;
+        }
+    }
+
+    /** Where figures are rounded. */
+    public enum Rounding {
+        /** Only where they are printed: totals are exact. */
+        PRINTED,
+        /** At the deepest place that prints them: totals add what is printed. */
+        EACH_LINE
     }
 
     /** How a group opens: a heading above its rows, one line in the columns, or not at all. */

@@ -39,6 +39,7 @@ final class WordEnums {
         add(module, Report.ComparedWith.class);
         add(module, Report.Compared.class);
         add(module, Report.Unit.class);
+        add(module, Report.Rounding.class);
         add(module, Dataset.Role.class);
         add(module, Dataset.Keep.class);
         add(module, Dataset.YearName.class);

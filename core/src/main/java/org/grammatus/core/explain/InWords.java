@@ -16,6 +16,8 @@ import org.grammatus.core.value.Type;
 /** Expressions and orders in the words of the dataset's dictionary. */
 public final class InWords {
 
+    private static final int MONTHS_OF_YEAR = 12;
+
     private final DatasetModel dataset;
 
     public InWords(DatasetModel dataset) {
@@ -149,6 +151,50 @@ public final class InWords {
             case Scalar.Text t -> "“" + t.value() + "”";
             default -> ScalarText.write(value);
         };
+    }
+
+    /** What a total shows, in words: "share of its parent, of sum of Net". */
+    public String made(Plan.Total total) {
+        String value = definition(total.value());
+        if (total.comparison().isPresent()) {
+            return compared(total.comparison().get(), value);
+        }
+        return switch (total.shown()) {
+            case VALUE -> value;
+            case SHARE_OF_PARENT -> "share of the group around it: " + value;
+            case SHARE_OF_REPORT -> "share of the whole report: " + value;
+            case RUNNING_IN_PARENT -> "running total among its siblings, in printed order: " + value;
+            case RUNNING_IN_REPORT -> "running total through the report, in printed order: " + value;
+            case RANK -> "rank among its siblings, largest first: " + value;
+            case CHANGE -> "change from the sibling printed before it: " + value;
+            case CHANGE_PERCENT -> "change from the sibling printed before it, in percent: " + value;
+        };
+    }
+
+    private String compared(Plan.Comparison comparison, String value) {
+        String other = switch (comparison) {
+            case Plan.Comparison.WithPlan plan -> definition(plan.plan());
+            case Plan.Comparison.WithTime time ->
+                time.shift().map(shift -> value + ", " + earlier(shift)).orElse("no figure, since the period is open");
+        };
+        return switch (comparison.shown()) {
+            case FIGURE -> other;
+            case DIFFERENCE -> value + ", less " + other;
+            case PERCENT -> "difference in percent: " + value + ", from " + other;
+        };
+    }
+
+    /** When rows of another time were, seen from theirs. */
+    private String earlier(Plan.Shift shift) {
+        String step = shift.days() > 0
+                ? shift.days() + " days"
+                : shift.months() == MONTHS_OF_YEAR
+                        ? "a year"
+                        : shift.months() + (shift.months() == 1 ? " month" : " months");
+        String until = shift.until()
+                .map(day -> ", up to the day that answers to " + ScalarText.write(new Scalar.Date(day)))
+                .orElse("");
+        return step + " earlier by " + dataset.field(shift.field()).definition().label() + until;
     }
 
     /** An order in words: "by Net sales, largest first, then by name". */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.Words;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Report;
@@ -51,10 +52,10 @@ public record WhyFigure(
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
-                plan.columns().get(planned.column()).definition().label(),
+                Words.heading(plan.columns().get(planned.column()).definition()),
                 figure,
                 exact(Scalars.at(grouped.totals().get(total), node), figure),
-                words.definition(planned.value()),
+                words.made(planned),
                 planned.definition().value(),
                 path(grouped, printed, node),
                 conditions(plan, words),
@@ -109,12 +110,16 @@ public record WhyFigure(
         Plan plan = grouped.plan();
         Typed value = plan.totals().get(total).value();
         int depth = grouped.tree().depthOf(node);
+        boolean plain = plan.totals().get(total).shown() == Report.Shown.VALUE
+                && plan.totals().get(total).comparison().isEmpty();
         if (value.unnamed() instanceof Typed.Aggregate aggregate) {
             int home = new Homes(plan.dataset()).orGrain(aggregate);
             if (home != DatasetModel.GRAIN) {
                 onGrain(grouped, node, depth, home, remarks);
             }
-            share(grouped, printed, aggregate, total, node, home).ifPresent(remarks::add);
+            if (plain) {
+                share(grouped, printed, aggregate, total, node, home).ifPresent(remarks::add);
+            }
         }
         return remarks;
     }

@@ -28,7 +28,9 @@ final class TotalFigures {
 
     /** A total's figures. */
     Column of(Plan.Total total, Faults faults) {
-        Column values = figures.of(total.value(), faults);
+        Column exact = figures.of(total.value(), faults);
+        // Shares, like averages, are of exact figures.
+        Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
         return total.comparison()
                 .map(comparison -> compared(values, comparison, total, faults))
                 .orElseGet(() -> printed.of(total, values, faults));

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
+import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
@@ -164,7 +165,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
 
         int natural() {
-            for (String word : plan.columns().get(index).definition().label().split(" ")) {
+            for (String word :
+                    Words.heading(plan.columns().get(index).definition()).split(" ")) {
                 text(word, TextStyle.COLUMN_HEADING);
             }
             // Marked rows may be set in the bolder face, which is wider.

@@ -42,7 +42,9 @@ final class Layout {
         this.columns = ColumnLayout.of(printed, paper, INDENT * headingLevels());
         this.headingLines = IntStream.range(0, plan.columns().size())
                 .mapToObj(c -> lines(
-                        plan.columns().get(c).definition().label(), TextStyle.COLUMN_HEADING, columns.widths()[c]))
+                        Words.heading(plan.columns().get(c).definition()),
+                        TextStyle.COLUMN_HEADING,
+                        columns.widths()[c]))
                 .toList();
         this.nameWidths = new int[plan.levels().size() + 1][Report.Place.values().length];
         for (int depth = 0; depth < nameWidths.length; depth++) {

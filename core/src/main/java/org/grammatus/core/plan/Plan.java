@@ -217,6 +217,22 @@ public record Plan(
 
         /** Stands for the report where a level's index is asked for. */
         public static final int REPORT_LEVEL = -1;
+
+        /** Whether it is of the value's own kind, not a percentage or a place. */
+        public boolean isAmount() {
+            return comparison
+                    .map(c -> c.shown() != Report.Compared.PERCENT)
+                    .orElse(
+                            switch (shown) {
+                                case VALUE, RUNNING_IN_PARENT, RUNNING_IN_REPORT, CHANGE -> true;
+                                case SHARE_OF_PARENT, SHARE_OF_REPORT, CHANGE_PERCENT, RANK -> false;
+                            });
+        }
+
+        /** Depth of the innermost groups beside which it stands; none where it stands nowhere. */
+        public Optional<Integer> deepestPlace() {
+            return places.keySet().stream().map(level -> level + 1).max(Integer::compare);
+        }
     }
 
     /** What a total is compared with. */

@@ -91,6 +91,7 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
                 widened(plan),
                 block.totals(),
                 block.totalsCover(),
+                block.rounding(),
                 block.counts(),
                 block.highlights(),
                 rows);
