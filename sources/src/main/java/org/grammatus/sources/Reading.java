@@ -34,10 +34,14 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
                 plan.dataset(),
                 plan.fields(),
                 Set.copyOf(plan.counted()),
-                plan.filters().stream()
-                        .map(Plan.RowFilter::condition)
-                        .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
-                        .toList());
+                plan.levels().stream().anyMatch(Plan.Level::showsAllValues) ? List.of() : conditions(plan));
+    }
+
+    private static List<Typed> conditions(Plan plan) {
+        return plan.filters().stream()
+                .map(Plan.RowFilter::condition)
+                .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
+                .toList();
     }
 
     /** Rows of another time than the one that was asked for are wanted where figures are compared with theirs. */

@@ -117,8 +117,8 @@ final class Selection {
         }
         if (out > 0) {
             say(level, out, fates.length, "do not meet its condition");
-            apply(new Choice(depth, nodes, fates, leftOut()));
         }
+        apply(new Choice(depth, nodes, fates, leftOut()), out);
     }
 
     private void limit(int depth) {
@@ -155,8 +155,8 @@ final class Selection {
         if (out > 0) {
             String kept = (limit.definition().keep() == Report.End.LARGEST ? "largest" : "smallest");
             say(level, out, sorted.length, limit.others() ? "stand together as others" : "are not among the " + kept);
-            apply(new Choice(depth, nodes, fates, beyond));
         }
+        apply(new Choice(depth, nodes, fates, beyond), out);
     }
 
     private void say(Plan.Level level, int out, int all, String why) {
@@ -168,9 +168,12 @@ final class Selection {
                                 : coversEverything() ? "; totals cover them" : "; totals leave them out")));
     }
 
-    private void apply(Choice choice) {
+    /** A choice that leaves nothing out still counts: what only another time has is not among the chosen. */
+    private void apply(Choice choice, int out) {
         choices.add(choice);
-        nodes = apply(choice, nodes, choice.fates());
+        if (out > 0) {
+            nodes = apply(choice, nodes, choice.fates());
+        }
     }
 
     /**

@@ -110,6 +110,11 @@ public record Plan(
             return coarsening.isPresent() ? Optional.empty() : dataset.naturalOrder(label.orElse(key));
         }
 
+        /** Whether it shows every value that the data have, in whichever rows. */
+        public boolean showsAllValues() {
+            return definition.empty().isPresent() && coarsening.isEmpty() && listed.isEmpty();
+        }
+
         /** Type of its groups' keys. */
         public Type keyType() {
             return coarsening.map(Coarsening::type).orElse(key.type());

@@ -1,0 +1,313 @@
+package org.grammatus.demo.generated;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * The groups that a report asks for, computed by plain SQL with window functions on SQLite, step by step as the order of evaluation
+ * has it. A group is known by its path, a text of sortable parts: '~' stands for NULL, '~~1' for others, '~~2' for what is hidden.
+ */
+final class GroupsBySql {
+
+    private static final String NONE = "~";
+    private static final String FOLDED = "~~";
+    private static final int OTHERS = 1;
+    private static final int HIDDEN = 2;
+    private static final int DROPPED = 3;
+
+    private final Connection connection;
+    private final Asked asked;
+    private final int depths;
+
+    private GroupsBySql(Connection connection, Asked asked) {
+        this.connection = connection;
+        this.asked = asked;
+        this.depths = asked.levels().size();
+    }
+
+    /** A line for each group that is shown, in printed order: its path and figures. */
+    static List<String> of(Connection connection, Asked asked) throws SQLException {
+        GroupsBySql groups = new GroupsBySql(connection, asked);
+        groups.rows("r", "o.at");
+        groups.rows("s", "datetime(o.at, '+12 months')");
+        for (int depth = 0; depth <= groups.depths; depth++) {
+            groups.run("DROP TABLE IF EXISTS absent" + depth);
+            groups.run("CREATE TEMP TABLE absent" + depth + " (path TEXT)");
+        }
+        for (int depth = groups.depths; depth > 0; depth--) {
+            groups.having(depth);
+            groups.limit(depth);
+        }
+        return groups.printed();
+    }
+
+    private void run(String sql) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.execute(sql);
+        } catch (SQLException e) {
+            throw new SQLException(e.getMessage() + " in " + sql, e);
+        }
+    }
+
+    /** The rows of the period, each with its way through the levels; dates as they are, or as they are moved. */
+    private void rows(String table, String at) throws SQLException {
+        StringBuilder keys = new StringBuilder();
+        for (int i = 0; i < depths; i++) {
+            String key = "COALESCE(" + asked.levels().get(i).key().sql().replace("o.at", at) + ", '" + NONE + "')";
+            keys.append(", ").append(key).append(" AS c").append(i + 1);
+            keys.append(", ").append(key).append(" AS own").append(i + 1);
+        }
+        run("DROP TABLE IF EXISTS " + table);
+        run("CREATE TEMP TABLE " + table + " AS SELECT l.category, l.quantity, l.net, o.id AS ord, o.freight" + keys
+                + " FROM line l LEFT JOIN ord o ON o.id = l.ord WHERE date(" + at + ") BETWEEN '" + asked.from()
+                + "' AND '" + asked.to() + "'");
+    }
+
+    /** A row's path at a depth. */
+    private static String path(int depth) {
+        return depth == 0
+                ? "''"
+                : IntStream.rangeClosed(1, depth).mapToObj(i -> "'/' || c" + i).collect(Collectors.joining(" || "));
+    }
+
+    private static final String FIGURES =
+            "SUM(net) AS net, COUNT(*) AS lines, MAX(quantity) AS most, MIN(net) AS least,"
+                    + " COUNT(DISTINCT category) AS categories, COUNT(*) FILTER (WHERE quantity > 3) AS large";
+
+    /** Figures by some key of the rows: lines by themselves, freight once per order. */
+    private static String figures(String rows, String key, String also) {
+        return "SELECT a.*, b.freight, b.large_freight FROM (SELECT " + key + " AS path" + also + ", " + FIGURES
+                + " FROM "
+                + rows
+                + " GROUP BY 1) a LEFT JOIN (SELECT path, SUM(freight) AS freight, SUM(freight) FILTER (WHERE large)"
+                + " AS large_freight FROM (SELECT " + key
+                + " AS path, ord, freight, MAX(COALESCE(quantity > 3, 0)) AS large FROM " + rows
+                + " WHERE ord IS NOT NULL GROUP BY 1, 2) GROUP BY 1) b USING (path)";
+    }
+
+    /** The groups of one depth and of those above it, those without rows included: tables n0, n1, … */
+    private void groups(String rows, int deepest) throws SQLException {
+        for (int depth = 0; depth <= deepest; depth++) {
+            String part = depth == 0 ? "''" : "c" + depth;
+            run("DROP TABLE IF EXISTS n" + depth);
+            run("CREATE TEMP TABLE n" + depth + " AS "
+                    + figures(
+                            rows,
+                            path(depth),
+                            ", " + path(Math.max(0, depth - 1)) + " AS parent, " + part + " AS part"));
+            if (depth == 0) {
+                run("INSERT INTO n0 (path, parent, part, lines, categories, large) SELECT '', '', '', 0, 0, 0"
+                        + " WHERE NOT EXISTS (SELECT * FROM n0)");
+            } else if (asked.levels().get(depth - 1).empty().isPresent()) {
+                fill(depth, asked.levels().get(depth - 1));
+            }
+        }
+    }
+
+    private void fill(int depth, Asked.Level level) throws SQLException {
+        String zero = level.empty().get().equals("zero") ? "0" : "NULL";
+        String known = level.key().sql().startsWith("o.") ? "ord o" : "line l";
+        run("INSERT INTO n" + depth + " (path, parent, part, net, lines, freight, large_freight, categories, large)"
+                + " SELECT p.path || '/' || k.part, p.path, k.part, " + zero + ", 0, " + zero + ", " + zero
+                + ", 0, 0 FROM n"
+                + (depth - 1) + " p CROSS JOIN (SELECT DISTINCT " + level.key().sql() + " AS part FROM " + known
+                + " WHERE " + level.key().sql() + " IS NOT NULL) k WHERE p.part NOT LIKE '" + FOLDED
+                + "%' AND p.path || '/' || k.part NOT IN (SELECT path FROM n" + depth + ")"
+                + " AND p.path || '/' || k.part NOT IN (SELECT path FROM absent" + depth + ")");
+    }
+
+    private int leftOut() {
+        return asked.everything() ? HIDDEN : DROPPED;
+    }
+
+    private void having(int depth) throws SQLException {
+        Asked.Level level = asked.levels().get(depth - 1);
+        if (level.having().isPresent()) {
+            groups("r", depth);
+            String condition = level.having().get().replaceAll("(\\d+)\\.(\\d\\d)", "$1$2");
+            choose(
+                    depth,
+                    "SELECT path, CASE WHEN " + condition + " THEN 0 ELSE " + leftOut() + " END AS fate FROM n" + depth,
+                    leftOut());
+        }
+    }
+
+    private void limit(int depth) throws SQLException {
+        Asked.Level level = asked.levels().get(depth - 1);
+        if (level.limit().isPresent()) {
+            Asked.Limit limit = level.limit().get();
+            groups("r", depth);
+            int beyond = limit.others() ? OTHERS : leftOut();
+            String kept = limit.percent() ? "(" + limit.number() + " * siblings + 99) / 100" : "" + limit.number();
+            choose(
+                    depth,
+                    "SELECT path, CASE WHEN place <= " + kept + " THEN 0 ELSE " + beyond
+                            + " END AS fate FROM (SELECT path,"
+                            + " COUNT(*) OVER (PARTITION BY parent) AS siblings, ROW_NUMBER() OVER (PARTITION BY parent ORDER BY "
+                            + limit.by().column() + (limit.largest() ? " DESC" : "") + " NULLS LAST, "
+                            + order(depth) + ") AS place FROM " + ordered(depth) + " WHERE part NOT LIKE '" + FOLDED
+                            + "%')",
+                    beyond);
+        }
+    }
+
+    /** The groups of a depth, beside each what its terms across the report compare. */
+    private String ordered(int depth) {
+        return "(SELECT g.*"
+                + IntStream.range(0, asked.levels().get(depth - 1).order().size())
+                        .mapToObj(i -> ", (SELECT "
+                                + asked.levels()
+                                        .get(depth - 1)
+                                        .order()
+                                        .get(i)
+                                        .by()
+                                        .column() + " FROM across" + depth
+                                + " x WHERE x.path = g.part) AS across" + i)
+                        .collect(Collectors.joining())
+                + " FROM n" + depth + " g)";
+    }
+
+    private String order(int depth) throws SQLException {
+        run("DROP TABLE IF EXISTS across" + depth);
+        run("CREATE TEMP TABLE across" + depth + " AS " + figures("r", "own" + depth, ""));
+        Asked.Level level = asked.levels().get(depth - 1);
+        if (level.empty().equals(java.util.Optional.of("zero"))) {
+            run("INSERT INTO across" + depth + " (path, net, lines, freight, large_freight, categories, large)"
+                    + " SELECT part, 0, 0, 0, 0, 0, 0 FROM (SELECT DISTINCT part FROM n" + depth + ") WHERE part NOT IN"
+                    + " (SELECT path FROM across" + depth + ")");
+        } else {
+            run("INSERT INTO across" + depth
+                    + " (path, lines, categories, large) SELECT part, 0, 0, 0 FROM (SELECT DISTINCT"
+                    + " part FROM n" + depth + ") WHERE " + level.empty().isPresent()
+                    + " AND part NOT IN (SELECT path FROM across"
+                    + depth + ")");
+        }
+        List<String> terms = new ArrayList<>();
+        for (int i = 0; i < level.order().size(); i++) {
+            Asked.Order term = level.order().get(i);
+            terms.add((term.acrossReport() ? "across" + i : term.by().column()) + (term.descending() ? " DESC" : "")
+                    + " NULLS LAST");
+        }
+        terms.add("part");
+        return String.join(", ", terms);
+    }
+
+    /** Gives the groups of a depth their fates, and the same groups of the other time with them. */
+    private void choose(int depth, String fates, int unmatched) throws SQLException {
+        run("DROP TABLE IF EXISTS fate");
+        run("CREATE TEMP TABLE fate AS " + fates);
+        run("INSERT INTO absent" + depth + " SELECT path FROM fate WHERE fate <> 0");
+        for (int fate : List.of(OTHERS, HIDDEN, DROPPED)) {
+            give("r", depth, fate, path(depth) + " IN (SELECT path FROM fate WHERE fate = " + fate + ")");
+            String missing = fate == unmatched ? " OR " + path(depth) + " NOT IN (SELECT path FROM fate)" : "";
+            give("s", depth, fate, path(depth) + " IN (SELECT path FROM fate WHERE fate = " + fate + ")" + missing);
+        }
+    }
+
+    private void give(String rows, int depth, int fate, String where) throws SQLException {
+        String free = "c" + depth + " NOT LIKE '" + FOLDED + "%' AND (" + where + ")";
+        if (fate == DROPPED) {
+            run("DELETE FROM " + rows + " WHERE " + free);
+        } else {
+            String folded = IntStream.rangeClosed(depth, depths)
+                    .mapToObj(i -> "c" + i + " = '" + FOLDED + fate + "'")
+                    .collect(Collectors.joining(", "));
+            run("UPDATE " + rows + " SET " + folded + " WHERE " + free);
+        }
+    }
+
+    /** The groups that are shown, parents before children, with all that is made of their figures. */
+    private List<String> printed() throws SQLException {
+        groups("r", depths);
+        String parentPlace = "''";
+        for (int depth = 0; depth <= depths; depth++) {
+            String order = depth == 0 ? "part" : order(depth);
+            String from = depth == 0 ? "n0" : ordered(depth);
+            run("DROP TABLE IF EXISTS p" + depth);
+            run("CREATE TEMP TABLE p" + depth + " AS SELECT g.*, " + parentPlace
+                    + (depth == 0
+                            ? ""
+                            : " || printf('/%06d', ROW_NUMBER() OVER (PARTITION BY g.parent ORDER BY g.part LIKE '"
+                                    + FOLDED
+                                    + "%', "
+                                    + order.replaceAll(
+                                            "\\b(part|across\\d|net|lines|freight|most|least|categories|large|large_freight)\\b",
+                                            "g.$1")
+                                    + "))")
+                    + " AS place, " + (depth == 0 ? "NULL" : "up.net") + " AS around FROM " + from + " g"
+                    + (depth == 0
+                            ? ""
+                            : " JOIN p" + (depth - 1) + " up ON up.path = g.parent AND up.part NOT LIKE '" + FOLDED
+                                    + "%'")
+                    + " WHERE g.part NOT LIKE '" + FOLDED + HIDDEN + "'");
+            parentPlace = "up.place";
+        }
+        groups("s", depths);
+        List<String> lines = new ArrayList<>();
+        String all = IntStream.rangeClosed(0, depths)
+                .mapToObj(depth ->
+                        "SELECT p.path, p.place, p.net, p.lines, p.freight, p.most, p.least, p.categories, p.large,"
+                                + " p.large_freight, p.around, (SELECT net FROM p0) AS whole,"
+                                + " SUM(p.net) OVER (PARTITION BY p.parent ORDER BY p.place) AS in_parent,"
+                                + " SUM(p.net) OVER (ORDER BY p.place) AS in_report,"
+                                + (depth == 0
+                                        ? "NULL AS rank, NULL AS change"
+                                        : " CASE WHEN p.net IS NOT NULL AND p.part NOT LIKE '" + FOLDED
+                                                + "%' THEN RANK() OVER (PARTITION BY p.parent, p.part LIKE '"
+                                                + FOLDED + "%' ORDER BY p.net DESC NULLS LAST) END AS rank,"
+                                                + " CASE WHEN p.part NOT LIKE '" + FOLDED
+                                                + "%' THEN p.net - LAG(p.net) OVER (PARTITION BY p.parent, p.part LIKE '"
+                                                + FOLDED + "%' ORDER BY p.place) END AS change")
+                                + ", n.net AS last_net, n.lines AS last_lines, n.freight AS last_freight"
+                                + " FROM p" + depth + " p LEFT JOIN n" + depth + " n ON n.path = p.path")
+                .collect(Collectors.joining(" UNION ALL "));
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery("SELECT * FROM (" + all + ") ORDER BY place")) {
+            while (result.next()) {
+                lines.add(line(result));
+            }
+        }
+        return lines;
+    }
+
+    private String line(ResultSet result) throws SQLException {
+        List<String> line = new ArrayList<>(List.of(result.getString("path")));
+        for (Asked.Measure measure : Asked.MEASURES) {
+            line.add(text(result.getString(measure.column())));
+        }
+        line.add(ratio(result, "net", "around"));
+        line.add(ratio(result, "net", "whole"));
+        for (String column : List.of("in_parent", "in_report", "rank", "change")) {
+            line.add(text(result.getString(column)));
+        }
+        if (asked.lastYear()) {
+            for (String column : List.of("last_net", "last_lines", "last_freight")) {
+                line.add(text(result.getString(column)));
+            }
+        }
+        return String.join(" ", line);
+    }
+
+    private static String text(String value) {
+        return value == null ? "-" : value;
+    }
+
+    private static String ratio(ResultSet result, String part, String whole) throws SQLException {
+        String own = result.getString(part);
+        String all = result.getString(whole);
+        return own == null || all == null || all.equals("0")
+                ? "-"
+                : new BigDecimal(own)
+                        .divide(new BigDecimal(all), 10, RoundingMode.HALF_UP)
+                        .unscaledValue()
+                        .toString();
+    }
+}
