@@ -21,11 +21,11 @@ const text = words.bench.sentence
 const shown = computed(() => {
   const { columns, levels } = block(props.report)
   const labels = levels.map((level) => level.label ?? level.key)
-  return columns.filter((column) => !column.off && !labels.includes(column.value))
+  return columns.filter((column) => !column.off && !(column.value && labels.includes(column.value)))
 })
 const levels = computed(() => block(props.report).levels.filter((level) => !level.off))
 const summary = computed(() => {
-  const names = shown.value.map((column) => column.label || column.value)
+  const names = shown.value.map((column) => column.label || column.value || column.id)
   return names.length > 3 ? [...names.slice(0, 3), `+${names.length - 3}`] : names
 })
 const periods = Object.entries(words.periods).map(([value, label]) => ({ value, label }))

@@ -2,7 +2,9 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { block } from './edits/report'
+import InspectorField from './inspector/InspectorField.vue'
+import { block, stripped, withBlock } from './edits/report'
+import { setShown, showBeside, shownAs } from './edits/shown'
 import {
   addTotal,
   changeTotal,
@@ -14,7 +16,9 @@ import {
   togglePlace,
   toggleTotal,
 } from './edits/totals'
-import type { DatasetView, Report, Total } from '@/api/client'
+import { measureChoices } from './measures'
+import { shownChoices } from './shownChoices'
+import type { Block, DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ report: Report; dataset: DatasetView }>()
@@ -34,6 +38,27 @@ function columnLabel(total: Total): string {
   return column?.label || column?.value || total.column
 }
 
+const shown = shownChoices()
+const beside = shown.filter((choice) => choice.value !== 'value')
+const covers = Object.entries(text.covers).map(([value, label]) => ({ value, label }))
+const roundings = Object.entries(text.roundings).map(([value, label]) => ({ value, label }))
+
+function show(total: Total, as: string) {
+  emit('apply', edits.totals, (report) => setShown(report, total.id, as, props.dataset.dateField))
+}
+
+function addBeside(total: Total, as: string) {
+  const name = text.besideShort[as] ?? as
+  emit('apply', edits.addTotal, (report) => showBeside(report, total.id, as, name, props.dataset.dateField))
+}
+
+function changeBlock(what: Partial<Block>) {
+  emit('apply', edits.totals, (report) => ({
+    ...report,
+    blocks: [stripped({ ...block(withBlock(report, what)) })],
+  }))
+}
+
 /** The totals that can be made of what a column shows. */
 function choices(columnId: string, current?: string) {
   const value = block(props.report).columns.find((column) => column.id === columnId)?.value
@@ -43,11 +68,16 @@ function choices(columnId: string, current?: string) {
     ? fields
         .flatMap((field) => field.totals)
         .map((total) => ({ value: total.value, label: total.name, advice: total.advice }))
-    : ['SUM', 'AVG', 'COUNT', 'MIN', 'MAX'].map((name) => ({
-        value: `${name}(${value})`,
-        label: name,
-        advice: undefined,
-      }))
+    : value
+      ? ['SUM', 'AVG', 'COUNT', 'MIN', 'MAX'].map((name) => ({
+          value: `${name}(${value})`,
+          label: name,
+          advice: undefined as string | undefined,
+        }))
+      : measureChoices(props.report, props.dataset).map((measure) => ({
+          ...measure,
+          advice: undefined as string | undefined,
+        }))
   return current && !known.some((choice) => choice.value === current)
     ? [...known, { value: current, label: current, advice: undefined }]
     : known
@@ -64,7 +94,10 @@ function turn(total: Total, at: string) {
 }
 
 const columns = computed(() =>
-  block(props.report).columns.map((column) => ({ id: column.id, label: column.label || column.value })),
+  block(props.report).columns.map((column) => ({
+    id: column.id,
+    label: column.label || column.value || column.id,
+  })),
 )
 </script>
 
@@ -127,6 +160,27 @@ const columns = computed(() =>
                   @click="emit('apply', edits.removeTotal, (report) => removeTotal(report, total.id))"
                 />
               </div>
+              <div class="made">
+                <Select
+                  :model-value="shownAs(total)"
+                  :options="shown"
+                  option-label="label"
+                  option-value="value"
+                  size="small"
+                  :aria-label="`${columnLabel(total)}: ${text.shownAs}`"
+                  @update:model-value="(as: string) => show(total, as)"
+                />
+                <Select
+                  :model-value="null"
+                  :options="beside"
+                  option-label="label"
+                  option-value="value"
+                  size="small"
+                  :placeholder="text.besideThis"
+                  :aria-label="text.beside(columnLabel(total))"
+                  @update:model-value="(as: string) => addBeside(total, as)"
+                />
+              </div>
             </th>
           </tr>
           <tr>
@@ -158,9 +212,42 @@ const columns = computed(() =>
       fluid
       @update:model-value="
         (column: string) =>
-          emit('apply', edits.addTotal, (report) => addTotal(report, column, choices(column)[0]!.value))
+          emit('apply', edits.addTotal, (report) =>
+            addTotal(report, column, choices(column)[0]?.value ?? 'COUNT(*)'),
+          )
       "
     />
+    <div class="whole">
+      <InspectorField :label="text.totalsCover">
+        <Select
+          :model-value="block(report).totalsCover ?? 'shown'"
+          :options="covers"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+          :aria-label="text.totalsCover"
+          @update:model-value="
+            (cover: string) => changeBlock({ totalsCover: cover === 'everything' ? 'everything' : undefined })
+          "
+        />
+      </InspectorField>
+      <InspectorField :label="text.rounding">
+        <Select
+          :model-value="block(report).rounding ?? 'printed'"
+          :options="roundings"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+          :aria-label="text.rounding"
+          @update:model-value="
+            (rounding: string) =>
+              changeBlock({ rounding: rounding === 'each-line' ? 'each-line' : undefined })
+          "
+        />
+      </InspectorField>
+    </div>
   </div>
 </template>
 
@@ -190,6 +277,18 @@ th {
   display: flex;
   align-items: center;
   gap: 0.35rem;
+}
+.measure div.made {
+  padding-top: 0.2rem;
+}
+.made > * {
+  min-width: 0;
+  flex: 1;
+}
+.whole {
+  display: grid;
+  gap: 0.5rem;
+  margin-top: 0.75rem;
 }
 button.head,
 button.row-name,

@@ -43,7 +43,7 @@ export function addLevel(report: Report, field: LevelSource, before = block(repo
 export function levelFromColumn(report: Report, columnId: string, field?: FieldView): Report {
   const { columns, totals } = block(report)
   const column = columns.find((c) => c.id === columnId)
-  if (!column) {
+  if (!column?.value) {
     return report
   }
   const isTotalled = totals.some((total) => total.column === columnId)
@@ -82,6 +82,12 @@ export function changeLevel(report: Report, id: string, change: Partial<Level>):
 export function showRows(report: Report, shown: boolean): Report {
   const { rows } = block(report)
   return arranged(withBlock(report, { rows: { ...rows, shown } }))
+}
+
+/** How many rows, from the first, are kept in each group; none keeps all. */
+export function limitRows(report: Report, limit: number | null): Report {
+  const { rows } = block(report)
+  return withBlock(report, { rows: stripped({ ...rows, limit: limit ?? undefined }) })
 }
 
 /** The column in which a level printed as lines says what its groups are called. */

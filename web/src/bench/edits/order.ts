@@ -44,7 +44,9 @@ export function orderByColumn(report: Report, columnId: string, direction: Direc
     }),
     rows: {
       ...rows,
-      order: [term('rows', column.value), ...rows.order.filter((o) => o.by !== column.value)].slice(0, 20),
+      order: column.value
+        ? [term('rows', column.value), ...rows.order.filter((o) => o.by !== column.value)].slice(0, 20)
+        : rows.order,
     },
   })
 }

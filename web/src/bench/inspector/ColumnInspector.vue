@@ -23,6 +23,7 @@ const EVERY_ROW = '*'
 
 const text = words.bench.inspector
 const aligns = Object.entries(text.aligns).map(([value, label]) => ({ value, label }))
+const units = Object.entries(text.units).map(([value, label]) => ({ value, label }))
 const once = computed(() => [
   { value: EVERY_ROW, label: text.everyRow },
   ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
@@ -49,7 +50,7 @@ function change(what: Partial<Column>, key: string) {
     'apply',
     key === 'label'
       ? words.bench.edits.label(props.column.label)
-      : words.bench.edits.column(props.column.label || props.column.value),
+      : words.bench.edits.column(props.column.label || props.column.id),
     (report) => changeColumn(report, props.column.id, what),
     `${props.column.id} ${key}`,
   )
@@ -67,8 +68,9 @@ function change(what: Partial<Column>, key: string) {
     <TextInput
       :model-value="column.value"
       long
+      :placeholder="text.totalsAlone"
       :invalid="!!problem('value')"
-      @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
+      @update:model-value="(value) => change({ value }, 'value')"
     />
   </InspectorField>
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
@@ -76,6 +78,20 @@ function change(what: Partial<Column>, key: string) {
       :model-value="column.format"
       :invalid="!!problem('format')"
       @update:model-value="(format) => change({ format }, 'format')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.unit">
+    <Select
+      :aria-label="text.unit"
+      :model-value="column.unit ?? 'ones'"
+      :options="units"
+      option-label="label"
+      option-value="value"
+      size="small"
+      fluid
+      @update:model-value="
+        (unit: string) => change({ unit: (unit === 'ones' ? undefined : unit) as Column['unit'] }, 'unit')
+      "
     />
   </InspectorField>
   <p v-if="sample" class="sample">

@@ -3,6 +3,8 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import ColumnInspector from './ColumnInspector.vue'
 import FilterInspector from './FilterInspector.vue'
+import InputNumber from 'primevue/inputnumber'
+import InspectorField from './InspectorField.vue'
 import HighlightInspector from './HighlightInspector.vue'
 import LevelInspector from './LevelInspector.vue'
 import OrderEditor from './OrderEditor.vue'
@@ -10,6 +12,7 @@ import PageInspector from './PageInspector.vue'
 import PromptInspector from './PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
 import TotalInspector from './TotalInspector.vue'
+import { limitRows } from '../edits/levels'
 import { block } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
 import TotalsGrid from '../TotalsGrid.vue'
@@ -114,12 +117,29 @@ const on = {
       <TotalInspector
         v-else-if="part.kind === 'total'"
         :total="byId(parts.totals)!"
+        :dataset="dataset"
         :problem="problem"
         v-bind="on"
       />
       <TotalsGrid v-else-if="part.kind === 'totals'" :report="report" :dataset="dataset" v-bind="on" />
       <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
-      <OrderEditor v-else-if="part.kind === 'rows'" :report="report" :dataset="dataset" v-bind="on" />
+      <template v-else-if="part.kind === 'rows'">
+        <OrderEditor :report="report" :dataset="dataset" v-bind="on" />
+        <InspectorField :label="text.mostRows">
+          <InputNumber
+            :aria-label="text.mostRows"
+            :model-value="parts.rows.limit ?? null"
+            :placeholder="text.everyOne"
+            :min="1"
+            :max="1000000"
+            size="small"
+            fluid
+            @update:model-value="
+              (limit: number | null) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limit))
+            "
+          />
+        </InspectorField>
+      </template>
       <ReportInspector v-else :report="report" :dataset="dataset" v-bind="on" />
       <slot />
       <Button

@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
 import OrderEditor from './OrderEditor.vue'
 import TextInput from './TextInput.vue'
+import ClassesEditor from './ClassesEditor.vue'
+import ListedEditor from './ListedEditor.vue'
+import ShownGroups from './ShownGroups.vue'
+import { firstClasses } from '../edits/classes'
 import { changeLevel } from '../edits/levels'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
@@ -20,6 +25,33 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.inspector
 const options = (labels: Record<string, string>) =>
   Object.entries(labels).map(([value, label]) => ({ value, label }))
+
+const CLASSES = 'classes'
+/** The field that the level groups by, where it is one by itself. */
+const field = computed(() => props.dataset.fields.find((f) => f.value === props.level.key))
+/** What the key can be coarsened to: a date to its buckets, a number to classes; all of it where the key is typed. */
+const coarsenings = computed(() => {
+  const type = field.value?.type
+  const isTime = type === 'DATE' || type === 'TIMESTAMP'
+  const isNumber = type === 'INTEGER' || type === 'DECIMAL'
+  return [
+    ...options(text.buckets).filter(({ value }) => value === 'none' || isTime || !type),
+    ...(isNumber || !type ? [{ value: CLASSES, label: text.classes.name }] : []),
+  ]
+})
+const coarsened = computed(() => (props.level.classes ? CLASSES : (props.level.bucket ?? 'none')))
+
+function coarsen(to: string) {
+  const isBucket = to !== 'none' && to !== CLASSES
+  change(
+    {
+      bucket: isBucket ? (to as Level['bucket']) : undefined,
+      classes: to === CLASSES ? firstClasses() : undefined,
+      ...(to === 'none' ? {} : { listed: undefined, label: undefined }),
+    },
+    'bucket',
+  )
+}
 
 function change(what: Partial<Level>, key: string) {
   emit(
@@ -46,26 +78,45 @@ function change(what: Partial<Level>, key: string) {
       @update:model-value="(key) => change({ key: key ?? '' }, 'key')"
     />
   </InspectorField>
-  <InspectorField :label="text.bucket" :problem="problem('bucket')">
+  <InspectorField v-if="coarsenings.length > 1" :label="text.bucket" :problem="problem('bucket')">
     <Select
       :aria-label="text.bucket"
-      :model-value="level.bucket ?? 'none'"
-      :options="options(text.buckets)"
+      :model-value="coarsened"
+      :options="coarsenings"
       option-label="label"
       option-value="value"
       size="small"
       fluid
-      @update:model-value="
-        (bucket: string) =>
-          change({ bucket: (bucket === 'none' ? undefined : bucket) as Level['bucket'] }, 'bucket')
-      "
+      @update:model-value="coarsen"
     />
   </InspectorField>
+  <ClassesEditor
+    v-if="level.classes"
+    :classes="level.classes"
+    :problem="problem"
+    @change="(classes) => change({ classes }, 'classes')"
+  />
   <InspectorField :label="text.groupLabel" :problem="problem('label')">
     <TextInput
       :model-value="level.label"
       :placeholder="level.key"
       @update:model-value="(label) => change({ label }, 'label')"
+    />
+  </InspectorField>
+  <ShownGroups :report="report" :dataset="dataset" :level="level" :problem="problem" @change="change" />
+  <InspectorField :label="text.empty">
+    <Select
+      :aria-label="text.empty"
+      :model-value="level.empty ?? 'none'"
+      :options="options(text.empties)"
+      option-label="label"
+      option-value="value"
+      size="small"
+      fluid
+      @update:model-value="
+        (empty: string) =>
+          change({ empty: (empty === 'none' ? undefined : empty) as Level['empty'] }, 'empty')
+      "
     />
   </InspectorField>
   <InspectorField :label="text.header">
@@ -126,6 +177,14 @@ function change(what: Partial<Level>, key: string) {
     :level="level.id"
     :in-words="orderInWords"
     @apply="(name, edit) => emit('apply', name, edit)"
+  />
+  <ListedEditor
+    v-if="coarsened === 'none'"
+    :dataset="dataset.id"
+    :field="field"
+    :keys="level.listed ?? []"
+    :problem="problem('listed')"
+    @change="(listed) => change({ listed: listed?.length ? listed : undefined }, 'listed')"
   />
 </template>
 

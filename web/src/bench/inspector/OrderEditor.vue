@@ -2,8 +2,9 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { block, freeId } from '../edits/report'
+import { block, freeId, stripped } from '../edits/report'
 import { setOrder } from '../edits/order'
+import { measureChoices } from '../measures'
 import { offered, perRow } from '../perRow'
 import type { DatasetView, Order, Report } from '@/api/client'
 import { words } from '@/words'
@@ -19,20 +20,11 @@ const order = computed(() =>
 )
 /** Totals first, for groups; then every field, shown or not. */
 const choices = computed(() => {
-  const { columns, totals } = block(props.report)
-  const label = (id: string) => columns.find((column) => column.id === id)?.label ?? id
-  const measured = props.level
-    ? totals.map((total) => ({ value: total.value, label: `${label(total.column)} · ${total.value}` }))
-    : []
-  const measures = props.level
-    ? props.dataset.fields
-        .filter((field) => !perRow(field) && !totals.some((total) => total.value === field.usual))
-        .map((field) => ({ value: field.usual!, label: field.label }))
-    : []
+  const measured = props.level ? measureChoices(props.report, props.dataset) : []
   const fields = offered(props.dataset.fields)
     .filter(perRow)
     .map((field) => ({ value: field.value, label: field.label }))
-  const known = [...measured, ...measures, ...fields]
+  const known = [...measured, ...fields]
   const own = order.value
     .filter((term) => !known.some((choice) => choice.value === term.by))
     .map((term) => ({ value: term.by, label: term.by }))
@@ -48,6 +40,13 @@ function usualDirection(by: string): Order['direction'] {
     ? 'descending'
     : 'ascending'
 }
+const bases = [
+  { value: 'parent', label: text.bases.parent },
+  { value: 'report', label: text.bases.report },
+]
+/** A group's own figure can be compared inside its parent or across the report; what is read from a row is the same either way. */
+const hasBasis = (term: Order) => !!props.level && measureTexts.value.has(term.by)
+const measureTexts = computed(() => new Set(measureChoices(props.report, props.dataset).map((m) => m.value)))
 const directions = [
   { value: 'ascending', label: text.ascending },
   { value: 'descending', label: text.descending },
@@ -60,7 +59,7 @@ function set(next: Order[]) {
 }
 
 function change(index: number, term: Partial<Order>) {
-  set(order.value.map((t, i) => (i === index ? { ...t, ...term } : t)))
+  set(order.value.map((t, i) => (i === index ? stripped({ ...t, ...term }) : t)))
 }
 
 function swap(index: number) {
@@ -119,6 +118,19 @@ function add() {
         :aria-label="`${text.remove}: ${term.by}`"
         @click="set(order.filter((_, j) => j !== i))"
       />
+      <Select
+        v-if="hasBasis(term)"
+        class="basis"
+        :model-value="term.basis ?? 'parent'"
+        :options="bases"
+        option-label="label"
+        option-value="value"
+        size="small"
+        :aria-label="`${text.basis} ${i + 1}`"
+        @update:model-value="
+          (basis: string) => change(i, { basis: basis === 'report' ? 'report' : undefined })
+        "
+      />
     </div>
     <Button :label="text.addTerm" icon="pi pi-plus" text size="small" @click="add" />
     <p v-if="inWords" class="quiet">{{ words.why.ordered(inWords) }}</p>
@@ -140,6 +152,9 @@ legend {
   grid-template-columns: minmax(0, 1fr) auto auto auto;
   gap: 0.15rem;
   margin-bottom: 0.25rem;
+}
+.basis {
+  grid-column: 1 / -1;
 }
 .quiet {
   color: var(--quiet);

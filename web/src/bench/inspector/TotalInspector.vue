@@ -1,14 +1,35 @@
 <script setup lang="ts">
+import Select from 'primevue/select'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
-import type { Report, Total } from '@/api/client'
+import { setShown, shownAs } from '../edits/shown'
+import { shownChoices } from '../shownChoices'
+import type { DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 
-const props = defineProps<{ total: Total; problem: (path: string) => string | undefined }>()
+const props = defineProps<{
+  total: Total
+  dataset: DatasetView
+  problem: (path: string) => string | undefined
+}>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
 const text = words.bench.inspector
+
+const shown = shownChoices()
+/** The dates of tables, by which other times can be told. */
+const dates = computed(() =>
+  props.dataset.fields
+    .filter((field) => (field.type === 'DATE' || field.type === 'TIMESTAMP') && field.made === 'READ')
+    .map((field) => ({ value: field.id, label: field.label })),
+)
+
+function changeCompare(what: Partial<NonNullable<Total['compare']>>, key: string) {
+  change({ compare: { ...props.total.compare!, ...what } }, key)
+}
 
 function change(what: Partial<Total>, key: string) {
   emit(
@@ -29,7 +50,68 @@ function change(what: Partial<Total>, key: string) {
       @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
     />
   </InspectorField>
+  <InspectorField :label="text.shownAs" :problem="problem('shown')">
+    <Select
+      :aria-label="text.shownAs"
+      :model-value="shownAs(total)"
+      :options="shown"
+      option-label="label"
+      option-value="value"
+      size="small"
+      fluid
+      @update:model-value="
+        (as: string) =>
+          emit('apply', words.bench.edits.totals, (report) =>
+            setShown(report, total.id, as, dataset.dateField),
+          )
+      "
+    />
+  </InspectorField>
+  <template v-if="total.compare">
+    <InspectorField
+      v-if="total.compare.with === 'plan'"
+      :label="text.plan"
+      :hint="text.planHint"
+      :problem="problem('compare/plan')"
+    >
+      <TextInput
+        :model-value="total.compare.plan"
+        long
+        :invalid="!!problem('compare/plan')"
+        @update:model-value="(plan) => changeCompare({ plan: plan ?? '' }, 'plan')"
+      />
+    </InspectorField>
+    <template v-else>
+      <InspectorField :label="text.timeBy" :problem="problem('compare/date')">
+        <Select
+          :aria-label="text.timeBy"
+          :model-value="total.compare.date"
+          :options="dates"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+          @update:model-value="(date: string) => changeCompare({ date }, 'date')"
+        />
+      </InspectorField>
+      <label class="switch">
+        <ToggleSwitch
+          :model-value="total.compare.cut ?? false"
+          @update:model-value="(cut: boolean) => changeCompare({ cut }, 'cut')"
+        />
+        {{ text.cut }}
+      </label>
+    </template>
+  </template>
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
     <TextInput :model-value="total.format" @update:model-value="(format) => change({ format }, 'format')" />
   </InspectorField>
 </template>
+
+<style scoped>
+.switch {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+</style>

@@ -80,7 +80,7 @@ const levels = computed<SpineItem[]>(() =>
 const columns = computed<SpineItem[]>(() =>
   parts.value.columns.map((column) => ({
     id: column.id,
-    label: column.label || column.value,
+    label: column.label || column.value || column.id,
     off: column.off,
     selected: isSelected('column', column.id),
   })),

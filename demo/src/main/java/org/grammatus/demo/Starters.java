@@ -13,7 +13,12 @@ import org.grammatus.core.definition.Report;
 /** The datasets and reports that come with the product. */
 public final class Starters {
 
-    private static final List<String> REPORTS = List.of("sales-by-fiscal-year", "expected-deliveries");
+    private static final List<String> REPORTS = List.of(
+            "sales-by-fiscal-year",
+            "expected-deliveries",
+            "order-counts",
+            "order-scorecard",
+            "apiary-statement");
     private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 
     private Starters() {}

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import { COMPARISONS, havingText, simpleHaving, type Having } from '../edits/having'
+import { measureChoices, withChosen } from '../measures'
+import type { DatasetView, Level, Report } from '@/api/client'
+import { words } from '@/words'
+
+/** Which groups of a level are shown: those that meet a condition, and of these the largest or smallest. */
+const props = defineProps<{
+  report: Report
+  dataset: DatasetView
+  level: Level
+  problem: (path: string) => string | undefined
+}>()
+const emit = defineEmits<{ change: [what: Partial<Level>, key: string] }>()
+
+const text = words.bench.inspector.shownGroups
+type Limit = NonNullable<Level['limit']>
+const EVERY = 'every'
+const LIMIT_AT_FIRST = 8
+
+const measures = computed(() => measureChoices(props.report, props.dataset))
+const simple = computed(() => (props.level.having ? simpleHaving(props.level.having) : undefined))
+const havingChoices = computed(() => withChosen(measures.value, simple.value?.by))
+const limitChoices = computed(() => withChosen(measures.value, props.level.limit?.by))
+const keeps = [
+  { value: EVERY, label: text.every },
+  { value: 'largest', label: text.largest },
+  { value: 'smallest', label: text.smallest },
+]
+const units = [
+  { value: 'count', label: text.groups },
+  { value: 'percent', label: text.percent },
+]
+
+function setHaving(change: Partial<Having>) {
+  emit('change', { having: havingText({ ...simple.value!, ...change }) }, 'having')
+}
+
+function addHaving() {
+  const by = measures.value[0]?.value ?? 'COUNT(*)'
+  emit('change', { having: havingText({ by, comparison: '>', number: '0' }) }, 'having')
+}
+
+function keep(end: string) {
+  if (end === EVERY) {
+    emit('change', { limit: undefined }, 'limit')
+    return
+  }
+  const limit = props.level.limit ?? {
+    by: measures.value[0]?.value ?? 'COUNT(*)',
+    count: LIMIT_AT_FIRST,
+  }
+  emit('change', { limit: { ...limit, keep: end as Limit['keep'] } }, 'limit')
+}
+
+function setLimit(change: Partial<Limit>) {
+  emit('change', { limit: { ...props.level.limit!, ...change } }, 'limit')
+}
+
+function setNumber(number: number | null, unit: string) {
+  const { keep, by, others } = props.level.limit!
+  const of =
+    unit === 'percent' ? { percent: Math.min(100, number ?? 10) } : { count: number ?? LIMIT_AT_FIRST }
+  emit('change', { limit: { keep, by, ...of, ...(others ? { others } : {}) } }, 'limit')
+}
+
+const unit = computed(() => (props.level.limit?.percent === undefined ? 'count' : 'percent'))
+const number = computed(() => props.level.limit?.percent ?? props.level.limit?.count ?? null)
+</script>
+
+<template>
+  <fieldset>
+    <legend>{{ text.title }}</legend>
+    <div class="line">
+      <Select
+        :model-value="level.limit?.keep ?? EVERY"
+        :options="keeps"
+        option-label="label"
+        option-value="value"
+        size="small"
+        :aria-label="text.title"
+        @update:model-value="keep"
+      />
+      <template v-if="level.limit">
+        <InputNumber
+          :model-value="number"
+          :min="1"
+          :max="unit === 'percent' ? 100 : 1000000"
+          size="small"
+          fluid
+          :aria-label="text.howMany"
+          @update:model-value="(value: number | null) => setNumber(value, unit)"
+        />
+        <Select
+          :model-value="unit"
+          :options="units"
+          option-label="label"
+          option-value="value"
+          size="small"
+          :aria-label="text.unit"
+          @update:model-value="(chosen: string) => setNumber(number, chosen)"
+        />
+      </template>
+    </div>
+    <template v-if="level.limit">
+      <InspectorField :label="text.by" :problem="problem('limit/by')">
+        <Select
+          :model-value="level.limit.by"
+          :options="limitChoices"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+          :aria-label="text.by"
+          @update:model-value="(by: string) => setLimit({ by })"
+        />
+      </InspectorField>
+      <label class="switch">
+        <ToggleSwitch
+          :model-value="level.limit.others ?? false"
+          @update:model-value="(others: boolean) => setLimit({ others: others || undefined })"
+        />
+        {{ text.others }}
+      </label>
+    </template>
+    <div v-if="simple" class="line condition">
+      <Select
+        :model-value="simple.by"
+        :options="havingChoices"
+        option-label="label"
+        option-value="value"
+        size="small"
+        :aria-label="text.measure"
+        @update:model-value="(by: string) => setHaving({ by })"
+      />
+      <Select
+        :model-value="simple.comparison"
+        :options="COMPARISONS"
+        size="small"
+        :aria-label="text.comparison"
+        @update:model-value="(comparison: string) => setHaving({ comparison })"
+      />
+      <InputNumber
+        :model-value="Number(simple.number)"
+        :max-fraction-digits="6"
+        locale="en-GB"
+        size="small"
+        fluid
+        :aria-label="text.number"
+        @update:model-value="(value: number | null) => setHaving({ number: String(value ?? 0) })"
+      />
+    </div>
+    <InspectorField
+      v-if="level.having !== undefined"
+      :label="text.having"
+      :hint="text.havingHint"
+      :problem="problem('having')"
+    >
+      <TextInput
+        :model-value="level.having"
+        long
+        :invalid="!!problem('having')"
+        @update:model-value="(having) => emit('change', { having }, 'having')"
+      />
+    </InspectorField>
+    <Button v-else :label="text.addHaving" icon="pi pi-plus" text size="small" @click="addHaving" />
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  min-width: 0;
+  display: grid;
+  gap: 0.35rem;
+  justify-items: stretch;
+}
+legend {
+  padding: 0;
+}
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 4.5rem auto;
+  gap: 0.25rem;
+}
+.line > :only-child {
+  grid-column: 1 / -1;
+}
+.line.condition {
+  grid-template-columns: minmax(0, 1fr) auto 5.5rem;
+}
+.switch {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+</style>
