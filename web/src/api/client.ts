@@ -34,6 +34,7 @@ export type Suggestions = components['schemas']['SuggestionsView']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
+export type FiguresTogether = components['schemas']['FiguresTogether']
 export type WhyOrder = components['schemas']['WhyOrder']
 export type RowsBehind = components['schemas']['RowsBehind']
 export type PathStep = components['schemas']['PathStep']
@@ -60,6 +61,8 @@ export interface View {
   order: string[]
   only: string[]
   widths: string[]
+  whole: string[]
+  downTo?: string
 }
 
 /** A refusal or failure of the server, in words, as RFC 9457 carries it. */
@@ -244,6 +247,8 @@ export const api = {
   rowsBehind: (run: string, place: number, offset: number) =>
     get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}`),
   path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
+  together: (run: string, figures: string[]) =>
+    get<FiguresTogether>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
   run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),

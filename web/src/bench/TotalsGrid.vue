@@ -124,25 +124,7 @@ const columns = computed(() =>
         <template v-for="total in totals" :key="total.id">
           <tr class="measure">
             <th scope="row" :colspan="places.length + 1">
-              <div>
-                <Select
-                  :model-value="total.value"
-                  :options="choices(total.column, total.value)"
-                  option-label="label"
-                  option-value="value"
-                  size="small"
-                  :aria-label="`${columnLabel(total)}: ${text.aggregate}`"
-                  @update:model-value="
-                    (value: string) =>
-                      emit('apply', edits.totals, (report) => changeTotal(report, total.id, { value }))
-                  "
-                >
-                  <template #option="{ option }">
-                    <span
-                      >{{ option.label }} <small v-if="option.advice">{{ option.advice }}</small></span
-                    >
-                  </template>
-                </Select>
+              <div class="named">
                 <button
                   type="button"
                   class="row-name"
@@ -161,6 +143,24 @@ const columns = computed(() =>
                 />
               </div>
               <div class="made">
+                <Select
+                  :model-value="total.value"
+                  :options="choices(total.column, total.value)"
+                  option-label="label"
+                  option-value="value"
+                  size="small"
+                  :aria-label="`${columnLabel(total)}: ${text.aggregate}`"
+                  @update:model-value="
+                    (value: string) =>
+                      emit('apply', edits.totals, (report) => changeTotal(report, total.id, { value }))
+                  "
+                >
+                  <template #option="{ option }">
+                    <span
+                      >{{ option.label }} <small v-if="option.advice">{{ option.advice }}</small></span
+                    >
+                  </template>
+                </Select>
                 <Select
                   :model-value="shownAs(total)"
                   :options="shown"
@@ -273,17 +273,19 @@ th {
   padding-top: 0.4rem;
   border-top: 1px solid var(--line);
 }
-.measure div {
+.named {
   display: flex;
   align-items: center;
   gap: 0.35rem;
 }
-.measure div.made {
-  padding-top: 0.2rem;
+.made {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0.2rem;
+  margin-bottom: 0.2rem;
 }
-.made > * {
-  min-width: 0;
-  flex: 1;
+.made > :first-child {
+  grid-column: 1 / -1;
 }
 .whole {
   display: grid;

@@ -72,6 +72,7 @@ watch(
         <dt>{{ words.why.counted }}</dt>
         <dd>{{ figure.counted || words.why.notCounted }}</dd>
       </dl>
+      <p v-if="figure.recounted" class="recounted">{{ figure.recounted }}</p>
       <ul v-if="figure.remarks.length" class="remarks">
         <li v-for="remark in figure.remarks" :key="remark">{{ remark }}</li>
       </ul>
@@ -107,6 +108,10 @@ watch(
 </template>
 
 <style scoped>
+.recounted {
+  margin: 0;
+  color: var(--quiet);
+}
 .why {
   display: grid;
   gap: 0.6rem;

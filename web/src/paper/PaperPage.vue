@@ -1,12 +1,20 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
 import { bandsOf, baselineOffset, LINE, PIXEL, type Band, type Cell } from './geometry'
+import { figureKey } from './figureKey'
 import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
 import { useLight, type Uncounted } from './useLight'
 import type { PageView } from '@/api/client'
 
-const props = defineProps<{ page: PageView; zoom: number; continuous?: boolean; uncounted?: Uncounted }>()
+const props = defineProps<{
+  page: PageView
+  zoom: number
+  continuous?: boolean
+  uncounted?: Uncounted
+  /** Keys of the figures that are chosen. */
+  chosen?: string[]
+}>()
 const emit = defineEmits<{
   pick: [hit: Hit, event: MouseEvent]
   open: [hit: Hit, event: MouseEvent]
@@ -64,6 +72,11 @@ function onPoint(event: Event) {
 function onLeave() {
   pointed = null
   light()
+}
+
+function isChosen(band: Band, cell: Cell): boolean {
+  const key = props.chosen?.length ? figureKey(props.page, band, cell) : undefined
+  return key !== undefined && props.chosen!.includes(key)
 }
 
 function cellRole(band: Band): string {
@@ -130,6 +143,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
             :data-id="page.ids[cell.id]"
             :data-cell="j"
             :data-node="cell.node"
+            :class="{ chosen: isChosen(band, cell) }"
             :style="[styleRules[cell.style], place(cell, band)]"
             >{{ cell.text }}</span
           >
@@ -152,6 +166,11 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
 </template>
 
 <style scoped>
+.band span.chosen {
+  background: var(--accent-soft);
+  outline: 1px solid var(--accent);
+  outline-offset: 1px;
+}
 .sheet {
   display: flex;
   width: max-content;

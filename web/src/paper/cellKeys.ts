@@ -50,11 +50,18 @@ function move(desk: HTMLElement, from: HTMLElement | undefined, across: number, 
   return true
 }
 
-function as(type: string, cell: HTMLElement, shiftKey: boolean): boolean {
+function as(type: string, cell: HTMLElement, shiftKey: boolean, ctrlKey = false): boolean {
   const box = cell.getBoundingClientRect()
   const clientX = (box.left + box.right) / 2
   cell.dispatchEvent(
-    new MouseEvent(type, { bubbles: true, cancelable: true, clientX, clientY: box.bottom, shiftKey }),
+    new MouseEvent(type, {
+      bubbles: true,
+      cancelable: true,
+      clientX,
+      clientY: box.bottom,
+      shiftKey,
+      ctrlKey,
+    }),
   )
   return true
 }
@@ -66,10 +73,17 @@ function as(type: string, cell: HTMLElement, shiftKey: boolean): boolean {
  */
 export function onCellKey(event: KeyboardEvent, desk: HTMLElement | null | undefined): boolean {
   const target = event.target instanceof HTMLElement ? event.target : undefined
-  if (!desk || !target || !desk.contains(target) || event.ctrlKey || event.metaKey || event.altKey) {
+  if (!desk || !target || !desk.contains(target) || event.altKey) {
     return false
   }
   const cell = target.closest<HTMLElement>('[data-cell]') ?? undefined
+  if (event.ctrlKey || event.metaKey) {
+    const chooses = cell && event.key === ' '
+    if (chooses) {
+      event.preventDefault()
+    }
+    return !!chooses && as('click', cell, false, true)
+  }
   const step = STEPS[event.key]
   let done = false
   if (step && (cell || (target === desk && event.key === 'ArrowDown' && desk.querySelector('[data-cell]')))) {

@@ -8,7 +8,7 @@ import PaperPage from '@/paper/PaperPage.vue'
 import type { Uncounted } from '@/paper/useLight'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; zoom: number; uncounted: Uncounted }>()
+const props = defineProps<{ run: string; zoom: number; uncounted: Uncounted; chosen: string[] }>()
 const emit = defineEmits<{
   pick: [page: PageView, hit: Hit, event: MouseEvent]
   open: [page: PageView, hit: Hit]
@@ -175,6 +175,7 @@ defineExpose({ goTo, scroller })
             :page="strip.page"
             :zoom="zoom"
             :uncounted="uncounted"
+            :chosen="chosen"
             continuous
             @pick="(hit, event) => emit('pick', strip.page, hit, event)"
             @open="(hit) => emit('open', strip.page, hit)"

@@ -8,6 +8,8 @@ defineProps<{
   view: View
   /** A term of the order in words. */
   label: (term: string) => string
+  /** What a level is called. */
+  level: (id: string) => string
 }>()
 const emit = defineEmits<{ widenToAll: [group: string]; whole: [] }>()
 
@@ -30,6 +32,8 @@ const name = (group: string) =>
         {{ name(group) }} ×
       </button>
     </p>
+    <p v-if="view.downTo">{{ words.why.foldedTo }} {{ level(view.downTo) }}</p>
+    <p v-if="view.whole.length">{{ words.why.wholeOf }} {{ view.whole.map(level).join(', ') }}</p>
     <p v-if="view.order.length">{{ words.why.orderedBy }} {{ view.order.map(label).join(', ') }}</p>
     <p v-if="view.widths.length">{{ words.run.column.own }}</p>
     <Button :label="words.why.wholeAgain" text size="small" @click="emit('whole')" />

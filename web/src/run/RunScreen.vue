@@ -4,6 +4,7 @@ import Menu from 'primevue/menu'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import ChosenFigures from './ChosenFigures.vue'
 import ContinuousList from './ContinuousList.vue'
 import FindText from './FindText.vue'
 import GroupOutline from './GroupOutline.vue'
@@ -15,6 +16,7 @@ import RunState from './RunState.vue'
 import { saveFile } from './saveFile'
 import { useAnswers } from './useAnswers'
 import { useRun } from './useRun'
+import { useChosenFigures } from './useChosenFigures'
 import { useDoubleClick } from './useDoubleClick'
 import { useReaderMenu } from './useReaderMenu'
 import { useView } from './useView'
@@ -24,6 +26,7 @@ import WhyPanel from '@/explain/WhyPanel.vue'
 import { onCellKey } from '@/paper/cellKeys'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
 import GrandTotals from '@/paper/GrandTotals.vue'
+import { figureKey } from '@/paper/figureKey'
 import type { Hit } from '@/paper/hit'
 import PaperPage from '@/paper/PaperPage.vue'
 import { useZoom } from '@/paper/useZoom'
@@ -62,6 +65,9 @@ const fileMenu = useTemplateRef('fileMenu')
 const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
+const { chosen, together, toggle: choose, clear: chooseNone } = useChosenFigures(shownRun)
+/** What levels are called, as far as menus have told. */
+const levelNames = new Map<string, string>()
 const {
   zoom,
   fitWidth,
@@ -195,6 +201,13 @@ function isGroup(sheet: PageView, hit: Hit): boolean {
 /** Figures say why, headings order, groups narrow. */
 function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
   const place = sheet.nodes[hit.node]!.place
+  if (event.ctrlKey || event.metaKey) {
+    const figure = hit.cell && figureKey(sheet, hit.band, hit.cell)
+    if (figure) {
+      choose(figure)
+    }
+    return
+  }
   if (opens(hit)) {
     double.met(place, event)
   }
@@ -232,6 +245,7 @@ function onOpen(sheet: PageView, hit: Hit) {
 
 async function offerGroup(place: number, event: MouseEvent, total?: string) {
   const path = await api.path(run.value!.id, place).catch(() => [])
+  path.forEach((step) => levelNames.set(step.level, step.name))
   menuTarget.value = { kind: 'group', path, place, total }
   await nextTick()
   readerMenu.value?.show(event)
@@ -251,6 +265,15 @@ const { target: menuTarget, items: menuItems } = useReaderMenu({
     looked.narrow(path)
     void runReport()
   },
+  showAll: (level) => {
+    looked.showAll(level)
+    void runReport()
+  },
+  fold: (level) => {
+    looked.fold(level)
+    void runReport()
+  },
+  isFolded: () => looked.view().downTo !== undefined,
   why: (place, total) => (why.value = { place, total }),
   rows: (place) => (rowsPlace.value = place),
 })
@@ -331,6 +354,7 @@ function onKey(event: KeyboardEvent) {
           v-if="!looked.isPlain.value"
           :view="looked.view()"
           :label="columnLabel"
+          :level="(id) => levelNames.get(id) ?? id"
           @widen-to-all="(group) => (looked.leave(group), runReport())"
           @whole="resetView"
         />
@@ -421,6 +445,7 @@ function onKey(event: KeyboardEvent) {
             :page="page"
             :zoom="zoom"
             :uncounted="uncounted"
+            :chosen="chosen"
             @pick="(hit, event) => onPick(page!, hit, event)"
             @open="(hit) => onOpen(page!, hit)"
             @menu="(hit, event) => onMenu(page!, hit, event)"
@@ -444,6 +469,7 @@ function onKey(event: KeyboardEvent) {
           :run="run.id"
           :zoom="zoom"
           :uncounted="uncounted"
+          :chosen="chosen"
           @pick="onPick"
           @open="onOpen"
           @menu="onMenu"
@@ -463,7 +489,8 @@ function onKey(event: KeyboardEvent) {
       </div>
 
       <footer v-if="run && done" class="foot">
-        <span class="funnel">
+        <ChosenFigures v-if="together" :together="together" @clear="chooseNone" />
+        <span v-else class="funnel">
           <span v-for="step in text.funnel(run.rowsRead, run.rowsKept, run.groups, run.pages)" :key="step">{{
             step
           }}</span>

@@ -12,6 +12,9 @@ export interface ReaderActions {
   widen: (column: string, step: number) => void
   fit: (column: string) => void
   narrow: (path: PathStep[]) => void
+  showAll: (level: string) => void
+  fold: (level: string | undefined) => void
+  isFolded: () => boolean
   why: (place: number, total?: string) => void
   rows: (place: number) => void
 }
@@ -37,16 +40,24 @@ export function useReaderMenu(act: ReaderActions) {
 
   function ofGroup(path: PathStep[], place: number, total?: string) {
     const last = path.at(-1)
-    const narrowing = last
-      ? [
-          {
-            label: words.why.onlyPath(path.map((s) => s.label).join(' › ')),
-            command: () => act.narrow(path),
-          },
-        ]
+    const ofOthers = last?.others
+      ? [{ label: words.why.showAll(last.name), command: () => act.showAll(last.level) }]
       : []
+    const folding =
+      last && !last.others ? [{ label: words.why.fold(last.name), command: () => act.fold(last.level) }] : []
+    const unfolding = act.isFolded() ? [{ label: words.why.unfold, command: () => act.fold(undefined) }] : []
+    const isOne = !path.some((step) => step.others)
+    const narrowing =
+      last && isOne
+        ? [
+            {
+              label: words.why.onlyPath(path.map((s) => s.label).join(' › ')),
+              command: () => act.narrow(path),
+            },
+          ]
+        : []
     const everywhere =
-      last && path.length > 1
+      last && isOne && path.length > 1
         ? [{ label: words.why.onlyValue(last.label), command: () => act.narrow([last]) }]
         : []
     const figure = total
@@ -57,6 +68,9 @@ export function useReaderMenu(act: ReaderActions) {
       ...figure,
       ...narrowing,
       ...everywhere,
+      ...ofOthers,
+      ...folding,
+      ...unfolding,
       ...order,
       { label: words.why.rows, keys: 'Enter', command: () => act.rows(place) },
     ]

@@ -13,12 +13,18 @@ export function useView() {
   const order = ref<string[]>([])
   const only = ref<string[]>([])
   const widths = ref<string[]>([])
-  const isPlain = computed(() => !order.value.length && !only.value.length && !widths.value.length)
+  const whole = ref<string[]>([])
+  const downTo = ref<string>()
+  const isPlain = computed(
+    () => downTo.value === undefined && [order, only, widths, whole].every((list) => list.value.length === 0),
+  )
 
   function load(query: LocationQuery) {
     order.value = list(query.order)
     only.value = list(query.only)
     widths.value = list(query.width)
+    whole.value = list(query.all)
+    downTo.value = list(query.down)[0]
   }
 
   function direction(column: string): Direction | undefined {
@@ -47,10 +53,22 @@ export function useView() {
     widths.value = [...others(widths.value, column), `${column}:${points}`]
   }
 
+  /** Shows every group of a level, whatever limit it has. */
+  function showAll(level: string) {
+    whole.value = [...whole.value.filter((other) => other !== level), level]
+  }
+
+  /** Shows nothing inside the groups of a level; of none, everything again. */
+  function fold(level: string | undefined) {
+    downTo.value = level
+  }
+
   function reset() {
     order.value = []
     only.value = []
     widths.value = []
+    whole.value = []
+    downTo.value = undefined
   }
 
   const step = (s: PathStep) => (s.key === undefined ? s.level : `${s.level}:${s.key}`)
@@ -70,13 +88,23 @@ export function useView() {
     narrow,
     leave,
     setWidth,
+    showAll,
+    fold,
     reset,
-    view: (): View => ({ order: order.value, only: only.value, widths: widths.value }),
+    view: (): View => ({
+      order: order.value,
+      only: only.value,
+      widths: widths.value,
+      whole: whole.value,
+      ...(downTo.value ? { downTo: downTo.value } : {}),
+    }),
     /** As addresses carry it; what is plain is left out. */
     query: () => ({
       order: order.value.length ? order.value : undefined,
       only: only.value.length ? only.value : undefined,
       width: widths.value.length ? widths.value : undefined,
+      all: whole.value.length ? whole.value : undefined,
+      down: downTo.value,
     }),
   }
 }

@@ -119,10 +119,18 @@ export const words = {
       width: 'Drag to set the width for this view; double-click to fit',
       own: 'Columns have widths of your own',
     },
+    chosen: {
+      label: 'Chosen figures',
+      count: (n: number) => `${n} ${n === 1 ? 'figure' : 'figures'}`,
+      sum: 'sum',
+      average: 'average',
+      clear: 'Choose none',
+    },
     gestures: [
       ['Click a heading', 'orders by it inside each group; Shift adds a key'],
       ['Click a figure', 'says why it is what it is'],
       ['Double-click a figure', 'opens the rows behind it'],
+      ['Ctrl-click figures', 'adds them up at the foot; Ctrl Space does it by key'],
       ['Click a group or a brace', 'narrows to it, here or wherever it stands'],
       ["Drag a heading's edge", 'sets its width for this view; double-click lets it fit'],
       ['Right-click, or the menu key', 'shows what can be done'],

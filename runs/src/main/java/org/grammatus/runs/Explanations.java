@@ -72,13 +72,23 @@ public final class Explanations {
     }
 
     /**
+     * Several figures together.
+     *
+     * @param figures each as {@code place:total}, or {@code row:column} with the row's number behind an {@code r}: {@code r12:c-net}
+     */
+    public FiguresTogether together(List<String> figures) {
+        return FiguresTogether.of(grouped, printed, figures);
+    }
+
+    /**
      * A group on the way to another.
      *
      * @param level its level's id
      * @param name its level's name
      * @param key as addresses write it; none for the group of blank keys
+     * @param others whether it stands for the groups that are not shown by themselves
      */
-    public record PathStep(String level, String name, String label, Optional<String> key) {}
+    public record PathStep(String level, String name, String label, Optional<String> key, boolean others) {}
 
     /** The groups that a group lies in, outermost first, and itself. */
     public Optional<List<PathStep>> path(int place) {
@@ -99,7 +109,8 @@ public final class Explanations {
                 level.definition().id(),
                 level.definition().name(),
                 printed.label(node),
-                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)));
+                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
+                grouped.isOthers(node));
     }
 
     private Optional<Integer> node(int place) {

@@ -18,6 +18,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.LeftOut;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
@@ -238,6 +239,15 @@ public final class Printed {
     public String answersInWords() {
         return plan.prompts().stream()
                 .map(prompt -> prompt.prompt().label() + ": " + prompt.inWords(locale))
+                .collect(Collectors.joining(" · "));
+    }
+
+    /** What is not shown, as it stands on the page: "Apiary: 12 of 20 not shown, nor in the totals". */
+    public String leftOutInWords() {
+        return grouped.leftOut().stream()
+                .filter(LeftOut::isHidden)
+                .map(out -> Words.notShown(
+                        out.level(), counts.format(out.groups()), counts.format(out.of()), out.covered()))
                 .collect(Collectors.joining(" · "));
     }
 

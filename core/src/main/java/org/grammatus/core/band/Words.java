@@ -16,6 +16,12 @@ public final class Words {
         return group + " total";
     }
 
+    /** What a report says of groups that it does not show. */
+    public static String notShown(String level, String groups, String of, boolean covered) {
+        return level + ": " + groups + " of " + of + " not shown, "
+                + (covered ? "but in the totals" : "nor in the totals");
+    }
+
     /** What a column is called, with what its figures are counted in. */
     public static String heading(Report.Column column) {
         return column.unit()

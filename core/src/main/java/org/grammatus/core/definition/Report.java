@@ -199,6 +199,25 @@ public record Report(
 
         /** The same level in another order and with another limit. */
         public Level with(List<OrderTerm> otherOrder, Optional<Limit> otherLimit) {
+            return changed(otherOrder, otherLimit, header, footer, off);
+        }
+
+        /** The same level with its groups opened and closed in another way. */
+        public Level standing(Header otherHeader, Footer otherFooter) {
+            return changed(order, limit, otherHeader, otherFooter, off);
+        }
+
+        /** The same level, kept but not applied. */
+        public Level switchedOff() {
+            return changed(order, limit, header, footer, Optional.of(true));
+        }
+
+        private Level changed(
+                List<OrderTerm> otherOrder,
+                Optional<Limit> otherLimit,
+                Header otherHeader,
+                Footer otherFooter,
+                Optional<Boolean> otherOff) {
             return new Level(
                     id,
                     name,
@@ -211,12 +230,12 @@ public record Report(
                     otherOrder,
                     having,
                     otherLimit,
-                    header,
+                    otherHeader,
                     headerText,
-                    footer,
+                    otherFooter,
                     footerText,
                     newPage,
-                    off);
+                    otherOff);
         }
     }
 

@@ -31,6 +31,7 @@ import org.grammatus.core.value.Scalar;
  * @param conditions in words, what rows had to meet
  * @param counted what was counted in the group: "5 orders, 12 lines"
  * @param remarks what a careful reader should know: counted once per order, groups that overlap, a share
+ * @param recounted what a second computation, from the rows behind it, came to; empty where there is none
  */
 public record WhyFigure(
         String label,
@@ -41,7 +42,8 @@ public record WhyFigure(
         List<String> scope,
         List<String> conditions,
         String counted,
-        List<String> remarks) {
+        List<String> remarks,
+        String recounted) {
 
     private static final String WHOLE_REPORT = "Whole report";
 
@@ -60,7 +62,22 @@ public record WhyFigure(
                 path(grouped, printed, node),
                 conditions(plan, words),
                 printed.countsInWords(node),
-                remarks(grouped, printed, total, node));
+                remarks(grouped, printed, total, node),
+                recounted(grouped, planned, total, node));
+    }
+
+    private static String recounted(Grouped grouped, Plan.Total planned, int total, int node) {
+        Scalar figure = Scalars.at(grouped.totals().get(total), node);
+        return Recount.of(grouped, planned, node, grouped.tree().depthOf(node))
+                .map(again -> again.equals(figure)
+                        ? "Counted again row by row: the same."
+                        : "Counted again row by row: " + exactly(again)
+                                + ", which is not the same. Please report this.")
+                .orElse("");
+    }
+
+    private static String exactly(Scalar value) {
+        return value instanceof Scalar.Number number ? number.value().toPlainString() : "nothing";
     }
 
     /** A group's labels with their levels' names, outermost first. */

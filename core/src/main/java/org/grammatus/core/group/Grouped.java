@@ -26,6 +26,7 @@ import org.grammatus.core.table.Star;
  * @param texts by depth: the values in its headings' and footers' texts
  * @param others by node that stands for several groups: for how many
  * @param blank the nodes beside which nothing is printed: groups without rows, where their level asks for it
+ * @param leftOut the groups that are not shown by themselves
  * @param behind what is asked when a figure or an order is to be explained
  */
 public record Grouped(
@@ -45,6 +46,7 @@ public record Grouped(
         List<GroupTexts> texts,
         Map<Integer, Integer> others,
         BitSet blank,
+        List<LeftOut> leftOut,
         Marks marks,
         Behind behind,
         List<Problem> notices) {

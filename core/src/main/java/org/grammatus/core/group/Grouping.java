@@ -58,7 +58,7 @@ public final class Grouping {
         List<Optional<Column>> labels = new ArrayList<>(List.of(Optional.empty()));
         int[][] ordered = new int[depths][];
         SiblingOrder order = new SiblingOrder(figures);
-        notices.addAll(selection.notices());
+        selection.leftOutOfReport().forEach(out -> notices.add(out.notice()));
         for (int depth = 1; depth < depths; depth++) {
             Plan.Level level = plan.levels().get(depth - 1);
             Column label = figures.values().labels(depth, varying(depth, "the label"));
@@ -106,6 +106,7 @@ public final class Grouping {
                 IntStream.range(0, depths).mapToObj(this::texts).toList(),
                 others,
                 blank(),
+                List.copyOf(selection.leftOutOfReport()),
                 marks(rows),
                 new Behind(figures),
                 notices);

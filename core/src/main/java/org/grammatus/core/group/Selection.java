@@ -10,7 +10,6 @@ import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
@@ -37,7 +36,7 @@ final class Selection {
     private final Star star;
     private final BooleanSupplier cancelled;
     private final List<Choice> choices = new ArrayList<>();
-    private final List<Problem> notices = new ArrayList<>();
+    private final List<LeftOut> leftOut = new ArrayList<>();
     private Nodes nodes;
 
     private Selection(Plan plan, Star star, BooleanSupplier cancelled) {
@@ -67,9 +66,9 @@ final class Selection {
         return choices;
     }
 
-    /** How many groups are not shown, in words. */
-    List<Problem> notices() {
-        return notices;
+    /** What the choices left out. */
+    List<LeftOut> leftOutOfReport() {
+        return leftOut;
     }
 
     private boolean coversEverything() {
@@ -116,7 +115,7 @@ final class Selection {
             out += kept ? 0 : 1;
         }
         if (out > 0) {
-            say(level, out, fates.length, "do not meet its condition");
+            say(level, out, fates.length, LeftOut.Why.CONDITION);
         }
         apply(new Choice(depth, nodes, fates, leftOut()), out);
     }
@@ -153,19 +152,15 @@ final class Selection {
             from = to;
         }
         if (out > 0) {
-            String kept = (limit.definition().keep() == Report.End.LARGEST ? "largest" : "smallest");
-            say(level, out, sorted.length, limit.others() ? "stand together as others" : "are not among the " + kept);
+            boolean largest = limit.definition().keep() == Report.End.LARGEST;
+            LeftOut.Why why = largest ? LeftOut.Why.NOT_AMONG_LARGEST : LeftOut.Why.NOT_AMONG_SMALLEST;
+            say(level, out, sorted.length, limit.others() ? LeftOut.Why.AMONG_OTHERS : why);
         }
         apply(new Choice(depth, nodes, fates, beyond), out);
     }
 
-    private void say(Plan.Level level, int out, int all, String why) {
-        notices.add(Problem.notice(
-                level.pointer(),
-                out + " of " + all + " groups of level \"" + level.definition().name() + "\" " + why
-                        + (why.startsWith("stand")
-                                ? ""
-                                : coversEverything() ? "; totals cover them" : "; totals leave them out")));
+    private void say(Plan.Level level, int out, int all, LeftOut.Why why) {
+        leftOut.add(new LeftOut(level.definition().name(), level.pointer(), out, all, why, coversEverything()));
     }
 
     /** A choice that leaves nothing out still counts: what only another time has is not among the chosen. */

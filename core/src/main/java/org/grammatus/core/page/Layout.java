@@ -144,13 +144,17 @@ final class Layout {
         return height + 900;
     }
 
-    /** What stands below the title: the description and the answers. */
+    /** What stands below the title: the description, the answers and what is not shown. */
     List<String> subtitles() {
         List<String> texts = new ArrayList<>();
         plan.report().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
         String answers = printed.answersInWords();
         if (!answers.isEmpty()) {
             texts.add(answers);
+        }
+        String leftOut = printed.leftOutInWords();
+        if (!leftOut.isEmpty()) {
+            texts.add(leftOut);
         }
         return texts;
     }

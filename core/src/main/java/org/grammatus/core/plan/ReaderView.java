@@ -23,8 +23,11 @@ import org.grammatus.core.value.Type;
  * @param order columns to order by, first one first
  * @param only groups that rows must lie in; all of them must hold
  * @param widths widths of columns, the last one for a column holds
+ * @param whole ids of levels of which every group is shown, whatever limit they have
+ * @param downTo id of the innermost level that is shown; none shows all levels, and the rows where the report prints them
  */
-public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) {
+public record ReaderView(
+        List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
 
     /** The report as its author made it. */
     public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
@@ -35,6 +38,12 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
         order = List.copyOf(order);
         only = List.copyOf(only);
         widths = List.copyOf(widths);
+        whole = List.copyOf(whole);
+    }
+
+    /** An order, a narrowing and widths, of all that is shown. */
+    public ReaderView(List<Sort> order, List<Only> only, List<Width> widths) {
+        this(order, only, widths, List.of(), Optional.empty());
     }
 
     /** @param column a column's id */
@@ -61,7 +70,7 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
     }
 
     public boolean isPlain() {
-        return order.isEmpty() && only.isEmpty() && widths.isEmpty();
+        return equals(PLAIN);
     }
 
     /**
@@ -79,11 +88,20 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
                     "view-only-" + i, condition(level(plan, only.get(i).level()), only.get(i))));
         }
         List<Report.Level> levels = new ArrayList<>();
-        for (Report.Level level : block.levels()) {
-            levels.add(ordered(level, plan));
+        int last = downTo.map(id -> block.levels()
+                        .indexOf(level(plan, id, "/view/downTo", "show").definition()))
+                .orElse(Integer.MAX_VALUE);
+        whole.forEach(id -> level(plan, id, "/view/whole", "show all groups of"));
+        for (int i = 0; i < block.levels().size(); i++) {
+            Report.Level level = block.levels().get(i);
+            Report.Level seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
+            Report.Level ordered = ordered(seen, plan);
+            levels.add(i < last ? ordered : i == last ? innermost(ordered) : ordered.switchedOff());
         }
         Report.Rows rows = new Report.Rows(
-                block.rows().shown(), rowOrder(plan), block.rows().limit());
+                block.rows().shown() && downTo.isEmpty(),
+                rowOrder(plan),
+                block.rows().limit());
         Report.Block viewed = new Report.Block(
                 block.id(),
                 block.kind(),
@@ -107,6 +125,11 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
                 filters,
                 List.of(viewed),
                 report.page());
+    }
+
+    /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
+    private static Report.Level innermost(Report.Level level) {
+        return level.header() == Report.Header.LINE ? level : level.standing(Report.Header.NONE, Report.Footer.TOTALS);
     }
 
     private static Report.Filter filter(String id, String where) {
@@ -181,11 +204,15 @@ public record ReaderView(List<Sort> order, List<Only> only, List<Width> widths) 
     }
 
     private static Plan.Level level(Plan plan, String id) {
+        return level(plan, id, "/view/only", "narrow to a group of");
+    }
+
+    private static Plan.Level level(Plan plan, String id, String pointer, String act) {
         return plan.levels().stream()
                 .filter(level -> level.definition().id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new ProblemException(Problem.error(
-                        "/view/only", "the report has no level \"" + id + "\"; narrow to a group of one of its own")));
+                .orElseThrow(() -> new ProblemException(
+                        Problem.error(pointer, "the report has no level \"" + id + "\"; " + act + " one of its own")));
     }
 
     /** What a row must meet to lie in the group. */

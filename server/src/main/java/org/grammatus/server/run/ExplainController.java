@@ -8,6 +8,7 @@ import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.runs.Explanations;
+import org.grammatus.runs.FiguresTogether;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.TextSearch;
@@ -72,6 +73,13 @@ class ExplainController {
     List<Explanations.PathStep> path(
             @PathVariable("id") String id, @RequestParam("place") int place, Principal principal) {
         return found(explanations(id, principal).path(place));
+    }
+
+    @GetMapping("/together")
+    @Operation(operationId = "figuresTogether", summary = "How many several figures are, their sum and their average")
+    FiguresTogether together(
+            @PathVariable("id") String id, @RequestParam("figures") List<String> figures, Principal principal) {
+        return explanations(id, principal).together(figures);
     }
 
     @GetMapping("/find")

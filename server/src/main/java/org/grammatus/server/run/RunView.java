@@ -2,6 +2,7 @@ package org.grammatus.server.run;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.plan.ReaderView;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
@@ -52,15 +53,23 @@ public record RunView(
      * @param order columns to order by, each a column's id with {@code :ascending} or {@code :descending}
      * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys
      * @param widths columns' widths, each a column's id, a colon and whole points or {@code fit}
+     * @param whole ids of levels of which every group is shown, whatever limit they have
+     * @param downTo id of the innermost level that is shown; none shows all
      */
     record Start(
-            String report, Map<String, String> answers, List<String> order, List<String> only, List<String> widths) {
+            String report,
+            Map<String, String> answers,
+            List<String> order,
+            List<String> only,
+            List<String> widths,
+            List<String> whole,
+            String downTo) {
         Answers given() {
             return new Answers(answers == null ? Map.of() : answers);
         }
 
         ReaderView view() {
-            return ViewText.parse(given(order), given(only), given(widths));
+            return ViewText.parse(given(order), given(only), given(widths), given(whole), Optional.ofNullable(downTo));
         }
 
         private static List<String> given(List<String> list) {

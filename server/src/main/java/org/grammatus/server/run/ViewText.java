@@ -18,11 +18,14 @@ final class ViewText {
 
     private ViewText() {}
 
-    static ReaderView parse(List<String> order, List<String> only, List<String> widths) {
+    static ReaderView parse(
+            List<String> order, List<String> only, List<String> widths, List<String> whole, Optional<String> downTo) {
         return new ReaderView(
                 order.stream().map(ViewText::sort).toList(),
                 only.stream().map(ViewText::narrowed).toList(),
-                widths.stream().map(ViewText::width).toList());
+                widths.stream().map(ViewText::width).toList(),
+                whole,
+                downTo);
     }
 
     private static Sort sort(String text) {

@@ -1,0 +1,97 @@
+package org.grammatus.core.explain;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.table.Star;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * A figure computed a second time, from the rows behind it one after the other: no columns of groups, no merging, nothing shared
+ * with the way in which the report came by it but the values of the rows.
+ */
+final class Recount {
+
+    private Recount() {}
+
+    /**
+     * The figure of a single sum, count, average, smallest or largest, recounted; none for others.
+     *
+     * @param node the group
+     */
+    static Optional<Scalar> of(Grouped grouped, Plan.Total total, int node, int depth) {
+        boolean plain =
+                total.shown() == Report.Shown.VALUE && total.comparison().isEmpty();
+        boolean rounded = grouped.plan().block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
+        return plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
+                ? of(grouped, aggregate, grouped.behind().rows(node, depth))
+                : Optional.empty();
+    }
+
+    private static Optional<Scalar> of(Grouped grouped, Typed.Aggregate aggregate, int[] rows) {
+        List<Scalar> values = taken(grouped, aggregate, rows);
+        List<Scalar> distinct =
+                aggregate.distinct() ? values.stream().distinct().toList() : values;
+        return switch (aggregate.function()) {
+            case COUNT -> Optional.of(number(BigDecimal.valueOf(distinct.size()), aggregate));
+            case SUM -> Optional.of(distinct.isEmpty() ? none(aggregate) : number(sum(distinct), aggregate));
+            case AVG ->
+                Optional.of(distinct.isEmpty() ? none(aggregate) : number(average(distinct, aggregate), aggregate));
+            case MIN, MAX, MEDIAN, FIRST, LAST -> Optional.empty();
+        };
+    }
+
+    /** The values that count: of each row of the home table once, where the filter holds, and not NULL. */
+    private static List<Scalar> taken(Grouped grouped, Typed.Aggregate aggregate, int[] rows) {
+        Star star = grouped.star();
+        int home = new Homes(star.dataset()).orGrain(aggregate);
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        Optional<Column> argument = aggregate.argument().map(e -> Evaluator.evaluate(e, star.at(home), new Faults()));
+        Optional<Column> truth =
+                aggregate.filter().map(e -> Evaluator.evaluate(e, star.at(DatasetModel.GRAIN), new Faults()));
+        Set<Integer> seen = new HashSet<>();
+        List<Scalar> values = new ArrayList<>();
+        for (int row : rows) {
+            boolean counts = truth.isEmpty() || Scalars.at(truth.get(), row).equals(new Scalar.Bool(true));
+            if (!counts || star.isMissing(home, path[row]) || !seen.add(path[row])) {
+                continue;
+            }
+            Scalar value = argument.map(column -> Scalars.at(column, path[row])).orElse(new Scalar.Bool(true));
+            if (!(value instanceof Scalar.Null)) {
+                values.add(value);
+            }
+        }
+        return values;
+    }
+
+    private static BigDecimal sum(List<Scalar> values) {
+        return values.stream().map(value -> ((Scalar.Number) value).value()).reduce(BigDecimal.ZERO, BigDecimal::add);
+    }
+
+    private static BigDecimal average(List<Scalar> values, Typed.Aggregate aggregate) {
+        return sum(values)
+                .divide(BigDecimal.valueOf(values.size()), aggregate.type().scale(), Decimals.ROUNDING);
+    }
+
+    private static Scalar number(BigDecimal value, Typed.Aggregate aggregate) {
+        return new Scalar.Number(value.setScale(aggregate.type().scale(), Decimals.ROUNDING), aggregate.type());
+    }
+
+    private static Scalar none(Typed.Aggregate aggregate) {
+        return new Scalar.Null(aggregate.type());
+    }
+}

@@ -1,0 +1,99 @@
+package org.grammatus.runs;
+
+import com.ibm.icu.text.DecimalFormat;
+import com.ibm.icu.text.DecimalFormatSymbols;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * Several figures of a run together, exact and not as printed.
+ *
+ * @param count how many of them are numbers
+ * @param sum of these, with all digits that any of them has
+ * @param average of these
+ */
+public record FiguresTogether(int count, String sum, String average) {
+
+    private static final int MOST_DIGITS = 8;
+
+    static FiguresTogether of(Grouped grouped, Printed printed, List<String> figures) {
+        List<BigDecimal> numbers = new ArrayList<>();
+        for (String figure : figures) {
+            value(grouped, printed, figure).ifPresent(numbers::add);
+        }
+        DecimalFormat format = new DecimalFormat(
+                "#,##0.########",
+                DecimalFormatSymbols.getInstance(grouped.plan().locale()));
+        format.setRoundingMode(Decimals.ROUNDING.ordinal());
+        BigDecimal sum = numbers.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
+        int scale = numbers.stream().mapToInt(BigDecimal::scale).max().orElse(0);
+        format.setMinimumFractionDigits(Math.min(scale, 2));
+        return new FiguresTogether(
+                numbers.size(),
+                format.format(sum),
+                numbers.isEmpty()
+                        ? ""
+                        : format.format(
+                                sum.divide(BigDecimal.valueOf(numbers.size()), MOST_DIGITS, RoundingMode.HALF_UP)
+                                        .setScale(Math.max(2, Math.min(scale, MOST_DIGITS)), RoundingMode.HALF_UP)));
+    }
+
+    private static Optional<BigDecimal> value(Grouped grouped, Printed printed, String figure) {
+        int colon = figure.indexOf(':');
+        if (colon < 1) {
+            return Optional.empty();
+        }
+        String part = figure.substring(colon + 1);
+        boolean ofRow = figure.startsWith("r");
+        Optional<Integer> number = whole(figure.substring(ofRow ? 1 : 0, colon));
+        Optional<Scalar> value =
+                number.flatMap(n -> ofRow ? ofRow(grouped, printed, n, part) : ofGroup(grouped, n, part));
+        return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
+    }
+
+    private static Optional<Integer> whole(String text) {
+        try {
+            return Optional.of(Integer.valueOf(text));
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<Scalar> ofGroup(Grouped grouped, int place, String total) {
+        if (place < 0 || place >= grouped.tree().nodeCount()) {
+            return Optional.empty();
+        }
+        int node = grouped.tree().nodeAt(place);
+        for (int i = 0; i < grouped.totals().size(); i++) {
+            if (grouped.plan().totals().get(i).definition().id().equals(total)) {
+                return Optional.of(Scalars.at(grouped.totals().get(i), node));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Scalar> ofRow(Grouped grouped, Printed printed, int row, String column) {
+        if (row < 0 || row >= grouped.star().rowCount()) {
+            return Optional.empty();
+        }
+        for (int i = 0; i < grouped.plan().columns().size(); i++) {
+            if (grouped.plan().columns().get(i).definition().id().equals(column)
+                    && !grouped.repeats().get(i).get(row)) {
+                Column values = printed.rowValues(i);
+                int home = grouped.plan().columns().get(i).home();
+                return Optional.of(Scalars.at(values, grouped.star().path(DatasetModel.GRAIN, home)[row]));
+            }
+        }
+        return Optional.empty();
+    }
+}
