@@ -140,4 +140,38 @@ class ReaderViewTest {
         assertThatThrownBy(() -> widths(new Width("nowhere", Optional.of(50))).applied(plan))
                 .hasMessageContaining("the report has no column \"nowhere\"; set the width of one of its own");
     }
+
+    @Test
+    void levelsFoldToOneLineAGroup() {
+        ReaderView folded = new ReaderView(List.of(), List.of(), List.of(), List.of(), Optional.of("region"));
+        assertThat(labels(Samples.report(), folded)).containsExactly("Lakeside", "Upland", "(none)");
+        Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        Report.Block block = folded.applied(plan).blocks().getFirst();
+        assertThat(block.rows().shown()).isFalse();
+        assertThat(block.levels().getFirst().header()).isEqualTo(Report.Header.NONE);
+        assertThat(block.levels().getFirst().footer()).isEqualTo(Report.Footer.TOTALS);
+    }
+
+    @Test
+    void othersOpenToTheirMembers() {
+        Report limited = Definitions.readReport(
+                Samples.REPORT.replaceFirst(
+                        "\"key\": \"region\",",
+                        "\"key\": \"region\", \"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\", \"count\": 1, \"others\": true},"));
+        assertThat(labels(limited, ReaderView.PLAIN)).containsExactly("Lakeside", "S2", "S1", "Others (2)");
+        ReaderView whole = new ReaderView(List.of(), List.of(), List.of(), List.of("region"), Optional.empty());
+        assertThat(labels(limited, whole)).containsExactly("Lakeside", "S2", "S1", "Upland", "S3", "(none)", "S4");
+    }
+
+    @Test
+    void aLevelThatIsNotThereIsNamed() {
+        assertThatThrownBy(() -> labels(
+                        Samples.report(),
+                        new ReaderView(List.of(), List.of(), List.of(), List.of("apiary"), Optional.empty())))
+                .hasMessageContaining("the report has no level \"apiary\"; show all groups of one of its own");
+        assertThatThrownBy(() -> labels(
+                        Samples.report(),
+                        new ReaderView(List.of(), List.of(), List.of(), List.of(), Optional.of("apiary"))))
+                .hasMessageContaining("/view/downTo");
+    }
 }

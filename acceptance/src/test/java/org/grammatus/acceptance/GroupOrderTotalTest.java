@@ -1,0 +1,195 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.KeyboardModifier;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Groups in their own context: the largest and the others, months without rows, counts by condition, figures beside figures. */
+class GroupOrderTotalTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static Bench summary(String... levels) {
+        Bench bench = Bench.make(PRODUCT.signedIn("author", "/reports"), "Sales order lines");
+        bench.addColumn("Net sales");
+        for (String level : levels) {
+            bench.group(level);
+        }
+        return bench;
+    }
+
+    private static void select(Bench bench, String level) {
+        bench.page()
+                .locator(".spine, aside")
+                .first()
+                .getByText(level, new Locator.GetByTextOptions().setExact(true))
+                .first()
+                .click();
+        assertThat(bench.inspector()).containsText("Which groups are shown");
+    }
+
+    private static List<String> lines(Page page, String column) {
+        return page.locator("[data-role=ROW] [data-id=" + column + "]").allInnerTexts();
+    }
+
+    @Test
+    void theEightLargestOfEachRegionAndTheOthersTogether() {
+        Bench bench = summary("Region", "Apiary");
+        Page page = bench.page();
+        select(bench, "Apiary");
+        String total = page.locator("[data-role=TOTALS] [data-id=t-net-amount]")
+                .first()
+                .innerText();
+
+        bench.choose(bench.field("Which groups are shown"), "the largest");
+        Locator regionTotal =
+                page.locator("[data-role=TOTALS] [data-id=t-net-amount]").first();
+        assertThat(page.locator(".paper")).containsText("not shown, nor in the totals");
+        assertThat(regionTotal).not().hasText(total);
+
+        bench.edit(() ->
+                bench.inspector().getByText("The rest together as “Others”").click());
+        assertThat(regionTotal).hasText(total);
+        List<String> names = lines(page, "c-of-apiary-name").isEmpty()
+                ? page.locator("[data-role=ROW]").allInnerTexts()
+                : lines(page, "c-of-apiary-name");
+        assertThat(names.get(8)).contains("Others (");
+        assertThat(names.subList(0, 8)).noneMatch(name -> name.contains("Others"));
+
+        // Only groups above a sum; the condition is chosen, not typed, and comes before the largest are taken.
+        bench.edit(() -> Bench.button(page, "Only groups that meet a condition").click());
+        bench.edit(() -> {
+            bench.field("Number").fill("100000");
+            page.keyboard().press("Tab");
+        });
+        assertThat(bench.field("Only groups for which")).hasValue(Pattern.compile("SUM\\(net_amount\\) > 100000"));
+        bench.choose(bench.field("Which groups are shown"), "every group");
+        assertThat(page.locator(".paper")).containsText("not shown, nor in the totals");
+        // A rank, or anything else of other groups, chooses none: said at its place.
+        bench.edit(() -> bench.field("Only groups for which").fill("SUM(net_amount) > 0.1 * SUM(net_amount) OVER ()"));
+        assertThat(bench.inspector()).containsText("only known once the groups are chosen");
+        Accessibility.check(page);
+    }
+
+    @Test
+    void fiscalMonthsInOrderWithoutGapsAndSharesBesideThem() {
+        Bench bench = summary("Ordered");
+        Page page = bench.page();
+        select(bench, "Ordered");
+        bench.choose(bench.field("Coarsened to"), "fiscal year");
+        bench.group("Ordered");
+        page.locator(".spine, aside")
+                .first()
+                .getByText("Ordered", new Locator.GetByTextOptions().setExact(true))
+                .last();
+        bench.choose(bench.field("Coarsened to"), "month, any year, in fiscal order");
+        bench.choose(bench.field("Groups without rows"), "are shown with zero");
+        List<String> months = page.locator("[data-role=ROW]").allInnerTexts();
+        assertThat(months.get(0)).contains("October");
+        assertThat(months.get(1)).contains("November");
+        assertThat(months.get(11)).contains("September");
+
+        page.getByText("Open the totals grid").click();
+        Locator beside = page.getByLabel("Beside Net sales …");
+        bench.choose(beside, "share of its group");
+        bench.choose(beside, "same time last year");
+        assertThat(bench.columns()).contains("Net sales, share of group", "Net sales, last year");
+        assertThat(page.locator("[data-role=ROW]").first()).containsText("%");
+
+        // What is printed beside a month is what the year before printed for it.
+        String csv = bench.csv();
+        assertThat(csv.lines()
+                        .skip(1)
+                        .map(line -> line.split(",")[0])
+                        .distinct()
+                        .limit(3))
+                .containsExactly("2023/24", "2024/25", "2025/26");
+        String[] october2024 = row(csv, "2024/25", "October");
+        String[] october2023 = row(csv, "2023/24", "October");
+        int net = bench.columns().indexOf("Net sales") + 2;
+        int last = bench.columns().indexOf("Net sales, last year") + 2;
+        assertThat(new BigDecimal(october2024[last])).isEqualByComparingTo(new BigDecimal(october2023[net]));
+        Accessibility.check(page);
+    }
+
+    private static String[] row(String csv, String year, String month) {
+        return csv.lines()
+                .filter(line -> line.startsWith(year + "," + month))
+                .findFirst()
+                .orElseThrow()
+                .split(",");
+    }
+
+    @Test
+    void valuesStandInAnOrderOfTheirOwnByKeyboard() {
+        Bench bench = summary("Region");
+        Page page = bench.page();
+        select(bench, "Region");
+        for (String region : List.of("Upland", "Islands")) {
+            bench.edit(() -> {
+                bench.field("Add a value").fill(region);
+                page.keyboard().press("Enter");
+            });
+        }
+        // The sum decides first, until it is taken out of the order.
+        bench.edit(() -> bench.inspector()
+                .getByLabel(Pattern.compile("Remove: SUM"))
+                .first()
+                .click());
+        assertThat(page.locator("[data-role=ROW]").first()).containsText("Upland");
+        assertThat(page.locator("[data-role=ROW]").nth(1)).containsText("Islands");
+        bench.edit(() -> Bench.button(page, "Move Islands up").press("Enter"));
+        assertThat(page.locator("[data-role=ROW]").first()).containsText("Islands");
+        bench.edit(() -> Bench.button(page, "Back to the natural order").press("Enter"));
+        assertThat(page.locator("[data-role=ROW]").first()).containsText("Coast");
+    }
+
+    @Test
+    void ordersAreCountedByConditionWithARegionThatHasNone() {
+        Page page = PRODUCT.signedIn("reader", "/reports/order-counts?period=2023-10-01");
+        assertThat(page.locator(".views[data-run]")).isVisible();
+        Locator rows = page.locator("[data-role=ROW]");
+        assertThat(rows.first()).containsText("Coast");
+        assertThat(rows.count()).isGreaterThanOrEqualTo(5);
+        assertThat(page.locator("[data-role=GRAND_TOTAL] [data-id=t-share]")).hasText("100.0%");
+        page.locator("[data-role=GRAND_TOTAL] [data-id=t-open]").click();
+        assertThat(page.locator(".why")).containsText("the same");
+    }
+
+    @Test
+    void aReaderFoldsLevelsAndAddsFiguresUp() {
+        Page page = PRODUCT.signedIn("reader", "/reports/order-scorecard");
+        assertThat(page.locator(".views[data-run]")).isVisible();
+        Locator first = page.locator("[data-role=ROW] [data-id=t-net]").first();
+        Locator second = page.locator("[data-role=ROW] [data-id=t-net]").nth(1);
+        BigDecimal sum = number(first.innerText()).add(number(second.innerText()));
+        first.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        second.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        Locator foot = page.getByLabel("Chosen figures");
+        assertThat(foot).containsText("2 figures");
+        assertThat(number(foot.locator("strong").first().innerText())).isEqualByComparingTo(sum);
+
+        page.locator("[data-role=HEADING]").first().locator("span").first().click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Nothing inside Region"))
+                .click();
+        assertThat(page).hasURL(Pattern.compile("down=region"));
+        assertThat(page.locator("[data-role=ROW]")).hasCount(0);
+        assertThat(page.locator("[data-role=TOTALS]").first()).isVisible();
+        Bench.button(page, "Show everything again").click();
+        assertThat(page.locator("[data-role=ROW]").first()).isVisible();
+    }
+
+    private static BigDecimal number(String printed) {
+        return new BigDecimal(printed.replace(",", ""));
+    }
+}
