@@ -7,7 +7,7 @@ import org.grammatus.core.table.Dictionaries;
 
 /**
  * Texts in the locale's order. They are compared as met, since an order used only for ties is seldom asked; one that is asked
- * more often than there are rows ranks its dictionary once and for all. Used by one thread.
+ * more often than there are rows ranks its dictionary once and for all. Thread-safe: two threads may rank at once, to the same end.
  */
 final class CollatedOrder implements IntOrder {
 
@@ -18,7 +18,7 @@ final class CollatedOrder implements IntOrder {
     private final int sign;
     private final ULocale locale;
     private final Comparator<String> collation;
-    private int[] ranks;
+    private volatile int[] ranks;
     private int asked;
 
     CollatedOrder(Column.Texts column, int sign, ULocale locale) {
@@ -30,8 +30,9 @@ final class CollatedOrder implements IntOrder {
 
     @Override
     public int compare(int a, int b) {
-        if (ranks != null) {
-            return sign * Integer.compare(ranks[column.codes()[a]], ranks[column.codes()[b]]);
+        int[] known = ranks;
+        if (known != null) {
+            return sign * Integer.compare(known[column.codes()[a]], known[column.codes()[b]]);
         }
         if (++asked > column.size() && column.dictionary().length <= RANK_ALL * column.size()) {
             ranks = Dictionaries.collationRanks(column.dictionary(), locale);

@@ -27,8 +27,15 @@ record KeyCodes(int[] codes, int count) {
 
     private static KeyCodes texts(Column.Texts column) {
         int none = column.dictionary().length;
+        int firstNull = 0;
+        while (firstNull < column.size() && !column.isNull(firstNull)) {
+            firstNull++;
+        }
+        if (firstNull == column.size()) {
+            return new KeyCodes(column.codes(), none + 1);
+        }
         int[] codes = column.codes().clone();
-        for (int i = 0; i < codes.length; i++) {
+        for (int i = firstNull; i < codes.length; i++) {
             if (codes[i] == Column.Texts.NULL) {
                 codes[i] = none;
             }

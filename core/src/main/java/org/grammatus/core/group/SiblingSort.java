@@ -1,5 +1,6 @@
 package org.grammatus.core.group;
 
+import java.util.Arrays;
 import java.util.Optional;
 import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.table.Column;
@@ -48,7 +49,7 @@ final class SiblingSort {
         return Optional.of(keys);
     }
 
-    /** Sorts the numbers from one place up to, not including, another. */
+    /** Sorts the numbers from one place up to, not including, another. Thread-safe where the orders it was made of are. */
     void sort(int[] numbers, int from, int to) {
         if (keys == null || to - from < 2) {
             whole.sort(numbers, from, to);
@@ -57,12 +58,45 @@ final class SiblingSort {
         int size = to - from;
         long[] own = new long[size];
         int[] ids = new int[size];
+        long least = Long.MAX_VALUE;
+        long most = Long.MIN_VALUE;
         for (int i = 0; i < size; i++) {
             ids[i] = numbers[from + i];
             own[i] = keys[ids[i]];
+            if (own[i] != NULL_KEY) {
+                least = Math.min(least, own[i]);
+                most = Math.max(most, own[i]);
+            }
+        }
+        int bits = Integer.SIZE - Integer.numberOfLeadingZeros(size - 1);
+        long span = least > most ? 0 : most - least;
+        if (span >= 0 && span < (1L << (Long.SIZE - 2 - bits)) - 1) {
+            packed(own, ids, least > most ? 0 : least, span, bits, numbers, from);
+            return;
         }
         merge(own, ids, new long[size / 2 + 1], new int[size / 2 + 1], 0, size);
         System.arraycopy(ids, 0, numbers, from, size);
+    }
+
+    /** Key and place in one number, which the library sorts without asking; runs of one key are then sorted by the rest. */
+    private void packed(long[] own, int[] ids, long least, long span, int bits, int[] numbers, int from) {
+        long mask = (1L << bits) - 1;
+        for (int i = 0; i < own.length; i++) {
+            long key = own[i] == NULL_KEY ? span + 1 : own[i] - least;
+            own[i] = key << bits | i;
+        }
+        Arrays.sort(own);
+        int run = 0;
+        for (int i = 0; i < own.length; i++) {
+            numbers[from + i] = ids[(int) (own[i] & mask)];
+            boolean ends = i + 1 == own.length || own[i + 1] >>> bits != own[i] >>> bits;
+            if (ends) {
+                if (i > run) {
+                    rest.sort(numbers, from + run, from + i + 1);
+                }
+                run = i + 1;
+            }
+        }
     }
 
     private void merge(long[] own, int[] ids, long[] ownSpace, int[] idSpace, int from, int to) {

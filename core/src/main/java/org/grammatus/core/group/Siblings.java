@@ -1,7 +1,12 @@
 package org.grammatus.core.group;
 
+import java.util.stream.IntStream;
+
 /** The nodes of one depth, sibling beside sibling; parents in the order of their numbers. */
 final class Siblings {
+
+    /** From so many nodes on, threads share the work. */
+    private static final int WORTH_SHARING = 20_000;
 
     private final int[] nodes;
     /** By parent, counted from the first that has children: where its children start. */
@@ -34,9 +39,10 @@ final class Siblings {
     /** The nodes, each parent's children in order. */
     int[] sorted(SiblingSort order) {
         int[] sorted = nodes.clone();
-        for (int i = 0; i + 1 < start.length; i++) {
-            order.sort(sorted, start[i], start[i + 1]);
-        }
+        IntStream parents = IntStream.range(0, start.length - 1);
+        // Children of different parents do not touch each other.
+        (sorted.length > WORTH_SHARING ? parents.parallel() : parents)
+                .forEach(i -> order.sort(sorted, start[i], start[i + 1]));
         return sorted;
     }
 }
