@@ -36,19 +36,21 @@ public final class Bands {
         if (grouped.kept().rows().length == 0 && tree.nodeCount() == 1) {
             add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
         }
-        int open = GroupTree.ROOT;
+        // The groups that are open, outermost first, and where each ends.
+        int[] open = new int[tree.depths()];
+        int[] ends = new int[tree.depths()];
+        int depth = -1;
         for (int place = 0; place < tree.nodeCount(); place++) {
-            int node = tree.nodeAt(place);
-            while (node != GroupTree.ROOT && tree.lastPlace(open) < place) {
-                close(open);
-                open = tree.parentOf(open);
+            while (depth >= 0 && ends[depth] < place) {
+                close(open[depth--]);
             }
+            int node = tree.nodeAt(place);
             open(node, place);
-            open = node;
+            open[++depth] = node;
+            ends[depth] = tree.lastPlaceFrom(place);
         }
-        while (open >= 0) {
-            close(open);
-            open = tree.parentOf(open);
+        while (depth >= 0) {
+            close(open[depth--]);
         }
         kinds = Arrays.copyOf(kinds, size);
         nodes = Arrays.copyOf(nodes, size);

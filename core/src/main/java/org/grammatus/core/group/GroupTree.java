@@ -16,52 +16,79 @@ public final class GroupTree {
 
     private final int[] firstOfDepth;
     private final int[] nodeAt;
-    private final int[] placeOf;
-    /** By node above the last depth: how many nodes it and its descendants are. */
+    /** By node above the last depth: how many nodes it and its descendants are, and how many are its children. */
     private final int[] sizes;
 
+    private final int[] children;
     private final int[] parents;
+    /** By node; worked out when first asked for, since a report can be read from the top without it. */
+    private volatile int[] placeOf;
 
-    /** @param orderedByDepth by depth from 1: the nodes that are shown, siblings in order, each parent's side by side */
+    /** @param orderedByDepth by depth from 1: the nodes that are shown, siblings in order, side by side, parents ascending */
     GroupTree(Nodes nodes, int[][] orderedByDepth) {
-        int count = nodes.nodeCount();
         int depths = nodes.depths();
         this.parents = nodes.parents();
         this.firstOfDepth = new int[depths + 1];
         Arrays.setAll(firstOfDepth, nodes::first);
-        this.placeOf = new int[count];
-        Arrays.fill(placeOf, NO_PLACE);
-        placeOf[ROOT] = 0;
-        this.sizes = sizes(orderedByDepth);
+        int inner = Math.max(1, firstOfDepth[depths - 1]);
+        this.children = new int[inner];
+        this.sizes = new int[inner];
+        count(orderedByDepth);
         this.nodeAt = new int[sizes[ROOT]];
-        int[] next = new int[sizes.length];
+        int[] next = new int[inner];
         next[ROOT] = 1;
         for (int depth = 1; depth < depths; depth++) {
-            boolean last = depth == depths - 1;
-            for (int node : orderedByDepth[depth]) {
-                int place = next[parents[node]];
-                placeOf[node] = place;
+            place(orderedByDepth[depth], depth, next);
+        }
+    }
+
+    /**
+     * Counts children and descendants. Nodes of a depth are looked at in the order of their numbers, which is that of memory,
+     * where all of them are shown.
+     */
+    private void count(int[][] orderedByDepth) {
+        Arrays.fill(sizes, 1);
+        for (int depth = orderedByDepth.length - 1; depth > 0; depth--) {
+            int first = firstOfDepth[depth];
+            boolean all = orderedByDepth[depth].length == firstOfDepth[depth + 1] - first;
+            for (int i = 0; i < orderedByDepth[depth].length; i++) {
+                int node = all ? first + i : orderedByDepth[depth][i];
+                children[parents[node]]++;
+                sizes[parents[node]] += node < sizes.length ? sizes[node] : 1;
+            }
+        }
+    }
+
+    /** Gives the nodes of a depth their places, each parent's one after the other. */
+    private void place(int[] ordered, int depth, int[] next) {
+        boolean last = depth == depths() - 1;
+        int at = 0;
+        for (int parent = firstOfDepth[depth - 1]; parent < firstOfDepth[depth]; parent++) {
+            int place = next[parent];
+            for (int end = at + children[parent]; at < end; at++) {
+                int node = ordered[at];
                 nodeAt[place] = node;
                 if (last) {
-                    next[parents[node]] = place + 1;
+                    place++;
                 } else {
-                    next[parents[node]] = place + sizes[node];
                     next[node] = place + 1;
+                    place += sizes[node];
                 }
             }
         }
     }
 
-    private int[] sizes(int[][] orderedByDepth) {
-        int inner = Math.max(1, firstOfDepth[firstOfDepth.length - 2]);
-        int[] found = new int[inner];
-        Arrays.fill(found, 1);
-        for (int depth = orderedByDepth.length - 1; depth > 0; depth--) {
-            for (int node : orderedByDepth[depth]) {
-                found[parents[node]] += node < inner ? found[node] : 1;
+    private int[] places() {
+        int[] known = placeOf;
+        if (known == null) {
+            known = new int[parents.length];
+            Arrays.fill(known, NO_PLACE);
+            for (int place = 0; place < nodeAt.length; place++) {
+                known[nodeAt[place]] = place;
             }
+            placeOf = known;
         }
-        return found;
+        return known;
     }
 
     /** How many nodes are shown, the report included. */
@@ -70,7 +97,7 @@ public final class GroupTree {
     }
 
     public boolean isShown(int node) {
-        return placeOf[node] != NO_PLACE;
+        return places()[node] != NO_PLACE;
     }
 
     /** Levels and the report: depth 0 is the report, depth {@code d} the level {@code d - 1}. */
@@ -85,12 +112,21 @@ public final class GroupTree {
 
     /** The node's place, or {@link #NO_PLACE}. */
     public int placeOf(int node) {
-        return placeOf[node];
+        return places()[node];
+    }
+
+    private int size(int node) {
+        return node < sizes.length ? sizes[node] : 1;
+    }
+
+    /** Place of the last descendant of the node that stands at a place, or the place itself. */
+    public int lastPlaceFrom(int place) {
+        return place + size(nodeAt[place]) - 1;
     }
 
     /** Place of the node's last descendant, or its own. */
     public int lastPlace(int node) {
-        return node < sizes.length ? placeOf[node] + sizes[node] - 1 : placeOf[node];
+        return places()[node] + size(node) - 1;
     }
 
     public int depthOf(int node) {

@@ -145,15 +145,17 @@ final class Nodes {
 
     /** Numbers the nodes of a depth as rows come and returns, by node, a row of the depth's table that lies in it. */
     private int[] number(int depth, int[] rows, int[] rowCodes, int codes) {
-        int[] parentOfRow = parentOfRow(depth);
+        int[] parentOfRow = depth == 1 ? null : parentOfRow(depth);
         int[] nodes = new int[star.table(table[depth]).size()];
-        Arrays.fill(nodes, -1);
+        if (rows.length < nodes.length) {
+            Arrays.fill(nodes, -1);
+        }
         int[] samples = new int[Math.min(rows.length, 1024)];
         int[] parentOf = new int[samples.length];
         ParentCodes pairs = new ParentCodes(codes);
         int count = 0;
         for (int row : rows) {
-            int above = parentOfRow[row];
+            int above = parentOfRow == null ? 0 : parentOfRow[row];
             int node = pairs.numberOf(above, rowCodes[row]);
             nodes[row] = node;
             if (node == count) {
@@ -282,11 +284,8 @@ final class Nodes {
         return withRows[depth];
     }
 
-    /** For each row of a depth's table, its node at the depth above. */
+    /** For each row of a depth's table, its node at the depth above; the report is above the first. */
     private int[] parentOfRow(int depth) {
-        if (depth == 1) {
-            return new int[star.table(table[depth]).size()];
-        }
         return table[depth] == table[depth - 1]
                 ? nodeOfRow[depth - 1]
                 : gathered(nodeOfRow[depth - 1], star.path(table[depth], table[depth - 1]));

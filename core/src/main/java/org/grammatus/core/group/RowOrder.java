@@ -35,7 +35,7 @@ final class RowOrder {
         Plan.Term main = terms.getFirst();
         Column values = values(main, star, faults);
         SiblingSort.of(values, main.direction(), order(values, main, plan), rest)
-                .sort(rows, 0, rows.length);
+                .sort(rows);
     }
 
     private static Column values(Plan.Term term, Star star, Faults faults) {

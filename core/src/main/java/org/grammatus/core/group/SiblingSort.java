@@ -49,23 +49,42 @@ final class SiblingSort {
         return Optional.of(keys);
     }
 
-    /** Sorts the numbers from one place up to, not including, another. Thread-safe where the orders it was made of are. */
-    void sort(int[] numbers, int from, int to) {
-        if (keys == null || to - from < 2) {
+    /** The keys of some numbers, side by side with them; null where there are none. */
+    long[] keys(int[] numbers) {
+        if (keys == null) {
+            return null;
+        }
+        long[] beside = new long[numbers.length];
+        for (int i = 0; i < beside.length; i++) {
+            beside[i] = keys[numbers[i]];
+        }
+        return beside;
+    }
+
+    /** Sorts all numbers. */
+    void sort(int[] numbers) {
+        sort(numbers, keys(numbers), 0, numbers.length);
+    }
+
+    /**
+     * Sorts the numbers from one place up to, not including, another. Thread-safe where the orders it was made of are.
+     *
+     * @param beside the numbers' keys at the same places; not kept in order
+     */
+    void sort(int[] numbers, long[] beside, int from, int to) {
+        if (beside == null || to - from < 2) {
             whole.sort(numbers, from, to);
             return;
         }
         int size = to - from;
-        long[] own = new long[size];
-        int[] ids = new int[size];
+        long[] own = Arrays.copyOfRange(beside, from, to);
+        int[] ids = Arrays.copyOfRange(numbers, from, to);
         long least = Long.MAX_VALUE;
         long most = Long.MIN_VALUE;
-        for (int i = 0; i < size; i++) {
-            ids[i] = numbers[from + i];
-            own[i] = keys[ids[i]];
-            if (own[i] != NULL_KEY) {
-                least = Math.min(least, own[i]);
-                most = Math.max(most, own[i]);
+        for (long key : own) {
+            if (key != NULL_KEY) {
+                least = Math.min(least, key);
+                most = Math.max(most, key);
             }
         }
         int bits = Integer.SIZE - Integer.numberOfLeadingZeros(size - 1);

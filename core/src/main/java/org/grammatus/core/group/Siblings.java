@@ -39,10 +39,11 @@ final class Siblings {
     /** The nodes, each parent's children in order. */
     int[] sorted(SiblingSort order) {
         int[] sorted = nodes.clone();
+        long[] keys = order.keys(nodes);
         IntStream parents = IntStream.range(0, start.length - 1);
         // Children of different parents do not touch each other.
         (sorted.length > WORTH_SHARING ? parents.parallel() : parents)
-                .forEach(i -> order.sort(sorted, start[i], start[i + 1]));
+                .forEach(i -> order.sort(sorted, keys, start[i], start[i + 1]));
         return sorted;
     }
 }

@@ -1,6 +1,7 @@
 package org.grammatus.core.table;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.concurrent.CancellationException;
@@ -23,6 +24,9 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
      * @param cancelled asked between filters
      */
     public static KeptRows of(Plan plan, Star star, Faults faults, BooleanSupplier cancelled) {
+        if (plan.filters().isEmpty()) {
+            return new KeptRows(all(star.rowCount()), List.of());
+        }
         BitSet passing = new BitSet(star.rowCount());
         passing.set(0, star.rowCount());
         List<Integer> afterEach = new ArrayList<>();
@@ -42,6 +46,12 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
             afterEach.add(passing.cardinality());
         }
         return new KeptRows(numbers(passing), List.copyOf(afterEach));
+    }
+
+    private static int[] all(int count) {
+        int[] numbers = new int[count];
+        Arrays.setAll(numbers, i -> i);
+        return numbers;
     }
 
     private static int[] numbers(BitSet set) {
