@@ -5,7 +5,7 @@ import java.util.Arrays;
 /**
  * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
  *
- * <p>Arguments: {@code group} or {@code read} for one of them, then line counts; 1,000,000 and 10,000,000 unless given.
+ * <p>Arguments: {@code group}, {@code variants} or {@code read} for one of them, then line counts; 1,000,000 and 10,000,000 unless given.
  */
 public final class Benchmarks {
 
@@ -21,13 +21,16 @@ public final class Benchmarks {
         int[] asked = sizes.length == 0 ? new int[] {1_000_000, 10_000_000} : sizes;
         switch (name) {
             case "group" -> GroupAndOrder.run(asked);
+            case "variants" -> GroupVariants.run(asked);
             case "read" -> ReadRows.run(asked);
             case "" -> {
                 GroupAndOrder.run(asked);
+                GroupVariants.run(asked);
                 ReadRows.run(asked);
             }
             default ->
-                throw new IllegalArgumentException("Unknown benchmark \"" + name + "\"; group and read are known");
+                throw new IllegalArgumentException(
+                        "Unknown benchmark \"" + name + "\"; group, variants and read are known");
         }
     }
 }

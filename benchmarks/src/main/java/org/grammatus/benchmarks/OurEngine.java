@@ -26,13 +26,16 @@ final class OurEngine {
     private final Plan plan;
     private final Star star;
 
+    /** With the question that the anchor answers, too. */
     OurEngine(Lines lines) throws IOException {
+        this(lines, resource("group-and-order.report.json"));
+    }
+
+    /** @param report a definition over the lines */
+    OurEngine(Lines lines, String report) throws IOException {
         DatasetModel dataset = DatasetModel.of(Definitions.readDataset(resource("lines.dataset.json")));
         plan = Planner.plan(
-                Definitions.readReport(resource("group-and-order.report.json")),
-                dataset,
-                Answers.NONE,
-                RunContext.on(LocalDate.of(2026, 11, 20)));
+                Definitions.readReport(report), dataset, Answers.NONE, RunContext.on(LocalDate.of(2026, 11, 20)));
         star = new Star(
                 dataset,
                 List.of(new Star.Rows(
