@@ -14,6 +14,7 @@ import ProblemList from './ProblemList.vue'
 import BenchSpine from './spine/BenchSpine.vue'
 import { benchCommands } from './useBenchCommands'
 import { useBenchEdits } from './useBenchEdits'
+import { cured } from './edits/cure'
 import { useColumnClipboard } from './useColumnClipboard'
 import { useEditing } from './useEditing'
 import { useHistory } from './useHistory'
@@ -165,6 +166,13 @@ function keepText(value: string) {
   const edit = inPlace.editing.value
   if (edit) {
     history.apply(edit.name, (r) => edit.change(r, value))
+  }
+}
+
+function applyCure(problem: ProblemView) {
+  const cure = problem.cure
+  if (cure) {
+    history.apply(cure.label.toLowerCase(), (definition) => cured(definition, cure.changes))
   }
 }
 
@@ -392,7 +400,7 @@ function onKey(event: KeyboardEvent) {
           @rows="edits.setRows"
         >
           <template #checks>
-            <ProblemList :problems="problems" @go="goToProblem" />
+            <ProblemList :problems="problems" @go="goToProblem" @cure="applyCure" />
           </template>
         </BenchSpine>
       </aside>

@@ -4,7 +4,7 @@ import type { ProblemView } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ problems: ProblemView[] }>()
-const emit = defineEmits<{ go: [problem: ProblemView] }>()
+const emit = defineEmits<{ go: [problem: ProblemView]; cure: [problem: ProblemView] }>()
 
 const sorted = computed(() =>
   [...props.problems].sort((a, b) => Number(b.severity === 'ERROR') - Number(a.severity === 'ERROR')),
@@ -24,6 +24,7 @@ const errors = computed(() => props.problems.filter((p) => p.severity === 'ERROR
           />
           <span>{{ p.position ? `${p.position} ` : '' }}{{ p.message }}</span>
         </button>
+        <button v-if="p.cure" type="button" class="cure" @click="emit('cure', p)">{{ p.cure.label }}</button>
       </li>
     </ul>
   </div>
@@ -52,6 +53,13 @@ button {
   width: 100%;
   overflow-wrap: anywhere;
 }
+.cure {
+  width: auto;
+  margin-left: 1.4rem;
+  color: var(--accent);
+  font-weight: 600;
+}
+button.cure:hover,
 button:hover span {
   text-decoration: underline;
 }

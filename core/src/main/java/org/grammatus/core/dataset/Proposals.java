@@ -115,6 +115,15 @@ public final class Proposals {
         };
     }
 
+    /** What is usually meant by a sum of a field that does not add up: how many there are of an identifier, else the average. */
+    public static Total insteadOfSum(Subject field) {
+        String wanted = field.role() == Dataset.Role.IDENTIFIER || !field.type().isNumber() ? "COUNT(DISTINCT" : "AVG(";
+        return totals(field).stream()
+                .filter(total -> total.value().startsWith(wanted))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** A level by the field: by month for dates, by the code where the field is a name that several things may share; none by a measure. */
     public static Optional<Level> level(Subject field, DatasetModel dataset) {
         return field.measure() ? Optional.empty() : Optional.of(levelOf(field, dataset));

@@ -14,14 +14,21 @@ public final class RepeatedAmount {
 
     /** What a row's expression repeats, in words with what to do; none where it repeats nothing that adds up. */
     public static Optional<String> in(Typed value, DatasetModel dataset) {
-        int home = new Homes(dataset).orGrain(value);
-        return find(value, home, dataset).map(field -> {
-            String label = "\"" + field.definition().label() + "\"";
-            String whole = dataset.table(field.table()).noun().one();
-            String part = dataset.table(home).noun().one();
-            return label + " is one amount for each " + whole + ", and is repeated here for each " + part
-                    + "; sum it by itself, so that it counts once for each " + whole;
-        });
+        return field(value, dataset).map(field -> inWords(field, value, dataset));
+    }
+
+    /** The amount that a row's expression repeats. */
+    public static Optional<DatasetModel.FieldInfo> field(Typed value, DatasetModel dataset) {
+        return find(value, new Homes(dataset).orGrain(value), dataset);
+    }
+
+    /** That an expression repeats an amount, and what to do. */
+    public static String inWords(DatasetModel.FieldInfo field, Typed value, DatasetModel dataset) {
+        String label = "\"" + field.definition().label() + "\"";
+        String whole = dataset.table(field.table()).noun().one();
+        String part = dataset.table(new Homes(dataset).orGrain(value)).noun().one();
+        return label + " is one amount for each " + whole + ", and is repeated here for each " + part
+                + "; sum it by itself, so that it counts once for each " + whole;
     }
 
     private static Optional<DatasetModel.FieldInfo> find(Typed value, int home, DatasetModel dataset) {

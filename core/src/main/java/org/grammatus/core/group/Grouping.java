@@ -12,8 +12,10 @@ import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
+import org.grammatus.core.problem.Cure;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
@@ -160,9 +162,18 @@ public final class Grouping {
         if (shared > 0) {
             String several = plan.dataset().table(home).noun().other();
             notices.add(Problem.notice(
-                    level.pointer() + "/key",
-                    shared + (shared == 1 ? " group holds" : " groups hold") + " several " + several
-                            + " of one name; group by \"" + code.id() + "\" and show the name"));
+                            level.pointer() + "/key",
+                            shared + (shared == 1 ? " group holds" : " groups hold") + " several " + several
+                                    + " of one name; group by \"" + code.id() + "\" and show the name")
+                    .curedBy(new Cure(
+                            "Group by code, show name",
+                            List.of(
+                                    new Cure.SetText(level.pointer() + "/key", References.to(code.id())),
+                                    new Cure.SetText(
+                                            level.pointer() + "/label",
+                                            level.definition()
+                                                    .label()
+                                                    .orElse(level.definition().key()))))));
         }
     }
 

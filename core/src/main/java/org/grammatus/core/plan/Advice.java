@@ -3,13 +3,19 @@ package org.grammatus.core.plan;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.dataset.RepeatedAmount;
 import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.ArithmeticOperator;
+import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.problem.Cure;
 import org.grammatus.core.problem.Problem;
 
 /** What is allowed but seldom meant, said with its reason. */
@@ -20,20 +26,65 @@ final class Advice {
     static List<Problem> on(List<Plan.Column> columns, List<Plan.Total> totals, DatasetModel dataset) {
         List<Problem> advice = new ArrayList<>();
         totals.forEach(total -> onSum(total, dataset, advice));
+        totals.forEach(total -> onUnits(total, dataset, advice));
         onLabels(columns, advice);
         return advice;
     }
 
-    /** Summing prices, rates or identifiers. */
+    /** Summing prices, rates or identifiers; summing an amount once for each of its parts. */
     private static void onSum(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
         if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
                 && a.argument().isPresent()) {
             Typed argument = a.argument().get();
-            subject(argument, dataset)
-                    .flatMap(Proposals::againstSum)
-                    .or(() -> RepeatedAmount.in(argument, dataset))
-                    .ifPresent(reason -> advice.add(Problem.notice(total.pointer() + "/value", reason)));
+            String pointer = total.pointer() + "/value";
+            Optional<Proposals.Subject> subject = subject(argument, dataset);
+            Optional<String> reason = subject.flatMap(Proposals::againstSum);
+            if (reason.isPresent()) {
+                Proposals.Total instead = Proposals.insteadOfSum(subject.get());
+                advice.add(Problem.notice(pointer, reason.get())
+                        .curedBy(Cure.of(
+                                "Take the " + instead.name().toLowerCase(Locale.ROOT), pointer, instead.value())));
+                return;
+            }
+            RepeatedAmount.field(argument, dataset)
+                    .ifPresent(field -> advice.add(Problem.notice(
+                                    pointer, RepeatedAmount.inWords(field, argument, dataset))
+                            .curedBy(Cure.of(
+                                    "Sum " + field.definition().label() + " by itself",
+                                    pointer,
+                                    "SUM(" + References.to(field.definition().id()) + ")"))));
+        }
+    }
+
+    /** Adding what is counted in different units. */
+    private static void onUnits(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
+        Set<String> units = new TreeSet<>();
+        added(total.value(), dataset, units);
+        if (units.size() > 1) {
+            advice.add(Problem.notice(
+                    total.pointer() + "/value",
+                    "adds figures in different units: " + String.join(", ", units) + "; total each by itself"));
+        }
+    }
+
+    /** Units of the fields that are added to or taken from each other. */
+    private static void added(Typed value, DatasetModel dataset, Set<String> units) {
+        if (value instanceof Typed.Arithmetic sum
+                && (sum.operator() == ArithmeticOperator.ADD || sum.operator() == ArithmeticOperator.SUBTRACT)) {
+            units(sum, dataset, units);
+        } else {
+            value.operands().forEach(operand -> added(operand, dataset, units));
+        }
+    }
+
+    private static void units(Typed value, DatasetModel dataset, Set<String> units) {
+        switch (value) {
+            case Typed.Field f -> dataset.field(f.id()).definition().unit().ifPresent(units::add);
+            // A product or a ratio has a unit of its own.
+            case Typed.Arithmetic a
+            when a.operator() == ArithmeticOperator.MULTIPLY || a.operator() == ArithmeticOperator.DIVIDE -> {}
+            default -> value.operands().forEach(operand -> units(operand, dataset, units));
         }
     }
 
