@@ -178,6 +178,7 @@ const columns = computed(() =>
                   size="small"
                   :placeholder="text.besideThis"
                   :aria-label="text.beside(columnLabel(total))"
+                  :title="text.beside(columnLabel(total))"
                   @update:model-value="(as: string) => addBeside(total, as)"
                 />
               </div>
@@ -280,7 +281,7 @@ th {
 }
 .made {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr) 4.75rem;
   gap: 0.2rem;
   margin-bottom: 0.2rem;
 }

@@ -237,7 +237,7 @@ export const bench = {
       'plan difference': 'difference from a plan',
       'plan percent': 'difference from a plan, %',
     },
-    besideThis: 'another beside it',
+    besideThis: '+',
     beside: (column: string) => `Beside ${column} …`,
     besideShort: {
       value: '',
