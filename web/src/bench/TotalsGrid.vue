@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
@@ -18,7 +19,8 @@ import {
 } from './edits/totals'
 import { measureChoices } from './measures'
 import { shownChoices } from './shownChoices'
-import type { Block, DatasetView, Report, Total } from '@/api/client'
+import { perRow } from './perRow'
+import type { Block, DatasetView, FieldView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ report: Report; dataset: DatasetView }>()
@@ -59,6 +61,17 @@ function changeBlock(what: Partial<Block>) {
   }))
 }
 
+/** What does not add up, such as a price, can be averaged by what does, such as a quantity. */
+function weightedAverages(field: FieldView) {
+  const isNumber = field.type === 'INTEGER' || field.type === 'DECIMAL'
+  const weights = isNumber && !field.usual ? props.dataset.fields.filter((f) => perRow(f) && f.usual) : []
+  return weights.map((weight) => ({
+    value: `SUM(${field.value} * ${weight.value}) / SUM(${weight.value}) FILTER (WHERE ${field.value} IS NOT NULL)`,
+    label: text.weighted(weight.label),
+    advice: undefined as string | undefined,
+  }))
+}
+
 /** The totals that can be made of what a column shows. */
 function choices(columnId: string, current?: string) {
   const value = block(props.report).columns.find((column) => column.id === columnId)?.value
@@ -68,6 +81,7 @@ function choices(columnId: string, current?: string) {
     ? fields
         .flatMap((field) => field.totals)
         .map((total) => ({ value: total.value, label: total.name, advice: total.advice }))
+        .concat(fields.flatMap(weightedAverages))
     : value
       ? ['SUM', 'AVG', 'COUNT', 'MIN', 'MAX'].map((name) => ({
           value: `${name}(${value})`,
@@ -161,21 +175,15 @@ const columns = computed(() =>
                     >
                   </template>
                 </Select>
-                <Select
+                <OneOf
                   :model-value="shownAs(total)"
                   :options="shown"
-                  option-label="label"
-                  option-value="value"
-                  size="small"
                   :aria-label="`${columnLabel(total)}: ${text.shownAs}`"
                   @update:model-value="(as: string) => show(total, as)"
                 />
-                <Select
+                <OneOf
                   :model-value="null"
                   :options="beside"
-                  option-label="label"
-                  option-value="value"
-                  size="small"
                   :placeholder="text.besideThis"
                   :aria-label="text.beside(columnLabel(total))"
                   :title="text.beside(columnLabel(total))"
@@ -220,12 +228,9 @@ const columns = computed(() =>
     />
     <div class="whole">
       <InspectorField :label="text.totalsCover">
-        <Select
+        <OneOf
           :model-value="block(report).totalsCover ?? 'shown'"
           :options="covers"
-          option-label="label"
-          option-value="value"
-          size="small"
           fluid
           :aria-label="text.totalsCover"
           @update:model-value="
@@ -234,12 +239,9 @@ const columns = computed(() =>
         />
       </InspectorField>
       <InspectorField :label="text.rounding">
-        <Select
+        <OneOf
           :model-value="block(report).rounding ?? 'printed'"
           :options="roundings"
-          option-label="label"
-          option-value="value"
-          size="small"
           fluid
           :aria-label="text.rounding"
           @update:model-value="

@@ -15,10 +15,14 @@ export function useLibrary() {
 
   const shown = computed(() => {
     const words = folded(sought.value).split(/\s+/).filter(Boolean)
-    return (reports.value ?? []).filter((report) => {
-      const all = folded(`${report.title} ${report.description ?? ''} ${report.fields} ${report.owner ?? ''}`)
-      return words.every((word) => all.includes(word)) && isAmong(report)
-    })
+    const holds = (text: string) => words.every((word) => folded(text).includes(word))
+    const found = (reports.value ?? []).filter(
+      (report) =>
+        holds(`${report.title} ${report.description ?? ''} ${report.fields} ${report.owner ?? ''}`) &&
+        isAmong(report),
+    )
+    // What is called so comes before what only has it in its fields.
+    return [...found.filter((r) => holds(r.title)), ...found.filter((r) => !holds(r.title))]
   })
   /** By folder, those that are not filed first. */
   const folders = computed(() => {

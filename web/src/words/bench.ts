@@ -215,6 +215,9 @@ export const bench = {
     },
     empty: 'Groups without rows',
     empties: { none: 'are not shown', zero: 'are shown with zero', blank: 'are shown with blanks' },
+    onlyWhere: 'Only rows for which',
+    onlyWhereHint: 'Counts or totals the rows that meet a condition; empty takes all.',
+    weighted: (by: string) => `Average weighted by ${by}`,
     shownAs: 'Shown as',
     shown: {
       value: 'the figure itself',

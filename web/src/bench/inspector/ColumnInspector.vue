@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import OneOf from '@/shell/OneOf.vue'
 import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
 import { computed } from 'vue'
@@ -81,13 +81,10 @@ function change(what: Partial<Column>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.unit">
-    <Select
+    <OneOf
       :aria-label="text.unit"
       :model-value="column.unit ?? 'ones'"
       :options="units"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="
         (unit: string) => change({ unit: (unit === 'ones' ? undefined : unit) as Column['unit'] }, 'unit')
@@ -125,13 +122,10 @@ function change(what: Partial<Column>, key: string) {
     />
   </InspectorField>
   <InspectorField v-if="once.length > 1" :label="text.once">
-    <Select
+    <OneOf
       :aria-label="text.once"
       :model-value="column.once ?? EVERY_ROW"
       :options="once"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="
         (level: string) => change({ once: level === EVERY_ROW ? undefined : level }, 'once')

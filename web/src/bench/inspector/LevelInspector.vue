@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import OneOf from '@/shell/OneOf.vue'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
@@ -79,13 +79,10 @@ function change(what: Partial<Level>, key: string) {
     />
   </InspectorField>
   <InspectorField v-if="coarsenings.length > 1" :label="text.bucket" :problem="problem('bucket')">
-    <Select
+    <OneOf
       :aria-label="text.bucket"
       :model-value="coarsened"
       :options="coarsenings"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="coarsen"
     />
@@ -105,13 +102,10 @@ function change(what: Partial<Level>, key: string) {
   </InspectorField>
   <ShownGroups :report="report" :dataset="dataset" :level="level" :problem="problem" @change="change" />
   <InspectorField :label="text.empty">
-    <Select
+    <OneOf
       :aria-label="text.empty"
       :model-value="level.empty ?? 'none'"
       :options="options(text.empties)"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="
         (empty: string) =>
@@ -120,13 +114,10 @@ function change(what: Partial<Level>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.header">
-    <Select
+    <OneOf
       :aria-label="text.header"
       :model-value="level.header"
       :options="options(text.headers)"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="(header: Level['header']) => change({ header }, 'header')"
     />
@@ -145,13 +136,10 @@ function change(what: Partial<Level>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.footer">
-    <Select
+    <OneOf
       :aria-label="text.footer"
       :model-value="level.footer"
       :options="options(text.footers)"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="(footer: Level['footer']) => change({ footer }, 'footer')"
     />

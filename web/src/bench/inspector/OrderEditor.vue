@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import { block, freeId, stripped } from '../edits/report'
 import { setOrder } from '../edits/order'
@@ -82,22 +82,16 @@ function add() {
     <legend>{{ text.order }}</legend>
     <p v-if="order.length === 0" class="quiet">{{ text.asKeyed }}</p>
     <div v-for="(term, i) in order" :key="term.id" class="term">
-      <Select
+      <OneOf
         :model-value="term.by"
         :options="choices"
-        option-label="label"
-        option-value="value"
         filter
-        size="small"
         :aria-label="`${text.by} ${i + 1}`"
         @update:model-value="(by: string) => change(i, { by })"
       />
-      <Select
+      <OneOf
         :model-value="term.direction"
         :options="directions"
-        option-label="label"
-        option-value="value"
-        size="small"
         :aria-label="`${text.order} ${i + 1}`"
         @update:model-value="(direction: Order['direction']) => change(i, { direction })"
       />
@@ -118,14 +112,11 @@ function add() {
         :aria-label="`${text.remove}: ${term.by}`"
         @click="set(order.filter((_, j) => j !== i))"
       />
-      <Select
+      <OneOf
         v-if="hasBasis(term)"
         class="basis"
         :model-value="term.basis ?? 'parent'"
         :options="bases"
-        option-label="label"
-        option-value="value"
-        size="small"
         :aria-label="`${text.basis} ${i + 1}`"
         @update:model-value="
           (basis: string) => change(i, { basis: basis === 'report' ? 'report' : undefined })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
@@ -79,12 +80,9 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
   <fieldset>
     <legend>{{ text.title }}</legend>
     <div class="line">
-      <Select
+      <OneOf
         :model-value="level.limit?.keep ?? EVERY"
         :options="keeps"
-        option-label="label"
-        option-value="value"
-        size="small"
         :aria-label="text.title"
         @update:model-value="keep"
       />
@@ -98,12 +96,9 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
           :aria-label="text.howMany"
           @update:model-value="(value: number | null) => setNumber(value, unit)"
         />
-        <Select
+        <OneOf
           :model-value="unit"
           :options="units"
-          option-label="label"
-          option-value="value"
-          size="small"
           :aria-label="text.unit"
           @update:model-value="(chosen: string) => setNumber(number, chosen)"
         />
@@ -111,12 +106,9 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
     </div>
     <template v-if="level.limit">
       <InspectorField :label="text.by" :problem="problem('limit/by')">
-        <Select
+        <OneOf
           :model-value="level.limit.by"
           :options="limitChoices"
-          option-label="label"
-          option-value="value"
-          size="small"
           fluid
           :aria-label="text.by"
           @update:model-value="(by: string) => setLimit({ by })"
@@ -131,12 +123,9 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
       </label>
     </template>
     <div v-if="simple" class="line condition">
-      <Select
+      <OneOf
         :model-value="simple.by"
         :options="havingChoices"
-        option-label="label"
-        option-value="value"
-        size="small"
         :aria-label="text.measure"
         @update:model-value="(by: string) => setHaving({ by })"
       />

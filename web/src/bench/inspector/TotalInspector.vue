@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import OneOf from '@/shell/OneOf.vue'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
+import { filteredParts, filteredText } from '../edits/filtered'
 import { setShown, shownAs } from '../edits/shown'
 import { shownChoices } from '../shownChoices'
 import type { DatasetView, Report, Total } from '@/api/client'
@@ -20,6 +21,7 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.inspector
 
 const shown = shownChoices()
+const parts = computed(() => filteredParts(props.total.value))
 /** The dates of tables, by which other times can be told. */
 const dates = computed(() =>
   props.dataset.fields
@@ -50,14 +52,22 @@ function change(what: Partial<Total>, key: string) {
       @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
     />
   </InspectorField>
+  <InspectorField v-if="parts" :label="text.onlyWhere" :hint="text.onlyWhereHint">
+    <TextInput
+      :model-value="parts.where"
+      long
+      placeholder="status = 'open'"
+      :invalid="!!problem('value')"
+      @update:model-value="
+        (where) => change({ value: filteredText({ aggregate: parts!.aggregate, where }) }, 'where')
+      "
+    />
+  </InspectorField>
   <InspectorField :label="text.shownAs" :problem="problem('shown')">
-    <Select
+    <OneOf
       :aria-label="text.shownAs"
       :model-value="shownAs(total)"
       :options="shown"
-      option-label="label"
-      option-value="value"
-      size="small"
       fluid
       @update:model-value="
         (as: string) =>
@@ -83,13 +93,10 @@ function change(what: Partial<Total>, key: string) {
     </InspectorField>
     <template v-else>
       <InspectorField :label="text.timeBy" :problem="problem('compare/date')">
-        <Select
+        <OneOf
           :aria-label="text.timeBy"
           :model-value="total.compare.date"
           :options="dates"
-          option-label="label"
-          option-value="value"
-          size="small"
           fluid
           @update:model-value="(date: string) => changeCompare({ date }, 'date')"
         />
