@@ -26,6 +26,8 @@ final class Accessibility {
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
+        // A list that is just closing is on its way out of the page, and hidden while it goes.
+        page.waitForFunction("() => !document.querySelector('[class*=leave-active]')");
         assertThat((List<String>) page.evaluate(FAULTS)).isEmpty();
     }
 }
