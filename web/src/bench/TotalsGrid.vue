@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import InspectorField from './inspector/InspectorField.vue'
-import { block, stripped, withBlock } from './edits/report'
+import { block, withBlock } from './edits/report'
 import { setShown, showBeside, shownAs } from './edits/shown'
 import {
   addTotal,
@@ -55,10 +55,7 @@ function addBeside(total: Total, as: string) {
 }
 
 function changeBlock(what: Partial<Block>) {
-  emit('apply', edits.totals, (report) => ({
-    ...report,
-    blocks: [stripped({ ...block(withBlock(report, what)) })],
-  }))
+  emit('apply', edits.totals, (report) => withBlock(report, what))
 }
 
 /** What does not add up, such as a price, can be averaged by what does, such as a quantity. */

@@ -39,8 +39,9 @@ export function block(report: Report): Block {
   return report.blocks[0]!
 }
 
+/** The report with its block changed; properties that become undefined are taken out. */
 export function withBlock(report: Report, change: Partial<Block>): Report {
-  return { ...report, blocks: [{ ...block(report), ...change }] }
+  return { ...report, blocks: [stripped({ ...block(report), ...change })] }
 }
 
 /** A list with one part changed; properties that become undefined are taken out. */

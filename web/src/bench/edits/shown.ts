@@ -1,4 +1,4 @@
-import { block, changed, freeId, stripped, withBlock } from './report'
+import { block, freeId, stripped, withBlock } from './report'
 import type { Report, Total } from '@/api/client'
 
 type Compare = NonNullable<Total['compare']>
@@ -28,16 +28,8 @@ export function showing(total: Total, as: string, date?: string): Total {
 }
 
 export function setShown(report: Report, id: string, as: string, date?: string): Report {
-  const total = block(report).totals.find((t) => t.id === id)
-  return total
-    ? withBlock(report, { totals: changed(block(report).totals, id, unset(total, showing(total, as, date))) })
-    : report
-}
-
-/** A change that also takes out the properties that are no longer there. */
-function unset(before: Total, after: Total): Partial<Total> {
-  const gone = Object.keys(before).filter((key) => !(key in after))
-  return { ...after, ...Object.fromEntries(gone.map((key) => [key, undefined])) }
+  const totals = block(report).totals.map((total) => (total.id === id ? showing(total, as, date) : total))
+  return withBlock(report, { totals })
 }
 
 /**

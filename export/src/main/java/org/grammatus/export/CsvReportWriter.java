@@ -25,7 +25,7 @@ import org.grammatus.core.value.ScalarText;
 
 /**
  * Writes the rows as CSV (RFC 4180, UTF-8), every row with the labels of the groups it lies in: the printed rows, or the
- * innermost groups with their totals where rows are not printed. Figures have all their digits, dates are ISO 8601.
+ * innermost printed groups with their totals where rows are not printed. Figures have all their digits, dates are ISO 8601.
  */
 final class CsvReportWriter implements ReportWriter {
 
@@ -50,22 +50,36 @@ final class CsvReportWriter implements ReportWriter {
         CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
         head(csv);
         GroupTree tree = grouped.tree();
+        int deepest = deepestPrinted();
         for (int place = 0; place < tree.nodeCount(); place++) {
             if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
                 throw new CancellationException("The export was cancelled");
             }
             int node = tree.nodeAt(place);
             int depth = tree.depthOf(node);
-            if (tree.lastPlace(node) > place) {
-                continue;
-            }
+            boolean innermost = tree.lastPlaceFrom(place) == place;
             if (plan.printsRows()) {
-                rows(csv, node, place);
-            } else if (depth > 0) {
+                if (innermost) {
+                    rows(csv, node, place);
+                }
+            } else if (depth == deepest || innermost && depth > 0 && depth < deepest) {
                 group(csv, node, depth);
             }
         }
         csv.flush();
+    }
+
+    /** Depth of the innermost level of which anything is printed; of the innermost at all where nothing is. */
+    private int deepestPrinted() {
+        int depth = plan.levels().size();
+        while (depth > 0 && isUnprinted(plan.levels().get(depth - 1).definition())) {
+            depth--;
+        }
+        return depth > 0 ? depth : Math.max(1, plan.levels().size());
+    }
+
+    private static boolean isUnprinted(Report.Level level) {
+        return level.header() == Report.Header.NONE && level.footer() == Report.Footer.NONE;
     }
 
     private void head(CSVPrinter csv) throws IOException {

@@ -199,25 +199,16 @@ public record Report(
 
         /** The same level in another order and with another limit. */
         public Level with(List<OrderTerm> otherOrder, Optional<Limit> otherLimit) {
-            return changed(otherOrder, otherLimit, header, footer, off);
+            return changed(otherOrder, otherLimit, header, footer);
         }
 
         /** The same level with its groups opened and closed in another way. */
         public Level standing(Header otherHeader, Footer otherFooter) {
-            return changed(order, limit, otherHeader, otherFooter, off);
-        }
-
-        /** The same level, kept but not applied. */
-        public Level switchedOff() {
-            return changed(order, limit, header, footer, Optional.of(true));
+            return changed(order, limit, otherHeader, otherFooter);
         }
 
         private Level changed(
-                List<OrderTerm> otherOrder,
-                Optional<Limit> otherLimit,
-                Header otherHeader,
-                Footer otherFooter,
-                Optional<Boolean> otherOff) {
+                List<OrderTerm> otherOrder, Optional<Limit> otherLimit, Header otherHeader, Footer otherFooter) {
             return new Level(
                     id,
                     name,
@@ -235,7 +226,7 @@ public record Report(
                     otherFooter,
                     footerText,
                     newPage,
-                    otherOff);
+                    off);
         }
     }
 
@@ -250,10 +241,10 @@ public record Report(
     public record NumberClass(Optional<String> upTo, Optional<String> label) {}
 
     /**
-     * How many siblings, or rows, are shown.
+     * How many siblings are shown.
      *
      * @param keep which end of the order by {@code by} is kept
-     * @param by aggregate that is compared; for rows, which are taken in their order, there is none
+     * @param by aggregate that is compared
      * @param count how many are kept
      * @param percent how many of a hundred are kept, rounded up, where there is no count
      * @param others whether one group more, last, stands for all that are not kept

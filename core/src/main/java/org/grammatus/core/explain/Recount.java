@@ -26,10 +26,13 @@ import org.grammatus.core.value.Scalar;
  */
 final class Recount {
 
+    /** Reading more rows than this one by one takes too long for an answer that somebody waits for. */
+    private static final int MOST_ROWS = 300_000;
+
     private Recount() {}
 
     /**
-     * The figure of a single sum, count, average, smallest or largest, recounted; none for others.
+     * The figure of a single sum, count or average, recounted; none for others, and none of very many rows.
      *
      * @param node the group
      */
@@ -37,7 +40,8 @@ final class Recount {
         boolean plain =
                 total.shown() == Report.Shown.VALUE && total.comparison().isEmpty();
         boolean rounded = grouped.plan().block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
-        return plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
+        boolean few = grouped.kept().rows().length <= MOST_ROWS;
+        return few && plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
                 ? of(grouped, aggregate, grouped.behind().rows(node, depth))
                 : Optional.empty();
     }

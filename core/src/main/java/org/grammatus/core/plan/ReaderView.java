@@ -24,7 +24,7 @@ import org.grammatus.core.value.Type;
  * @param only groups that rows must lie in; all of them must hold
  * @param widths widths of columns, the last one for a column holds
  * @param whole ids of levels of which every group is shown, whatever limit they have
- * @param downTo id of the innermost level that is shown; none shows all levels, and the rows where the report prints them
+ * @param downTo id of the innermost level that is printed; none prints all levels, and the rows where the report prints them
  */
 public record ReaderView(
         List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
@@ -96,7 +96,7 @@ public record ReaderView(
             Report.Level level = block.levels().get(i);
             Report.Level seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
             Report.Level ordered = ordered(seen, plan);
-            levels.add(i < last ? ordered : i == last ? innermost(ordered) : ordered.switchedOff());
+            levels.add(i < last ? ordered : i == last ? innermost(ordered) : unprinted(ordered));
         }
         Report.Rows rows = new Report.Rows(
                 block.rows().shown() && downTo.isEmpty(),
@@ -130,6 +130,11 @@ public record ReaderView(
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
     private static Report.Level innermost(Report.Level level) {
         return level.header() == Report.Header.LINE ? level : level.standing(Report.Header.NONE, Report.Footer.TOTALS);
+    }
+
+    /** What is folded away still groups and chooses, so that the figures around it stay the same. */
+    private static Report.Level unprinted(Report.Level level) {
+        return level.standing(Report.Header.NONE, Report.Footer.NONE);
     }
 
     private static Report.Filter filter(String id, String where) {

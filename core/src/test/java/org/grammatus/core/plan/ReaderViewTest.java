@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.Samples;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
@@ -141,15 +143,43 @@ class ReaderViewTest {
                 .hasMessageContaining("the report has no column \"nowhere\"; set the width of one of its own");
     }
 
+    private static List<String> printed(Report report) {
+        Bands bands = Bands.of(ROWS.grouped(report, Answers.NONE));
+        Printed printed = new Printed(bands.grouped());
+        List<String> lines = new ArrayList<>();
+        for (int band = 0; band < bands.size(); band++) {
+            if (bands.kind(band) == BandKind.GROUP_FOOTER || bands.kind(band) == BandKind.REPORT_FOOTER) {
+                lines.add(printed.totalName(bands.node(band)) + " " + printed.total(0, bands.node(band)));
+            } else {
+                lines.add(bands.kind(band).name());
+            }
+        }
+        return lines;
+    }
+
     @Test
     void levelsFoldToOneLineAGroup() {
         ReaderView folded = new ReaderView(List.of(), List.of(), List.of(), List.of(), Optional.of("region"));
-        assertThat(labels(Samples.report(), folded)).containsExactly("Lakeside", "Upland", "(none)");
         Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
-        Report.Block block = folded.applied(plan).blocks().getFirst();
-        assertThat(block.rows().shown()).isFalse();
-        assertThat(block.levels().getFirst().header()).isEqualTo(Report.Header.NONE);
-        assertThat(block.levels().getFirst().footer()).isEqualTo(Report.Footer.TOTALS);
+        assertThat(printed(folded.applied(plan)))
+                .containsExactly(
+                        "REPORT_HEADER",
+                        "Lakeside total 30.00",
+                        "Upland total 25.00",
+                        "(none) total 1.00",
+                        "Grand total 56.00");
+    }
+
+    /** Orders that are left out stay so where orders are folded away: a fold changes no figure. */
+    @Test
+    void foldingChangesNoFigure() {
+        Report chosen = Definitions.readReport(Samples.REPORT.replaceFirst(
+                "\"key\": \"order_number\",", "\"key\": \"order_number\", \"having\": \"SUM(net) > 15\","));
+        ReaderView folded = new ReaderView(List.of(), List.of(), List.of(), List.of(), Optional.of("region"));
+        Plan plan = Planner.plan(chosen, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        assertThat(printed(folded.applied(plan)))
+                .containsExactly("REPORT_HEADER", "Upland total 25.00", "Lakeside total 20.00", "Grand total 45.00");
+        assertThat(printed(chosen)).contains("Upland total 25.00", "Lakeside total 20.00", "Grand total 45.00");
     }
 
     @Test
