@@ -3,9 +3,9 @@ package org.grammatus.core.group;
 import org.grammatus.core.problem.Problem;
 
 /**
- * Groups of a level that are not shown by themselves.
+ * Groups of a level, or rows, that are not shown by themselves.
  *
- * @param level what the level is called
+ * @param level what the level or the rows are called
  * @param pointer where it stands in the definition
  * @param groups how many are not shown
  * @param of how many there are
@@ -18,7 +18,9 @@ public record LeftOut(String level, String pointer, int groups, int of, Why why,
         CONDITION("do not meet its condition"),
         NOT_AMONG_LARGEST("are not among the largest"),
         NOT_AMONG_SMALLEST("are not among the smallest"),
-        AMONG_OTHERS("stand together as others");
+        AMONG_OTHERS("stand together as others"),
+        /** Rows beyond those that each group shows. */
+        BEYOND_LIMIT("are beyond the limit of each group");
 
         private final String words;
 
@@ -34,7 +36,7 @@ public record LeftOut(String level, String pointer, int groups, int of, Why why,
 
     Problem notice() {
         String totals = !isHidden() ? "" : covered ? "; totals cover them" : "; totals leave them out";
-        return Problem.notice(
-                pointer, groups + " of " + of + " groups of level \"" + level + "\" " + why.words + totals);
+        String what = why == Why.BEYOND_LIMIT ? level : "groups of level \"" + level + "\"";
+        return Problem.notice(pointer, groups + " of " + of + " " + what + " " + why.words + totals);
     }
 }

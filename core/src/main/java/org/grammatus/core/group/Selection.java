@@ -82,7 +82,7 @@ final class Selection {
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
     private void limitRows() {
         Optional<Integer> limit = plan.block().rows().limit();
-        if (limit.isEmpty() || coversEverything()) {
+        if (limit.isEmpty()) {
             return;
         }
         Figures figures = new Figures(plan, nodes, new Faults());
@@ -95,8 +95,14 @@ final class Selection {
                 left.set(ordered[i]);
             }
         }
-        if (left.cardinality() < ordered.length) {
-            regroup(left, nodes.folding());
+        int out = ordered.length - left.cardinality();
+        if (out > 0) {
+            String lines = plan.dataset().table(DatasetModel.GRAIN).noun().other();
+            leftOut.add(new LeftOut(
+                    lines, "/blocks/0/rows/limit", out, ordered.length, LeftOut.Why.BEYOND_LIMIT, coversEverything()));
+            if (!coversEverything()) {
+                regroup(left, nodes.folding());
+            }
         }
     }
 

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -155,6 +157,25 @@ class SelectionTest {
                 .containsExactly("all | 20.00 | 12.00", "  Upland | 15.00 | 3.00", "  Others (1) | 5.00 | 9.00");
         assertThat(TreeText.of(grouped(levels, "\"totalsCover\": \"everything\",")))
                 .containsExactly("all | 66.00 | 24.00", "  Upland | 15.00 | 3.00", "  Others (1) | 5.00 | 9.00");
+    }
+
+    @Test
+    void theFirstRowsOfEachGroupAndWhatIsSaidOfTheRest() {
+        String limited =
+                Samples.REPORT.replace("\"rows\": {\"shown\": true,", "\"rows\": {\"shown\": true, \"limit\": 1,");
+        Grouped shown = sales().grouped(Definitions.readReport(limited), Answers.NONE);
+        assertThat(shown.rows()).hasSize(5);
+        assertThat(TreeText.of(shown).getFirst()).isEqualTo("all | 53.00 | 24.00");
+        assertThat(new Printed(shown).leftOutInWords()).isEqualTo("lines: 2 of 7 not shown, nor in the totals");
+        Grouped everything = sales().grouped(
+                        Definitions.readReport(
+                                limited.replace("\"counts\"", "\"totalsCover\": \"everything\", \"counts\"")),
+                        Answers.NONE);
+        assertThat(everything.rows()).hasSize(5);
+        assertThat(TreeText.of(everything).getFirst()).isEqualTo("all | 66.00 | 24.00");
+        assertThat(everything.notices())
+                .extracting(Problem::message)
+                .contains("2 of 7 lines are beyond the limit of each group; totals cover them");
     }
 
     @Test
