@@ -52,6 +52,8 @@ export function partOf(hit: Hit, page: PageView, report: Report): Part {
         : hit.column
           ? { kind: 'column', id: hit.column }
           : { kind: 'rows', id: '' }
+    case 'OTHER_ROWS':
+      return { kind: 'rows', id: '' }
     case 'HEADING':
     case 'TOTALS':
       return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'level', id: level ?? '' }

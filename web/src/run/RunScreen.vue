@@ -217,6 +217,8 @@ function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
     why.value = { place, total: hit.part }
   } else if (isGroup(sheet, hit)) {
     void offerGroup(place, event)
+  } else if (hit.band.role === 'OTHER_ROWS') {
+    void offerGroup(place, event, undefined, otherRows(sheet, hit))
   }
 }
 
@@ -225,7 +227,8 @@ function onMenu(sheet: PageView, hit: Hit, event: MouseEvent) {
     menuTarget.value = { kind: 'column', column: hit.column }
     readerMenu.value?.show(event)
   } else {
-    void offerGroup(sheet.nodes[hit.node]!.place, event, isTotal(sheet, hit) ? hit.part : undefined)
+    const total = isTotal(sheet, hit) ? hit.part : undefined
+    void offerGroup(sheet.nodes[hit.node]!.place, event, total, otherRows(sheet, hit))
   }
 }
 
@@ -234,7 +237,7 @@ function openRows(place: number) {
   rowsPlace.value = place
 }
 
-const opens = (hit: Hit) => ['ROW', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)
+const opens = (hit: Hit) => ['ROW', 'OTHER_ROWS', 'TOTALS', 'GRAND_TOTAL', 'HEADING'].includes(hit.band.role)
 const double = useDoubleClick(openRows)
 
 function onOpen(sheet: PageView, hit: Hit) {
@@ -243,10 +246,19 @@ function onOpen(sheet: PageView, hit: Hit) {
   }
 }
 
-async function offerGroup(place: number, event: MouseEvent, total?: string) {
+/** Id of the table whose rows a line of other rows stands for. */
+function otherRows(sheet: PageView, hit: Hit): string | undefined {
+  const name = hit.band.role === 'OTHER_ROWS' ? hit.band.cells[0] : undefined
+  return name && name.id >= 0 ? sheet.ids[name.id] : undefined
+}
+
+async function offerGroup(place: number, event: MouseEvent, total?: string, rows?: string) {
   const path = await api.path(run.value!.id, place).catch(() => [])
   path.forEach((step) => levelNames.set(step.level, step.name))
-  menuTarget.value = { kind: 'group', path, place, total }
+  if (rows) {
+    levelNames.set(rows, words.why.row)
+  }
+  menuTarget.value = { kind: 'group', path, place, total, otherRows: rows }
   await nextTick()
   readerMenu.value?.show(event)
 }

@@ -2,9 +2,10 @@ import { computed, shallowRef } from 'vue'
 import type { PathStep } from '@/api/client'
 import { words } from '@/words'
 
-/** What a reader points at: a heading, or a group and perhaps a figure of it. */
+/** What a reader points at: a heading, or a group and perhaps a figure of it, or what stands for its other rows. */
 export type Target =
-  { kind: 'column'; column: string } | { kind: 'group'; path: PathStep[]; place: number; total?: string }
+  | { kind: 'column'; column: string }
+  | { kind: 'group'; path: PathStep[]; place: number; total?: string; otherRows?: string }
 
 /** What can be done to it, as the screen does it. */
 export interface ReaderActions {
@@ -38,11 +39,12 @@ export function useReaderMenu(act: ReaderActions) {
     ]
   }
 
-  function ofGroup(path: PathStep[], place: number, total?: string) {
+  function ofGroup(path: PathStep[], place: number, total?: string, otherRows?: string) {
     const last = path.at(-1)
     const ofOthers = last?.others
       ? [{ label: words.why.showAll(last.name), command: () => act.showAll(last.level) }]
       : []
+    const ofRows = otherRows ? [{ label: words.why.showAllRows, command: () => act.showAll(otherRows) }] : []
     const folding =
       last && !last.others ? [{ label: words.why.fold(last.name), command: () => act.fold(last.level) }] : []
     const unfolding = act.isFolded() ? [{ label: words.why.unfold, command: () => act.fold(undefined) }] : []
@@ -69,6 +71,7 @@ export function useReaderMenu(act: ReaderActions) {
       ...narrowing,
       ...everywhere,
       ...ofOthers,
+      ...ofRows,
       ...folding,
       ...unfolding,
       ...order,
@@ -81,7 +84,7 @@ export function useReaderMenu(act: ReaderActions) {
     if (!at) {
       return []
     }
-    return at.kind === 'column' ? ofColumn(at.column) : ofGroup(at.path, at.place, at.total)
+    return at.kind === 'column' ? ofColumn(at.column) : ofGroup(at.path, at.place, at.total, at.otherRows)
   })
   return { target, items }
 }

@@ -25,6 +25,8 @@ export const why = {
   onlyPath: (path: string) => `Only ${path}`,
   onlyValue: (value: string) => `${value} wherever it stands`,
   showAll: (level: string) => `Show every ${level} here and elsewhere`,
+  showAllRows: 'Show every row here and elsewhere',
+  row: 'row',
   fold: (level: string) => `Nothing inside ${level}`,
   unfold: 'Everything inside again',
   foldedTo: 'Nothing is shown inside',

@@ -85,9 +85,13 @@ export function showRows(report: Report, shown: boolean): Report {
 }
 
 /** How many rows, from the first, are kept in each group; none keeps all. */
-export function limitRows(report: Report, limit: number | null): Report {
-  const { rows } = block(report)
-  return withBlock(report, { rows: stripped({ ...rows, limit: limit ?? undefined }) })
+export type Rows = ReturnType<typeof block>['rows']
+export type RowLimits = Partial<Pick<Rows, 'limit' | 'percent' | 'others'>>
+
+/** Shows so many rows of each group; of no limits, all of them. */
+export function limitRows(report: Report, limits: RowLimits): Report {
+  const { shown, order } = block(report).rows
+  return withBlock(report, { rows: stripped({ shown, order, ...limits }) })
 }
 
 /** The column in which a level printed as lines says what its groups are called. */

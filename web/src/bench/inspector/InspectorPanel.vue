@@ -3,12 +3,11 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import ColumnInspector from './ColumnInspector.vue'
 import FilterInspector from './FilterInspector.vue'
-import InputNumber from 'primevue/inputnumber'
-import InspectorField from './InspectorField.vue'
 import HighlightInspector from './HighlightInspector.vue'
 import LevelInspector from './LevelInspector.vue'
 import OrderEditor from './OrderEditor.vue'
 import PageInspector from './PageInspector.vue'
+import ShownRows from './ShownRows.vue'
 import PromptInspector from './PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
 import TotalInspector from './TotalInspector.vue'
@@ -125,20 +124,10 @@ const on = {
       <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
       <template v-else-if="part.kind === 'rows'">
         <OrderEditor :report="report" :dataset="dataset" v-bind="on" />
-        <InspectorField :label="text.mostRows">
-          <InputNumber
-            :aria-label="text.mostRows"
-            :model-value="parts.rows.limit ?? null"
-            :placeholder="text.everyOne"
-            :min="1"
-            :max="1000000"
-            size="small"
-            fluid
-            @update:model-value="
-              (limit: number | null) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limit))
-            "
-          />
-        </InspectorField>
+        <ShownRows
+          :rows="parts.rows"
+          @change="(limits) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limits))"
+        />
       </template>
       <ReportInspector v-else :report="report" :dataset="dataset" v-bind="on" />
       <slot />

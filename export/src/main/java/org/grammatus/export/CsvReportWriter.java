@@ -61,6 +61,7 @@ final class CsvReportWriter implements ReportWriter {
             if (plan.printsRows()) {
                 if (innermost) {
                     rows(csv, node, place);
+                    otherRows(csv, node);
                 }
             } else if (depth == deepest || innermost && depth > 0 && depth < deepest) {
                 group(csv, node, depth);
@@ -110,6 +111,26 @@ final class CsvReportWriter implements ReportWriter {
             }
             csv.printRecord(record);
         }
+    }
+
+    /** The line of other rows: what it says in the first column that has no figure, and its figures. */
+    private void otherRows(CSVPrinter csv, int node) throws IOException {
+        if (grouped.otherRows().isEmpty() || grouped.otherRows().get().counts()[node] == 0) {
+            return;
+        }
+        List<String> record = labels(node);
+        String name = printed.otherRowsName(node);
+        for (int c = 0; c < plan.columns().size(); c++) {
+            Optional<Integer> total = printed.otherRowsTotalAt(c);
+            if (total.isPresent()) {
+                record.add(value(
+                        grouped.otherRows().get().totals().get(total.get()).orElseThrow(), node));
+            } else {
+                record.add(name);
+                name = "";
+            }
+        }
+        csv.printRecord(record);
     }
 
     private void group(CSVPrinter csv, int node, int depth) throws IOException {

@@ -9,6 +9,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.group.OtherRows;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -139,6 +140,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeEndArray();
         } else if (!rowValues.isEmpty()) {
             rows(place);
+            otherRows(node);
         }
         json.writeEndObject();
         return next;
@@ -168,6 +170,24 @@ final class JsonReportWriter implements ReportWriter {
             json.writeName(column.id());
             value(cells.get(c), within);
         }
+        json.writeEndObject();
+    }
+
+    private void otherRows(int node) {
+        if (grouped.otherRows().isEmpty() || grouped.otherRows().get().counts()[node] == 0) {
+            return;
+        }
+        OtherRows others = grouped.otherRows().get();
+        json.writeObjectPropertyStart("otherRows");
+        json.writeNumberProperty("count", others.counts()[node]);
+        json.writeObjectPropertyStart("totals");
+        for (int t = 0; t < others.totals().size(); t++) {
+            if (others.totals().get(t).isPresent()) {
+                json.writeName(grouped.plan().totals().get(t).definition().id());
+                value(others.totals().get(t).get(), node);
+            }
+        }
+        json.writeEndObject();
         json.writeEndObject();
     }
 

@@ -8,6 +8,8 @@ public enum BandKind {
     /** A group as one line in the columns. */
     GROUP_LINE,
     DETAIL,
+    /** The rows of a group that are not printed by themselves, as one line. */
+    OTHER_ROWS,
     /** Stands where there are no rows. */
     EMPTY,
     GROUP_FOOTER,
@@ -15,7 +17,7 @@ public enum BandKind {
 
     /** Whether the band is a row: what headings introduce and footers sum up. */
     public boolean isRow() {
-        return this == GROUP_LINE || this == DETAIL || this == EMPTY;
+        return this == GROUP_LINE || this == DETAIL || this == OTHER_ROWS || this == EMPTY;
     }
 
     public boolean isHeading() {

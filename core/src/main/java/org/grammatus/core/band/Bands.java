@@ -70,6 +70,9 @@ public final class Bands {
             for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
                 add(BandKind.DETAIL, node, grouped.rows()[i]);
             }
+            if (grouped.otherRows().filter(rows -> rows.counts()[node] > 0).isPresent()) {
+                add(BandKind.OTHER_ROWS, node, NO_ROW);
+            }
         }
     }
 

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
@@ -240,6 +241,30 @@ public final class Printed {
         return plan.prompts().stream()
                 .map(prompt -> prompt.prompt().label() + ": " + prompt.inWords(locale))
                 .collect(Collectors.joining(" · "));
+    }
+
+    /** What the rows of a group that are not printed by themselves are called. */
+    public String otherRowsName(int node) {
+        long count = grouped.otherRows().orElseThrow().counts()[node];
+        return Words.otherRows(
+                counts.format(count),
+                plan.dataset().table(DatasetModel.GRAIN).noun().of(count));
+    }
+
+    /** The total that the line of other rows shows in a column: the first one there that is an aggregate by itself. */
+    public Optional<Integer> otherRowsTotalAt(int column) {
+        List<Optional<Column>> known = grouped.otherRows().orElseThrow().totals();
+        return IntStream.range(0, known.size())
+                .filter(total -> plan.totals().get(total).column() == column)
+                .filter(total -> known.get(total).isPresent())
+                .boxed()
+                .findFirst();
+    }
+
+    /** A figure of the line of other rows. */
+    public String otherRowsTotal(int total, int node) {
+        Column values = grouped.otherRows().orElseThrow().totals().get(total).orElseThrow();
+        return totalFormats.get(total).format(values, node);
     }
 
     /** What is not shown, as it stands on the page: "Apiary: 12 of 20 not shown, nor in the totals". */

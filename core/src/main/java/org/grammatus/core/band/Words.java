@@ -39,6 +39,11 @@ public final class Words {
         return "Others (" + count + ")";
     }
 
+    /** What stands for the rows of a group that are not printed: "12 other lines". */
+    public static String otherRows(String count, String noun) {
+        return count + " other " + noun;
+    }
+
     /** The sign beside a marked row, which tells it apart without colour. */
     public static String sign(Report.Look look) {
         return switch (look) {

@@ -123,8 +123,7 @@ public record Renaming(String from, String to) {
                 b.rounding(),
                 b.counts(),
                 b.highlights().stream().map(this::highlight).toList(),
-                new Report.Rows(
-                        b.rows().shown(), terms(b.rows().order()), b.rows().limit()));
+                b.rows().with(b.rows().shown(), terms(b.rows().order())));
     }
 
     private Report.Level level(Report.Level l) {

@@ -72,7 +72,7 @@ final class References {
         ids(pointer + "/columns", block.columns(), Report.Column::id);
         ids(pointer + "/totals", block.totals(), Report.Total::id);
         ids(pointer + "/highlights", block.highlights(), Report.Highlight::id);
-        ids(pointer + "/rows/order", block.rows().order(), Report.OrderTerm::id);
+        rows(pointer + "/rows", block.rows());
         for (int i = 0; i < block.levels().size(); i++) {
             level(pointer + "/levels/" + i, block.levels().get(i));
         }
@@ -107,6 +107,16 @@ final class References {
         }
         if (level.bucket().isPresent() || level.classes().isPresent()) {
             unused(pointer + "/listed", level.listed(), "buckets and classes stand in their own order");
+        }
+    }
+
+    private void rows(String pointer, Report.Rows rows) {
+        ids(pointer + "/order", rows.order(), Report.OrderTerm::id);
+        if (rows.limit().isPresent()) {
+            unused(pointer + "/percent", rows.percent(), "rows are limited by \"limit\" or \"percent\", not by both");
+        }
+        if (!rows.limited()) {
+            unused(pointer + "/others", rows.others(), "there are no other rows without \"limit\" or \"percent\"");
         }
     }
 

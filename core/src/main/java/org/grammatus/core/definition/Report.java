@@ -344,10 +344,37 @@ public record Report(
      * Whether the rows themselves are printed, and their order.
      *
      * @param limit how many rows, from the first, are kept in each group of the last level
+     * @param percent how many of a hundred are kept, rounded up, where there is no such limit
+     * @param others whether one line more, last, stands for the rows of the group that are not kept
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"shown", "order", "limit"})
-    public record Rows(boolean shown, List<OrderTerm> order, Optional<Integer> limit) {}
+    @JsonPropertyOrder({"shown", "order", "limit", "percent", "others"})
+    public record Rows(
+            boolean shown,
+            List<OrderTerm> order,
+            Optional<Integer> limit,
+            Optional<Integer> percent,
+            Optional<Boolean> others) {
+
+        public boolean limited() {
+            return limit.isPresent() || percent.isPresent();
+        }
+
+        /** Whether the rows that are not kept stand together. */
+        public boolean standTogether() {
+            return limited() && others.orElse(false);
+        }
+
+        /** The same rows without a limit. */
+        public Rows whole() {
+            return new Rows(shown, order, Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** The same rows in another order, printed or not. */
+        public Rows with(boolean otherShown, List<OrderTerm> otherOrder) {
+            return new Rows(otherShown, otherOrder, limit, percent, others);
+        }
+    }
 
     /**
      * The paper. Margins in millimetres.

@@ -24,6 +24,7 @@ import org.grammatus.core.table.Star;
  * @param rowStart by place: where the node's rows start in {@code rows}; one more than places at the end
  * @param repeats by the plan's columns: the rows, by number at the grain, in which a coarser measure has been printed above
  * @param texts by depth: the values in its headings' and footers' texts
+ * @param otherRows the rows that stand together as the last line of their groups
  * @param others by node that stands for several groups: for how many
  * @param blank the nodes beside which nothing is printed: groups without rows, where their level asks for it
  * @param leftOut the groups that are not shown by themselves
@@ -44,6 +45,7 @@ public record Grouped(
         int[] rowStart,
         List<BitSet> repeats,
         List<GroupTexts> texts,
+        Optional<OtherRows> otherRows,
         Map<Integer, Integer> others,
         BitSet blank,
         List<LeftOut> leftOut,

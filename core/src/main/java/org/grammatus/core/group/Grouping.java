@@ -106,6 +106,7 @@ public final class Grouping {
                         .map(column -> Repeats.of(column, star, rows, rowStart))
                         .toList(),
                 IntStream.range(0, depths).mapToObj(this::texts).toList(),
+                otherRows(tree),
                 others,
                 blank(),
                 List.copyOf(selection.leftOutOfReport()),
@@ -262,22 +263,32 @@ public final class Grouping {
     /** Those of the ordered rows that are printed: in groups that are shown, and within the limit of rows. */
     private int[] printed(GroupTree tree, int[] ordered) {
         int deepest = nodes.depths() - 1;
-        Optional<Integer> limit = plan.block().rows().limit();
-        if (limit.isEmpty() && !nodes.hasFolded(deepest)) {
+        if (selection.unprinted().isEmpty() && !nodes.hasFolded(deepest)) {
             return ordered;
         }
         int[] nodeOf = nodes.nodes(deepest, DatasetModel.GRAIN, ordered);
-        int[] taken = new int[nodes.nodeCount()];
-        int most = limit.orElse(Integer.MAX_VALUE);
         IntList printed = new IntList();
         for (int i = 0; i < ordered.length; i++) {
-            int node = nodeOf[i];
-            boolean standsAlone = nodes.fateWithin(deepest, node - nodes.first(deepest)) == Fate.SHOWN;
-            if (tree.isShown(node) && standsAlone && taken[node]++ < most) {
+            if (standsAlone(tree, nodeOf[i]) && !selection.unprinted().get(ordered[i])) {
                 printed.add(ordered[i]);
             }
         }
         return printed.toArray();
+    }
+
+    /** Whether a group of the last level is shown by itself, so that its rows can be. */
+    private boolean standsAlone(GroupTree tree, int node) {
+        int deepest = nodes.depths() - 1;
+        return tree.isShown(node) && nodes.fateWithin(deepest, node - nodes.first(deepest)) == Fate.SHOWN;
+    }
+
+    private Optional<OtherRows> otherRows(GroupTree tree) {
+        boolean any = plan.printsRows()
+                && plan.block().rows().standTogether()
+                && !selection.unprinted().isEmpty();
+        return any
+                ? Optional.of(OtherRows.of(figures, selection.unprinted(), node -> standsAlone(tree, node)))
+                : Optional.empty();
     }
 
     /**

@@ -20,7 +20,9 @@ public record LeftOut(String level, String pointer, int groups, int of, Why why,
         NOT_AMONG_SMALLEST("are not among the smallest"),
         AMONG_OTHERS("stand together as others"),
         /** Rows beyond those that each group shows. */
-        BEYOND_LIMIT("are beyond the limit of each group");
+        BEYOND_LIMIT("are beyond the limit of each group"),
+        /** Rows beyond those that each group shows, as one line. */
+        OTHER_ROWS("stand together as others");
 
         private final String words;
 
@@ -31,12 +33,12 @@ public record LeftOut(String level, String pointer, int groups, int of, Why why,
 
     /** Whether they are not to be seen at all: others are. */
     public boolean isHidden() {
-        return why != Why.AMONG_OTHERS;
+        return why != Why.AMONG_OTHERS && why != Why.OTHER_ROWS;
     }
 
     Problem notice() {
         String totals = !isHidden() ? "" : covered ? "; totals cover them" : "; totals leave them out";
-        String what = why == Why.BEYOND_LIMIT ? level : "groups of level \"" + level + "\"";
+        String what = why == Why.BEYOND_LIMIT || why == Why.OTHER_ROWS ? level : "groups of level \"" + level + "\"";
         return Problem.notice(pointer, groups + " of " + of + " " + what + " " + why.words + totals);
     }
 }

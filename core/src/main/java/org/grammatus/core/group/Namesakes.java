@@ -24,6 +24,19 @@ final class Namesakes {
         return found;
     }
 
+    /** For each node of one tree its namesake in the other, both counted from the report; -1 where there is none. */
+    static int[] ofAll(Nodes in, Nodes of) {
+        int[][] within = of(in, of, of.depths() - 1);
+        int[] namesake = new int[of.nodeCount()];
+        for (int depth = 0; depth < within.length; depth++) {
+            for (int node = 0; node < within[depth].length; node++) {
+                int found = within[depth][node];
+                namesake[of.first(depth) + node] = found < 0 ? -1 : in.first(depth) + found;
+            }
+        }
+        return namesake;
+    }
+
     private static int[] at(int depth, Nodes in, Nodes of, int[] parents) {
         JointCodes codes = JointCodes.of(in.keys(depth), of.keys(depth));
         int fates = Fate.DROPPED + 1;

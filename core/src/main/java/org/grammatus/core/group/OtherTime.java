@@ -1,6 +1,5 @@
 package org.grammatus.core.group;
 
-import java.util.Arrays;
 import java.util.BitSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
@@ -36,7 +35,7 @@ final class OtherTime {
         KeptRows until = shift.until().isPresent() ? until(kept, star, shift) : kept;
         Nodes all = Nodes.of(plan, star, until, new Faults(), () -> false);
         Nodes theirs = selection.repeated(all, star);
-        return new OtherTime(new Figures(plan, theirs, new Faults()), namesakes(ours.nodes(), theirs));
+        return new OtherTime(new Figures(plan, theirs, new Faults()), Namesakes.ofAll(theirs, ours.nodes()));
     }
 
     /** The rows whose moved day is not after the last one that takes part. */
@@ -52,20 +51,6 @@ final class OtherTime {
             rows.set(row, day != Column.Longs.NULL && day < end);
         }
         return new KeptRows(rows.stream().toArray(), kept.afterEach());
-    }
-
-    private static int[] namesakes(Nodes ours, Nodes theirs) {
-        int deepest = ours.depths() - 1;
-        int[][] within = Namesakes.of(theirs, ours, deepest);
-        int[] namesake = new int[ours.nodeCount()];
-        Arrays.fill(namesake, -1);
-        for (int depth = 0; depth <= deepest; depth++) {
-            for (int node = 0; node < within[depth].length; node++) {
-                int found = within[depth][node];
-                namesake[ours.first(depth) + node] = found < 0 ? -1 : theirs.first(depth) + found;
-            }
-        }
-        return namesake;
     }
 
     /** An aggregate's figures at the other time, by node of the report. */

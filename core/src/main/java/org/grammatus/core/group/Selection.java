@@ -1,6 +1,7 @@
 package org.grammatus.core.group;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
@@ -37,6 +38,7 @@ final class Selection {
     private final BooleanSupplier cancelled;
     private final List<Choice> choices = new ArrayList<>();
     private final List<LeftOut> leftOut = new ArrayList<>();
+    private final BitSet unprinted = new BitSet();
     private Nodes nodes;
 
     private Selection(Plan plan, Star star, BooleanSupplier cancelled) {
@@ -71,6 +73,11 @@ final class Selection {
         return leftOut;
     }
 
+    /** Rows that totals take in and that are not printed, being beyond the limit of their group. */
+    BitSet unprinted() {
+        return unprinted;
+    }
+
     private boolean coversEverything() {
         return plan.block().cover() == Report.Cover.EVERYTHING;
     }
@@ -81,29 +88,48 @@ final class Selection {
 
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
     private void limitRows() {
-        Optional<Integer> limit = plan.block().rows().limit();
-        if (limit.isEmpty()) {
+        Report.Rows rows = plan.block().rows();
+        if (!rows.limited()) {
             return;
         }
-        Figures figures = new Figures(plan, nodes, new Faults());
-        int[] ordered = figures.values().orderedRows();
+        int all = nodes.kept().rows().length;
+        BitSet left = firstOfEachGroup(rows);
+        int out = all - left.cardinality();
+        if (out == 0) {
+            return;
+        }
+        boolean stand = rows.standTogether();
+        leftOut.add(new LeftOut(
+                plan.dataset().table(DatasetModel.GRAIN).noun().other(),
+                "/blocks/0/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
+                out,
+                all,
+                stand ? LeftOut.Why.OTHER_ROWS : LeftOut.Why.BEYOND_LIMIT,
+                coversEverything()));
+        if (stand || coversEverything()) {
+            for (int row : nodes.kept().rows()) {
+                unprinted.set(row, !left.get(row));
+            }
+        } else {
+            KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
+            nodes = Nodes.of(plan, star, kept, nodes.folding(), new Faults(), cancelled);
+        }
+    }
+
+    /** The rows within the limit of each group of the last level. */
+    private BitSet firstOfEachGroup(Report.Rows rows) {
+        int[] ordered = new Figures(plan, nodes, new Faults()).values().orderedRows();
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
-        int[] taken = new int[nodes.nodeCount()];
+        int[] room = new int[nodes.nodeCount()];
+        for (int node : nodeOf) {
+            room[node]++;
+        }
+        Arrays.setAll(room, node -> Plan.Limit.keptOf(room[node], rows.limit(), rows.percent()));
         BitSet left = new BitSet(star.rowCount());
         for (int i = 0; i < ordered.length; i++) {
-            if (taken[nodeOf[i]]++ < limit.get()) {
-                left.set(ordered[i]);
-            }
+            left.set(ordered[i], room[nodeOf[i]]-- > 0);
         }
-        int out = ordered.length - left.cardinality();
-        if (out > 0) {
-            String lines = plan.dataset().table(DatasetModel.GRAIN).noun().other();
-            leftOut.add(new LeftOut(
-                    lines, "/blocks/0/rows/limit", out, ordered.length, LeftOut.Why.BEYOND_LIMIT, coversEverything()));
-            if (!coversEverything()) {
-                regroup(left, nodes.folding());
-            }
-        }
+        return left;
     }
 
     private void keep(int depth) {
@@ -212,11 +238,6 @@ final class Selection {
         Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
         KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
         return Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
-    }
-
-    private void regroup(BitSet left, Folding folding) {
-        KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
-        nodes = Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
     }
 
     /**

@@ -184,9 +184,16 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                     boolean grand = plan.totals().get(t).places().containsKey(Plan.Total.REPORT_LEVEL);
                     TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
                     values(grouped.totals().get(t), printed.totalFormat(t), style);
+                    otherRows(t);
                 }
             }
             return widest;
+        }
+
+        private void otherRows(int total) {
+            grouped.otherRows()
+                    .flatMap(rows -> rows.totals().get(total))
+                    .ifPresent(figures -> values(figures, printed.totalFormat(total), TextStyle.CELL));
         }
 
         private void values(Column column, ValueFormat format, TextStyle style) {

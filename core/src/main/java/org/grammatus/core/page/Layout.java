@@ -118,7 +118,7 @@ final class Layout {
             case GROUP_FOOTER -> 150;
             case REPORT_FOOTER -> 400;
             case EMPTY -> 800;
-            case REPORT_HEADER, GROUP_LINE, DETAIL -> 0;
+            case REPORT_HEADER, GROUP_LINE, DETAIL, OTHER_ROWS -> 0;
         };
     }
 
@@ -129,6 +129,7 @@ final class Layout {
             case REPORT_HEADER -> reportHeaderHeight();
             case GROUP_HEADING -> headingHeight(node, false);
             case GROUP_LINE, DETAIL -> rowHeight(band);
+            case OTHER_ROWS -> otherRowsHeight(node);
             case EMPTY -> spaceAbove(kind, 0) + lineHeight(TextStyle.CELL) + 400;
             case GROUP_FOOTER, REPORT_FOOTER -> footerHeight(kind, node);
         };
@@ -193,6 +194,30 @@ final class Layout {
         return columns.wraps()[column]
                 ? lines(text, rowStyle(band), columns.widths()[column])
                 : List.of(TextStyle.CELL.face().printable(text));
+    }
+
+    /** What the line of other rows says, in the room before its first figure. */
+    List<String> otherRowsText(int node) {
+        int room = (otherRowsBelow() ? paper.right() : otherRowsLeft()) - columns.x()[0];
+        return lines(printed.otherRowsName(node), TextStyle.CELL, room);
+    }
+
+    /** Whether the figures of other rows stand on a line of their own, below what the line says. */
+    boolean otherRowsBelow() {
+        return otherRowsLeft() - columns.x()[0] < LEAST_NAME;
+    }
+
+    private int otherRowsLeft() {
+        return IntStream.range(0, plan.columns().size())
+                .filter(c -> printed.otherRowsTotalAt(c).isPresent())
+                .mapToObj(c -> columns.x()[c] - ColumnLayout.GAP / 2)
+                .findFirst()
+                .orElse(paper.right());
+    }
+
+    private int otherRowsHeight(int node) {
+        int lines = otherRowsText(node).size() + (otherRowsBelow() ? 1 : 0);
+        return lines * lineHeight(TextStyle.CELL) + 60;
     }
 
     /** The highlight that marks a row of the table, or {@link Marks#NONE}. */
@@ -316,7 +341,7 @@ final class Layout {
         List<Integer> open = new ArrayList<>();
         BandKind kind = bands.kind(band);
         int node = bands.node(band);
-        boolean inside = kind == BandKind.DETAIL || kind == BandKind.GROUP_FOOTER;
+        boolean inside = kind == BandKind.DETAIL || kind == BandKind.OTHER_ROWS || kind == BandKind.GROUP_FOOTER;
         GroupTree tree = bands.grouped().tree();
         for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
             if (plan.levels().get(depth(n) - 1).definition().header() == Report.Header.HEADING) {

@@ -65,6 +65,8 @@ public record Page(
         COLUMN_HEADINGS,
         HEADING,
         ROW,
+        /** The rows of a group that are not printed by themselves, as one line. */
+        OTHER_ROWS,
         TOTALS,
         GRAND_TOTAL,
         PAGE_FOOTER

@@ -129,6 +129,7 @@ final class PageBuilder {
         switch (kind) {
             case GROUP_HEADING -> heading(node, false);
             case GROUP_LINE, DETAIL -> row(band);
+            case OTHER_ROWS -> otherRows(node);
             case EMPTY -> empty();
             case GROUP_FOOTER, REPORT_FOOTER -> footer(kind, node);
             case REPORT_HEADER -> throw new IllegalStateException("A report header comes first");
@@ -312,6 +313,30 @@ final class PageBuilder {
         return false;
     }
 
+    private void otherRows(int node) {
+        int top = y;
+        int first = cells.size();
+        TextStyle style = TextStyle.CELL;
+        for (String line : layout.otherRowsText(node)) {
+            y += layout.lineHeight(style);
+            String id = plan.block().id();
+            text(line, style, layout.columns().x()[0], y - layout.size(style) / 4, node, id);
+        }
+        y += layout.otherRowsBelow() ? layout.lineHeight(style) : 0;
+        int baseline = layout.otherRowsBelow()
+                ? y - layout.size(style) / 4
+                : top + layout.lineHeight(style) - layout.size(style) / 4;
+        for (int c = 0; c < plan.columns().size(); c++) {
+            int column = c;
+            printed.otherRowsTotalAt(c)
+                    .ifPresent(total ->
+                            columnText(printed.otherRowsTotal(total, node), style, column, baseline, node, ""));
+        }
+        y += 60;
+        box(BandRole.OTHER_ROWS, top, node, first);
+        feed(node, top, y);
+    }
+
     private void empty() {
         int top = y;
         int first = cells.size();
@@ -409,8 +434,9 @@ final class PageBuilder {
             case END -> columns.right(column) - width;
         };
         boolean end = align == Report.Align.END;
+        int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
         cells.add(new Page.Cell(
-                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), index(ids, id), end));
+                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
     }
 
     /** Puts a text in its place and returns its width. */

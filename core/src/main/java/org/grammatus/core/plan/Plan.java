@@ -130,11 +130,17 @@ public record Plan(
 
         /** How many of so many siblings are kept: a share of a hundred is rounded up. */
         public int keptOf(int siblings) {
-            return definition
-                    .count()
-                    .map(count -> Math.min(count, siblings))
-                    .orElseGet(() -> Math.toIntExact(
-                            Math.ceilDiv((long) definition.percent().orElseThrow() * siblings, HUNDRED)));
+            return keptOf(siblings, definition.count(), definition.percent());
+        }
+
+        /**
+         * How many of so many are kept.
+         *
+         * @param percent counts where there is no count
+         */
+        public static int keptOf(int all, Optional<Integer> count, Optional<Integer> percent) {
+            return count.map(most -> Math.min(most, all))
+                    .orElseGet(() -> Math.toIntExact(Math.ceilDiv((long) percent.orElseThrow() * all, HUNDRED)));
         }
 
         public boolean others() {

@@ -23,7 +23,7 @@ import org.grammatus.core.value.Type;
  * @param order columns to order by, first one first
  * @param only groups that rows must lie in; all of them must hold
  * @param widths widths of columns, the last one for a column holds
- * @param whole ids of levels of which every group is shown, whatever limit they have
+ * @param whole ids of levels of which every group is shown, whatever limit they have; the block's id for its rows
  * @param downTo id of the innermost level that is printed; none prints all levels, and the rows where the report prints them
  */
 public record ReaderView(
@@ -91,17 +91,16 @@ public record ReaderView(
         int last = downTo.map(id -> block.levels()
                         .indexOf(level(plan, id, "/view/downTo", "show").definition()))
                 .orElse(Integer.MAX_VALUE);
-        whole.forEach(id -> level(plan, id, "/view/whole", "show all groups of"));
+        whole.stream()
+                .filter(id -> !id.equals(block.id()))
+                .forEach(id -> level(plan, id, "/view/whole", "show all groups of"));
         for (int i = 0; i < block.levels().size(); i++) {
             Report.Level level = block.levels().get(i);
             Report.Level seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
             Report.Level ordered = ordered(seen, plan);
             levels.add(i < last ? ordered : i == last ? innermost(ordered) : unprinted(ordered));
         }
-        Report.Rows rows = new Report.Rows(
-                block.rows().shown() && downTo.isEmpty(),
-                rowOrder(plan),
-                block.rows().limit());
+        Report.Rows rows = block.rows().with(block.rows().shown() && downTo.isEmpty(), rowOrder(plan));
         Report.Block viewed = new Report.Block(
                 block.id(),
                 block.kind(),
@@ -112,7 +111,7 @@ public record ReaderView(
                 block.rounding(),
                 block.counts(),
                 block.highlights(),
-                rows);
+                whole.contains(block.id()) ? rows.whole() : rows);
         return new Report(
                 report.format(),
                 report.version(),

@@ -3,8 +3,12 @@ package org.grammatus.core.group;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
+import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.problem.Problem;
@@ -176,6 +180,43 @@ class SelectionTest {
         assertThat(everything.notices())
                 .extracting(Problem::message)
                 .contains("2 of 7 lines are beyond the limit of each group; totals cover them");
+    }
+
+    @Test
+    void theOtherRowsOfAGroupAsOneLineThatTotalsTakeIn() {
+        Grouped half = limited("\"percent\": 50, \"others\": true");
+        // Of two rows one is kept, of one the one: half is rounded up.
+        assertThat(half.rows()).hasSize(5);
+        assertThat(TreeText.of(half).getFirst()).isEqualTo("all | 66.00 | 24.00");
+        assertThat(linesOf(half, BandKind.OTHER_ROWS)).containsExactly("1 other line | 10.00", "1 other line | 3.00");
+        assertThat(new Printed(half).leftOutInWords()).isEmpty();
+        assertThat(half.notices()).extracting(Problem::message).contains("2 of 7 lines stand together as others");
+        Grouped none = limited("\"limit\": 2, \"others\": true");
+        assertThat(none.otherRows()).isEmpty();
+        assertThat(linesOf(none, BandKind.OTHER_ROWS)).isEmpty();
+    }
+
+    private static Grouped limited(String limit) {
+        String json =
+                Samples.REPORT.replace("\"rows\": {\"shown\": true,", "\"rows\": {\"shown\": true, " + limit + ",");
+        return sales().grouped(Definitions.readReport(json), Answers.NONE);
+    }
+
+    /** What other rows are called and come to, by group in printed order. */
+    private static List<String> linesOf(Grouped grouped, BandKind kind) {
+        Printed printed = new Printed(grouped);
+        Bands bands = Bands.of(grouped);
+        return IntStream.range(0, bands.size())
+                .filter(band -> bands.kind(band) == kind)
+                .mapToObj(bands::node)
+                .map(node -> printed.otherRowsName(node) + " | " + printed.otherRowsTotal(0, node))
+                .toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'\"limit\": 2, \"percent\": 10', /rows/percent", "'\"others\": true', /rows/others"})
+    void aLimitOfRowsIsOneOrTheOther(String limit, String pointer) {
+        assertThatThrownBy(() -> limited(limit)).hasMessageContaining(pointer);
     }
 
     @Test

@@ -1,0 +1,50 @@
+package org.grammatus.core.group;
+
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntPredicate;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.KeptRows;
+
+/**
+ * The rows beyond the limit of their groups, which stand together as the last line of each.
+ *
+ * @param counts by node, how many they are
+ * @param totals by total of the plan and node, what they come to; none for a total that is no aggregate by itself
+ */
+public record OtherRows(long[] counts, List<Optional<Column>> totals) {
+
+    /** @param standsAlone whether a node of the last depth shows its rows */
+    static OtherRows of(Figures figures, BitSet rows, IntPredicate standsAlone) {
+        Plan plan = figures.plan();
+        Nodes shown = figures.nodes();
+        int[] left = Arrays.stream(shown.kept().rows()).filter(rows::get).toArray();
+        KeptRows kept = new KeptRows(left, shown.kept().afterEach());
+        Nodes others = Nodes.of(plan, shown.star(), kept, shown.folding(), new Faults(), () -> false);
+        Figures theirs = new Figures(plan, others, new Faults());
+        int[] namesake = Namesakes.ofAll(others, shown);
+        for (int node = 0; node < namesake.length; node++) {
+            boolean last = node >= shown.first(shown.depths() - 1);
+            namesake[node] = last && standsAlone.test(node) ? namesake[node] : -1;
+        }
+        long[] theirCounts = theirs.aggregates().rowCounts(DatasetModel.GRAIN);
+        long[] counts = new long[namesake.length];
+        for (int node = 0; node < counts.length; node++) {
+            counts[node] = namesake[node] < 0 ? 0 : theirCounts[namesake[node]];
+        }
+        List<Optional<Column>> totals = plan.totals().stream()
+                .map(total -> total.shown() == Report.Shown.VALUE
+                                && total.comparison().isEmpty()
+                        ? Optional.of(
+                                Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake))
+                        : Optional.<Column>empty())
+                .toList();
+        return new OtherRows(counts, totals);
+    }
+}
