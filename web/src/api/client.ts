@@ -227,7 +227,7 @@ export const api = {
     post<DatasetDocument>('/api/composing/dataset', { definition }),
   preview: async (
     session: string,
-    body: { edit: number; definition: Report; answers: Answers; page: number },
+    body: { edit: number; definition: Report; answers: Answers; page: number; downTo?: string },
     signal: AbortSignal,
   ) => (await send('POST', `/api/previews/${session}`, body, { signal })).json() as Promise<PreviewView>,
   previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
@@ -255,5 +255,7 @@ export const api = {
   outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
   file: async (run: string, format: string) =>
     (await call('GET', `/api/runs/${id(run)}/file?format=${format}&protect=true`)).blob(),
+  rowsFile: async (run: string, place: number) =>
+    (await call('GET', `/api/runs/${id(run)}/rows/file?place=${place}&protect=true`)).blob(),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
 }

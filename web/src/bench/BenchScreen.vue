@@ -14,6 +14,7 @@ import ProblemList from './ProblemList.vue'
 import BenchSpine from './spine/BenchSpine.vue'
 import { benchCommands } from './useBenchCommands'
 import { useBenchEdits } from './useBenchEdits'
+import { block } from './edits/report'
 import { cured } from './edits/cure'
 import { useColumnClipboard } from './useColumnClipboard'
 import { useEditing } from './useEditing'
@@ -26,9 +27,12 @@ import WhyPanel from '@/explain/WhyPanel.vue'
 import type { Hit } from '@/paper/hit'
 import GrandTotals from '@/paper/GrandTotals.vue'
 import PaperPage from '@/paper/PaperPage.vue'
+import { figureKey } from '@/paper/figureKey'
 import { useZoom } from '@/paper/useZoom'
 import ZoomTools from '@/paper/ZoomTools.vue'
+import ChosenFigures from '@/run/ChosenFigures.vue'
 import PageNavigation from '@/run/PageNavigation.vue'
+import { useChosenFigures } from '@/run/useChosenFigures'
 import CommandMenu from '@/shell/CommandMenu.vue'
 import { runByKeys } from '@/shell/commands'
 import CommandPalette from '@/shell/CommandPalette.vue'
@@ -64,6 +68,14 @@ const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => desk.value?.clientWid
 
 const edits = useBenchEdits(report, dataset, selection, history.apply)
 const run = computed(() => preview.value?.run)
+/** Id of the innermost level that is shown. */
+const foldedTo = ref<string>()
+const {
+  chosen,
+  together,
+  toggle: choose,
+  clear: chooseNone,
+} = useChosenFigures(computed(() => run.value?.id))
 const pages = computed(() => run.value?.pages ?? 1)
 const isEmpty = computed(() => report.value?.blocks[0]!.columns.length === 0)
 const errors = computed(() => problems.value.filter((p) => p.severity === 'ERROR'))
@@ -86,7 +98,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 /** Every change is seen and kept; the first one is only what was loaded. */
 watch(report, (now, before) => {
   if (now && before) {
-    void show(now, answers.value, number.value)
+    if (!block(now).levels.some((level) => level.id === foldedTo.value)) {
+      foldedTo.value = undefined
+    }
+    void show(now, answers.value, number.value, foldedTo.value)
     editing.keep(now)
     selection.value = selection.value.filter((part) => partName(now, part) !== undefined)
     document.title = `${now.title} · Grammatus`
@@ -118,8 +133,19 @@ function select(part: Part, event?: MouseEvent | KeyboardEvent) {
   why.value = undefined
 }
 
+/** Shows nothing inside a level's groups while its report is edited; of none, everything again. */
+function fold(level: string | undefined) {
+  foldedTo.value = level
+  void show(report.value!, answers.value, number.value, level)
+}
+
 function onPick(hit: Hit, event: MouseEvent) {
   if (!page.value || !report.value) {
+    return
+  }
+  const figure = hit.cell && figureKey(page.value, hit.band, hit.cell)
+  if (figure && (event.ctrlKey || event.metaKey)) {
+    choose(figure)
     return
   }
   const part = partOf(hit, page.value, report.value)
@@ -238,7 +264,7 @@ async function saveCopy(title: string) {
 
 async function takeTheirs() {
   history.begin(await editing.discard())
-  await show(report.value!, answers.value, number.value)
+  await show(report.value!, answers.value, number.value, foldedTo.value)
 }
 
 async function saveOver() {
@@ -288,6 +314,9 @@ const commands = benchCommands({
   toggle: edits.toggleSelected,
   why: explain,
   canExplain: () => ['total', 'level'].includes(selection.value.at(-1)?.kind ?? ''),
+  fold: () => fold(selection.value.at(-1)!.id),
+  unfold: () => fold(undefined),
+  isFolded: () => foldedTo.value !== undefined,
   rows: () => {
     explain()
     rowsPlace.value = why.value?.place
@@ -420,6 +449,10 @@ function onKey(event: KeyboardEvent) {
           <span class="spring" />
           <ZoomTools :zoom="zoom" @by="zoomBy" @fit="fitWidth" />
         </div>
+        <p v-if="foldedTo" class="folded">
+          {{ words.why.foldedTo }} {{ partName(report, { kind: 'level', id: foldedTo }) }}
+          <Button :label="words.why.unfold" text size="small" @click="fold(undefined)" />
+        </p>
         <div v-if="waiting" class="waiting" role="status">
           <span>{{ text.waiting(rowsRead) }}</span>
           <ProgressBar mode="indeterminate" :aria-label="text.waiting(rowsRead)" />
@@ -448,6 +481,7 @@ function onKey(event: KeyboardEvent) {
             :page="page"
             :zoom="zoom"
             :uncounted="uncounted"
+            :chosen="chosen"
             @pick="onPick"
             @open="onOpen"
             @menu="onMenu"
@@ -486,6 +520,7 @@ function onKey(event: KeyboardEvent) {
           </PaperPage>
         </div>
         <footer v-if="run" class="foot">
+          <ChosenFigures v-if="together" :together="together" @clear="chooseNone" />
           <GrandTotals :totals="run.grandTotals" />
         </footer>
       </main>
@@ -642,7 +677,15 @@ h1 {
   padding: 0;
   min-height: 24px;
 }
+.folded {
+  margin: 0;
+  padding: 0.15rem 1rem;
+  background: var(--accent-soft);
+}
 .foot {
+  display: flex;
+  gap: 1rem;
+  justify-content: space-between;
   padding: 0.4rem 1rem;
   background: var(--panel);
   border-top: 1px solid var(--line);

@@ -30,6 +30,9 @@ export interface BenchActions {
   why: () => void
   canExplain: () => boolean
   rows: () => void
+  fold: () => void
+  unfold: () => void
+  isFolded: () => boolean
   select: (step: -1 | 1, extend: boolean) => void
   clear: () => void
   page: (number: number) => void
@@ -113,6 +116,8 @@ export function benchCommands(act: BenchActions): Command[] {
     ),
     selected('why', text.why, ['W'], act.why, act.canExplain),
     selected('rows', text.rows, ['R'], act.rows, act.canExplain),
+    selected('fold', text.fold, ['-'], act.fold, () => kind() === 'level'),
+    { ...selected('unfold', words.why.unfold, ['+'], act.unfold, act.isFolded), group: text.general },
     selected('clear', text.nothing, ['Esc'], act.clear, onPart),
     moving('select-left', text.selectLeft, ['←'], () => act.select(-1, false), onColumn),
     moving('select-right', text.selectRight, ['→'], () => act.select(1, false), onColumn),

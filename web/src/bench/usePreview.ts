@@ -31,14 +31,19 @@ export function usePreview() {
   const asked = ref(0)
   let abort: AbortController | undefined
 
-  async function show(definition: Report, answers: Answers, number: number): Promise<void> {
+  /** @param downTo the innermost level that is shown; none shows all */
+  async function show(definition: Report, answers: Answers, number: number, downTo?: string): Promise<void> {
     const mine = ++asked.value
     abort?.abort()
     abort = new AbortController()
     const begun = performance.now()
     const slow = setTimeout(() => void followSlow(mine), SLOW_MILLISECONDS)
     try {
-      const view = await api.preview(session, { edit: mine, definition, answers, page: number }, abort.signal)
+      const view = await api.preview(
+        session,
+        { edit: mine, definition, answers, page: number, downTo },
+        abort.signal,
+      )
       if (mine !== asked.value) {
         return
       }

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { api } from '@/api/client'
 import RowsTable from '@/shell/RowsTable.vue'
 import { useRowsAtATime } from '@/shell/useRowsAtATime'
+import { saveFile } from '@/shell/saveFile'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; place?: number }>()
@@ -18,6 +19,14 @@ const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
   () => (props.place === undefined ? undefined : `${props.run} ${props.place}`),
   (offset) => api.rowsBehind(props.run, props.place!, offset),
 )
+
+async function saveRows() {
+  try {
+    saveFile(await api.rowsFile(props.run, props.place!), 'rows.csv')
+  } catch (e) {
+    problem.value = (e as Error).message
+  }
+}
 </script>
 
 <template>
@@ -40,6 +49,13 @@ const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
     />
     <template #footer>
       <span v-if="rows" class="range">{{ words.why.range(rows.offset, rows.rows.length, rows.all) }}</span>
+      <Button
+        :label="words.why.saveRows"
+        icon="pi pi-download"
+        text
+        :disabled="!rows?.all"
+        @click="saveRows"
+      />
       <Button :label="words.why.earlier" text :disabled="!hasEarlier" @click="earlier" />
       <Button :label="words.why.later" text :disabled="!hasLater" @click="later" />
     </template>

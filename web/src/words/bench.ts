@@ -389,6 +389,7 @@ export const bench = {
     onOff: 'Switch off or on',
     why: 'Why this figure, why this order',
     rows: 'Rows behind it',
+    fold: 'Show nothing inside its groups',
     previousPage: 'Previous page',
     nextPage: 'Next page',
     firstPage: 'First page',
@@ -411,7 +412,8 @@ export const bench = {
   gestures: {
     title: 'On the page',
     list: [
-      ['Click', 'selects the thing; Ctrl or Shift adds a column'],
+      ['Click', 'selects the thing; Ctrl or Shift on a heading adds a column'],
+      ['Ctrl-click figures', 'adds them up at the foot'],
       ['Double-click', 'edits a text in place; on a figure, opens the rows behind it'],
       ['Drag a heading sideways', 'moves the column'],
       ['Drag a heading into the margin', 'makes it a group'],

@@ -20,6 +20,7 @@ export const why = {
     all === 0
       ? 'No rows'
       : `${(offset + 1).toLocaleString('en-GB')} to ${(offset + shown).toLocaleString('en-GB')} of ${all.toLocaleString('en-GB')}`,
+  saveRows: 'Save them all as CSV',
   earlier: 'Earlier rows',
   later: 'Later rows',
   onlyPath: (path: string) => `Only ${path}`,

@@ -3,6 +3,7 @@ package org.grammatus.acceptance;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -183,6 +184,52 @@ class GroupOrderTotalTest {
         assertThat(page.locator("[data-role=TOTALS]").first()).isVisible();
         Bench.button(page, "Show everything again").click();
         assertThat(page.locator("[data-role=ROW]").first()).isVisible();
+    }
+
+    @Test
+    void anAuthorFoldsAddsUpAndShowsTheFirstRowsWithTheOthersAsOne() {
+        Bench bench = Bench.make(PRODUCT.signedIn("author", "/reports"), "Sales order lines");
+        Page page = bench.page();
+        bench.addColumn("Order");
+        bench.addColumn("Quantity");
+        bench.group("Region");
+        String all = page.locator(".foot").innerText();
+
+        Bench.button(page, "Print the rows").click();
+        bench.choose(bench.field("Rows of each group"), "the first");
+        bench.edit(
+                () -> bench.inspector().getByText("The other rows as one line").click());
+        assertThat(page.locator("[data-role=OTHER_ROWS]").first())
+                .containsText(Pattern.compile("[0-9,]+ other lines"));
+        assertThat(page.locator(".foot")).hasText(all);
+        String total =
+                page.locator("[data-role=TOTALS] [data-id=t-quantity]").first().innerText();
+        List<String> rows = page.locator("[data-role=ROW] [data-id=c-quantity]").allInnerTexts();
+        BigDecimal shown =
+                rows.stream().limit(10).map(GroupOrderTotalTest::number).reduce(BigDecimal.ZERO, BigDecimal::add);
+        BigDecimal others =
+                number(page.locator("[data-role=OTHER_ROWS] span").nth(1).innerText());
+        assertThat(shown.add(others)).isEqualByComparingTo(number(total));
+
+        Locator figures = page.locator("[data-role=ROW] [data-id=c-quantity]");
+        figures.nth(0).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        figures.nth(1).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
+        assertThat(page.getByLabel("Chosen figures")).containsText("2 figures");
+
+        page.locator("[data-role=HEADING]").first().click();
+        bench.edit(() -> page.keyboard().press("-"));
+        assertThat(page.locator("[data-role=ROW]")).hasCount(0);
+        assertThat(page.locator("[data-role=TOTALS] [data-id=t-quantity]").first())
+                .hasText(total);
+        Accessibility.check(page);
+        bench.edit(() -> Bench.button(page, "Everything inside again").click());
+        assertThat(page.locator("[data-role=ROW]").first()).isVisible();
+
+        // The rows behind a total are saved, all of them.
+        page.locator("[data-role=TOTALS] [data-id=t-quantity]").first().dblclick();
+        Download file = page.waitForDownload(
+                () -> Bench.button(page, "Save them all as CSV").click());
+        assertThat(file.suggestedFilename()).isEqualTo("rows.csv");
     }
 
     private static BigDecimal number(String printed) {

@@ -20,8 +20,6 @@ import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
-import org.grammatus.core.value.Scalar;
-import org.grammatus.core.value.ScalarText;
 
 /**
  * Writes the rows as CSV (RFC 4180, UTF-8), every row with the labels of the groups it lies in: the printed rows, or the
@@ -30,15 +28,13 @@ import org.grammatus.core.value.ScalarText;
 final class CsvReportWriter implements ReportWriter {
 
     private static final int ASK_EVERY = 4096;
-    private static final String DANGEROUS = "=+-@\t\r";
-
-    private final Cells cells;
+    private final CsvTexts texts;
     private Grouped grouped;
     private Printed printed;
     private Plan plan;
 
     CsvReportWriter(Cells cells) {
-        this.cells = cells;
+        this.texts = new CsvTexts(cells);
     }
 
     @Override
@@ -85,15 +81,16 @@ final class CsvReportWriter implements ReportWriter {
 
     private void head(CSVPrinter csv) throws IOException {
         List<String> names = new ArrayList<>();
-        plan.levels().forEach(level -> names.add(safe(level.definition().name())));
-        plan.columns().forEach(column -> names.add(safe(column.definition().label())));
+        plan.levels().forEach(level -> names.add(texts.text(level.definition().name())));
+        plan.columns()
+                .forEach(column -> names.add(texts.text(column.definition().label())));
         csv.printRecord(names);
     }
 
     private List<String> labels(int node) {
         List<String> labels = new ArrayList<>();
         for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
-            labels.addFirst(safe(printed.label(n)));
+            labels.addFirst(texts.text(printed.label(n)));
         }
         // Others, and groups without rows, are not divided further.
         labels.addAll(Collections.nCopies(plan.levels().size() - labels.size(), ""));
@@ -150,13 +147,6 @@ final class CsvReportWriter implements ReportWriter {
     }
 
     private String value(Column column, int row) {
-        Scalar value = Scalars.at(column, row);
-        return value instanceof Scalar.Text text ? safe(text.value()) : ScalarText.write(value);
-    }
-
-    /** A text that a spreadsheet would take for a formula is put behind an apostrophe, where that was asked for. */
-    private String safe(String text) {
-        boolean dangerous = !text.isEmpty() && DANGEROUS.indexOf(text.charAt(0)) >= 0;
-        return cells == Cells.PROTECTED && dangerous ? "'" + text : text;
+        return texts.value(Scalars.at(column, row));
     }
 }

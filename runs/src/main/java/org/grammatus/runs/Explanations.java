@@ -1,5 +1,7 @@
 package org.grammatus.runs;
 
+import java.io.IOException;
+import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -16,6 +18,8 @@ import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
+import org.grammatus.export.Cells;
+import org.grammatus.export.RowsBehindCsv;
 
 /** Asks a run why: about groups by their places in its tree, the report itself at 0. Nothing where there is no such place. */
 public final class Explanations {
@@ -69,6 +73,16 @@ public final class Explanations {
     /** Some of the rows behind a group. */
     public Optional<RowsBehind> rows(int place, int offset, int limit) {
         return node(place).map(node -> RowsBehind.of(grouped, printed, node, offset, limit));
+    }
+
+    /** Writes all the rows behind a group as CSV (RFC 4180). */
+    public interface RowsFile {
+        void write(OutputStream out) throws IOException;
+    }
+
+    /** All the rows behind a group as a file. */
+    public Optional<RowsFile> rowsFile(int place, Cells cells) {
+        return node(place).map(node -> out -> RowsBehindCsv.write(grouped, node, cells, out));
     }
 
     /**

@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -77,6 +82,28 @@ class ReadingTest {
         HttpResponse<String> wrong = reader.post(
                 "/api/runs", "{\"report\": \"sales-by-fiscal-year\", \"answers\": {}, \"only\": [\"nowhere:x\"]}");
         assertThat(wrong.statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void theRowsBehindAFigureAreAFileWithAllTheirDigits() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        JsonNode rows = json(reader.get(address(run) + "/rows?place=3"));
+        String csv =
+                new String(reader.bytes(address(run) + "/rows/file?place=3").body(), StandardCharsets.UTF_8);
+        List<CSVRecord> records;
+        try (CSVParser parser = CSVParser.parse(csv, CSVFormat.RFC4180)) {
+            records = parser.getRecords();
+        }
+        assertThat(records).hasSize(rows.path("all").asInt() + 1);
+        List<String> fields = new ArrayList<>();
+        rows.path("fields").forEach(field -> fields.add(field.asString()));
+        assertThat(records.getFirst().toList()).isEqualTo(fields);
+        int net = fields.indexOf("Quantity");
+        assertThat(records.get(1).get(net))
+                .isEqualTo(rows.path("rows").get(0).path(net).asString());
+        assertThat(reader.get(address(run) + "/rows/file?place=99999999").statusCode())
+                .isEqualTo(404);
     }
 
     @Test

@@ -34,6 +34,13 @@ public record RowsBehind(
     /** The most rows given at once. */
     public static final int MOST = 500;
 
+    /** The fields that a report reads, in the dataset's order. */
+    public static List<DatasetModel.FieldInfo> fields(Plan plan) {
+        return plan.dataset().fields().values().stream()
+                .filter(field -> plan.fields().contains(field.definition().id()))
+                .toList();
+    }
+
     /** Rows of a group in row order. */
     public static RowsBehind of(Grouped grouped, Printed printed, int node, int offset, int limit) {
         Plan plan = grouped.plan();
@@ -48,11 +55,8 @@ public record RowsBehind(
         }
         List<String> labels = new ArrayList<>();
         List<Boolean> numeric = new ArrayList<>();
-        for (DatasetModel.FieldInfo field : dataset.fields().values()) {
+        for (DatasetModel.FieldInfo field : fields(plan)) {
             String id = field.definition().id();
-            if (!plan.fields().contains(id)) {
-                continue;
-            }
             labels.add(field.definition().label());
             numeric.add(field.type().isNumber());
             Column values = grouped.star().table(field.table()).fields().get(id);

@@ -63,7 +63,7 @@ public final class Grouping {
         selection.leftOutOfReport().forEach(out -> notices.add(out.notice()));
         for (int depth = 1; depth < depths; depth++) {
             Plan.Level level = plan.levels().get(depth - 1);
-            Column label = figures.values().labels(depth, varying(depth, "the label"));
+            Column label = figures.values().labels(depth, varyingLabel(level));
             keys.add(Optional.of(nodes.keys(depth)));
             labels.add(Optional.of(label));
             ordered[depth] = shown(depth, order.sorted(depth, level.order(), label, varying(depth, "the order")));
@@ -145,10 +145,27 @@ public final class Grouping {
 
     private IntConsumer varying(int depth, String what) {
         Plan.Level level = plan.levels().get(depth - 1);
-        return count -> notices.add(Problem.notice(
+        return count -> notices.add(varies(level, what, count));
+    }
+
+    /** Groups by what is shown have one label each. */
+    private IntConsumer varyingLabel(Plan.Level level) {
+        return count -> {
+            Problem problem = varies(level, "the label", count);
+            boolean plainKey = level.coarsening().isEmpty() && level.listed().isEmpty();
+            notices.add(level.definition()
+                    .label()
+                    .filter(label -> plainKey)
+                    .map(label -> problem.curedBy(Cure.of("Group by what is shown", level.pointer() + "/key", label)))
+                    .orElse(problem));
+        };
+    }
+
+    private static Problem varies(Plan.Level level, String what, int groups) {
+        return Problem.notice(
                 level.pointer(),
-                what + " of level \"" + level.definition().name() + "\" varies inside " + count
-                        + (count == 1 ? " group" : " groups") + "; the first row's stands"));
+                what + " of level \"" + level.definition().name() + "\" varies inside " + groups
+                        + (groups == 1 ? " group" : " groups") + "; the first row's stands");
     }
 
     /** Says where a group holds several things that share the name it is grouped by. */

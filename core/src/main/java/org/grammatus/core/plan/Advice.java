@@ -2,17 +2,23 @@ package org.grammatus.core.plan;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.dataset.RepeatedAmount;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.ArithmeticOperator;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Cure;
@@ -27,7 +33,7 @@ final class Advice {
         List<Problem> advice = new ArrayList<>();
         totals.forEach(total -> onSum(total, dataset, advice));
         totals.forEach(total -> onUnits(total, dataset, advice));
-        onLabels(columns, advice);
+        onLabels(columns, dataset, advice);
         return advice;
     }
 
@@ -62,16 +68,36 @@ final class Advice {
         Set<String> units = new TreeSet<>();
         added(total.value(), dataset, units);
         if (units.size() > 1) {
-            advice.add(Problem.notice(
-                    total.pointer() + "/value",
-                    "adds figures in different units: " + String.join(", ", units) + "; total each by itself"));
+            String pointer = total.pointer() + "/value";
+            Problem problem = Problem.notice(
+                    pointer, "adds figures in different units: " + String.join(", ", units) + "; total each by itself");
+            advice.add(firstAlone(ExpressionParser.parse(total.definition().value()))
+                    .map(alone -> problem.curedBy(Cure.of("Take " + alone + " alone", pointer, alone)))
+                    .orElse(problem));
         }
+    }
+
+    /** Of an aggregate of several figures, the aggregate of the first of them. */
+    private static Optional<String> firstAlone(Expression value) {
+        if (!(value instanceof Expression.Aggregate a)
+                || !(a.argument().orElse(null) instanceof Expression.Arithmetic sum)) {
+            return Optional.empty();
+        }
+        Expression first = sum.left();
+        while (first instanceof Expression.Arithmetic inner && isSum(inner.operator())) {
+            first = inner.left();
+        }
+        return Optional.of(ExpressionPrinter.print(
+                new Expression.Aggregate(a.function(), a.distinct(), Optional.of(first), a.filter(), a.position())));
+    }
+
+    private static boolean isSum(ArithmeticOperator operator) {
+        return operator == ArithmeticOperator.ADD || operator == ArithmeticOperator.SUBTRACT;
     }
 
     /** Units of the fields that are added to or taken from each other. */
     private static void added(Typed value, DatasetModel dataset, Set<String> units) {
-        if (value instanceof Typed.Arithmetic sum
-                && (sum.operator() == ArithmeticOperator.ADD || sum.operator() == ArithmeticOperator.SUBTRACT)) {
+        if (value instanceof Typed.Arithmetic sum && isSum(sum.operator())) {
             units(sum, dataset, units);
         } else {
             value.operands().forEach(operand -> added(operand, dataset, units));
@@ -98,16 +124,34 @@ final class Advice {
     }
 
     /** One label over two computations. */
-    private static void onLabels(List<Plan.Column> columns, List<Problem> advice) {
+    private static void onLabels(List<Plan.Column> columns, DatasetModel dataset, List<Problem> advice) {
+        Set<String> labels = columns.stream()
+                .map(column -> column.definition().label().strip())
+                .collect(Collectors.toCollection(HashSet::new));
         Map<String, Plan.Column> first = new HashMap<>();
         for (Plan.Column column : columns) {
             String label = column.definition().label().strip();
             Plan.Column earlier = label.isEmpty() ? null : first.putIfAbsent(label, column);
             if (earlier != null && !earlier.value().equals(column.value())) {
+                String pointer = column.pointer() + "/label";
+                String other = unused(label, column, dataset, labels);
+                labels.add(other);
                 advice.add(Problem.advice(
-                        column.pointer() + "/label",
-                        "two columns are called \"" + label + "\" and show different things; rename one"));
+                                pointer,
+                                "two columns are called \"" + label + "\" and show different things; rename one")
+                        .curedBy(Cure.of("Call the second \"" + other + "\"", pointer, other)));
             }
         }
+    }
+
+    /** What a column's value is called in the dataset, or its label with a number, whichever no column is called. */
+    private static String unused(String label, Plan.Column column, DatasetModel dataset, Set<String> labels) {
+        Optional<String> own =
+                subject(column.value(), dataset).map(Proposals.Subject::label).filter(l -> !labels.contains(l));
+        return own.orElseGet(() -> Stream.iterate(2, n -> n + 1)
+                .map(n -> label + " (" + n + ")")
+                .filter(numbered -> !labels.contains(numbered))
+                .findFirst()
+                .orElseThrow());
     }
 }

@@ -57,5 +57,23 @@ class AdviceTest {
         assertThat(notices).extracting(Problem::pointer).containsExactly("/blocks/0/totals/0/value");
         assertThat(notices.getFirst().message())
                 .isEqualTo("adds figures in different units: EUR, kg; total each by itself");
+        assertThat(notices.getFirst().cure())
+                .contains(Cure.of("Take SUM(net) alone", "/blocks/0/totals/0/value", "SUM(net)"));
+    }
+
+    @Test
+    void twoThingsOfOneNameAreToldApart() {
+        String twice = Samples.REPORT.replace("\"label\": \"Freight\"", "\"label\": \"Net\"");
+        List<Problem> notices = Planner.plan(
+                        Definitions.readReport(twice),
+                        DatasetModel.of(Definitions.readDataset(Samples.DATASET)),
+                        Answers.NONE,
+                        Samples.CONTEXT)
+                .notices();
+        assertThat(notices)
+                .filteredOn(problem -> problem.message().startsWith("two columns are called \"Net\""))
+                .singleElement()
+                .satisfies(problem -> assertThat(problem.cure())
+                        .contains(Cure.of("Call the second \"Freight\"", "/blocks/0/columns/1/label", "Freight")));
     }
 }

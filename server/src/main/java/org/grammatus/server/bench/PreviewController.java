@@ -49,8 +49,17 @@ class PreviewController {
      * @param edit number of the edit, which only grows in a session
      * @param answers by prompt name, as written
      * @param page number of the page to be shown
+     * @param downTo id of the innermost level that is shown while the report is edited; none shows all of it
      */
-    record PreviewBody(long edit, JsonNode definition, Map<String, String> answers, int page) {}
+    record PreviewBody(long edit, JsonNode definition, Map<String, String> answers, int page, Optional<String> downTo) {
+
+        /** How the author looks at the report, which is no part of it. */
+        private ReaderView view() {
+            return downTo.isEmpty()
+                    ? ReaderView.PLAIN
+                    : new ReaderView(List.of(), List.of(), List.of(), List.of(), downTo);
+        }
+    }
 
     /** How far the newest preview of a session is. */
     record PreviewProgress(long rowsRead) {}
@@ -68,7 +77,7 @@ class PreviewController {
                     dataset,
                     new Answers(body.answers() == null ? Map.of() : body.answers()),
                     businessDate.now(),
-                    ReaderView.PLAIN);
+                    body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));

@@ -7,17 +7,24 @@ import java.util.Optional;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
+import org.grammatus.export.Cells;
+import org.grammatus.export.Format;
 import org.grammatus.runs.Explanations;
 import org.grammatus.runs.FiguresTogether;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.TextSearch;
 import org.grammatus.server.problem.NotFoundException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Why a run's figures and order are what they are, the rows behind them, and where a text stands. */
 @RestController
@@ -66,6 +73,26 @@ class ExplainController {
             @RequestParam(name = "limit", defaultValue = "100") int limit,
             Principal principal) {
         return found(explanations(id, principal).rows(place, offset, limit));
+    }
+
+    @GetMapping("/rows/file")
+    @Operation(operationId = "rowsFile", summary = "All the rows behind a group's figures as CSV")
+    ResponseEntity<StreamingResponseBody> rowsFile(
+            @PathVariable("id") String id,
+            @RequestParam("place") int place,
+            @RequestParam(name = "protect", defaultValue = "false") boolean protect,
+            Principal principal) {
+        Explanations.RowsFile file =
+                found(explanations(id, principal).rowsFile(place, protect ? Cells.PROTECTED : Cells.EXACT));
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(Format.CSV.mediaType()))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("rows." + Format.CSV.word())
+                                .build()
+                                .toString())
+                .body(file::write);
     }
 
     @GetMapping("/path")
