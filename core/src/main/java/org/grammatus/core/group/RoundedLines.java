@@ -3,6 +3,7 @@ package org.grammatus.core.group;
 import com.ibm.icu.text.DecimalFormat;
 import java.math.BigDecimal;
 import java.math.BigInteger;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.Homes;
@@ -79,16 +80,20 @@ final class RoundedLines {
 
     private static Column ofGroups(Column exact, int depth, int digits, Nodes nodes) {
         BigInteger[] figures = new BigInteger[exact.size()];
+        BitSet divided = new BitSet();
+        for (int node = 1; node < nodes.first(depth + 1); node++) {
+            divided.set(nodes.parents()[node]);
+        }
         for (int node = 0; node < figures.length; node++) {
-            boolean line = node >= nodes.first(depth) && node < nodes.first(depth + 1);
-            boolean around = node < nodes.first(depth);
-            figures[node] = around || exact.isNull(node)
+            // Groups without rows are not divided further, so that some stand for themselves further out.
+            boolean line = node < nodes.first(depth + 1) && !divided.get(node);
+            figures[node] = divided.get(node) || exact.isNull(node)
                     ? null
                     : line ? rounded(exact.wide(node), exact.type().scale(), digits) : exact.wide(node);
         }
         for (int node = nodes.first(depth + 1) - 1; node > 0; node--) {
             int parent = nodes.parents()[node];
-            if (figures[node] != null) {
+            if (figures[node] != null && !exact.isNull(parent)) {
                 figures[parent] = figures[parent] == null ? figures[node] : figures[parent].add(figures[node]);
             }
         }

@@ -1,5 +1,8 @@
 package org.grammatus.demo.generated;
 
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -12,10 +15,25 @@ import java.util.stream.IntStream;
  * What a generated report asks for, in a form from which both its definition and SQL can be made.
  *
  * @param everything whether totals cover what is not shown
- * @param lastYear whether figures are compared with those of a year before
+ * @param otherTime what figures are compared with
+ * @param rows how many rows of each group are shown, where not all are
+ * @param roundsLines whether each line is rounded before totals add it
  * @param from first day of the period, in the middle of the data
  */
-record Asked(List<Level> levels, boolean everything, boolean lastYear, String from, String to) {
+record Asked(
+        List<Level> levels,
+        boolean everything,
+        Optional<OtherTime> otherTime,
+        Optional<RowLimit> rows,
+        boolean roundsLines,
+        LocalDate from,
+        LocalDate to) {
+
+    /** Another time: what a definition calls it, and the step from it to the period asked for, as SQLite writes it. */
+    record OtherTime(String word, String step) {}
+
+    /** The first rows, largest net first. */
+    record RowLimit(int number, boolean percent, boolean others) {}
 
     /**
      * A key of groups.
@@ -56,18 +74,37 @@ record Asked(List<Level> levels, boolean everything, boolean lastYear, String fr
             new Measure("MIN(net)", "least"),
             new Measure("COUNT(DISTINCT category)", "categories"),
             new Measure("COUNT(*) FILTER (WHERE quantity > 3)", "large"),
-            new Measure("SUM(freight) FILTER (WHERE quantity > 3)", "large_freight"));
+            new Measure("SUM(freight) FILTER (WHERE quantity > 3)", "large_freight"),
+            new Measure("AVG(net)", "average"),
+            new Measure("MEDIAN(quantity)", "middle"));
 
     /** A report of one to three levels with up to everything that a level can have. */
     static Asked random(Random random) {
         List<Key> keys = new ArrayList<>(KEYS);
         Collections.shuffle(keys, random);
-        boolean lastYear = random.nextInt(3) == 0;
+        LocalDate from = LocalDate.of(2025, 1 + random.nextInt(6), 1);
+        LocalDate to = LocalDate.of(2025, 7 + random.nextInt(6), 28);
+        LocalDate end = random.nextBoolean() ? to : YearMonth.from(to).atEndOfMonth();
+        Optional<OtherTime> otherTime = otherTime(from, end, random);
         List<Level> levels = IntStream.rangeClosed(0, random.nextInt(3))
-                .mapToObj(i -> level(keys.get(i), !lastYear, random))
+                .mapToObj(i -> level(keys.get(i), otherTime.isEmpty(), random))
                 .toList();
-        String from = "2025-%02d-01".formatted(1 + random.nextInt(6));
-        return new Asked(levels, random.nextBoolean(), lastYear, from, "2025-%02d-28".formatted(7 + random.nextInt(6)));
+        Optional<RowLimit> rows = random.nextInt(4) == 0
+                ? Optional.of(new RowLimit(1 + random.nextInt(3) * 20, random.nextBoolean(), random.nextBoolean()))
+                : Optional.empty();
+        return new Asked(levels, random.nextBoolean(), otherTime, rows, random.nextBoolean(), from, end);
+    }
+
+    private static Optional<OtherTime> otherTime(LocalDate from, LocalDate to, Random random) {
+        LocalDate after = to.plusDays(1);
+        String before = after.getDayOfMonth() == 1
+                ? "+" + ChronoUnit.MONTHS.between(from, after) + " months"
+                : "+" + ChronoUnit.DAYS.between(from, after) + " days";
+        return switch (random.nextInt(6)) {
+            case 0 -> Optional.of(new OtherTime("last-year", "+12 months"));
+            case 1 -> Optional.of(new OtherTime("previous-period", before));
+            default -> Optional.empty();
+        };
     }
 
     private static Level level(Key key, boolean mayFill, Random random) {
@@ -122,19 +159,25 @@ record Asked(List<Level> levels, boolean everything, boolean lastYear, String fr
         List<String> totals = new ArrayList<>();
         MEASURES.forEach(measure -> totals.add("\"value\": \"" + measure.expression() + "\""));
         SHOWN.forEach(shown -> totals.add("\"value\": \"SUM(net)\", \"shown\": \"" + shown + "\""));
-        if (lastYear) {
+        totals.add(
+                "\"value\": \"SUM(net)\", \"compare\": {\"with\": \"plan\", \"plan\": \"SUM(freight)\", \"shown\": \"difference\"}");
+        totals.add(
+                "\"value\": \"SUM(net)\", \"compare\": {\"with\": \"plan\", \"plan\": \"SUM(freight)\", \"shown\": \"percent\"}");
+        totals.add("\"value\": \"SUM(net)\", \"format\": \"#,##0\"");
+        if (otherTime.isPresent()) {
             for (String measure : List.of("SUM(net)", "COUNT(*)", "SUM(freight)")) {
                 totals.add("\"value\": \"" + measure
-                        + "\", \"compare\": {\"with\": \"last-year\", \"date\": \"at\", \"shown\": \"figure\"}");
+                        + "\", \"compare\": {\"with\": \"" + otherTime.get().word()
+                        + "\", \"date\": \"at\", \"shown\": \"figure\"}");
             }
         }
         return """
                 {"format": "grammatus-report", "version": 1, "id": "generated", "title": "Generated", "dataset": "lines",
                  "locale": "en-GB", "prompts": [{"id": "p", "name": "period", "type": "period", "label": "Ordered"}],
                  "filters": [{"id": "f", "kind": "period", "field": "at", "prompt": "period"}],
-                 "blocks": [{"id": "b", "kind": "banded", "levels": [%s], "totalsCover": "%s",
+                 "blocks": [{"id": "b", "kind": "banded", "levels": [%s], "totalsCover": "%s", "rounding": "%s",
                    "columns": [{"id": "c", "label": "C"}], "totals": [%s], "counts": [], "highlights": [],
-                   "rows": {"shown": false, "order": []}}],
+                   "rows": {"shown": %s, "order": [{"id": "r", "by": "net", "direction": "descending"}]%s}}],
                  "page": {"paper": "A4", "orientation": "portrait",
                           "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
                 """.formatted(
@@ -142,10 +185,25 @@ record Asked(List<Level> levels, boolean everything, boolean lastYear, String fr
                                 .mapToObj(i -> level(i, levels.get(i)))
                                 .collect(Collectors.joining(",")),
                         everything ? "everything" : "shown",
+                        roundsLines ? "each-line" : "printed",
                         IntStream.range(0, totals.size())
-                                .mapToObj(i -> "{\"id\": \"t%d\", \"column\": \"c\", \"cells\": [], %s}"
-                                        .formatted(i, totals.get(i)))
-                                .collect(Collectors.joining(",")));
+                                .mapToObj(i -> "{\"id\": \"t%d\", \"column\": \"c\", \"cells\": [%s], %s}"
+                                        .formatted(i, totals.get(i).contains("#,##0") ? places() : "", totals.get(i)))
+                                .collect(Collectors.joining(",")),
+                        rows.isPresent(),
+                        rows.map(Asked::limit).orElse(""));
+    }
+
+    private static String limit(RowLimit rows) {
+        return ", \"%s\": %d, \"others\": %s"
+                .formatted(rows.percent() ? "percent" : "limit", rows.number(), rows.others());
+    }
+
+    /** A total's places: beside every group and the report. */
+    private String places() {
+        return IntStream.range(0, levels.size())
+                .mapToObj(i -> "{\"at\": \"l" + i + "\", \"in\": \"footer\"}, ")
+                .collect(Collectors.joining("", "", "{\"at\": \"report\", \"in\": \"footer\"}"));
     }
 
     private static String level(int number, Level level) {

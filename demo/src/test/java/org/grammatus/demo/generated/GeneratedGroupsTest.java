@@ -34,9 +34,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Generated reports over generated data: levels of fields, buckets and classes, orders by shown and hidden measures inside the parent or
- * across the report, conditions on groups, limits with and without others, keys without rows, totals of what is shown or of
- * everything, shares, running totals, ranks, changes, figures of a year before. Every group and every figure, in printed order,
- * against SQL.
+ * across the report, conditions on groups, limits of groups and rows with and without others, keys without rows, totals of what is
+ * shown or of everything, shares, running totals, ranks, changes, plans, lines rounded first, figures of a year or a period before.
+ * Every group and every figure, in printed order, against SQL.
  */
 class GeneratedGroupsTest {
 
@@ -149,6 +149,12 @@ class GeneratedGroupsTest {
                 line.append('/').append(part(grouped, grouped.tree().ancestor(node, depth), depth));
             }
             grouped.totals().forEach(total -> line.append(' ').append(number(Scalars.at(total, node))));
+            grouped.otherRows()
+                    .filter(rows -> rows.counts()[node] > 0)
+                    .ifPresent(rows -> line.append(" + %d: %s"
+                            .formatted(
+                                    rows.counts()[node],
+                                    number(Scalars.at(rows.totals().getFirst().orElseThrow(), node)))));
             lines.add(line.toString());
         }
         return lines;

@@ -7,7 +7,9 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -37,7 +39,11 @@ final class GroupsBySql {
     static List<String> of(Connection connection, Asked asked) throws SQLException {
         GroupsBySql groups = new GroupsBySql(connection, asked);
         groups.rows("r", "o.at");
-        groups.rows("s", "datetime(o.at, '+12 months')");
+        groups.rows(
+                "s",
+                "datetime(o.at, '"
+                        + asked.otherTime().map(Asked.OtherTime::step).orElse("+12 months") + "')");
+        groups.limitRows();
         for (int depth = 0; depth <= groups.depths; depth++) {
             groups.run("DROP TABLE IF EXISTS absent" + depth);
             groups.run("CREATE TEMP TABLE absent" + depth + " (path TEXT)");
@@ -66,9 +72,27 @@ final class GroupsBySql {
             keys.append(", ").append(key).append(" AS own").append(i + 1);
         }
         run("DROP TABLE IF EXISTS " + table);
-        run("CREATE TEMP TABLE " + table + " AS SELECT l.category, l.quantity, l.net, o.id AS ord, o.freight" + keys
+        run("CREATE TEMP TABLE " + table
+                + " AS SELECT l.id, 0 AS beyond, l.category, l.quantity, l.net, o.id AS ord, o.freight" + keys
                 + " FROM line l LEFT JOIN ord o ON o.id = l.ord WHERE date(" + at + ") BETWEEN '" + asked.from()
                 + "' AND '" + asked.to() + "'");
+    }
+
+    /** The rows after the first of each innermost group: out of the totals, unless these cover everything or others. */
+    private void limitRows() throws SQLException {
+        if (asked.rows().isEmpty()) {
+            return;
+        }
+        Asked.RowLimit limit = asked.rows().get();
+        String kept = limit.percent() ? "(" + limit.number() + " * rows + 99) / 100" : "" + limit.number();
+        String beyond = "id IN (SELECT id FROM (SELECT id, COUNT(*) OVER (PARTITION BY path) AS rows,"
+                + " ROW_NUMBER() OVER (PARTITION BY path ORDER BY net DESC NULLS LAST, id) AS place"
+                + " FROM (SELECT id, net, " + path(depths) + " AS path FROM r)) WHERE place > " + kept + ")";
+        if (limit.others()) {
+            run("UPDATE r SET beyond = 1 WHERE " + beyond);
+        } else if (!asked.everything()) {
+            run("DELETE FROM r WHERE " + beyond);
+        }
     }
 
     /** A row's path at a depth. */
@@ -80,17 +104,24 @@ final class GroupsBySql {
 
     private static final String FIGURES =
             "SUM(net) AS net, COUNT(*) AS lines, MAX(quantity) AS most, MIN(net) AS least,"
-                    + " COUNT(DISTINCT category) AS categories, COUNT(*) FILTER (WHERE quantity > 3) AS large";
+                    + " COUNT(DISTINCT category) AS categories, COUNT(*) FILTER (WHERE quantity > 3) AS large,"
+                    + " AVG(net) AS average, COUNT(net) AS counted";
 
     /** Figures by some key of the rows: lines by themselves, freight once per order. */
     private static String figures(String rows, String key, String also) {
-        return "SELECT a.*, b.freight, b.large_freight FROM (SELECT " + key + " AS path" + also + ", " + FIGURES
+        return "SELECT a.*, b.freight, b.large_freight, m.middle FROM (SELECT " + key + " AS path" + also + ", "
+                + FIGURES
                 + " FROM "
                 + rows
                 + " GROUP BY 1) a LEFT JOIN (SELECT path, SUM(freight) AS freight, SUM(freight) FILTER (WHERE large)"
                 + " AS large_freight FROM (SELECT " + key
                 + " AS path, ord, freight, MAX(COALESCE(quantity > 3, 0)) AS large FROM " + rows
-                + " WHERE ord IS NOT NULL GROUP BY 1, 2) GROUP BY 1) b USING (path)";
+                + " WHERE ord IS NOT NULL GROUP BY 1, 2) GROUP BY 1) b USING (path)"
+                + " LEFT JOIN (SELECT path, AVG(quantity) AS middle FROM (SELECT " + key + " AS path, quantity,"
+                + " ROW_NUMBER() OVER (PARTITION BY " + key
+                + " ORDER BY quantity) AS place, COUNT(*) OVER (PARTITION BY "
+                + key + ") AS rows FROM " + rows + " WHERE quantity IS NOT NULL)"
+                + " WHERE place IN ((rows + 1) / 2, (rows + 2) / 2) GROUP BY 1) m USING (path)";
     }
 
     /** The groups of one depth and of those above it, those without rows included: tables n0, n1, … */
@@ -239,7 +270,7 @@ final class GroupsBySql {
                                     + FOLDED
                                     + "%', "
                                     + order.replaceAll(
-                                            "\\b(part|across\\d|net|lines|freight|most|least|categories|large|large_freight)\\b",
+                                            "\\b(part|across\\d|net|lines|freight|most|least|categories|large|large_freight|average|middle)\\b",
                                             "g.$1")
                                     + "))")
                     + " AS place, " + (depth == 0 ? "NULL" : "up.net") + " AS around FROM " + from + " g"
@@ -250,12 +281,15 @@ final class GroupsBySql {
                     + " WHERE g.part NOT LIKE '" + FOLDED + HIDDEN + "'");
             parentPlace = "up.place";
         }
+        run("DROP TABLE IF EXISTS n" + depths + "_r");
+        run("CREATE TEMP TABLE n" + depths + "_r AS SELECT * FROM n" + depths);
         groups("s", depths);
         List<String> lines = new ArrayList<>();
         String all = IntStream.rangeClosed(0, depths)
                 .mapToObj(depth ->
                         "SELECT p.path, p.place, p.net, p.lines, p.freight, p.most, p.least, p.categories, p.large,"
-                                + " p.large_freight, p.around, (SELECT net FROM p0) AS whole,"
+                                + " p.large_freight, p.average, p.counted, p.middle, " + rounded(depth)
+                                + " AS rounded, p.around, (SELECT net FROM p0) AS whole,"
                                 + " SUM(p.net) OVER (PARTITION BY p.parent ORDER BY p.place) AS in_parent,"
                                 + " SUM(p.net) OVER (ORDER BY p.place) AS in_report,"
                                 + (depth == 0
@@ -269,31 +303,97 @@ final class GroupsBySql {
                                 + ", n.net AS last_net, n.lines AS last_lines, n.freight AS last_freight"
                                 + " FROM p" + depth + " p LEFT JOIN n" + depth + " n ON n.path = p.path")
                 .collect(Collectors.joining(" UNION ALL "));
+        Map<String, String> others = otherRows();
         try (Statement statement = connection.createStatement();
                 ResultSet result = statement.executeQuery("SELECT * FROM (" + all + ") ORDER BY place")) {
             while (result.next()) {
-                lines.add(line(result));
+                lines.add(line(result) + others.getOrDefault(result.getString("path"), ""));
             }
         }
         return lines;
     }
 
+    /** By innermost group: how many rows stand together in it, and what they come to. */
+    private Map<String, String> otherRows() throws SQLException {
+        Map<String, String> others = new HashMap<>();
+        String path = path(depths);
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery("SELECT " + path
+                        + " AS path, COUNT(*), SUM(net) FROM r WHERE beyond = 1 AND " + path + " NOT LIKE '%" + FOLDED
+                        + "%' GROUP BY 1")) {
+            while (result.next()) {
+                others.put(result.getString(1), " + " + result.getString(2) + ": " + text(result.getString(3)));
+            }
+        }
+        return others;
+    }
+
+    /** The sum of a group once each innermost group in it is rounded to a whole number, half away from zero. */
+    private String rounded(int depth) {
+        if (!asked.roundsLines()) {
+            return "p.net";
+        }
+        String whole = "(ABS(%1$s) + 50) / 100 * 100 * SIGN(%1$s)";
+        String inside = "SELECT SUM(" + whole.formatted("x.net") + ") FROM n" + depths
+                + "_r x WHERE x.path LIKE p.path || '/%'";
+        return depth == depths
+                ? whole.formatted("p.net")
+                : "COALESCE((" + inside + "), " + whole.formatted("p.net") + ")";
+    }
+
     private String line(ResultSet result) throws SQLException {
         List<String> line = new ArrayList<>(List.of(result.getString("path")));
         for (Asked.Measure measure : Asked.MEASURES) {
-            line.add(text(result.getString(measure.column())));
+            line.add(figure(result, measure.column()));
         }
         line.add(ratio(result, "net", "around"));
         line.add(ratio(result, "net", "whole"));
         for (String column : List.of("in_parent", "in_report", "rank", "change")) {
             line.add(text(result.getString(column)));
         }
-        if (asked.lastYear()) {
+        line.add(difference(result, false));
+        line.add(difference(result, true));
+        line.add(text(result.getString("rounded")));
+        if (asked.otherTime().isPresent()) {
             for (String column : List.of("last_net", "last_lines", "last_freight")) {
                 line.add(text(result.getString(column)));
             }
         }
         return String.join(" ", line);
+    }
+
+    /** A figure with all digits of its scale; averages and medians have eight more than what they are of. */
+    private static String figure(ResultSet result, String column) throws SQLException {
+        String value = result.getString(column);
+        return switch (column) {
+            case "average" ->
+                value == null
+                        ? "-"
+                        : new BigDecimal(result.getString("net"))
+                                .movePointRight(8)
+                                .divide(new BigDecimal(result.getString("counted")), 0, RoundingMode.HALF_UP)
+                                .toString();
+            case "middle" ->
+                value == null
+                        ? "-"
+                        : new BigDecimal(value).movePointRight(8).toBigInteger().toString();
+            default -> text(value);
+        };
+    }
+
+    /** What net is more than its plan, freight; or how much more in percent of it. */
+    private static String difference(ResultSet result, boolean percent) throws SQLException {
+        String net = result.getString("net");
+        String plan = result.getString("freight");
+        if (net == null || plan == null || percent && plan.equals("0")) {
+            return "-";
+        }
+        BigDecimal more = new BigDecimal(net).subtract(new BigDecimal(plan));
+        return percent
+                ? more.divide(new BigDecimal(plan).abs(), 10, RoundingMode.HALF_UP)
+                        .unscaledValue()
+                        .toString()
+                : more.toString();
     }
 
     private static String text(String value) {
