@@ -328,7 +328,7 @@ final class GroupsBySql {
         return others;
     }
 
-    /** The sum of a group once each innermost group in it is rounded to a whole number, half away from zero. */
+    /** The sum of a group once each innermost group in it is rounded to a whole number, half away from zero; rounding makes no sum of nothing. */
     private String rounded(int depth) {
         if (!asked.roundsLines()) {
             return "p.net";
@@ -338,7 +338,7 @@ final class GroupsBySql {
                 + "_r x WHERE x.path LIKE p.path || '/%'";
         return depth == depths
                 ? whole.formatted("p.net")
-                : "COALESCE((" + inside + "), " + whole.formatted("p.net") + ")";
+                : "CASE WHEN p.net IS NOT NULL THEN COALESCE((" + inside + "), " + whole.formatted("p.net") + ") END";
     }
 
     private String line(ResultSet result) throws SQLException {
