@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.plan.Plan;
@@ -102,14 +104,70 @@ final class Nodes {
         }
         int[] rows = used(table[depth]);
         byte[] fateOfRow = folded(depth, rows);
+        Optional<int[]> parentOfCode = fateOfRow == null
+                ? OneParent.of(depth == 1 ? null : parentOfRow(depth), rowCodes, rows, codes.count())
+                : Optional.empty();
+        if (parentOfCode.isPresent()) {
+            numberByCode(depth, rows, rowCodes, parentOfCode.get(), codes);
+        } else {
+            numberByRow(depth, rows, rowCodes, codes.count(), key, fateOfRow);
+        }
+        if (level.definition().empty().isPresent()) {
+            fillIn(depth, EmptyGroups.keys(level, dataset, star, key, used(level.home())));
+        }
+    }
+
+    /** Gives each code that occurs a node of its own. */
+    private void numberByCode(int depth, int[] rows, int[] rowCodes, int[] parentOfCode, KeyCodes codes) {
+        int[] numbers = new int[parentOfCode.length];
+        int[] present = new int[parentOfCode.length];
+        int count = 0;
+        for (int code = 0; code < numbers.length; code++) {
+            numbers[code] = count;
+            present[count] = code;
+            count += parentOfCode[code] == OneParent.ABSENT ? 0 : 1;
+        }
+        present = Arrays.copyOf(present, count);
+        boolean noGaps = count == 0 || present[count - 1] == count - 1;
+        int size = star.table(table[depth]).size();
+        nodeOfRow[depth] = noGaps && rows.length == size ? rowCodes : numbered(rows, rowCodes, numbers, size);
+        parents[depth] = new int[count];
+        for (int node = 0; node < count; node++) {
+            parents[depth][node] = firstOfDepth[depth - 1] + parentOfCode[present[node]];
+        }
+        withRows[depth] = count;
+        fates[depth] = new byte[0];
+        keys[depth] = codes.values(present);
+    }
+
+    /** By row of a table of so many: the number of its code, or -1 where it does not count. */
+    private static int[] numbered(int[] rows, int[] rowCodes, int[] numbers, int size) {
+        int[] numbered = new int[size];
+        if (rows.length < size) {
+            Arrays.fill(numbered, -1);
+        }
+        int parts = Parts.of(rows.length, 1);
+        IntStream.range(0, parts).parallel().forEach(part -> {
+            int end = Parts.start(rows.length, parts, part + 1);
+            for (int i = Parts.start(rows.length, parts, part); i < end; i++) {
+                numbered[rows[i]] = numbers[rowCodes[rows[i]]];
+            }
+        });
+        return numbered;
+    }
+
+    /** Gives each pair of a parent and a code a node, as rows come. */
+    private void numberByRow(int depth, int[] rows, int[] codesOfRows, int codes, Column key, byte[] fateOfRow) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        int[] rowCodes = codesOfRows;
         if (fateOfRow != null) {
             // What is folded has, in each parent, one key that no row has.
             rowCodes = rowCodes.clone();
             for (int row : rows) {
-                rowCodes[row] = fateOfRow[row] == Fate.SHOWN ? rowCodes[row] : codes.count() + fateOfRow[row];
+                rowCodes[row] = fateOfRow[row] == Fate.SHOWN ? rowCodes[row] : codes + fateOfRow[row];
             }
         }
-        int[] samples = number(depth, rows, rowCodes, codes.count() + Fate.DROPPED);
+        int[] samples = number(depth, rows, rowCodes, codes + Fate.DROPPED + 1);
         withRows[depth] = samples.length;
         fates[depth] = new byte[fateOfRow == null ? 0 : samples.length];
         for (int node = 0; node < fates[depth].length; node++) {
@@ -122,9 +180,6 @@ final class Nodes {
             keyRows[node] = fates[depth][node] == Fate.SHOWN ? keyRows[node] : -1;
         }
         keys[depth] = Gathering.orNull(key, keyRows);
-        if (level.definition().empty().isPresent()) {
-            fillIn(depth, EmptyGroups.keys(level, dataset, star, key, used(level.home())));
-        }
     }
 
     /** By row of a depth's table, its fate: its own or, before that, the one of the group around it; null where all are shown. */

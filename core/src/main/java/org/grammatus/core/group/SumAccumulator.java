@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import java.math.BigInteger;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
@@ -18,8 +19,7 @@ final class SumAccumulator implements Accumulator {
     SumAccumulator(Column argument, int nodes, Faults faults) {
         this.argument = argument;
         this.faults = faults;
-        this.sums = new long[nodes];
-        Arrays.fill(sums, Column.Longs.NULL);
+        this.sums = none(nodes);
         if (argument instanceof Column.Wides) {
             widen();
         }
@@ -37,7 +37,61 @@ final class SumAccumulator implements Accumulator {
 
     /** Adds until a sum does not fit; returns how many rows were taken. */
     private int addLongs(int[] nodes, int[] rows, long[] values) {
-        for (int i = 0; i < nodes.length; i++) {
+        int parts = Parts.of(rows.length, sums.length);
+        if (parts > 1 && addInParts(nodes, rows, values, parts)) {
+            return nodes.length;
+        }
+        int taken = add(sums, nodes, rows, values, 0, nodes.length);
+        if (taken < nodes.length) {
+            widen();
+        }
+        return taken;
+    }
+
+    /** Each part has sums of its own, which are added up in the end; false where any does not fit, and then nothing is added. */
+    private boolean addInParts(int[] nodes, int[] rows, long[] values, int parts) {
+        long[][] partial = new long[parts][];
+        boolean[] fits = new boolean[parts];
+        IntStream.range(0, parts).parallel().forEach(part -> {
+            partial[part] = part == 0 ? sums.clone() : none(sums.length);
+            int from = Parts.start(nodes.length, parts, part);
+            int to = Parts.start(nodes.length, parts, part + 1);
+            fits[part] = add(partial[part], nodes, rows, values, from, to) == to;
+        });
+        boolean all = true;
+        for (int part = 0; part < parts; part++) {
+            all &= fits[part] && (part == 0 || addSums(partial[0], partial[part]));
+        }
+        sums = all ? partial[0] : sums;
+        return all;
+    }
+
+    private static long[] none(int nodes) {
+        long[] none = new long[nodes];
+        Arrays.fill(none, Column.Longs.NULL);
+        return none;
+    }
+
+    /** Adds sums to sums; false where one does not fit. */
+    private static boolean addSums(long[] into, long[] others) {
+        for (int node = 0; node < into.length; node++) {
+            long before = into[node];
+            long value = others[node];
+            if (before == Column.Longs.NULL || value == Column.Longs.NULL) {
+                into[node] = before == Column.Longs.NULL ? value : before;
+                continue;
+            }
+            long sum = before + value;
+            if (!fits(before, value, sum)) {
+                return false;
+            }
+            into[node] = sum;
+        }
+        return true;
+    }
+
+    private static int add(long[] sums, int[] nodes, int[] rows, long[] values, int from, int to) {
+        for (int i = from; i < to; i++) {
             long value = values[rows[i]];
             if (value == Column.Longs.NULL) {
                 continue;
@@ -48,13 +102,16 @@ final class SumAccumulator implements Accumulator {
                 continue;
             }
             long sum = before + value;
-            if (((before ^ sum) & (value ^ sum)) < 0 || sum == Column.Longs.NULL) {
-                widen();
+            if (!fits(before, value, sum)) {
                 return i;
             }
             sums[nodes[i]] = sum;
         }
-        return nodes.length;
+        return to;
+    }
+
+    private static boolean fits(long before, long value, long sum) {
+        return ((before ^ sum) & (value ^ sum)) >= 0 && sum != Column.Longs.NULL;
     }
 
     @Override
@@ -68,7 +125,7 @@ final class SumAccumulator implements Accumulator {
                 return;
             }
             long sum = sums[into] + sums[from];
-            if (((sums[into] ^ sum) & (sums[from] ^ sum)) >= 0 && sum != Column.Longs.NULL) {
+            if (fits(sums[into], sums[from], sum)) {
                 sums[into] = sum;
                 return;
             }
