@@ -32,21 +32,21 @@ function px(length: number): string {
   return `${(length * scale.value).toFixed(2)}px`
 }
 
-function place(cell: Cell, band: Band) {
+/** How a cell looks and where it stands, as one text: a page has hundreds, and a text is set and compared at once. */
+function cellStyle(cell: Cell, band: Band): string {
   const size = props.page.styles[cell.style]?.size ?? 900
-  return {
-    left: px(cell.x),
-    top: `${(Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)).toFixed(2)}px`,
-  }
+  const top =
+    Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)
+  return `${styleRules.value[cell.style]}left:${px(cell.x)};top:${top.toFixed(2)}px`
 }
 
 const styleRules = computed(() =>
-  props.page.styles.map((style) => ({
-    fontSize: px(style.size),
-    lineHeight: px(style.size * LINE),
-    fontWeight: style.face === 'semibold' ? 600 : 400,
-    color: style.muted ? 'var(--paper-quiet)' : 'var(--paper-ink)',
-  })),
+  props.page.styles.map(
+    (style) =>
+      `font-size:${px(style.size)};line-height:${px(style.size * LINE)};` +
+      `font-weight:${style.face === 'semibold' ? 600 : 400};` +
+      `color:var(${style.muted ? '--paper-quiet' : '--paper-ink'});`,
+  ),
 )
 
 /** Where the tint of marked rows reaches. */
@@ -133,7 +133,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
           :data-band="i"
           :data-look="band.look"
           :title="band.markLabel"
-          :style="{ top: px(band.top), height: px(band.height) }"
+          :style="`top:${px(band.top)};height:${px(band.height)}`"
         >
           <div v-if="band.look" class="tint" :style="tint" />
           <span
@@ -144,7 +144,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
             :data-cell="j"
             :data-node="cell.node"
             :class="{ chosen: isChosen(band, cell) }"
-            :style="[styleRules[cell.style], place(cell, band)]"
+            :style="cellStyle(cell, band)"
             >{{ cell.text }}</span
           >
         </div>

@@ -1,5 +1,6 @@
 package org.grammatus.core.page;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
@@ -14,7 +15,9 @@ import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
 import org.grammatus.core.type.Face;
+import org.grammatus.core.value.Kind;
 
 /**
  * Where the columns stand. Widths are measured on what is printed, snapped to a coarse grid so that a small change of data
@@ -148,7 +151,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     /** Measures the widest thing a column prints, at full size. */
     private static final class Measure {
 
-        /** So many distinct dates are printed and measured; more would not be wider. */
+        /** So many distinct values are printed and measured; more would not be wider. */
         private static final int MOST_MEASURED = 2_000;
 
         private final Printed printed;
@@ -208,6 +211,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                     }
                 }
                 case Column.Longs longs when column.type().isNumber() -> extremes(longs, format, style);
+                case Column.Longs longs when column.type().isTime() -> times(longs, format, style);
                 default -> distinct(column, format, style);
             }
         }
@@ -225,6 +229,28 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             if (least >= 0) {
                 text(format.format(column, least), style);
                 text(format.format(column, most), style);
+            }
+        }
+
+        /** Digits are of one width, so one time of each month, weekday and number of digits is as wide as any. */
+        private void times(Column.Longs column, ValueFormat format, TextStyle style) {
+            long unit = column.type().kind() == Kind.DATE ? 1 : Scalars.MICROS_OF_DAY;
+            BitSet measured = new BitSet();
+            for (int i = 0; i < column.size(); i++) {
+                if (!column.isNull(i)) {
+                    long day = Math.floorDiv(column.values()[i], unit);
+                    LocalDate date = LocalDate.ofEpochDay(day);
+                    boolean lateHour = Math.floorMod(column.values()[i], unit) >= unit / 24 * 10 && unit > 1;
+                    int shape = date.getMonthValue() * 7 + date.getDayOfWeek().ordinal();
+                    shape = shape * 8
+                            + (date.getDayOfMonth() >= 10 ? 4 : 0)
+                            + (lateHour ? 2 : 0)
+                            + (date.getYear() > 9999 ? 1 : 0);
+                    if (!measured.get(shape)) {
+                        measured.set(shape);
+                        text(format.format(column, i), style);
+                    }
+                }
             }
         }
 
