@@ -1,7 +1,11 @@
 package org.grammatus.sources;
 
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.expression.DatePart;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -48,6 +52,46 @@ interface Dialect {
      * @return none where it may always see it differently
      */
     Optional<Bound> comparison(String cell, TableShape.Column column, Type type, String operator, Scalar constant);
+
+    /**
+     * A cell's value as {@link SqlExpressions} counts on it: NULL wherever the database may see it differently than the engine, numbers
+     * in units of their type's last digit.
+     *
+     * @param cell the column as SQL has it
+     * @return none where it may always see it differently
+     */
+    Optional<Sql> value(String cell, TableShape.Column column, Type type);
+
+    /** The condition that a cell meets of which {@link #value} is NULL though the cell is not; none where there is no such cell. */
+    Optional<String> odd(String cell, Type type);
+
+    /** A constant as it is bound where {@link #value}s are; none where the database has no such value. */
+    Optional<Object> bound(Scalar constant);
+
+    /**
+     * A comparison of two values; NULL where they became too large on the way.
+     *
+     * @param kind of both; of numbers always {@link Kind#DECIMAL}
+     */
+    Sql compared(Sql left, String operator, Sql right, Kind kind);
+
+    /** A function of values; none where the database computes it differently than the engine. */
+    Optional<Sql> call(Typed.Call call, List<Sql> arguments);
+
+    /** A part of a date or timestamp. */
+    Optional<Sql> part(DatePart part, Sql time);
+
+    /** The day of a timestamp. */
+    Sql day(Sql timestamp);
+
+    /** The date some days later. */
+    Sql plusDays(Sql date, long days);
+
+    /** The whole days from the right date to the left one. */
+    Sql daysBetween(Sql left, Sql right);
+
+    /** Whether a text is like a pattern, by code points. */
+    Sql like(Sql text, LikePattern pattern);
 
     /** Whether two keys are equal, by value; none where the database may see it differently than the engine. */
     Optional<String> sameKey(

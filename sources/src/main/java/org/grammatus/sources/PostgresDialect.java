@@ -6,8 +6,12 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.expression.DatePart;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -104,6 +108,103 @@ final class PostgresDialect implements Dialect {
                 Optional.of(new Bound(compared, d.value().atStartOfDay()));
             default -> Optional.empty();
         };
+    }
+
+    @Override
+    public Optional<Sql> value(String cell, TableShape.Column column, Type type) {
+        Optional<Type> held = column.type().filter(t -> column.comparable());
+        if (held.isEmpty()) {
+            return Optional.empty();
+        }
+        Type kept = held.get();
+        if (type.isNumber()) {
+            // Whole numbers count in units of the field's last digit already.
+            boolean units = kept.equals(Type.INTEGER);
+            return units || kept.isNumber() && kept.scale() <= type.scale()
+                    ? Optional.of(Sql.of("CAST(" + cell + " AS numeric)"
+                                    + (units ? "" : " * " + BigDecimal.TEN.pow(type.scale()))))
+                            .map(number -> Sql.of("(%s)", number))
+                    : Optional.empty();
+        }
+        if (!kept.equals(type)) {
+            return Optional.empty();
+        }
+        return switch (type.kind()) {
+            case TEXT -> Optional.of(Sql.of("(" + cell + " COLLATE \"C\")"));
+            case DATE, TIMESTAMP -> Optional.of(Sql.of("CASE WHEN isfinite(" + cell + ") THEN " + cell + " END"));
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public Optional<String> odd(String cell, Type type) {
+        return type.isTime() ? Optional.of(cell + " IS NOT NULL AND NOT isfinite(" + cell + ")") : Optional.empty();
+    }
+
+    @Override
+    public Optional<Object> bound(Scalar constant) {
+        return switch (constant) {
+            case Scalar.Number n ->
+                Optional.of(n.value().movePointRight(n.type().scale()));
+            case Scalar.Text t when t.value().indexOf('\0') < 0 -> Optional.of(t.value());
+            case Scalar.Date d -> Optional.of(d.value());
+            case Scalar.Timestamp t -> Optional.of(t.value());
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public Sql compared(Sql left, String operator, Sql right, Kind kind) {
+        return kind == Kind.TEXT
+                ? Sql.of("(%s) COLLATE \"C\" " + operator + " (%s)", left, right)
+                : Sql.of("(%s) " + operator + " (%s)", left, right);
+    }
+
+    @Override
+    public Optional<Sql> call(Typed.Call call, List<Sql> arguments) {
+        Sql first = arguments.getFirst();
+        return switch (call.function()) {
+            case CHAR_LENGTH -> Optional.of(Sql.of("CAST(char_length(%s) AS numeric)", first));
+            case TRIM -> Optional.of(Sql.of("btrim(%s, ' ')", first));
+            case POSITION -> Optional.of(Sql.of("CAST(position(%s IN %s) AS numeric)", first, arguments.get(1)));
+            case SUBSTRING ->
+                SqlText.substring(call)
+                        .map(part -> Sql.of(
+                                "substring(%s FROM " + part.from()
+                                        + part.length().map(n -> " FOR " + n).orElse("") + ")",
+                                first));
+            case ABS -> Optional.of(Sql.of("abs(%s)", first));
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public Optional<Sql> part(DatePart part, Sql time) {
+        return Optional.of(
+                part == DatePart.MINUTE || part == DatePart.HOUR
+                        ? Sql.of("EXTRACT(" + part + " FROM CAST(%s AS timestamp))", time)
+                        : Sql.of("EXTRACT(" + part + " FROM %s)", time));
+    }
+
+    @Override
+    public Sql day(Sql timestamp) {
+        return Sql.of("CAST(%s AS date)", timestamp);
+    }
+
+    @Override
+    public Sql plusDays(Sql date, long days) {
+        return Sql.of("(CAST(%s AS date) + " + days + ")", date);
+    }
+
+    @Override
+    public Sql daysBetween(Sql left, Sql right) {
+        return Sql.of("CAST(CAST(%s AS date) - CAST(%s AS date) AS numeric)", left, right);
+    }
+
+    @Override
+    public Sql like(Sql text, LikePattern pattern) {
+        String escaped = pattern.written("%", "_", piece -> "%_!".contains(piece) ? "!" + piece : piece);
+        return Sql.of("%s LIKE %s ESCAPE '!'", text, Sql.bound(escaped));
     }
 
     @Override

@@ -16,7 +16,6 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Comparator;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.value.Scalar;
 
 /**
  * Conditions on rows as SQL, values as bound parameters. What the source may see differently than the engine becomes NULL, the truth value
@@ -74,7 +73,7 @@ final class SqlConditions {
         Optional<String> path = table == DatasetModel.GRAIN ? Optional.of("") : path(table);
         if (path.isPresent()) {
             String sql = sql(condition, table);
-            if (parameters.size() > before || sql.contains(" IS NULL")) {
+            if (!isUnknown(sql)) {
                 return Optional.of(
                         table == DatasetModel.GRAIN
                                 ? "(" + sql + ") IS NOT FALSE"
@@ -83,6 +82,11 @@ final class SqlConditions {
         }
         parameters.subList(before, parameters.size()).clear();
         return Optional.empty();
+    }
+
+    /** Whether nothing at all is known of a condition, so that it leaves out no row. */
+    private static boolean isUnknown(String sql) {
+        return sql.replaceAll("NULL|NOT|AND|OR|[() ]", "").isEmpty();
     }
 
     private void note(Typed value, Set<Integer> tables) {
@@ -137,7 +141,7 @@ final class SqlConditions {
     }
 
     private static String cell(int table, String column) {
-        return "t" + table + "." + JdbcView.quoted(column);
+        return SqlExpressions.cell(table, column);
     }
 
     private String sql(Typed condition, int table) {
@@ -145,13 +149,20 @@ final class SqlConditions {
             case Typed.Logic l ->
                 "(" + sql(l.left(), table) + " " + l.connective().name() + " " + sql(l.right(), table) + ")";
             case Typed.Not n -> "(NOT " + sql(n.operand(), table) + ")";
-            case Typed.IsNull n
-            when n.value().unnamed() instanceof Typed.Field field && isOf(field, table) ->
-                "(" + cell(table, dataset.field(field.id()).definition().column()) + " IS NULL)";
-            case Typed.Compare c -> comparison(c, table).orElse(UNKNOWN);
-            case Typed.Constant c when c.value() instanceof Scalar.Bool truth -> truth.value() ? "TRUE" : "FALSE";
-            default -> UNKNOWN;
+            case Typed.Compare c ->
+                comparison(c, table).or(() -> other(c, table)).orElse(UNKNOWN);
+            default -> other(condition, table).orElse(UNKNOWN);
         };
+    }
+
+    /** What indexes do not help with anyway. */
+    private Optional<String> other(Typed condition, int table) {
+        return new SqlExpressions(dataset, dialect, columns, t -> t == table)
+                .condition(condition)
+                .map(sql -> {
+                    parameters.addAll(sql.parameters());
+                    return "(" + sql.text() + ")";
+                });
     }
 
     private boolean isOf(Typed.Field field, int table) {

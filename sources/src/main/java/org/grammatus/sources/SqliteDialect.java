@@ -3,11 +3,15 @@ package org.grammatus.sources;
 import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.expression.DatePart;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -122,6 +126,118 @@ final class SqliteDialect implements Dialect {
         } catch (ArithmeticException e) {
             return Optional.empty();
         }
+    }
+
+    @Override
+    public Optional<Sql> value(String cell, TableShape.Column column, Type type) {
+        return shape(cell, type).map(shape -> Sql.of("CASE WHEN " + shape + " THEN " + cell + " END"));
+    }
+
+    @Override
+    public Optional<String> odd(String cell, Type type) {
+        return shape(cell, type).map(shape -> cell + " IS NOT NULL AND NOT (" + shape + ")");
+    }
+
+    /** What a cell must look like to be seen as the engine reads it. Text functions end at a character of number 0. */
+    private static Optional<String> shape(String cell, Type type) {
+        return switch (type.kind()) {
+            case INTEGER, DECIMAL -> Optional.of("typeof(" + cell + ") = 'integer'");
+            case TEXT -> Optional.of("typeof(" + cell + ") = 'text' AND instr(" + cell + ", char(0)) = 0");
+            case DATE -> Optional.of(written(cell, DAY_GLOB));
+            case TIMESTAMP -> Optional.of(written(cell, SECOND_GLOB));
+            case BOOLEAN -> Optional.empty();
+        };
+    }
+
+    private static String written(String cell, String glob) {
+        return "typeof(" + cell + ") = 'text' AND " + cell + " GLOB '" + glob + "'";
+    }
+
+    @Override
+    public Optional<Object> bound(Scalar constant) {
+        return switch (constant) {
+            case Scalar.Number n -> unscaled(n.value(), n.type()).map(Object.class::cast);
+            case Scalar.Text t when t.value().indexOf('\0') < 0 -> Optional.of(t.value());
+            case Scalar.Date d
+            when d.value().toString().length() == DAY_LENGTH ->
+                Optional.of(d.value().toString());
+            case Scalar.Timestamp t
+            when t.value().getNano() == 0 ->
+                Optional.of(SECONDS.format(t.value()))
+                        .filter(text -> text.length() == SECOND_LENGTH)
+                        .map(Object.class::cast);
+            default -> Optional.empty();
+        };
+    }
+
+    /** Whole numbers that outgrow 64 bits go on as floating ones, which are told by their type. */
+    @Override
+    public Sql compared(Sql left, String operator, Sql right, Kind kind) {
+        return kind == Kind.DECIMAL
+                ? Sql.of(
+                        "CASE WHEN typeof(%s) = 'integer' AND typeof(%s) = 'integer' THEN %s " + operator + " %s END",
+                        left,
+                        right,
+                        left,
+                        right)
+                : Sql.of("(%s) " + operator + " (%s) COLLATE BINARY", left, right);
+    }
+
+    @Override
+    public Optional<Sql> call(Typed.Call call, List<Sql> arguments) {
+        Sql first = arguments.getFirst();
+        return switch (call.function()) {
+            case CHAR_LENGTH -> Optional.of(Sql.of("length(%s)", first));
+            case TRIM -> Optional.of(Sql.of("trim(%s)", first));
+            case POSITION -> Optional.of(Sql.of("instr(%s, %s)", arguments.get(1), first));
+            case SUBSTRING ->
+                SqlText.substring(call)
+                        .map(part -> Sql.of(
+                                "substr(%s, " + part.from()
+                                        + part.length().map(n -> ", " + n).orElse("") + ")",
+                                first));
+            case ABS -> Optional.of(Sql.of("CASE WHEN %s < 0 THEN -%s ELSE %s END", first, first, first));
+            default -> Optional.empty();
+        };
+    }
+
+    @Override
+    public Optional<Sql> part(DatePart part, Sql time) {
+        return Optional.of(
+                switch (part) {
+                    case YEAR -> digits(time, 1, 4);
+                    case MONTH -> digits(time, 6, 2);
+                    case QUARTER -> Sql.of("((%s + 2) / 3)", digits(time, 6, 2));
+                    case DAY -> digits(time, 9, 2);
+                    case HOUR -> digits(time, 12, 2);
+                    case MINUTE -> digits(time, 15, 2);
+                });
+    }
+
+    private static Sql digits(Sql time, int from, int length) {
+        return Sql.of("CAST(substr(%s, " + from + ", " + length + ") AS INTEGER)", time);
+    }
+
+    @Override
+    public Sql day(Sql timestamp) {
+        return Sql.of("substr(%s, 1, " + DAY_LENGTH + ")", timestamp);
+    }
+
+    @Override
+    public Sql plusDays(Sql date, long days) {
+        return Sql.of("date(%s, '" + days + " days')", date);
+    }
+
+    @Override
+    public Sql daysBetween(Sql left, Sql right) {
+        return Sql.of("CAST(julianday(%s) - julianday(%s) AS INTEGER)", left, right);
+    }
+
+    /** GLOB tells cases apart, which LIKE does not here. */
+    @Override
+    public Sql like(Sql text, LikePattern pattern) {
+        String glob = pattern.written("*", "?", piece -> "*?[".contains(piece) ? "[" + piece + "]" : piece);
+        return Sql.of("%s GLOB %s", text, Sql.bound(glob));
     }
 
     /** Numbers are never texts, whatever SQLite would make of them. */

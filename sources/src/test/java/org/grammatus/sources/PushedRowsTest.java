@@ -28,7 +28,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What a source leaves out changes nothing: generated conditions keep the same rows, whether they are pushed or not. */
 class PushedRowsTest {
 
-    private static final int CONDITIONS = 200;
+    private static final int CONDITIONS = 250;
 
     private static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "D", "grain": "h",
@@ -92,7 +92,33 @@ class PushedRowsTest {
         String operator = List.of("=", "<>", "<", "<=", ">", ">=").get(random.nextInt(6));
         String text = "'" + List.of("a", "A", "Ä", "ab ", "ab", "", "9", "z").get(random.nextInt(8)) + "'";
         String day = "DATE '2026-0" + (1 + random.nextInt(4)) + "-0" + (1 + random.nextInt(9)) + "'";
-        return switch (random.nextInt(14)) {
+        String number = String.valueOf(random.nextInt(9) - 3);
+        String pattern = "'"
+                + List.of("a%", "%b", "%a%", "_", "a_", "%", "", "*", "[a]", "Ä%", "a?")
+                        .get(random.nextInt(11)) + "'";
+        return switch (random.nextInt(30)) {
+            case 14 -> "n + d " + operator + " " + number;
+            case 15 -> "n * d - 2 " + operator + " d * 1.5";
+            case 16 -> "-n " + operator + " ABS(n - 3)";
+            case 17 -> "t LIKE " + pattern;
+            case 18 -> "t || 'b' LIKE " + pattern + " OR who LIKE '!%%' ESCAPE '!'";
+            case 19 -> "CHAR_LENGTH(t) " + operator + " " + number;
+            case 20 ->
+                "SUBSTRING(t FROM " + (1 + random.nextInt(3)) + " FOR " + random.nextInt(3) + ") " + operator + " "
+                        + text;
+            case 21 -> "POSITION(" + text + " IN t) " + operator + " " + number;
+            case 22 -> "TRIM(t) " + operator + " " + text;
+            case 23 ->
+                "EXTRACT(" + List.of("YEAR", "MONTH", "DAY", "QUARTER").get(random.nextInt(4)) + " FROM day) "
+                        + operator + " " + number;
+            case 24 ->
+                "EXTRACT(" + List.of("DAY", "HOUR", "MINUTE").get(random.nextInt(3)) + " FROM at) " + operator + " 1"
+                        + random.nextInt(4);
+            case 25 -> "CAST(at AS DATE) " + operator + " day";
+            case 26 -> "day + INTERVAL '" + random.nextInt(40) + "' DAY " + operator + " " + day;
+            case 27 -> "day - " + day + " " + operator + " " + number;
+            case 28 -> "n " + operator + " d";
+            case 29 -> "n * n * 9000000000000000000 " + operator + " d";
             case 0 -> "n " + operator + " " + (random.nextInt(9) - 3);
             case 1 -> "d " + operator + " " + (random.nextInt(400) - 100) + ".5";
             case 2 -> "d " + operator + " 1.005";
