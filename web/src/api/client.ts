@@ -34,6 +34,7 @@ export type Suggestions = components['schemas']['SuggestionsView']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
+export type SourceAnswer = components['schemas']['SourceAnswer']
 export type FiguresTogether = components['schemas']['FiguresTogether']
 export type WhyOrder = components['schemas']['WhyOrder']
 export type RowsBehind = components['schemas']['RowsBehind']
@@ -255,6 +256,8 @@ export const api = {
   outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
   file: async (run: string, format: string) =>
     (await call('GET', `/api/runs/${id(run)}/file?format=${format}&protect=true`)).blob(),
+  figureAtSource: (run: string, place: number, total: string) =>
+    get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?place=${place}&total=${id(total)}`),
   rowsFile: async (run: string, place: number) =>
     (await call('GET', `/api/runs/${id(run)}/rows/file?place=${place}&protect=true`)).blob(),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { ref, watch } from 'vue'
-import { api, type WhyFigure, type WhyOrder } from '@/api/client'
+import { api, type SourceAnswer, type WhyFigure, type WhyOrder } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; place: number; total?: string }>()
@@ -10,11 +10,30 @@ const emit = defineEmits<{ rows: [place: number]; close: [] }>()
 const figure = ref<WhyFigure>()
 const order = ref<WhyOrder>()
 const problem = ref('')
+const asked = ref<SourceAnswer>()
+const asking = ref(false)
+
+/** Has the source itself compute the figure. */
+async function askSource() {
+  const { run, place, total } = props
+  asking.value = true
+  try {
+    const answer = await api.figureAtSource(run, place, total!)
+    if (run === props.run && place === props.place && total === props.total) {
+      asked.value = answer
+    }
+  } catch (e) {
+    problem.value = (e as Error).message
+  } finally {
+    asking.value = false
+  }
+}
 
 watch(
   () => [props.run, props.place, props.total] as const,
   async ([run, place, total]) => {
     problem.value = ''
+    asked.value = undefined
     try {
       const [why, stands] = await Promise.all([
         total ? api.whyFigure(run, place, total) : undefined,
@@ -73,6 +92,26 @@ watch(
         <dd>{{ figure.counted || words.why.notCounted }}</dd>
       </dl>
       <p v-if="figure.recounted" class="recounted">{{ figure.recounted }}</p>
+      <div v-if="asked" class="recounted" role="status">
+        <template v-if="asked.asked">
+          {{ words.why.sourceSays(asked.asked.source, asked.asked.figure, asked.asked.same) }}
+          <details>
+            <summary>{{ words.why.statement }}</summary>
+            <code>{{ asked.asked.statement }}</code>
+          </details>
+        </template>
+        <template v-else>{{ words.why.notAsked }}</template>
+      </div>
+      <Button
+        v-else
+        :label="words.why.askSource"
+        icon="pi pi-database"
+        text
+        size="small"
+        class="ask"
+        :loading="asking"
+        @click="askSource"
+      />
       <ul v-if="figure.remarks.length" class="remarks">
         <li v-for="remark in figure.remarks" :key="remark">{{ remark }}</li>
       </ul>
@@ -111,6 +150,12 @@ watch(
 .recounted {
   margin: 0;
   color: var(--quiet);
+}
+.ask {
+  justify-self: start;
+}
+summary {
+  cursor: pointer;
 }
 .why {
   display: grid;

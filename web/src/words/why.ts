@@ -4,6 +4,13 @@ export const why = {
   order: 'Why this order',
   close: 'Close the explanation',
   blank: 'blank',
+  askSource: 'Ask the source again',
+  sourceSays: (source: string, figure: string, same: boolean) =>
+    same
+      ? `Asked again, ${source} says ${figure || 'nothing'}: the same.`
+      : `Asked again, ${source} now says ${figure || 'nothing'}, which is not the same: its rows may have changed since they were read.`,
+  statement: 'What it was asked',
+  notAsked: 'The source cannot be asked for this figure in one statement that it surely understands alike.',
   formula: 'Formula',
   exact: 'All its digits',
   scope: 'Over the rows of',

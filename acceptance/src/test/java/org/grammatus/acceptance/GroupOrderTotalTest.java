@@ -161,6 +161,12 @@ class GroupOrderTotalTest {
         assertThat(page.locator("[data-role=GRAND_TOTAL] [data-id=t-share]")).hasText("100.0%");
         page.locator("[data-role=GRAND_TOTAL] [data-id=t-open]").click();
         assertThat(page.locator(".why")).containsText("the same");
+        // The source, asked for it in one statement, agrees.
+        Bench.button(page, "Ask the source again").click();
+        assertThat(page.locator(".why")).containsText(Pattern.compile("Asked again, .*says [0-9]+: the same"));
+        page.getByText("What it was asked").click();
+        assertThat(page.locator(".why details code")).containsText("SELECT COUNT(");
+        Accessibility.check(page);
     }
 
     @Test

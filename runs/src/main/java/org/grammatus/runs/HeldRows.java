@@ -9,8 +9,10 @@ import java.util.concurrent.locks.ReentrantLock;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.FigureQuestion;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
+import org.grammatus.sources.SourceFigure;
 
 /**
  * Keeps rows in memory once they were read, so that editing a report does not read them again. Rows are held as immutable
@@ -64,6 +66,12 @@ public final class HeldRows implements DatasetReader {
     @Override
     public Map<String, String> missing(DatasetModel dataset) {
         return reader.missing(dataset);
+    }
+
+    /** Not from what is held: the source is asked. */
+    @Override
+    public Optional<SourceFigure> figure(FigureQuestion question) {
+        return reader.figure(question);
     }
 
     @Override

@@ -1,6 +1,7 @@
 package org.grammatus.sources;
 
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
 
@@ -39,6 +40,14 @@ public interface DatasetReader {
      * @throws SourceException if a source is not there, or the table is missing whose rows are the dataset's
      */
     Map<String, String> missing(DatasetModel dataset);
+
+    /**
+     * A figure as the dataset's source itself computes it, from the rows that it has now.
+     *
+     * @return none where its tables stand in several sources, or the source may compute it differently than the engine
+     * @throws SourceException if the source cannot be asked
+     */
+    Optional<SourceFigure> figure(FigureQuestion question);
 
     /** From now on the rows are those that the sources have now or later, not ones held from before. */
     void readAgain(DatasetModel dataset);

@@ -65,6 +65,9 @@ interface Dialect {
     /** The condition that a cell meets of which {@link #value} is NULL though the cell is not; none where there is no such cell. */
     Optional<String> odd(String cell, Type type);
 
+    /** The condition that a number meets which outgrew what the database holds exactly; none where there is no such bound. */
+    Optional<Sql> tooLarge(Sql number);
+
     /** A constant as it is bound where {@link #value}s are; none where the database has no such value. */
     Optional<Object> bound(Scalar constant);
 
@@ -83,6 +86,9 @@ interface Dialect {
 
     /** The day of a timestamp. */
     Sql day(Sql timestamp);
+
+    /** The timestamp at which a day begins. */
+    Sql beginning(Sql day);
 
     /** The date some days later. */
     Sql plusDays(Sql date, long days);

@@ -192,14 +192,31 @@ final class JdbcView implements SourceView {
 
     @Override
     public long count(String table) {
-        long[] count = new long[1];
-        read(
-                "SELECT COUNT(*) FROM " + place(table),
-                List.of(),
-                1,
-                0,
-                values -> count[0] = ((Number) values[0]).longValue());
-        return count[0];
+        return number(Sql.of("SELECT COUNT(*) FROM " + place(table)));
+    }
+
+    @Override
+    public Optional<SourceFigure> figure(FigureQuestion question) {
+        return SqlFigure.of(question, dialect, this::columns, this::place)
+                .filter(figure -> figure.odd().map(this::number).orElse(0L) == 0)
+                .flatMap(this::asked);
+    }
+
+    private Optional<SourceFigure> asked(SqlFigure figure) {
+        Object[] answer = new Object[2];
+        read(figure.ask(), 2, values -> System.arraycopy(values, 0, answer, 0, 2));
+        return figure.value(answer[0], ((Number) answer[1]).longValue())
+                .map(value -> new SourceFigure("", figure.ask().inWords(), value));
+    }
+
+    private long number(Sql sql) {
+        long[] number = new long[1];
+        read(sql, 1, values -> number[0] = ((Number) values[0]).longValue());
+        return number[0];
+    }
+
+    private void read(Sql sql, int columns, RowSink sink) {
+        read(sql.text(), sql.parameters(), columns, 0, sink);
     }
 
     private String select(String table, List<String> columns) {

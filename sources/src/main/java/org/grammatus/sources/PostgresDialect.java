@@ -142,6 +142,11 @@ final class PostgresDialect implements Dialect {
     }
 
     @Override
+    public Optional<Sql> tooLarge(Sql number) {
+        return Optional.empty();
+    }
+
+    @Override
     public Optional<Object> bound(Scalar constant) {
         return switch (constant) {
             case Scalar.Number n ->
@@ -189,6 +194,11 @@ final class PostgresDialect implements Dialect {
     @Override
     public Sql day(Sql timestamp) {
         return Sql.of("CAST(%s AS date)", timestamp);
+    }
+
+    @Override
+    public Sql beginning(Sql day) {
+        return Sql.of("CAST(%s AS timestamp)", day);
     }
 
     @Override

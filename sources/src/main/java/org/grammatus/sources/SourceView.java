@@ -45,6 +45,11 @@ public interface SourceView extends AutoCloseable {
      */
     void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink);
 
+    /**
+     * A figure as the source itself computes it, in one plain statement; none where it may compute it differently than the engine.
+     */
+    Optional<SourceFigure> figure(FigureQuestion question);
+
     /** How many rows a table has. */
     long count(String table);
 

@@ -10,10 +10,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Comparator;
 import org.grammatus.core.expression.Typed;
 
@@ -30,7 +28,7 @@ final class SqlConditions {
     private final DatasetModel dataset;
     private final Dialect dialect;
     private final Function<String, Optional<Map<String, TableShape.Column>>> columns;
-    private final Function<String, String> places;
+    private final SqlJoins joins;
     private final List<Object> parameters = new ArrayList<>();
 
     /**
@@ -47,7 +45,7 @@ final class SqlConditions {
         this.dataset = dataset;
         this.dialect = dialect;
         this.columns = columns;
-        this.places = places;
+        this.joins = new SqlJoins(dataset, dialect, columns, places);
     }
 
     /** The alias that the grain's table goes by in the conditions. */
@@ -105,39 +103,14 @@ final class SqlConditions {
         List<String> from = new ArrayList<>();
         List<String> on = new ArrayList<>();
         for (int t : way) {
-            Optional<String> join = join(t);
-            if (join.isEmpty()
-                    || !dataset.table(t)
-                            .source()
-                            .equals(dataset.table(DatasetModel.GRAIN).source())) {
+            Optional<String> join = joins.on(t);
+            if (join.isEmpty()) {
                 return Optional.empty();
             }
-            from.add(places.apply(dataset.table(t).table()) + " t" + t);
+            from.add(joins.place(t));
             on.add(join.get());
         }
         return Optional.of(String.join(", ", from) + " WHERE " + String.join(" AND ", on));
-    }
-
-    private Optional<String> join(int table) {
-        Dataset.Table to = dataset.table(table);
-        int pointing = dataset.pointedFrom(table);
-        List<String> pointers = dataset.join(table).columns();
-        Optional<Map<String, TableShape.Column>> held =
-                columns.apply(dataset.table(pointing).table());
-        Optional<Map<String, TableShape.Column>> keys = columns.apply(to.table());
-        if (held.isEmpty() || keys.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Optional<String>> equal = IntStream.range(0, pointers.size())
-                .mapToObj(i -> dialect.sameKey(
-                        cell(pointing, pointers.get(i)),
-                        Optional.ofNullable(held.get().get(pointers.get(i))),
-                        cell(table, to.key().get(i)),
-                        Optional.ofNullable(keys.get().get(to.key().get(i)))))
-                .toList();
-        return equal.stream().allMatch(Optional::isPresent)
-                ? Optional.of(equal.stream().map(Optional::get).collect(Collectors.joining(" AND ")))
-                : Optional.empty();
     }
 
     private static String cell(int table, String column) {

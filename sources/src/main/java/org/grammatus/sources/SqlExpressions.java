@@ -30,7 +30,7 @@ final class SqlExpressions {
     private final Dialect dialect;
     private final Function<String, Optional<Map<String, TableShape.Column>>> columns;
     private final IntPredicate inScope;
-    private final Set<String> odd = new LinkedHashSet<>();
+    private final Set<Sql> odd = new LinkedHashSet<>();
 
     /**
      * Expressions over some tables.
@@ -54,8 +54,8 @@ final class SqlExpressions {
         return "t" + table + "." + JdbcView.quoted(column);
     }
 
-    /** Conditions that cells meet which the database may see otherwise than the engine, of all cells that were used. */
-    Set<String> odd() {
+    /** Conditions that rows meet in which the database may see a cell, or a number made of some, otherwise than the engine. */
+    Set<Sql> odd() {
         return odd;
     }
 
@@ -89,7 +89,7 @@ final class SqlExpressions {
         }
         String cell = cell(info.table(), info.definition().column());
         Optional<Sql> value = column(info).flatMap(column -> dialect.value(cell, column, info.type()));
-        value.ifPresent(v -> dialect.odd(cell, info.type()).ifPresent(odd::add));
+        value.ifPresent(v -> dialect.odd(cell, info.type()).map(Sql::of).ifPresent(odd::add));
         return value;
     }
 
@@ -157,8 +157,16 @@ final class SqlExpressions {
         if (left.isNumber() && right.isNumber()) {
             int scale = Math.max(left.scale(), right.scale());
             return scaled(c.left(), scale)
-                    .flatMap(l -> scaled(c.right(), scale)
-                            .map(r -> dialect.compared(l, c.operator().symbol(), r, Kind.DECIMAL)));
+                    .flatMap(l -> scaled(c.right(), scale).map(r -> {
+                        dialect.tooLarge(l).ifPresent(odd::add);
+                        dialect.tooLarge(r).ifPresent(odd::add);
+                        return dialect.compared(l, c.operator().symbol(), r, Kind.DECIMAL);
+                    }));
+        }
+        if (left.isTime() && right.isTime() && !left.equals(right)) {
+            return moment(c.left())
+                    .flatMap(l -> moment(c.right())
+                            .map(r -> dialect.compared(l, c.operator().symbol(), r, Kind.TIMESTAMP)));
         }
         boolean alike = left.equals(right) && (left.isTime() || left.equals(Type.TEXT));
         return alike
@@ -166,6 +174,11 @@ final class SqlExpressions {
                         .flatMap(l -> value(c.right())
                                 .map(r -> dialect.compared(l, c.operator().symbol(), r, left.kind())))
                 : Optional.empty();
+    }
+
+    /** A timestamp, or the beginning of a day. */
+    private Optional<Sql> moment(Typed time) {
+        return value(time).map(v -> time.type().equals(Type.DATE) ? dialect.beginning(v) : v);
     }
 
     /** A whole number of units of a scale as the number it stands for. */

@@ -138,6 +138,11 @@ final class SqliteDialect implements Dialect {
         return shape(cell, type).map(shape -> cell + " IS NOT NULL AND NOT (" + shape + ")");
     }
 
+    @Override
+    public Optional<Sql> tooLarge(Sql number) {
+        return Optional.of(Sql.of("typeof(%s) = 'real'", number));
+    }
+
     /** What a cell must look like to be seen as the engine reads it. Text functions end at a character of number 0. */
     private static Optional<String> shape(String cell, Type type) {
         return switch (type.kind()) {
@@ -221,6 +226,11 @@ final class SqliteDialect implements Dialect {
     @Override
     public Sql day(Sql timestamp) {
         return Sql.of("substr(%s, 1, " + DAY_LENGTH + ")", timestamp);
+    }
+
+    @Override
+    public Sql beginning(Sql day) {
+        return Sql.of("(%s || ' 00:00:00')", day);
     }
 
     @Override

@@ -72,6 +72,17 @@ public final class StarReader implements DatasetReader {
     }
 
     @Override
+    public Optional<SourceFigure> figure(FigureQuestion question) {
+        try (OpenSources open = new OpenSources(sources)) {
+            OpenSources.Open source =
+                    open.source(question.dataset().table(DatasetModel.GRAIN).source());
+            return source.view()
+                    .figure(question)
+                    .map(figure -> new SourceFigure(source.source().name(), figure.statement(), figure.value()));
+        }
+    }
+
+    @Override
     public void readAgain(DatasetModel dataset) {
         ids(dataset).forEach(id -> sources.apply(named(id)).lookAgain());
     }

@@ -30,7 +30,7 @@ class PushedRowsTest {
 
     private static final int CONDITIONS = 250;
 
-    private static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
+    static final DatasetModel DATASET = DatasetModel.of(Definitions.readDataset("""
             {"format": "grammatus-dataset", "version": 1, "id": "d", "label": "D", "grain": "h",
              "tables": [{"id": "h", "table": "harvest", "key": ["id"], "noun": {"one": "h", "other": "hs"}},
                         {"id": "y", "table": "yard", "key": ["id"], "noun": {"one": "y", "other": "ys"}},
@@ -80,7 +80,7 @@ class PushedRowsTest {
                 .toList();
     }
 
-    private static String condition(Random random, int depth) {
+    static String condition(Random random, int depth) {
         if (depth > 0) {
             return switch (random.nextInt(4)) {
                 case 0 -> "(" + condition(random, depth - 1) + " AND " + condition(random, depth - 1) + ")";
@@ -152,7 +152,7 @@ class PushedRowsTest {
         assertThat(fewer).as("most conditions spare rows").isGreaterThan(CONDITIONS / 2);
     }
 
-    private static List<String> rows(boolean anything) {
+    static List<String> rows(boolean anything) {
         Random random = new Random(4);
         List<String> statements = new ArrayList<>();
         for (int i = 0; i < 12; i++) {

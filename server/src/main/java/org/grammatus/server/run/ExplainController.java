@@ -9,12 +9,16 @@ import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
+import org.grammatus.runs.AskedAgain;
 import org.grammatus.runs.Explanations;
 import org.grammatus.runs.FiguresTogether;
+import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.TextSearch;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.SourceException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -32,9 +36,11 @@ import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBo
 class ExplainController {
 
     private final RunService runs;
+    private final DatasetReader reader;
 
-    ExplainController(RunService runs) {
+    ExplainController(RunService runs, DatasetReader reader) {
         this.runs = runs;
+        this.reader = reader;
     }
 
     @GetMapping("/figure")
@@ -45,6 +51,30 @@ class ExplainController {
             @RequestParam("total") String total,
             Principal principal) {
         return found(explanations(id, principal).figure(place, total));
+    }
+
+    /**
+     * What a figure's source said.
+     *
+     * @param asked none where the source cannot be asked for this figure in one statement
+     */
+    record SourceAnswer(Optional<AskedAgain> asked) {}
+
+    @GetMapping("/figure/at-source")
+    @Operation(
+            operationId = "figureAtSource",
+            summary = "What the source itself says a total of a group is, in one plain statement of SQL")
+    SourceAnswer atSource(
+            @PathVariable("id") String id,
+            @RequestParam("place") int place,
+            @RequestParam("total") String total,
+            Principal principal) {
+        Run run = OwnRuns.require(runs, id, principal);
+        try {
+            return new SourceAnswer(AskedAgain.of(run.request(), OwnRuns.result(run), place, total, reader));
+        } catch (SourceException e) {
+            throw new NotFoundException(e.getMessage());
+        }
     }
 
     @GetMapping("/uncounted")

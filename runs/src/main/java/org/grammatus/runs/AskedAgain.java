@@ -1,0 +1,103 @@
+package org.grammatus.runs;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.LeftOut;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.runs.Explanations.PathStep;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.FigureQuestion;
+import org.grammatus.sources.SourceFigure;
+
+/**
+ * A figure of a run that its source was asked for again, in one plain statement of SQL: nothing is shared with the way in which the
+ * report came by it but the report's definition.
+ *
+ * @param source what the source is called
+ * @param statement that it was asked
+ * @param figure what it said, with all its digits; empty for nothing
+ * @param same whether that is the report's figure
+ */
+public record AskedAgain(String source, String statement, String figure, boolean same) {
+
+    /**
+     * Asks for a total of a group.
+     *
+     * @param request that the run was made for
+     * @param place the group's place in the run's tree
+     * @param total the total's id
+     * @return none where no single statement says what the figure is, or the source may see something differently than the engine
+     * @throws org.grammatus.sources.SourceException if the source cannot be asked
+     */
+    public static Optional<AskedAgain> of(
+            RunRequest request, RunResult result, int place, String total, DatasetReader reader) {
+        Grouped grouped = result.grouped();
+        Optional<List<PathStep>> path = new Explanations(result).path(place);
+        int index = index(grouped.plan(), total);
+        if (path.isEmpty() || index < 0 || !isPlain(grouped, index) || !hasAllRows(grouped, path.get(), place)) {
+            return Optional.empty();
+        }
+        Plan narrowed = narrowed(request, path.get()).plan();
+        Typed value = narrowed.totals().get(index).value().unnamed();
+        if (!(value instanceof Typed.Aggregate aggregate)) {
+            return Optional.empty();
+        }
+        List<Typed> conditions =
+                narrowed.filters().stream().map(Plan.RowFilter::condition).toList();
+        int node = grouped.tree().nodeAt(place);
+        Scalar ours = Scalars.at(grouped.totals().get(index), node);
+        return reader.figure(new FigureQuestion(narrowed.dataset(), aggregate, conditions))
+                .map(answer -> compared(answer, ours));
+    }
+
+    private static AskedAgain compared(SourceFigure answer, Scalar ours) {
+        String said = answer.value() instanceof Scalar.Null ? "" : ScalarText.write(answer.value());
+        return new AskedAgain(
+                answer.source(), answer.statement(), said, answer.value().equals(ours));
+    }
+
+    private static int index(Plan plan, String total) {
+        for (int i = 0; i < plan.totals().size(); i++) {
+            if (plan.totals().get(i).definition().id().equals(total)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** Whether a total is an aggregate alone, not rounded on the way. */
+    private static boolean isPlain(Grouped grouped, int total) {
+        Plan.Total planned = grouped.plan().totals().get(total);
+        boolean rounds = grouped.plan().block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
+        return planned.shown() == Report.Shown.VALUE && planned.comparison().isEmpty() && !rounds;
+    }
+
+    /** Whether a group has rows, and all that its path and the filters let through. */
+    private static boolean hasAllRows(Grouped grouped, List<PathStep> path, int place) {
+        boolean fewer = grouped.leftOut().stream().filter(LeftOut::isHidden).anyMatch(out -> !out.covered());
+        boolean others = path.stream().anyMatch(PathStep::others);
+        int node = grouped.tree().nodeAt(place);
+        return !fewer && !others && grouped.behind().count(DatasetModel.GRAIN, node) > 0;
+    }
+
+    private static RunRequest narrowed(RunRequest request, List<PathStep> path) {
+        ReaderView view = request.view();
+        List<ReaderView.Only> only = new ArrayList<>(view.only());
+        path.forEach(step -> only.add(new ReaderView.Only(step.level(), step.key())));
+        return new RunRequest(
+                request.report(),
+                request.dataset(),
+                request.answers(),
+                request.context(),
+                new ReaderView(view.order(), only, view.widths(), view.whole(), view.downTo()));
+    }
+}
