@@ -54,15 +54,15 @@ interface Dialect {
     Optional<Bound> comparison(String cell, TableShape.Column column, Type type, String operator, Scalar constant);
 
     /**
-     * A cell's value as {@link SqlExpressions} counts on it: NULL wherever the database may see it differently than the engine, numbers
-     * in units of their type's last digit.
+     * A cell's value as {@link SqlExpressions} counts on it where no cell is {@link #odd}: numbers in units of their type's last digit,
+     * texts compared by code points.
      *
      * @param cell the column as SQL has it
      * @return none where it may always see it differently
      */
     Optional<Sql> value(String cell, TableShape.Column column, Type type);
 
-    /** The condition that a cell meets of which {@link #value} is NULL though the cell is not; none where there is no such cell. */
+    /** The condition that a cell meets which the database may see differently than the engine; none where there is no such cell. */
     Optional<String> odd(String cell, Type type);
 
     /** The condition that a number meets which outgrew what the database holds exactly; none where there is no such bound. */
@@ -72,7 +72,7 @@ interface Dialect {
     Optional<Object> bound(Scalar constant);
 
     /**
-     * A comparison of two values; NULL where they became too large on the way.
+     * A comparison of two values.
      *
      * @param kind of both; of numbers always {@link Kind#DECIMAL}
      */

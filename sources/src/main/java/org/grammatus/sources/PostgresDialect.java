@@ -131,7 +131,7 @@ final class PostgresDialect implements Dialect {
         }
         return switch (type.kind()) {
             case TEXT -> Optional.of(Sql.of("(" + cell + " COLLATE \"C\")"));
-            case DATE, TIMESTAMP -> Optional.of(Sql.of("CASE WHEN isfinite(" + cell + ") THEN " + cell + " END"));
+            case DATE, TIMESTAMP -> Optional.of(Sql.of(cell));
             default -> Optional.empty();
         };
     }
@@ -161,8 +161,8 @@ final class PostgresDialect implements Dialect {
     @Override
     public Sql compared(Sql left, String operator, Sql right, Kind kind) {
         return kind == Kind.TEXT
-                ? Sql.of("(%s) COLLATE \"C\" " + operator + " (%s)", left, right)
-                : Sql.of("(%s) " + operator + " (%s)", left, right);
+                ? Sql.of("%s COLLATE \"C\" " + operator + " %s", left, right)
+                : Sql.of("%s " + operator + " %s", left, right);
     }
 
     @Override

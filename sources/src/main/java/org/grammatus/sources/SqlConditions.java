@@ -130,7 +130,7 @@ final class SqlConditions {
 
     /** What indexes do not help with anyway. */
     private Optional<String> other(Typed condition, int table) {
-        return new SqlExpressions(dataset, dialect, columns, t -> t == table)
+        return new SqlExpressions(dataset, dialect, columns, t -> t == table, false)
                 .condition(condition)
                 .map(sql -> {
                     parameters.addAll(sql.parameters());

@@ -19,8 +19,8 @@ import org.grammatus.core.value.Type;
 
 /**
  * Expressions as SQL. Numbers are whole: counted in units of the last digit of their type, so that no database's own decimals matter.
- * A value is NULL wherever the database may see a cell otherwise than the engine reads it, and every operation on NULL is NULL.
- * What cannot be said so has no SQL: quotients, averages, texts in other cases.
+ * Where cells are not checked before, a value is NULL wherever the database may see a cell otherwise than the engine reads it; every
+ * operation on NULL is NULL. What cannot be said so has no SQL: quotients, averages, texts in other cases.
  */
 final class SqlExpressions {
 
@@ -30,6 +30,7 @@ final class SqlExpressions {
     private final Dialect dialect;
     private final Function<String, Optional<Map<String, TableShape.Column>>> columns;
     private final IntPredicate inScope;
+    private final boolean checked;
     private final Set<Sql> odd = new LinkedHashSet<>();
 
     /**
@@ -37,16 +38,19 @@ final class SqlExpressions {
      *
      * @param columns finds a table's columns, by name
      * @param inScope whether a table, by number, can be read from
+     * @param checked whether nothing is asked of rows that are {@link #odd}
      */
     SqlExpressions(
             DatasetModel dataset,
             Dialect dialect,
             Function<String, Optional<Map<String, TableShape.Column>>> columns,
-            IntPredicate inScope) {
+            IntPredicate inScope,
+            boolean checked) {
         this.dataset = dataset;
         this.dialect = dialect;
         this.columns = columns;
         this.inScope = inScope;
+        this.checked = checked;
     }
 
     /** A table's column as SQL has it; tables go by their numbers. */
@@ -88,9 +92,15 @@ final class SqlExpressions {
             return Optional.empty();
         }
         String cell = cell(info.table(), info.definition().column());
-        Optional<Sql> value = column(info).flatMap(column -> dialect.value(cell, column, info.type()));
-        value.ifPresent(v -> dialect.odd(cell, info.type()).map(Sql::of).ifPresent(odd::add));
-        return value;
+        return column(info)
+                .flatMap(column -> dialect.value(cell, column, info.type()))
+                .map(value -> unlessOdd(value, dialect.odd(cell, info.type()).map(Sql::of)));
+    }
+
+    /** A value that is to be NULL where something is odd, if that is not checked. */
+    private Sql unlessOdd(Sql value, Optional<Sql> when) {
+        when.ifPresent(odd::add);
+        return checked || when.isEmpty() ? value : Sql.of("CASE WHEN NOT (%s) THEN %s END", when.get(), value);
     }
 
     private Optional<TableShape.Column> column(DatasetModel.FieldInfo field) {
@@ -157,11 +167,12 @@ final class SqlExpressions {
         if (left.isNumber() && right.isNumber()) {
             int scale = Math.max(left.scale(), right.scale());
             return scaled(c.left(), scale)
-                    .flatMap(l -> scaled(c.right(), scale).map(r -> {
-                        dialect.tooLarge(l).ifPresent(odd::add);
-                        dialect.tooLarge(r).ifPresent(odd::add);
-                        return dialect.compared(l, c.operator().symbol(), r, Kind.DECIMAL);
-                    }));
+                    .flatMap(l -> scaled(c.right(), scale)
+                            .map(r -> dialect.compared(
+                                    unlessOdd(l, dialect.tooLarge(l)),
+                                    c.operator().symbol(),
+                                    unlessOdd(r, dialect.tooLarge(r)),
+                                    Kind.DECIMAL)));
         }
         if (left.isTime() && right.isTime() && !left.equals(right)) {
             return moment(c.left())

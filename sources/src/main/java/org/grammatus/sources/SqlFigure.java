@@ -50,7 +50,7 @@ record SqlFigure(FigureQuestion question, Sql ask, Optional<Sql> odd) {
             this.question = question;
             this.dataset = question.dataset();
             this.joins = new SqlJoins(dataset, dialect, columns, places);
-            this.expressions = new SqlExpressions(dataset, dialect, columns, table -> true);
+            this.expressions = new SqlExpressions(dataset, dialect, columns, table -> true, true);
             this.home = new Homes(dataset).orGrain(question.aggregate());
         }
 

@@ -130,7 +130,8 @@ final class SqliteDialect implements Dialect {
 
     @Override
     public Optional<Sql> value(String cell, TableShape.Column column, Type type) {
-        return shape(cell, type).map(shape -> Sql.of("CASE WHEN " + shape + " THEN " + cell + " END"));
+        // A column brings its own order of texts along, a text made of it none.
+        return shape(cell, type).map(shape -> Sql.of(type.equals(Type.TEXT) ? "(" + cell + " || '')" : cell));
     }
 
     @Override
@@ -138,6 +139,7 @@ final class SqliteDialect implements Dialect {
         return shape(cell, type).map(shape -> cell + " IS NOT NULL AND NOT (" + shape + ")");
     }
 
+    /** Whole numbers that outgrow 64 bits go on as floating ones, which are told by their type. */
     @Override
     public Optional<Sql> tooLarge(Sql number) {
         return Optional.of(Sql.of("typeof(%s) = 'real'", number));
@@ -175,17 +177,10 @@ final class SqliteDialect implements Dialect {
         };
     }
 
-    /** Whole numbers that outgrow 64 bits go on as floating ones, which are told by their type. */
     @Override
     public Sql compared(Sql left, String operator, Sql right, Kind kind) {
-        return kind == Kind.DECIMAL
-                ? Sql.of(
-                        "CASE WHEN typeof(%s) = 'integer' AND typeof(%s) = 'integer' THEN %s " + operator + " %s END",
-                        left,
-                        right,
-                        left,
-                        right)
-                : Sql.of("(%s) " + operator + " (%s) COLLATE BINARY", left, right);
+        String collated = kind == Kind.DECIMAL ? "" : " COLLATE BINARY";
+        return Sql.of("%s " + operator + " %s" + collated, left, right);
     }
 
     @Override
