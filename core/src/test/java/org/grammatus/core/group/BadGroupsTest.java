@@ -3,8 +3,12 @@ package org.grammatus.core.group;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.math.BigDecimal;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -105,5 +109,26 @@ class BadGroupsTest {
                         .grouped(
                                 Samples.report(BY_REGION, "", shown("MAX(category)", "share-of-report")), Answers.NONE))
                 .hasMessageContaining("a share, a rank, a running total or a comparison needs a number");
+    }
+
+    @Test
+    void aMillionGroupsAreMadeOrderedAndBrokenIntoPages() {
+        Samples rows = new Samples().order("S1", null, "A", null);
+        int count = 1_000_000;
+        for (int i = 0; i < count; i++) {
+            rows.line("S1", "K", BigDecimal.valueOf((i * 7919L) % count, 2).toPlainString());
+        }
+        String byNet = """
+                {"id": "net", "name": "Net", "key": "net",
+                 "order": [{"id": "o", "by": "SUM(net)", "direction": "descending"}]}""";
+        Grouped grouped = rows.grouped(Samples.report(byNet, "", shown("COUNT(*)", "value")), Answers.NONE);
+        assertThat(grouped.tree().nodeCount()).isEqualTo(count + 1);
+        Printed printed = new Printed(grouped);
+        assertThat(printed.label(grouped.tree().nodeAt(1))).isEqualTo("9999.99");
+        assertThat(printed.label(grouped.tree().nodeAt(count))).isEqualTo("0");
+        assertThat(printed.total(0, GroupTree.ROOT)).isEqualTo("1,000,000");
+        Pages pages = Pages.of(Bands.of(grouped), () -> false);
+        assertThat(pages.count()).isGreaterThan(10_000);
+        assertThat(pages.page(pages.count()).texts()).contains("Grand total");
     }
 }
