@@ -14,8 +14,6 @@ import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 import tools.jackson.core.JacksonException;
@@ -56,9 +54,7 @@ final class JsonReportWriter implements ReportWriter {
         this.progress = progress;
         Plan plan = grouped.plan();
         this.rowValues = plan.printsRows()
-                ? plan.columns().stream()
-                        .map(c -> Evaluator.evaluate(c.value(), grouped.star().at(c.home()), new Faults()))
-                        .toList()
+                ? plan.columns().stream().map(grouped.behind()::values).toList()
                 : List.of();
         JsonFactory factory = JsonFactory.builder()
                 .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)

@@ -22,8 +22,6 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.LeftOut;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
 import org.grammatus.core.value.Type;
 
 /** The texts of a report's bands: labels, figures, totals in words. Not thread-safe. */
@@ -221,9 +219,7 @@ public final class Printed {
     /** The column's values by row of its home table. */
     public Column rowValues(int column) {
         if (rowValues[column] == null) {
-            Plan.Column planned = plan.columns().get(column);
-            rowValues[column] =
-                    Evaluator.evaluate(planned.value(), grouped.star().at(planned.home()), new Faults());
+            rowValues[column] = grouped.behind().values(plan.columns().get(column));
         }
         return rowValues[column];
     }

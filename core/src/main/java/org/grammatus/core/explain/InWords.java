@@ -76,6 +76,9 @@ public final class InWords {
             case Typed.Aggregate a -> aggregate(a);
             case Typed.Over o ->
                 aggregate(o.aggregate())
+                        + o.steps()
+                                .map(steps -> " up to here, in printed order of " + steps.name())
+                                .orElse("")
                         + (o.depth() == 0 ? " in the whole report" : " in its “" + o.level() + "” group");
         };
     }

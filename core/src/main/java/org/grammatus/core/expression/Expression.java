@@ -108,8 +108,10 @@ public sealed interface Expression {
      * An aggregate over the group of another level than the one where it stands; no levels means the whole report.
      *
      * @param partition names of the levels, outermost first
+     * @param stepped name of what is stepped over in printed order, up to the place where it stands; none takes all of the group
      */
-    record Over(Aggregate aggregate, List<Name> partition, Position position) implements Expression {}
+    record Over(Aggregate aggregate, List<Name> partition, Optional<Name> stepped, Position position)
+            implements Expression {}
 
     /** The expressions that this one is made of, from left to right. */
     default List<Expression> operands() {

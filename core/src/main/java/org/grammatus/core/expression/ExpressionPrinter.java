@@ -2,6 +2,7 @@ package org.grammatus.core.expression;
 
 import java.math.BigDecimal;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.value.Scalar;
@@ -104,11 +105,14 @@ public final class ExpressionPrinter {
     }
 
     private static String over(Expression.Over o) {
-        return o.partition().isEmpty()
-                ? " OVER ()"
-                : o.partition().stream()
-                        .map(ExpressionPrinter::print)
-                        .collect(Collectors.joining(", ", " OVER (PARTITION BY ", ")"));
+        List<String> parts = new ArrayList<>();
+        if (!o.partition().isEmpty()) {
+            parts.add(o.partition().stream()
+                    .map(ExpressionPrinter::print)
+                    .collect(Collectors.joining(", ", "PARTITION BY ", "")));
+        }
+        o.stepped().ifPresent(name -> parts.add("ORDER BY " + print(name)));
+        return " OVER (" + String.join(" ", parts) + ")";
     }
 
     private static String not(boolean negated) {

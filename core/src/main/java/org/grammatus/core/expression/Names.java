@@ -29,6 +29,11 @@ public interface Names {
         return List.of();
     }
 
+    /** What OVER can call the rows; none where there are none to step over. */
+    default Optional<Level> rows() {
+        return Optional.empty();
+    }
+
     /** Names of fields, calculated fields and measures. */
     Collection<String> fieldNames();
 

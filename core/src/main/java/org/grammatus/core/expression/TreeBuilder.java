@@ -190,7 +190,10 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
         return c == null
                 ? aggregate
                 : new Expression.Over(
-                        aggregate, c.name().stream().map(TreeBuilder::name).toList(), aggregate.position());
+                        aggregate,
+                        c.partition.stream().map(TreeBuilder::name).toList(),
+                        Optional.ofNullable(c.stepped).map(TreeBuilder::name),
+                        aggregate.position());
     }
 
     private static Expression.Name name(SqlParser.NameContext c) {

@@ -155,12 +155,28 @@ public sealed interface Typed {
      *
      * @param depth of the level: 0 for the whole report, 1 for the outermost
      * @param level what the level is called; empty for the report
+     * @param steps what is stepped over in printed order, up to the place where it stands; none takes all of the group
      */
-    record Over(Aggregate aggregate, int depth, String level) implements Typed {
+    record Over(Aggregate aggregate, int depth, String level, Optional<Steps> steps) implements Typed {
         @Override
         public Type type() {
             return aggregate.type();
         }
+    }
+
+    /**
+     * What an aggregate steps over.
+     *
+     * @param depth of the groups; one more than that of the last level for rows
+     * @param name what they are called
+     */
+    record Steps(int depth, String name) {}
+
+    /** What aggregates in it step over. */
+    default Stream<Steps> stepping() {
+        return this instanceof Over over
+                ? over.steps().stream()
+                : operands().stream().flatMap(Typed::stepping);
     }
 
     /** Whether anything in it is computed over other groups than the one where it stands. */

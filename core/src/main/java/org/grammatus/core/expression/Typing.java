@@ -20,6 +20,8 @@ public final class Typing {
     public enum Place {
         /** One row: fields, no aggregates. */
         ROW,
+        /** One row as a report prints it: fields, and aggregates over the groups around it. */
+        CELL,
         /** A group or the report: aggregates, and fields only inside them. */
         SCOPE
     }
@@ -99,18 +101,59 @@ public final class Typing {
         List<Names.Level> levels = names.levels();
         for (int i = 0; i < o.partition().size(); i++) {
             Expression.Name named = o.partition().get(i);
-            boolean fits = i < levels.size()
-                    && (named.quoted()
-                            ? levels.get(i).id().equals(named.name())
-                            : levels.get(i).id().equalsIgnoreCase(named.name()));
-            if (!fits) {
+            if (i >= levels.size() || !isCalled(levels.get(i), named)) {
                 throw fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
             }
         }
         int depth = o.partition().size();
+        Place around = place;
+        place = around == Place.CELL ? Place.SCOPE : around;
         Typed.Aggregate aggregate = aggregate(o.aggregate());
+        place = around;
         return new Typed.Over(
-                aggregate, depth, depth == 0 ? "" : levels.get(depth - 1).name());
+                aggregate,
+                depth,
+                depth == 0 ? "" : levels.get(depth - 1).name(),
+                o.stepped().map(stepped -> steps(o, stepped)));
+    }
+
+    /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
+    private Typed.Steps steps(Expression.Over o, Expression.Name stepped) {
+        boolean adds = switch (o.aggregate().function()) {
+            case COUNT, SUM, MIN, MAX -> !o.aggregate().distinct();
+            case AVG, MEDIAN, FIRST, LAST -> false;
+        };
+        if (!adds) {
+            throw fault(
+                    o.aggregate().position(),
+                    "ORDER BY takes an aggregate step by step, which COUNT, SUM, MIN and MAX without DISTINCT can be");
+        }
+        List<Names.Level> levels = names.levels();
+        List<Names.Level> allowed = new ArrayList<>();
+        if (place == Place.CELL) {
+            names.rows().ifPresent(allowed::add);
+        } else {
+            allowed.addAll(levels.subList(o.partition().size(), levels.size()));
+        }
+        for (Names.Level level : allowed) {
+            if (isCalled(level, stepped)) {
+                int depth = place == Place.CELL ? levels.size() + 1 : levels.indexOf(level) + 1;
+                return new Typed.Steps(depth, level.name());
+            }
+        }
+        throw fault(
+                stepped.position(),
+                "found " + stepped.name() + ", expected what is stepped over in printed order"
+                        + (allowed.isEmpty()
+                                ? ", and there is nothing here"
+                                : ": "
+                                        + allowed.stream()
+                                                .map(level -> References.to(level.id()))
+                                                .collect(Collectors.joining(" or "))));
+    }
+
+    private static boolean isCalled(Names.Level level, Expression.Name name) {
+        return name.quoted() ? level.id().equals(name.name()) : level.id().equalsIgnoreCase(name.name());
     }
 
     private static String partitions(List<Names.Level> levels) {
@@ -292,6 +335,11 @@ public final class Typing {
     private Typed.Aggregate aggregate(Expression.Aggregate a) {
         if (place == Place.ROW) {
             throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
+        }
+        if (place == Place.CELL) {
+            throw fault(
+                    a.position(),
+                    "an aggregate in a row's cell needs OVER, which says of which group: " + overs(names.levels()));
         }
         place = Place.ROW;
         try {

@@ -4,6 +4,9 @@ import java.util.Arrays;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Frame;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 
@@ -14,8 +17,11 @@ public final class Behind {
     private final Nodes nodes;
     private final Figures figures;
     private final SiblingOrder order;
+    private final Frame printedRows;
 
-    Behind(Figures figures) {
+    /** @param printedRows the rows with the groups around them */
+    Behind(Figures figures, Frame printedRows) {
+        this.printedRows = printedRows;
         this.plan = figures.plan();
         this.nodes = figures.nodes();
         this.figures = figures;
@@ -40,6 +46,12 @@ public final class Behind {
     public synchronized Scalar value(Plan.Term term, int node, int depth) {
         Column column = order.values(term, depth, varying -> {});
         return Scalars.at(column, order.placeOf(term, node, depth));
+    }
+
+    /** A column's values by row of its home table. */
+    public synchronized Column values(Plan.Column column) {
+        Frame frame = column.value().looksOver() ? printedRows : nodes.star().at(column.home());
+        return Evaluator.evaluate(column.value(), frame, new Faults());
     }
 
     /** Whether groups of a depth may share rows of a table, so that their figures of it do not add up to their parent's. */

@@ -34,6 +34,7 @@ public final class Grouping {
     private final Faults faults;
     private final Homes homes;
     private final List<Problem> notices = new ArrayList<>();
+    private PrintedGroups printedGroups;
 
     private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
@@ -87,6 +88,9 @@ public final class Grouping {
         Arrays.setAll(firstOfDepth, nodes::first);
         int[] rowStart = new int[tree.nodeCount() + 1];
         int[] rows = plan.printsRows() ? rowsInOrder(tree, rowStart) : new int[0];
+        PrintedRows printedRows = new PrintedRows(figures, tree, rows, rowStart, faults);
+        Behind behind = new Behind(figures, printedRows);
+        printedGroups = new PrintedGroups(figures.aggregates(), printed, faults);
         return new Grouped(
                 plan,
                 star,
@@ -98,7 +102,7 @@ public final class Grouping {
                 totals,
                 counts,
                 IntStream.range(0, depths)
-                        .mapToObj(depth -> cells(depth, labels.get(depth)))
+                        .mapToObj(depth -> cells(depth, labels.get(depth), behind))
                         .toList(),
                 rows,
                 rowStart,
@@ -111,7 +115,7 @@ public final class Grouping {
                 blank(),
                 List.copyOf(selection.leftOutOfReport()),
                 marks(rows),
-                new Behind(figures),
+                behind,
                 notices);
     }
 
@@ -208,10 +212,15 @@ public final class Grouping {
                 .map(part -> part instanceof Plan.TextPart.Figure figure
                         ? Optional.of(
                                 figure.overScope()
-                                        ? figures.of(figure.value())
+                                        ? overScope(figure.value())
                                         : atFirstRow(figure.value(), depth, "a text"))
                         : Optional.<Column>empty())
                 .toList();
+    }
+
+    /** An expression over groups in their printed order, by node. */
+    private Column overScope(Typed expression) {
+        return Evaluator.evaluate(expression, printedGroups, faults);
     }
 
     private Marks marks(int[] rows) {
@@ -248,7 +257,7 @@ public final class Grouping {
             int first = nodes.first(depth);
             int offset = highlight.overScope() ? 0 : first;
             Column truth = highlight.overScope()
-                    ? figures.of(highlight.when())
+                    ? overScope(highlight.when())
                     : atFirstRow(highlight.when(), depth, "a highlight");
             for (int node = first; node < nodes.first(depth + 1); node++) {
                 if (((Column.Longs) truth).values()[node - offset] == 1) {
@@ -312,7 +321,7 @@ public final class Grouping {
      * For levels whose groups are lines: column values that all rows of a node share, blank where they differ. What the groups are
      * called is known without rows.
      */
-    private List<Column> cells(int depth, Optional<Column> labels) {
+    private List<Column> cells(int depth, Optional<Column> labels, Behind behind) {
         List<Column> cells = new ArrayList<>();
         if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Report.Header.LINE) {
             Plan.Level level = plan.levels().get(depth - 1);
@@ -325,7 +334,7 @@ public final class Grouping {
                     cells.add(labels.orElseThrow());
                     continue;
                 }
-                Column values = Evaluator.evaluate(column.value(), star.at(column.home()), faults);
+                Column values = behind.values(column);
                 SharedValue shared = SharedValue.of(values, column.home(), nodes, depth);
                 shared.varying().stream().forEach(node -> shared.rows()[node] = -1);
                 cells.add(Gathering.orNull(values, shared.rows()));

@@ -39,12 +39,17 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
             counts[node] = namesake[node] < 0 ? 0 : theirCounts[namesake[node]];
         }
         List<Optional<Column>> totals = plan.totals().stream()
-                .map(total -> total.shown() == Report.Shown.VALUE
-                                && total.comparison().isEmpty()
+                .map(total -> isPlain(total)
                         ? Optional.of(
                                 Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake))
                         : Optional.<Column>empty())
                 .toList();
         return new OtherRows(counts, totals);
+    }
+
+    private static boolean isPlain(Plan.Total total) {
+        return total.shown() == Report.Shown.VALUE
+                && total.comparison().isEmpty()
+                && !total.value().looksOver();
     }
 }

@@ -66,6 +66,9 @@ final class PlanExpressions {
                 NOTHING);
         // Across the report a group is taken together with its namesakes, which have no parent in common.
         requireAround(pointer + "/by", by, across ? 0 : depth);
+        if (by.stepping().findAny().isPresent()) {
+            problems.error(pointer + "/by", "an order cannot depend on the order that it makes; leave out ORDER BY");
+        }
         return new Plan.Term(by, scope[0], term.direction(), across && scope[0]);
     }
 
@@ -81,6 +84,13 @@ final class PlanExpressions {
                     "an aggregate in it is over groups inside this one; allowed here: "
                             + Typing.overs(names.levels().subList(0, depth)));
         }
+        value.stepping()
+                .filter(steps -> steps.depth() != depth)
+                .findFirst()
+                .ifPresent(steps -> problems.error(
+                        pointer,
+                        "an aggregate in it steps over \"" + steps.name()
+                                + "\", so it has a value beside each of these and nowhere else"));
     }
 
     /** Notes what depends on other groups where groups are still being chosen: their figures would change with the choice. */

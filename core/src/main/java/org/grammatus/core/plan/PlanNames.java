@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -26,10 +27,13 @@ final class PlanNames implements Names {
     private final Map<String, Scalar> answers;
     private final LocalDate today;
     private final List<Level> levels;
+    private final Level rows;
     private final Set<String> used = new TreeSet<>();
 
     PlanNames(DatasetModel dataset, List<Level> levels, List<ResolvedPrompt> prompts, LocalDate today) {
         this.levels = List.copyOf(levels);
+        Dataset.Table grain = dataset.table(DatasetModel.GRAIN);
+        this.rows = new Level(grain.id(), grain.noun().other());
         this.known = new DatasetNames(dataset, today);
         this.today = today;
         this.answers = answers(prompts);
@@ -64,6 +68,11 @@ final class PlanNames implements Names {
     @Override
     public List<Level> levels() {
         return levels;
+    }
+
+    @Override
+    public Optional<Level> rows() {
+        return Optional.of(rows);
     }
 
     @Override

@@ -181,13 +181,15 @@ public final class Planner {
 
     private Plan.Column column(String pointer, Report.Column column, List<Plan.Level> levels) {
         Typed value = column.value()
-                .map(text -> expressions.typed(pointer + "/value", text, Typing.Place.ROW))
+                .map(text -> expressions.typed(pointer + "/value", text, Typing.Place.CELL))
                 .orElse(NO_VALUE);
         Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
         Formats.check(pointer + "/format", format, value.type(), problems);
         Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
-        return new Plan.Column(column, pointer, value, homes.orGrain(value), format, align, onceIn);
+        // What looks at groups around a row differs from row to row.
+        int home = value.looksOver() ? DatasetModel.GRAIN : homes.orGrain(value);
+        return new Plan.Column(column, pointer, value, home, format, align, onceIn);
     }
 
     /** Two totals cannot be printed in one cell. */

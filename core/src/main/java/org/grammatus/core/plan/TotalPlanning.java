@@ -58,6 +58,12 @@ final class TotalPlanning {
                     pointer + "/value",
                     "is a " + value.type() + "; a share, a rank, a running total or a comparison needs a number");
         }
+        boolean steps = value.stepping().findAny().isPresent();
+        if (steps && (shown != Report.Shown.VALUE || comparison.isPresent())) {
+            problems.error(
+                    pointer + "/value",
+                    "steps over groups in printed order already; a share, rank, change or comparison takes a plain aggregate");
+        }
         Map<Integer, Report.Place> places = new HashMap<>();
         for (int i = 0; i < total.cells().size(); i++) {
             Report.Cell cell = total.cells().get(i);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.regex.Matcher;
@@ -68,10 +69,76 @@ class OverTest {
                 .containsOnly("2");
     }
 
+    private static final String AT_ORDERS = "{\"at\": \"order\", \"in\": \"footer\"}";
+
+    @Test
+    void anAggregateStepsOverGroupsInPrintedOrder() {
+        // Lakeside 40.00 with S1 30.00 and S2 10.00, then Upland with S3 10.00.
+        assertThat(figures("SUM(net) OVER (PARTITION BY region ORDER BY \\\"order\\\")", AT_ORDERS))
+                .containsExactly("", "", "30.00", "40.00", "", "10.00");
+        assertThat(figures("SUM(net) OVER (ORDER BY order)", AT_ORDERS))
+                .containsExactly("", "", "30.00", "40.00", "", "50.00");
+        assertThat(figures("MIN(net) OVER (ORDER BY order)", AT_ORDERS))
+                .containsExactly("", "", "30.00", "1.00", "", "1.00");
+        assertThat(figures("COUNT(*) OVER (ORDER BY region)", "{\"at\": \"region\", \"in\": \"footer\"}"))
+                .containsExactly("", "3", "", "", "4", "");
+        assertThat(figures("SUM(net) / SUM(net) OVER (ORDER BY order)", AT_ORDERS))
+                .containsExactly("", "", "1.00", "0.25", "", "0.20");
+    }
+
+    private static List<String> cells(String column) {
+        Grouped grouped = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .order("S2", "2026-01-06T10:00", "Lakeside", "7.50")
+                .order("S3", "2026-01-07T10:00", "Upland", null)
+                .line("S1", "Hives", "30.00")
+                .line("S2", "Hives", "9.00")
+                .line("S2", "Jars", "1.00")
+                .line("S3", "Jars", "10.00")
+                .grouped(
+                        Definitions.readReport(
+                                Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\"")),
+                        Answers.NONE);
+        Printed printed = new Printed(grouped);
+        return Arrays.stream(grouped.rows())
+                .mapToObj(row -> printed.rowCell(1, row))
+                .toList();
+    }
+
+    @Test
+    void aCellOfARowLooksAtTheGroupsAroundItAndStepsOverRows() {
+        assertThat(cells("net / SUM(net) OVER (PARTITION BY region)")).containsExactly("0.75", "0.23", "0.03", "1.00");
+        assertThat(cells("COUNT(*) OVER (PARTITION BY region, order)")).containsExactly("1", "2", "2", "1");
+        assertThat(cells("SUM(net) OVER (PARTITION BY region ORDER BY lines)"))
+                .containsExactly("30.00", "39.00", "40.00", "10.00");
+        assertThat(cells("COUNT(*) OVER (ORDER BY lines)")).containsExactly("1", "2", "3", "4");
+        // Freight counts once an order, with its first row.
+        assertThat(cells("SUM(freight) OVER (ORDER BY lines)")).containsExactly("5.00", "12.50", "12.50", "12.50");
+        assertThat(cells("COUNT(*) FILTER (WHERE category = 'Jars') OVER (ORDER BY lines)"))
+                .containsExactly("0", "0", "1", "2");
+    }
+
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             value = {
+                "SUM(net) | 1:1 an aggregate in a row's cell needs OVER, which says of which group: OVER (), OVER (PARTITION BY region)",
+                "SUM(net) OVER (ORDER BY region) | 1:25 found region, expected what is stepped over in printed order: lines",
+                "AVG(net) OVER (ORDER BY lines) | 1:1 ORDER BY takes an aggregate step by step"
+            })
+    void aCellIsRefusedWhatItCannotHave(String column, String message) {
+        assertThatThrownBy(() -> cells(column))
+                .hasMessageContaining("/columns/1/value")
+                .hasMessageContaining(message);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "SUM(net) OVER (ORDER BY lines) | /value | 1:25 found lines, expected what is stepped over in printed order: region or order",
+                "SUM(net) OVER (PARTITION BY region ORDER BY region) | /value | 1:45 found region",
+                "SUM(net) OVER (ORDER BY region) | /cells/1/at | steps over \"Region\", so it has a value beside each of these and nowhere else",
                 "SUM(net) OVER (PARTITION BY \\\"order\\\") | /value | 1:29 found order, expected one of OVER (), OVER (PARTITION BY region), OVER",
                 "SUM(net) OVER (PARTITION BY region, region) | /value | 1:37 found region",
                 "SUM(net) OVER (PARTITION BY category) | /value | 1:29 found category",

@@ -55,13 +55,13 @@ primary
 
 filterClause: FILTER LPAREN WHERE expression RPAREN;
 
-overClause: OVER LPAREN (PARTITION BY name (COMMA name)*)? RPAREN;
+overClause: OVER LPAREN (PARTITION BY partition+=name (COMMA partition+=name)*)? (ORDER BY stepped=name)? RPAREN;
 
 typeName: (NAME | DATE | TIMESTAMP) (LPAREN NUMBER (COMMA NUMBER)? RPAREN)?;
 
 whenThen: WHEN condition_=expression THEN result=expression;
 
-name: NAME | QUOTED_NAME | AS | BY | DAY | FILTER | FIRST | FOR | FROM | HOUR | LAST | MEDIAN | MINUTE | MONTH | OVER | PARTITION | POSITION | QUARTER | YEAR;
+name: NAME | QUOTED_NAME | AS | BY | DAY | FILTER | FIRST | FOR | FROM | HOUR | LAST | MEDIAN | MINUTE | MONTH | ORDER | OVER | PARTITION | POSITION | QUARTER | YEAR;
 
 AND: 'AND';
 AS: 'AS';
@@ -99,6 +99,7 @@ MONTH: 'MONTH';
 NOT: 'NOT';
 NULL: 'NULL';
 OR: 'OR';
+ORDER: 'ORDER';
 OVER: 'OVER';
 PARTITION: 'PARTITION';
 POSITION: 'POSITION';

@@ -1,0 +1,32 @@
+package org.grammatus.core.group;
+
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Frame;
+
+/** The groups once their printed order is known: an aggregate can step over them. */
+record PrintedGroups(Aggregates aggregates, InPrintedOrder printed, Faults faults) implements Frame {
+
+    @Override
+    public int size() {
+        return aggregates.size();
+    }
+
+    @Override
+    public Column field(String id) {
+        return aggregates.field(id);
+    }
+
+    @Override
+    public Column aggregate(Typed.Aggregate aggregate) {
+        return aggregates.aggregate(aggregate);
+    }
+
+    @Override
+    public Column over(Typed.Over over) {
+        return over.steps().isEmpty()
+                ? aggregates.over(over)
+                : printed.stepping(aggregates.aggregate(over.aggregate()), over, faults);
+    }
+}
