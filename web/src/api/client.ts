@@ -34,6 +34,8 @@ export type Suggestions = components['schemas']['SuggestionsView']
 export type PreviewView = components['schemas']['PreviewView']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
+export type CalendarView = components['schemas']['CalendarView']
+export type CalendarBody = components['schemas']['CalendarBody']
 export type SourceAnswer = components['schemas']['SourceAnswer']
 export type FiguresTogether = components['schemas']['FiguresTogether']
 export type WhyOrder = components['schemas']['WhyOrder']
@@ -226,6 +228,11 @@ export const api = {
     post<DatasetDocument>('/api/composing/removal', { definition, table }),
   addDataset: (definition: DatasetDefinition) =>
     post<DatasetDocument>('/api/composing/dataset', { definition }),
+  calendar: () => get<CalendarView>('/api/calendar'),
+  calendarSample: (calendar: CalendarBody) =>
+    get<CalendarView>(`/api/calendar/sample?start=${calendar.fiscalYearStart}&name=${calendar.yearName}`),
+  setCalendar: async (calendar: CalendarBody) =>
+    (await send('PUT', '/api/calendar', calendar)).json() as Promise<CalendarView>,
   preview: async (
     session: string,
     body: { edit: number; definition: Report; answers: Answers; page: number; downTo?: string },

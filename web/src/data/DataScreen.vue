@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import DatasetCalendar from './DatasetCalendar.vue'
 import type { Made } from './dictionary'
 import FieldDictionary from './FieldDictionary.vue'
 import FieldForm from './FieldForm.vue'
@@ -120,6 +121,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         <p v-if="profile?.missing.length" class="problem" role="alert">
           {{ text.missing(profile.missing.length) }}
         </p>
+        <DatasetCalendar :key="dataset.id" :dataset="dataset.id" @saved="reload" />
         <JoinSentences :dataset="dataset" :profile="profile" />
         <div class="tools">
           <SelectButton

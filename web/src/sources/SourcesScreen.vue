@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import InstallationCalendar from './InstallationCalendar.vue'
 import SourceForm from './SourceForm.vue'
 import { api, type SourceLine } from '@/api/client'
 import { words } from '@/words'
@@ -56,6 +57,7 @@ void load()
           </component>
         </li>
       </ul>
+      <InstallationCalendar />
     </div>
     <aside>
       <SourceForm v-if="chosen || isNew" :key="id" :line="chosen" @saved="onSaved" @close="show()" />

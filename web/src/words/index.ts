@@ -1,4 +1,5 @@
 import { bench } from './bench'
+import { calendar } from './calendar'
 import { compose } from './compose'
 import { data } from './data'
 import { sources } from './sources'
@@ -9,6 +10,7 @@ export const words = {
   bench,
   compose,
   data,
+  calendar,
   sources,
   why,
   signIn: {

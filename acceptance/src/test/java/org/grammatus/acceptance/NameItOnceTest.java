@@ -169,4 +169,39 @@ class NameItOnceTest {
                 .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^" + name)))
                 .locator("dd");
     }
+
+    private static void choose(Page page, String label, String option) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
+    }
+
+    @Test
+    void fiscalYearsFollowTheInstallationOrTheDataset() {
+        Page admin = PRODUCT.signedIn("admin", "/sources");
+        choose(admin, "Fiscal years start in", "April");
+        choose(admin, "They are called by", "the year they end in");
+        assertThat(admin.getByText("The present one is 2027 and began on 1 April 2026."))
+                .isVisible();
+        button(admin, "Save the calendar").click();
+        assertThat(admin.getByText("Saved.")).isVisible();
+        Accessibility.check(admin);
+
+        // A starter has a calendar of its own, until an author takes it away.
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines");
+        assertThat(page.getByText("Fiscal years start in October, here.")).isVisible();
+        button(page, "Change the calendar").click();
+        page.getByText("A calendar of its own").click();
+        button(page, "Save the calendar").click();
+        assertThat(page.getByText("Fiscal years start in April, as everywhere."))
+                .isVisible();
+        button(page, "Change the calendar").click();
+        page.getByText("A calendar of its own").click();
+        choose(page, "Fiscal years start in", "October");
+        Accessibility.check(page);
+        button(page, "Save the calendar").click();
+        assertThat(page.getByText("Fiscal years start in October, here.")).isVisible();
+    }
 }

@@ -172,4 +172,90 @@ class DatasetEditingTest {
         assertThat(SERVER.signedIn("author").get("/api/datasets/none/editing").statusCode())
                 .isEqualTo(404);
     }
+
+    @Test
+    void theInstallationsCalendarHoldsWhereADatasetHasNoneOfItsOwn() throws Exception {
+        Browser admin = SERVER.signedIn("admin");
+        Browser author = SERVER.signedIn("author");
+        assertThat(put(author, "/api/calendar", "{\"fiscalYearStart\": 4, \"yearName\": \"END\"}")
+                        .statusCode())
+                .isEqualTo(403);
+        assertThat(put(admin, "/api/calendar", "{\"fiscalYearStart\": 13, \"yearName\": \"END\"}")
+                        .body())
+                .contains("expected a month from 1 to 12");
+        JsonNode set = json(put(admin, "/api/calendar", "{\"fiscalYearStart\": 4, \"yearName\": \"END\"}"));
+        assertThat(set.path("thisYear").asString()).isEqualTo("2027");
+        assertThat(set.path("thisYearFrom").asString()).isEqualTo("2026-04-01");
+        // The starter has one of its own, which goes before it.
+        assertThat(firstYear(author)).matches("20\\d\\d/\\d\\d");
+        ObjectNode own = definition(author);
+        own.remove("calendar");
+        json(save(author, own, revision(author)));
+        assertThat(firstYear(author)).matches("20\\d\\d");
+        own.putObject("calendar").put("fiscalYearStart", 7).put("yearName", "both");
+        json(save(author, own, revision(author)));
+        assertThat(firstYear(author)).matches("20\\d\\d/\\d\\d");
+        own.remove("calendar");
+        json(save(author, own, revision(author)));
+        assertThat(firstYear(author)).matches("20\\d\\d");
+        json(put(admin, "/api/calendar", "{\"fiscalYearStart\": 10, \"yearName\": \"BOTH\"}"));
+        assertThat(json(author.get("/api/calendar")).path("fiscalYearStart").asInt())
+                .isEqualTo(10);
+        assertThat(firstYear(author)).matches("20\\d\\d/\\d\\d");
+    }
+
+    /** What the starter report calls its first fiscal year. */
+    private static String firstYear(Browser author) throws Exception {
+        HttpResponse<String> started =
+                author.post("/api/runs", "{\"report\": \"sales-by-fiscal-year\", \"answers\": {}}");
+        JsonNode run = Browser.JSON.readTree(started.body());
+        String address = "/api/runs/" + run.path("id").asString();
+        for (int i = 0;
+                i < 200 && !json(author.get(address)).path("state").asString().equals("DONE");
+                i++) {
+            Thread.sleep(50);
+        }
+        return json(author.get(address + "/path?place=1")).get(0).path("label").asString();
+    }
+
+    private static HttpResponse<String> put(Browser browser, String address, String body) throws Exception {
+        return browser.send("PUT", address, "application/json", BodyPublishers.ofString(body));
+    }
+
+    @Test
+    void twoPeopleWhoChangeTheTablesAtOnceLoseNothing() throws Exception {
+        Browser first = SERVER.signedIn("author");
+        Browser second = SERVER.signedIn("admin");
+        long base = revision(first);
+        ObjectNode hers = definition(first);
+        ObjectNode his = definition(second);
+        table(hers, "products")
+                .put("table", "product")
+                .putObject("noun")
+                .put("one", "good")
+                .put("other", "goods");
+        table(his, "apiaries").putObject("noun").put("one", "yard").put("other", "yards");
+        json(save(first, hers, base));
+        HttpResponse<String> late = save(second, his, base);
+        assertThat(late.statusCode()).isEqualTo(409);
+        assertThat(late.body()).contains("saved revision " + (base + 1)).contains("Nothing was saved");
+        // Made again to the newest state, both changes stand.
+        ObjectNode newest = definition(second);
+        assertThat(table(newest, "products").path("noun").path("one").asString())
+                .isEqualTo("good");
+        table(newest, "apiaries").putObject("noun").put("one", "yard").put("other", "yards");
+        json(save(second, newest, base + 1));
+        ObjectNode both = definition(first);
+        assertThat(table(both, "products").path("noun").path("one").asString()).isEqualTo("good");
+        assertThat(table(both, "apiaries").path("noun").path("one").asString()).isEqualTo("yard");
+    }
+
+    private static ObjectNode table(ObjectNode definition, String id) {
+        for (JsonNode table : definition.withArray("tables")) {
+            if (table.path("id").asString().equals(id)) {
+                return (ObjectNode) table;
+            }
+        }
+        throw new AssertionError("No table " + id);
+    }
 }

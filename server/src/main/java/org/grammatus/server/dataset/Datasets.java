@@ -22,7 +22,6 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.demo.Starters;
-import org.grammatus.server.ServerSettings;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
@@ -43,7 +42,7 @@ public class Datasets {
 
     private final Store store;
     private final Clock clock;
-    private final Dataset.Calendar calendar;
+    private final InstallationCalendar calendar;
     private final Map<String, Saved> byId = new ConcurrentHashMap<>();
 
     /**
@@ -56,10 +55,10 @@ public class Datasets {
     public record Saved(
             Dataset definition, Optional<DatasetModel> model, Optional<ProblemException> fault, long revision) {}
 
-    Datasets(Store store, Clock clock, ServerSettings settings) {
+    Datasets(Store store, Clock clock, InstallationCalendar calendar) {
         this.store = store;
         this.clock = clock;
-        this.calendar = new Dataset.Calendar(settings.fiscalYearStart(), Optional.empty());
+        this.calendar = calendar;
         Set<String> ids = new LinkedHashSet<>(Starters.datasetIds());
         store.read()
                 .selectDistinct(DATASET_REVISION.DATASET_ID)
@@ -104,7 +103,13 @@ public class Datasets {
 
     private DatasetModel model(Dataset definition, Function<String, Optional<Dataset>> others) {
         Dataset flat = BuiltOn.flattened(definition, others);
-        return DatasetModel.of(flat.calendar().isPresent() ? flat : flat.over(calendar));
+        return DatasetModel.of(flat.calendar().isPresent() ? flat : flat.over(calendar.get()));
+    }
+
+    /** Puts all datasets that have no calendar of their own over another one. */
+    synchronized void over(Dataset.Calendar other, Account account) {
+        calendar.set(other, account);
+        byId.replaceAll((id, saved) -> modelled(saved));
     }
 
     private Optional<Dataset> definition(String id) {

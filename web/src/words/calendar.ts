@@ -1,0 +1,25 @@
+/** Fiscal calendars. */
+const MONTHS = Array.from({ length: 12 }, (_, i) =>
+  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2025, i, 1)),
+)
+
+const day = (iso: string) =>
+  new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' }).format(new Date(iso))
+
+export const calendar = {
+  title: 'Fiscal calendar',
+  installation: 'Fiscal calendar of this installation',
+  lead: 'For every dataset that has none of its own.',
+  months: MONTHS,
+  start: 'Fiscal years start in',
+  named: 'They are called by',
+  names: { BOTH: 'both calendar years', START: 'the year they start in', END: 'the year they end in' },
+  sample: (year: string, from: string) => `The present one is ${year} and began on ${day(from)}.`,
+  own: 'A calendar of its own',
+  starts: (month: string, own: boolean) =>
+    `Fiscal years start in ${month}${own ? ', here' : ', as everywhere'}.`,
+  change: 'Change the calendar',
+  save: 'Save the calendar',
+  saved: 'Saved.',
+  cancel: 'Cancel',
+}
