@@ -312,6 +312,16 @@ function columnLabel(term: string): string {
   return `${heading?.textContent ?? id} ${direction === 'descending' ? '▼' : '▲'}`
 }
 
+/** Runs the report over rows that are read anew. */
+async function readAgain() {
+  try {
+    await api.readAgain(report.value!.dataset)
+    await runReport(number.value)
+  } catch (e) {
+    failure.value = (e as Error).message
+  }
+}
+
 function resetView() {
   looked.reset()
   void runReport()
@@ -502,10 +512,25 @@ function onKey(event: KeyboardEvent) {
 
       <footer v-if="run && done" class="foot">
         <ChosenFigures v-if="together" :together="together" @clear="chooseNone" />
-        <span v-else class="funnel">
+        <span
+          v-else
+          class="funnel"
+          :title="text.funnel(run.rowsRead, run.rowsKept, run.groups, run.pages).join(' · ')"
+        >
           <span v-for="step in text.funnel(run.rowsRead, run.rowsKept, run.groups, run.pages)" :key="step">{{
             step
           }}</span>
+          <span v-if="run.readAt">{{ words.data.readAt(run.readAt) }}</span>
+          <Button
+            v-if="isAuthor"
+            :aria-label="words.data.readAgain"
+            :title="words.data.readAgain"
+            icon="pi pi-refresh"
+            text
+            size="small"
+            class="again"
+            @click="readAgain"
+          />
         </span>
         <GrandTotals :totals="run.grandTotals" />
       </footer>
@@ -619,6 +644,13 @@ h2 {
 }
 .funnel {
   color: var(--quiet);
+  flex: 0 1000 auto;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.again {
+  padding-block: 0;
 }
 .funnel span + span::before {
   content: ' · ';

@@ -82,7 +82,7 @@ public final class HeldRows implements DatasetReader {
         }
     }
 
-    /** When the rows that are held of a dataset were read; none where none are held. */
+    @Override
     public Optional<Instant> readAt(DatasetModel dataset) {
         synchronized (held) {
             return Optional.ofNullable(held.get(dataset.definition().id())).map(Held::readAt);

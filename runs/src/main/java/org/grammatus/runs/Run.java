@@ -23,6 +23,7 @@ public final class Run {
     private final List<Consumer<RunProgress>> listeners = new CopyOnWriteArrayList<>();
     private volatile RunProgress progress = RunProgress.WAITING;
     private volatile boolean cancelled;
+    private volatile Instant readAt;
     private volatile RunResult result;
 
     Run(String id, RunRequest request, String owner, Instant startedAt) {
@@ -48,6 +49,7 @@ public final class Run {
                         }
                     },
                     () -> cancelled);
+            readAt = reader.readAt(request.dataset()).orElse(startedAt);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);
@@ -112,6 +114,11 @@ public final class Run {
 
     public Instant startedAt() {
         return startedAt;
+    }
+
+    /** When its rows were read, perhaps long before it; none until it is done. */
+    public Optional<Instant> readAt() {
+        return Optional.ofNullable(readAt);
     }
 
     public RunProgress progress() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -169,5 +170,19 @@ class ReadingTest {
                 .isEqualTo(404);
         JsonNode run = run(reader, "expected-deliveries", "");
         assertThat(run.path("state").asString()).isEqualTo("DONE");
+    }
+
+    @Test
+    void aRunSaysWhenItsRowsWereReadAndTheyAreReadAnewWhenAsked() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        Instant first = readAt(run(author, "sales-by-fiscal-year", ""));
+        assertThat(readAt(run(author, "sales-by-fiscal-year", ""))).as("held").isEqualTo(first);
+        assertThat(author.post("/api/datasets/sales-order-lines/reading", "").statusCode())
+                .isEqualTo(204);
+        assertThat(readAt(run(author, "sales-by-fiscal-year", ""))).isAfter(first);
+    }
+
+    private static Instant readAt(JsonNode run) {
+        return Instant.parse(run.path("readAt").asString());
     }
 }

@@ -1,5 +1,6 @@
 package org.grammatus.sources;
 
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
@@ -48,6 +49,9 @@ public interface DatasetReader {
      * @throws SourceException if the source cannot be asked
      */
     Optional<SourceFigure> figure(FigureQuestion question);
+
+    /** When the rows were read that are held of a dataset; none where none are held. */
+    Optional<Instant> readAt(DatasetModel dataset);
 
     /** From now on the rows are those that the sources have now or later, not ones held from before. */
     void readAgain(DatasetModel dataset);

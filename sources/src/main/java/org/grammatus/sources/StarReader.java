@@ -1,5 +1,6 @@
 package org.grammatus.sources;
 
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -80,6 +81,11 @@ public final class StarReader implements DatasetReader {
                     .figure(question)
                     .map(figure -> new SourceFigure(source.source().name(), figure.statement(), figure.value()));
         }
+    }
+
+    @Override
+    public Optional<Instant> readAt(DatasetModel dataset) {
+        return Optional.empty();
     }
 
     @Override

@@ -104,6 +104,7 @@ class ReportController {
             String id,
             String title,
             Optional<String> description,
+            String dataset,
             String datasetLabel,
             List<String> levels,
             List<PromptView> prompts) {}
@@ -133,6 +134,7 @@ class ReportController {
                 report.id(),
                 report.title(),
                 report.description(),
+                report.dataset(),
                 dataset.definition().label(),
                 report.blocks().getFirst().levels().stream()
                         .map(Report.Level::name)

@@ -1,5 +1,6 @@
 package org.grammatus.server.run;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import org.grammatus.server.problem.ProblemView;
  *
  * @param rowsRead rows read so far, over all tables; once done, the rows of the dataset
  * @param rowsKept rows that passed the filters
+ * @param readAt when its rows were read, perhaps for an earlier run, once it is done
  * @param problems why it failed, or what its reader should know
  * @param grandTotals the report's own totals in printed form, once it is done
  */
@@ -28,6 +30,7 @@ public record RunView(
         long rowsKept,
         int groups,
         int pages,
+        Optional<Instant> readAt,
         List<ProblemView> problems,
         List<RunResult.GrandTotal> grandTotals) {
 
@@ -40,6 +43,7 @@ public record RunView(
                 progress.rowsKept(),
                 progress.groups(),
                 progress.pages(),
+                run.readAt(),
                 progress.problems().stream()
                         .filter(problem -> problem.severity() != Problem.Severity.ADVICE)
                         .map(ProblemView::of)
