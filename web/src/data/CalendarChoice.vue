@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import { api, type CalendarBody, type CalendarView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
+import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
 /** A fiscal calendar to be chosen, with what it would call the present year. */
 const calendar = defineModel<CalendarBody>({ required: true })
 const text = words.calendar
 
-const months = text.months.map((label, i) => ({ label, value: i + 1 }))
-const names = Object.entries(text.names).map(([value, label]) => ({ value, label }))
+const months = text.months.map((label, i) => ({ label, value: String(i + 1) }))
+type Name = CalendarBody['yearName']
+const names = Object.entries(text.names).map(([value, label]) => ({ value: value as Name, label }))
 const sample = ref<CalendarView>()
 const sampled = computed(() => sample.value && text.sample(sample.value.thisYear, sample.value.thisYearFrom))
 
@@ -29,27 +30,21 @@ watch(
 <template>
   <div class="choice">
     <InspectorField v-slot="{ id }" :label="text.start">
-      <Select
+      <OneOf
         :input-id="id"
         :aria-label="text.start"
-        :model-value="calendar.fiscalYearStart"
+        :model-value="String(calendar.fiscalYearStart)"
         :options="months"
-        option-label="label"
-        option-value="value"
-        size="small"
-        @update:model-value="(fiscalYearStart) => (calendar = { ...calendar, fiscalYearStart })"
+        @update:model-value="(month: string) => (calendar = { ...calendar, fiscalYearStart: Number(month) })"
       />
     </InspectorField>
     <InspectorField v-slot="{ id }" :label="text.named">
-      <Select
+      <OneOf
         :input-id="id"
         :aria-label="text.named"
         :model-value="calendar.yearName"
         :options="names"
-        option-label="label"
-        option-value="value"
-        size="small"
-        @update:model-value="(yearName) => (calendar = { ...calendar, yearName })"
+        @update:model-value="(yearName: Name) => (calendar = { ...calendar, yearName })"
       />
     </InspectorField>
     <p class="sample" role="status">{{ sampled }}</p>

@@ -36,16 +36,19 @@ class OverTest {
     private static final String ALL_BUT_REPORT =
             "{\"at\": \"region\", \"in\": \"footer\"}, {\"at\": \"order\", \"in\": \"footer\"}";
 
-    private static List<String> figures(String total, String cells) {
-        Grouped grouped = new Samples()
+    private static Samples sales() {
+        return new Samples()
                 .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
                 .order("S2", "2026-01-06T10:00", "Lakeside", "7.50")
                 .order("S3", "2026-01-07T10:00", "Upland", null)
                 .line("S1", "Hives", "30.00")
                 .line("S2", "Hives", "9.00")
                 .line("S2", "Jars", "1.00")
-                .line("S3", "Jars", "10.00")
-                .grouped(report(total, cells), Answers.NONE);
+                .line("S3", "Jars", "10.00");
+    }
+
+    private static List<String> figures(String total, String cells) {
+        Grouped grouped = sales().grouped(report(total, cells), Answers.NONE);
         Printed printed = new Printed(grouped);
         List<String> figures = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
@@ -87,15 +90,7 @@ class OverTest {
     }
 
     private static List<String> cells(String column) {
-        Grouped grouped = new Samples()
-                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
-                .order("S2", "2026-01-06T10:00", "Lakeside", "7.50")
-                .order("S3", "2026-01-07T10:00", "Upland", null)
-                .line("S1", "Hives", "30.00")
-                .line("S2", "Hives", "9.00")
-                .line("S2", "Jars", "1.00")
-                .line("S3", "Jars", "10.00")
-                .grouped(
+        Grouped grouped = sales().grouped(
                         Definitions.readReport(
                                 Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\"")),
                         Answers.NONE);
