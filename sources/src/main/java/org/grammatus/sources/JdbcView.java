@@ -196,17 +196,17 @@ final class JdbcView implements SourceView {
     }
 
     @Override
-    public Optional<SourceFigure> figure(FigureQuestion question) {
+    public Optional<Computed> figure(FigureQuestion question) {
         return SqlFigure.of(question, dialect, this::columns, this::place)
                 .filter(figure -> figure.odd().map(this::number).orElse(0L) == 0)
                 .flatMap(this::asked);
     }
 
-    private Optional<SourceFigure> asked(SqlFigure figure) {
+    private Optional<Computed> asked(SqlFigure figure) {
         Object[] answer = new Object[2];
         read(figure.ask(), 2, values -> System.arraycopy(values, 0, answer, 0, 2));
         return figure.value(answer[0], ((Number) answer[1]).longValue())
-                .map(value -> new SourceFigure("", figure.ask().inWords(), value));
+                .map(value -> new Computed(figure.ask().inWords(), value));
     }
 
     private long number(Sql sql) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.value.Scalar;
 
 /** A source as it is at one moment: all that is read belongs together. Used by one thread, closed when done. */
 public interface SourceView extends AutoCloseable {
@@ -48,7 +49,14 @@ public interface SourceView extends AutoCloseable {
     /**
      * A figure as the source itself computes it, in one plain statement; none where it may compute it differently than the engine.
      */
-    Optional<SourceFigure> figure(FigureQuestion question);
+    Optional<Computed> figure(FigureQuestion question);
+
+    /**
+     * A figure that the source computed.
+     *
+     * @param statement that it was asked, as people read it
+     */
+    record Computed(String statement, Scalar value) {}
 
     /** How many rows a table has. */
     long count(String table);

@@ -79,7 +79,7 @@ public final class StarReader implements DatasetReader {
                     open.source(question.dataset().table(DatasetModel.GRAIN).source());
             return source.view()
                     .figure(question)
-                    .map(figure -> new SourceFigure(source.source().name(), figure.statement(), figure.value()));
+                    .map(computed -> new SourceFigure(source.source().name(), computed.statement(), computed.value()));
         }
     }
 

@@ -3,9 +3,6 @@ package org.grammatus.sources;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.Statement;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -110,18 +107,7 @@ class FigureInSqlTest {
     }
 
     private SqliteSource file(boolean anything) throws Exception {
-        Path file = folder.resolve("figure.db");
-        try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
-                Statement statement = connection.createStatement()) {
-            statement.execute("CREATE TABLE keeper (code TEXT PRIMARY KEY, who TEXT COLLATE NOCASE)");
-            statement.execute("CREATE TABLE yard (id INTEGER PRIMARY KEY, name TEXT COLLATE RTRIM, size, keeper)");
-            statement.execute(
-                    "CREATE TABLE harvest (id INTEGER PRIMARY KEY, n, d, t COLLATE NOCASE, day, at, yard_id)");
-            for (String row : PushedRowsTest.rows(anything)) {
-                statement.execute(row);
-            }
-        }
-        return new SqliteSource(file);
+        return PushedRowsTest.file(folder.resolve("figure.db"), anything);
     }
 
     @Test

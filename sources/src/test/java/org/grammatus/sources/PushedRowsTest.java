@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -195,20 +196,24 @@ class PushedRowsTest {
                 .get(random.nextInt(8));
     }
 
-    @Test
-    void inAFileWhateverItsCellsHold() throws Exception {
-        Path file = folder.resolve("pushed.db");
+    /** A file with rows whose texts are compared by orders of their own. */
+    static SqliteSource file(Path file, boolean anything) throws SQLException {
         try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file);
                 Statement statement = connection.createStatement()) {
             statement.execute("CREATE TABLE keeper (code TEXT PRIMARY KEY, who TEXT COLLATE NOCASE)");
             statement.execute("CREATE TABLE yard (id INTEGER PRIMARY KEY, name TEXT COLLATE RTRIM, size, keeper)");
             statement.execute(
                     "CREATE TABLE harvest (id INTEGER PRIMARY KEY, n, d, t COLLATE NOCASE, day, at, yard_id)");
-            for (String row : rows(true)) {
+            for (String row : rows(anything)) {
                 statement.execute(row);
             }
         }
-        compare(new SqliteSource(file), CONDITIONS);
+        return new SqliteSource(file);
+    }
+
+    @Test
+    void inAFileWhateverItsCellsHold() throws Exception {
+        compare(file(folder.resolve("pushed.db"), true), CONDITIONS);
     }
 
     @Test

@@ -34,7 +34,6 @@ public final class Grouping {
     private final Faults faults;
     private final Homes homes;
     private final List<Problem> notices = new ArrayList<>();
-    private PrintedGroups printedGroups;
 
     private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
@@ -90,7 +89,7 @@ public final class Grouping {
         int[] rows = plan.printsRows() ? rowsInOrder(tree, rowStart) : new int[0];
         PrintedRows printedRows = new PrintedRows(figures, tree, rows, rowStart, faults);
         Behind behind = new Behind(figures, printedRows);
-        printedGroups = new PrintedGroups(figures.aggregates(), printed, faults);
+        PrintedGroups groups = new PrintedGroups(figures.aggregates(), printed, faults);
         return new Grouped(
                 plan,
                 star,
@@ -109,12 +108,14 @@ public final class Grouping {
                 plan.columns().stream()
                         .map(column -> Repeats.of(column, star, rows, rowStart))
                         .toList(),
-                IntStream.range(0, depths).mapToObj(this::texts).toList(),
+                IntStream.range(0, depths)
+                        .mapToObj(depth -> texts(depth, groups))
+                        .toList(),
                 otherRows(tree),
                 others,
                 blank(),
                 List.copyOf(selection.leftOutOfReport()),
-                marks(rows),
+                marks(rows, groups),
                 behind,
                 notices);
     }
@@ -199,37 +200,33 @@ public final class Grouping {
         }
     }
 
-    private GroupTexts texts(int depth) {
+    private GroupTexts texts(int depth, PrintedGroups groups) {
         if (depth == 0) {
             return new GroupTexts(List.of(), List.of());
         }
         Plan.Level level = plan.levels().get(depth - 1);
-        return new GroupTexts(textValues(level.headerText(), depth), textValues(level.footerText(), depth));
+        return new GroupTexts(
+                textValues(level.headerText(), depth, groups), textValues(level.footerText(), depth, groups));
     }
 
-    private List<Optional<Column>> textValues(Optional<Plan.GroupText> text, int depth) {
+    private List<Optional<Column>> textValues(Optional<Plan.GroupText> text, int depth, PrintedGroups groups) {
         return text.map(Plan.GroupText::parts).orElse(List.of()).stream()
                 .map(part -> part instanceof Plan.TextPart.Figure figure
                         ? Optional.of(
                                 figure.overScope()
-                                        ? overScope(figure.value())
+                                        ? groups.of(figure.value())
                                         : atFirstRow(figure.value(), depth, "a text"))
                         : Optional.<Column>empty())
                 .toList();
     }
 
-    /** An expression over groups in their printed order, by node. */
-    private Column overScope(Typed expression) {
-        return Evaluator.evaluate(expression, printedGroups, faults);
-    }
-
-    private Marks marks(int[] rows) {
+    private Marks marks(int[] rows, PrintedGroups groups) {
         List<BitSet> markedRows = new ArrayList<>();
         List<BitSet> markedNodes = new ArrayList<>();
         boolean rowsShown = plan.printsRows();
         for (Plan.Highlight highlight : plan.highlights()) {
             markedRows.add(highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows));
-            markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight) : new BitSet());
+            markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight, groups) : new BitSet());
         }
         return Marks.firstWins(markedRows, markedNodes);
     }
@@ -248,7 +245,7 @@ public final class Grouping {
     }
 
     /** The groups printed as lines for which a condition holds; one on rows is read from the group's first row. */
-    private BitSet markedLines(Plan.Highlight highlight) {
+    private BitSet markedLines(Plan.Highlight highlight, PrintedGroups groups) {
         BitSet marked = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
             if (plan.levels().get(depth - 1).definition().header() != Report.Header.LINE) {
@@ -257,7 +254,7 @@ public final class Grouping {
             int first = nodes.first(depth);
             int offset = highlight.overScope() ? 0 : first;
             Column truth = highlight.overScope()
-                    ? overScope(highlight.when())
+                    ? groups.of(highlight.when())
                     : atFirstRow(highlight.when(), depth, "a highlight");
             for (int node = first; node < nodes.first(depth + 1); node++) {
                 if (((Column.Longs) truth).values()[node - offset] == 1) {

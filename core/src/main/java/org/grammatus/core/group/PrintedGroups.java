@@ -2,11 +2,17 @@ package org.grammatus.core.group;
 
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Frame;
 
 /** The groups once their printed order is known: an aggregate can step over them. */
 record PrintedGroups(Aggregates aggregates, InPrintedOrder printed, Faults faults) implements Frame {
+
+    /** An expression's values by node. */
+    Column of(Typed expression) {
+        return Evaluator.evaluate(expression, this, faults);
+    }
 
     @Override
     public int size() {

@@ -7,7 +7,6 @@ import org.grammatus.core.expression.ArithmeticOperator;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
@@ -29,8 +28,7 @@ final class TotalFigures {
 
     /** A total's figures. */
     Column of(Plan.Total total, Faults faults) {
-        Column exact =
-                Evaluator.evaluate(total.value(), new PrintedGroups(figures.aggregates(), printed, faults), faults);
+        Column exact = new PrintedGroups(figures.aggregates(), printed, faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
         return total.comparison()

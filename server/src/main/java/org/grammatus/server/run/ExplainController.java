@@ -18,7 +18,6 @@ import org.grammatus.runs.RunService;
 import org.grammatus.runs.TextSearch;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.SourceException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -70,11 +69,7 @@ class ExplainController {
             @RequestParam("total") String total,
             Principal principal) {
         Run run = OwnRuns.require(runs, id, principal);
-        try {
-            return new SourceAnswer(AskedAgain.of(run.request(), OwnRuns.result(run), place, total, reader));
-        } catch (SourceException e) {
-            throw new NotFoundException(e.getMessage());
-        }
+        return new SourceAnswer(AskedAgain.of(run.request(), OwnRuns.result(run), place, total, reader));
     }
 
     @GetMapping("/uncounted")
