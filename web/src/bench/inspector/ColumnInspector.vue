@@ -8,6 +8,7 @@ import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
 import { block } from '../edits/report'
 import type { Column, PageView, Report } from '@/api/client'
+import { bandsOf } from '@/paper/geometry'
 import { words } from '@/words'
 
 const props = defineProps<{
@@ -29,20 +30,13 @@ const once = computed(() => [
   ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
 ])
 /** What the column prints now, as it stands on the page. */
+/** What the column prints first on the page: its heading, in however many lines, is no sample. */
 const sample = computed(() => {
-  const page = props.page
-  if (!page) {
-    return ''
-  }
-  for (let i = 0; i < page.cells.length; i += 8) {
-    if (
-      page.ids[page.cells[i + 6]!] === props.column.id &&
-      page.texts[page.cells[i + 3]!] !== props.column.label
-    ) {
-      return page.texts[page.cells[i + 3]!]
-    }
-  }
-  return ''
+  const { page, column } = props
+  const cells = page
+    ? bandsOf(page).flatMap((band) => (band.role === 'COLUMN_HEADINGS' ? [] : band.cells))
+    : []
+  return cells.find((cell) => page!.ids[cell.id] === column.id)?.text ?? ''
 })
 
 function change(what: Partial<Column>, key: string) {
