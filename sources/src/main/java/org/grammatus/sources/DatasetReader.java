@@ -50,8 +50,8 @@ public interface DatasetReader {
      */
     Optional<SourceFigure> figure(FigureQuestion question);
 
-    /** When the rows were read that are held of a dataset; none where none are held. */
-    Optional<Instant> readAt(DatasetModel dataset);
+    /** When the rows were read that are held for a reading; none where none are held. */
+    Optional<Instant> readAt(Reading reading);
 
     /** From now on the rows are those that the sources have now or later, not ones held from before. */
     void readAgain(DatasetModel dataset);

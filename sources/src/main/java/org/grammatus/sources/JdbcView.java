@@ -174,25 +174,32 @@ final class JdbcView implements SourceView {
 
     @Override
     public void read(String table, List<String> columns, RowSink sink) {
-        read(select(table, columns), List.of(), columns.size(), 0, sink);
+        read(select(columns) + place(table), List.of(), columns.size(), 0, sink);
     }
 
     @Override
-    public void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink) {
+    public boolean readSome(int table, List<String> columns, PushedRows wanted, RowSink sink) {
         SqlConditions conditions = new SqlConditions(wanted.dataset(), dialect, this::columns, this::place);
-        String where = conditions.where(wanted.conditions());
-        String sql = select(table, columns) + " " + SqlConditions.grainAlias();
-        read(where.isEmpty() ? sql : sql + " WHERE " + where, conditions.parameters(), columns.size(), 0, sink);
+        Optional<String> from = conditions.from(table, wanted.conditions());
+        from.ifPresent(rows -> read(select(columns) + rows, conditions.parameters(), columns.size(), 0, sink));
+        return from.isPresent();
     }
 
     @Override
     public void sample(String table, List<String> columns, int rows, RowSink sink) {
-        read(select(table, columns), List.of(), columns.size(), rows, sink);
+        read(select(columns) + place(table), List.of(), columns.size(), rows, sink);
     }
 
     @Override
     public long count(String table) {
         return number(Sql.of("SELECT COUNT(*) FROM " + place(table)));
+    }
+
+    @Override
+    public boolean hasMore(String table, long rows) {
+        long most = rows + 1;
+        return number(Sql.of("SELECT COUNT(*) FROM (SELECT 1 FROM " + place(table) + " LIMIT " + most + ") AS t"))
+                == most;
     }
 
     @Override
@@ -219,9 +226,8 @@ final class JdbcView implements SourceView {
         read(sql.text(), sql.parameters(), columns, 0, sink);
     }
 
-    private String select(String table, List<String> columns) {
-        return columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "))
-                + place(table);
+    private static String select(List<String> columns) {
+        return columns.stream().map(JdbcView::quoted).collect(Collectors.joining(", ", "SELECT ", " FROM "));
     }
 
     /** @param most rows that are read; 0 is all */

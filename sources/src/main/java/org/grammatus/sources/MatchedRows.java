@@ -48,13 +48,13 @@ final class MatchedRows {
                 rows.fields().forEach((id, column) -> fields.put(id, column.gather(kept)));
                 List<Column> keys =
                         rows.keys().stream().map(key -> key.gather(kept)).toList();
-                tables.add(new Star.Rows(kept.length, fields, keys, rows.links()));
+                tables.add(new Star.Rows(kept.length, fields, keys, rows.links(), rows.leftOut(), rows.whole()));
             } else {
                 boolean fromGrain = dataset.pointedFrom(table) == DatasetModel.GRAIN;
                 int[] links = fromGrain
                         ? IntStream.of(kept).map(row -> rows.links()[row]).toArray()
                         : rows.links();
-                tables.add(new Star.Rows(rows.size(), rows.fields(), rows.keys(), links, leftOut[table]));
+                tables.add(new Star.Rows(rows.size(), rows.fields(), rows.keys(), links, leftOut[table], rows.whole()));
             }
         }
         return new Star(dataset, tables);

@@ -14,8 +14,10 @@ import org.grammatus.core.plan.Plan;
  * @param fields ids of the fields that are needed
  * @param tables numbers of the tables whose rows are needed even without a field of theirs
  * @param conditions rows that do not meet all of them are not wanted, but may be given
+ * @param wholeTables whether rows are needed, too, that no row of the grain leads to
  */
-public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables, List<Typed> conditions) {
+public record Reading(
+        DatasetModel dataset, Set<String> fields, Set<Integer> tables, List<Typed> conditions, boolean wholeTables) {
 
     public Reading {
         fields = Set.copyOf(fields);
@@ -23,18 +25,20 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
         conditions = List.copyOf(conditions);
     }
 
-    /** All rows. */
+    /** All rows of all tables that are needed. */
     public Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables) {
-        this(dataset, fields, tables, List.of());
+        this(dataset, fields, tables, List.of(), true);
     }
 
     /** What a plan needs and no more. */
     public static Reading of(Plan plan) {
+        boolean allValues = plan.levels().stream().anyMatch(Plan.Level::showsAllValues);
         return new Reading(
                 plan.dataset(),
                 plan.fields(),
                 Set.copyOf(plan.counted()),
-                plan.levels().stream().anyMatch(Plan.Level::showsAllValues) ? List.of() : conditions(plan));
+                allValues ? List.of() : conditions(plan),
+                allValues);
     }
 
     private static List<Typed> conditions(Plan plan) {
@@ -59,7 +63,22 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
 
     /** The same, whatever rows are wanted. */
     public Reading ofAllRows() {
-        return conditions.isEmpty() ? this : new Reading(dataset, fields, tables);
+        return conditions.isEmpty() ? this : new Reading(dataset, fields, tables, List.of(), wholeTables);
+    }
+
+    /** The same rows with the fields of another reading. */
+    public Reading ofFields(Reading other) {
+        return new Reading(dataset, other.fields, tables, conditions, wholeTables);
+    }
+
+    /** The same without rows that no row of the grain leads to. */
+    public Reading ofRowsLedTo() {
+        return new Reading(dataset, fields, tables, conditions, false);
+    }
+
+    /** The same, all rows of the tables included. */
+    public Reading ofWholeTables() {
+        return new Reading(dataset, fields, tables, conditions, true);
     }
 
     /** All of a dataset. */
@@ -69,6 +88,11 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
             tables.add(table);
         }
         return new Reading(dataset, dataset.fields().keySet(), tables);
+    }
+
+    /** Whatever is at hand of a dataset. */
+    public static Reading ofAnything(DatasetModel dataset) {
+        return new Reading(dataset, Set.of(), Set.of(), List.of(), false);
     }
 
     /** All of a dataset that does not need some of its fields, or a table of which none can be read. */
@@ -86,11 +110,14 @@ public record Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tab
         allFields.addAll(other.fields);
         Set<Integer> allTables = new TreeSet<>(tables);
         allTables.addAll(other.tables);
-        return new Reading(dataset, allFields, allTables);
+        return new Reading(dataset, allFields, allTables, List.of(), wholeTables || other.wholeTables);
     }
 
     /** Whether rows read for this one serve another, too. */
     public boolean covers(Reading other) {
-        return conditions.isEmpty() && fields.containsAll(other.fields) && tables.containsAll(other.tables);
+        return (conditions.isEmpty() || conditions.equals(other.conditions))
+                && (wholeTables || !other.wholeTables)
+                && fields.containsAll(other.fields)
+                && tables.containsAll(other.tables);
     }
 }

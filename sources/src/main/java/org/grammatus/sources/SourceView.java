@@ -40,11 +40,12 @@ public interface SourceView extends AutoCloseable {
     void read(String table, List<String> columns, RowSink sink);
 
     /**
-     * Reads the rows of a dataset's grain that may be wanted: all that are, and perhaps others.
+     * Reads rows of one of a dataset's tables: all that wanted rows of its grain lead to, and perhaps others.
      *
-     * @param table the grain's
+     * @param table its number in the dataset
+     * @return whether the source can tell them from others; if not, none was read. It always can for the grain
      */
-    void readSome(String table, List<String> columns, PushedRows wanted, RowSink sink);
+    boolean readSome(int table, List<String> columns, PushedRows wanted, RowSink sink);
 
     /**
      * A figure as the source itself computes it, in one plain statement; none where it may compute it differently than the engine.
@@ -60,6 +61,9 @@ public interface SourceView extends AutoCloseable {
 
     /** How many rows a table has. */
     long count(String table);
+
+    /** Whether a table has more rows than a number. */
+    boolean hasMore(String table, long rows);
 
     /** Reads no more than some rows of a table, whichever come first. */
     void sample(String table, List<String> columns, int rows, RowSink sink);

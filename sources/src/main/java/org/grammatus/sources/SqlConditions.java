@@ -23,7 +23,6 @@ import org.grammatus.core.expression.Typed;
 final class SqlConditions {
 
     private static final String UNKNOWN = "NULL";
-    private static final String GRAIN = "t0";
 
     private final DatasetModel dataset;
     private final Dialect dialect;
@@ -48,19 +47,29 @@ final class SqlConditions {
         this.joins = new SqlJoins(dataset, dialect, columns, places);
     }
 
-    /** The alias that the grain's table goes by in the conditions. */
-    static String grainAlias() {
-        return GRAIN;
-    }
-
     /** Values of the parameters, in their order. */
     List<Object> parameters() {
         return parameters;
     }
 
-    /** What follows WHERE; empty where nothing can be left out for certain. */
-    String where(List<Typed> conditions) {
-        return conditions.stream().flatMap(condition -> of(condition).stream()).collect(Collectors.joining(" AND "));
+    /**
+     * A table with the condition on its rows, as it follows FROM: of the grain, those that conditions may let through; of another, those
+     * that such rows lead to.
+     *
+     * @return none where the source may see differently where rows lead
+     */
+    Optional<String> from(int table, List<Typed> conditions) {
+        if (table == DatasetModel.GRAIN) {
+            String where = conditions.stream()
+                    .flatMap(condition -> of(condition).stream())
+                    .collect(Collectors.joining(" AND "));
+            return Optional.of(joins.place(table) + (where.isEmpty() ? "" : " WHERE " + where));
+        }
+        // A subquery rather than a join: it repeats no row, and databases make a set of it once.
+        return joins.on(table)
+                .flatMap(join -> from(dataset.pointedFrom(table), conditions))
+                .map(pointing -> joins.place(table) + " WHERE " + joins.key(table) + " IN (SELECT "
+                        + joins.pointers(table) + " FROM " + pointing + ")");
     }
 
     private Optional<String> of(Typed condition) {

@@ -34,6 +34,24 @@ final class SqlJoins {
         return places.apply(dataset.table(table).table()) + " t" + table;
     }
 
+    /** The columns of a table's key; in brackets where they are several. */
+    String key(int table) {
+        List<String> key = dataset.table(table).key();
+        String cells = cells(table, key);
+        return key.size() == 1 ? cells : "(" + cells + ")";
+    }
+
+    /** The columns that hold the key of a row of a table, in the table that points to it. */
+    String pointers(int table) {
+        return cells(dataset.pointedFrom(table), dataset.join(table).columns());
+    }
+
+    private static String cells(int table, List<String> columns) {
+        return columns.stream()
+                .map(column -> SqlExpressions.cell(table, column))
+                .collect(Collectors.joining(", "));
+    }
+
     /**
      * When a row of a table is the one that a row of the table that points to it leads to; none where the source may see that
      * differently, or the table stands in another source.

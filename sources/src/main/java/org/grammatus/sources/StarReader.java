@@ -84,7 +84,7 @@ public final class StarReader implements DatasetReader {
     }
 
     @Override
-    public Optional<Instant> readAt(DatasetModel dataset) {
+    public Optional<Instant> readAt(Reading reading) {
         return Optional.empty();
     }
 

@@ -20,11 +20,18 @@ import org.grammatus.core.value.Type;
 
 /**
  * Reads the tables that are needed, each once, and links each row to the row it points to. Tables that are not needed stay
- * empty but for their missing row. Used once.
+ * empty but for their missing row; of one that is large beside the rows that point to it, only the rows they lead to are read where that
+ * serves. Used once.
  */
 final class StarReading {
 
     private static final int REPORT_EVERY = 8_192;
+
+    /** Tables up to this many rows are read whole. */
+    private static final int SMALL = 10_000;
+
+    /** Others are, too, unless they have more than this many rows for each row that points to them. */
+    private static final int LARGE_BESIDE = 2;
 
     private final Reading reading;
     private final DatasetModel dataset;
@@ -53,7 +60,7 @@ final class StarReading {
         }
         List<TableRows> read = new ArrayList<>();
         for (int table = 0; table < dataset.tableCount(); table++) {
-            read.add(needed.contains(table) ? readTable(table) : null);
+            read.add(needed.contains(table) ? readTable(table, read) : null);
         }
         if (!progress.rowsRead(rowsRead)) {
             throw new CancellationException("The run was cancelled");
@@ -82,9 +89,18 @@ final class StarReading {
             for (int to : needed) {
                 width += dataset.pointedFrom(to) == table ? Integer.BYTES : 0;
             }
-            bytes += width * sources.source(definition.source()).view().count(definition.table());
+            bytes += width * estimatedRows(table);
         }
         return bytes;
+    }
+
+    /** No more rows of a table are needed than lead to it, unless all are. */
+    private long estimatedRows(int table) {
+        Dataset.Table definition = dataset.table(table);
+        long rows = sources.source(definition.source()).view().count(definition.table());
+        return table == DatasetModel.GRAIN || reading.wholeTables()
+                ? rows
+                : Math.min(rows, estimatedRows(dataset.pointedFrom(table)));
     }
 
     private void need(int table) {
@@ -107,9 +123,11 @@ final class StarReading {
 
         private final Map<Integer, KeyColumn> pointers = new LinkedHashMap<>();
         private int size;
+        /** Whether nothing is missing for want of a row that leads to it. */
+        private boolean whole;
     }
 
-    private TableRows readTable(int number) {
+    private TableRows readTable(int number, List<TableRows> before) {
         Dataset.Table table = dataset.table(number);
         OpenSources.Open source = sources.source(table.source());
         boolean grain = number == DatasetModel.GRAIN;
@@ -161,12 +179,24 @@ final class StarReading {
             rows.size++;
             countRow(source);
         };
-        if (grain && !reading.conditions().isEmpty()) {
-            source.view().readSome(table.table(), columns, new PushedRows(dataset, reading.conditions()), sink);
-        } else {
+        boolean some = grain ? !reading.conditions().isEmpty() : isLarge(number, before);
+        PushedRows wanted = new PushedRows(dataset, reading.conditions());
+        boolean all = !some || !source.view().readSome(number, columns, wanted, sink);
+        if (all) {
             source.view().read(table.table(), columns, sink);
         }
+        rows.whole = grain || all;
         return rows;
+    }
+
+    /** Whether a table has so many more rows than point to it that most of them would be read for nothing. */
+    private boolean isLarge(int number, List<TableRows> before) {
+        Dataset.Table table = dataset.table(number);
+        long pointing = before.get(dataset.pointedFrom(number)).size;
+        return !reading.wholeTables()
+                && sources.source(table.source())
+                        .view()
+                        .hasMore(table.table(), Math.max(SMALL, LARGE_BESIDE * pointing));
     }
 
     /** Where a column stands among those that are read; it is added where it is not among them yet. */
@@ -228,7 +258,13 @@ final class StarReading {
                 fields.put(id, builder.build());
             });
         }
-        return new Star.Rows(size, fields, grain ? order(rows) : List.of(), grain ? new int[0] : links(table, read));
+        return new Star.Rows(
+                size,
+                fields,
+                grain ? order(rows) : List.of(),
+                grain ? new int[0] : links(table, read),
+                0,
+                rows == null || rows.whole);
     }
 
     /** Rows that came in the order of their key need no key to be ordered by, and it need not be held. */

@@ -54,7 +54,7 @@ class PushedRowsTest {
     @TempDir
     Path folder;
 
-    private static Plan plan(String where) {
+    static Plan plan(String where) {
         return Planner.plan(
                 Definitions.readReport("""
                         {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d",

@@ -27,6 +27,6 @@ public final class ShiftedStar {
         Column.Longs dates = (Column.Longs) fields.get(shift.field());
         Column.Longs byMonths = DateParts.addMonths(dates, shift.months());
         fields.put(shift.field(), DateParts.addDays(byMonths, shift.days()));
-        return new Star.Rows(rows.size(), fields, rows.keys(), rows.links(), rows.leftOut());
+        return new Star.Rows(rows.size(), fields, rows.keys(), rows.links(), rows.leftOut(), rows.whole());
     }
 }

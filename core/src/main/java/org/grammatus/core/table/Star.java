@@ -15,6 +15,7 @@ public final class Star {
     private final DatasetModel dataset;
     private final List<Rows> tables;
     private final int[][] fromGrain;
+    private volatile long bytes = -1;
 
     /**
      * The rows of one table.
@@ -26,12 +27,14 @@ public final class Star {
      * @param links for each row of the table that points here, the row of this table; empty for the grain
      * @param leftOut rows of the grain that are not here because they do not lead to a row of this table, to one of which the
      *     dataset keeps to
+     * @param whole whether rows are here, too, that no row of the grain leads to
      */
-    public record Rows(int size, Map<String, Column> fields, List<Column> keys, int[] links, int leftOut) {
+    public record Rows(
+            int size, Map<String, Column> fields, List<Column> keys, int[] links, int leftOut, boolean whole) {
 
-        /** Rows of a table for which nothing was left out. */
+        /** All rows of a table, for which nothing was left out. */
         public Rows(int size, Map<String, Column> fields, List<Column> keys, int[] links) {
-            this(size, fields, keys, links, 0);
+            this(size, fields, keys, links, 0, true);
         }
     }
 
@@ -52,6 +55,11 @@ public final class Star {
 
     public Rows table(int number) {
         return tables.get(number);
+    }
+
+    /** Whether every table is whole. */
+    public boolean isWhole() {
+        return tables.stream().allMatch(Rows::whole);
     }
 
     /** Rows that a table has in its source: the missing row is none. */
@@ -108,17 +116,24 @@ public final class Star {
 
     /** About how much memory the rows take, in bytes. */
     public long bytes() {
-        long bytes = 0;
-        for (Rows rows : tables) {
-            bytes += 4L * rows.links().length;
-            for (Column column : rows.fields().values()) {
-                bytes += column.bytes();
-            }
-            for (Column column : rows.keys()) {
-                bytes += column.bytes();
-            }
+        if (bytes < 0) {
+            bytes = countBytes();
         }
         return bytes;
+    }
+
+    private long countBytes() {
+        long count = 0;
+        for (Rows rows : tables) {
+            count += 4L * rows.links().length;
+            for (Column column : rows.fields().values()) {
+                count += column.bytes();
+            }
+            for (Column column : rows.keys()) {
+                count += column.bytes();
+            }
+        }
+        return count;
     }
 
     /** The fields as seen from one table's rows. */
