@@ -60,7 +60,7 @@ public final class Previews {
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
     private void readAhead(RunRequest request) {
         try {
-            reader.readAhead(Reading.all(request.dataset()));
+            reader.readAhead(Reading.all(request.dataset()).ofRowsLedTo());
         } catch (SourceException e) {
             LOG.log(System.Logger.Level.DEBUG, "Nothing was read ahead", e);
         }

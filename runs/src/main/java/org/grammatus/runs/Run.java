@@ -9,6 +9,7 @@ import java.util.function.Consumer;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;
 
 /** One run as a job: started once, followed by any number of listeners, cancelled by anyone. Thread-safe. */
@@ -49,7 +50,7 @@ public final class Run {
                         }
                     },
                     () -> cancelled);
-            readAt = reader.readAt(request.dataset()).orElse(startedAt);
+            readAt = reader.readAt(Reading.of(made.grouped().plan())).orElse(startedAt);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);

@@ -1,18 +1,24 @@
 package org.grammatus.runs;
 
 import java.time.Clock;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import org.grammatus.core.table.Star;
 import org.grammatus.sources.DatasetReader;
 
 /**
- * Starts runs and keeps the latest ones, so that their pages can be fetched. Older ones are forgotten, running ones never.
+ * Starts runs and keeps the latest ones, so that their pages can be fetched. Older ones are forgotten, sooner where their rows take much
+ * memory; running ones never.
  * Thread-safe.
  */
 public final class RunService implements AutoCloseable {
@@ -23,13 +29,20 @@ public final class RunService implements AutoCloseable {
     private static final int THREADS = 2;
 
     private final RunEngine engine;
+    private final long mostBytes;
     private final Clock clock;
     private final ExecutorService executor = Executors.newFixedThreadPool(
             THREADS, Thread.ofPlatform().name("run-", 1).daemon().factory());
     private final Map<String, Run> runs = new LinkedHashMap<>();
 
-    public RunService(RunLimits limits, Clock clock) {
+    /**
+     * Without runs yet.
+     *
+     * @param mostBytes that the rows of finished runs may take together; a run uses its rows for as long as it is kept
+     */
+    public RunService(RunLimits limits, long mostBytes, Clock clock) {
         this.engine = new RunEngine(limits);
+        this.mostBytes = mostBytes;
         this.clock = clock;
     }
 
@@ -50,7 +63,7 @@ public final class RunService implements AutoCloseable {
      */
     public void start(Run run, DatasetReader reader, Consumer<Run> whenOver) {
         executor.execute(() -> {
-            run.execute(engine, reader);
+            execute(run, reader);
             whenOver.accept(run);
         });
     }
@@ -58,6 +71,9 @@ public final class RunService implements AutoCloseable {
     /** Runs a prepared run to its end on the calling thread. */
     void execute(Run run, DatasetReader reader) {
         run.execute(engine, reader);
+        synchronized (runs) {
+            forgetOldest();
+        }
     }
 
     void inBackground(Runnable work) {
@@ -78,15 +94,24 @@ public final class RunService implements AutoCloseable {
         }
     }
 
+    /** The newest run of all stays whatever it takes: somebody waits for it. */
     private void forgetOldest() {
-        var oldest = runs.values().iterator();
-        int over = runs.size() - KEPT;
-        while (over > 0 && oldest.hasNext()) {
-            if (oldest.next().progress().state().isOver()) {
-                oldest.remove();
-                over--;
+        List<Run> oldestFirst = List.copyOf(runs.values());
+        for (Run run : oldestFirst.subList(0, Math.max(0, oldestFirst.size() - 1))) {
+            boolean over = runs.size() > KEPT || bytesInUse() > mostBytes;
+            if (over && run.progress().state().isOver()) {
+                runs.remove(run.id());
             }
         }
+    }
+
+    /** Of the rows that finished runs use, those of several runs once. */
+    private long bytesInUse() {
+        Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
+        runs.values()
+                .forEach(run -> run.result()
+                        .ifPresent(result -> stars.add(result.grouped().star())));
+        return stars.stream().mapToLong(Star::bytes).sum();
     }
 
     /** Cancels what runs and waits a moment for it to end. */

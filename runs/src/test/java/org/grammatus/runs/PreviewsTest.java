@@ -19,7 +19,8 @@ import org.junit.jupiter.api.Test;
 /** The newest edit of a session wins. */
 class PreviewsTest {
 
-    private final RunService service = new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), Clock.systemUTC());
+    private final RunService service =
+            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), 100_000, Clock.systemUTC());
     private final DatasetReader reader = mock(DatasetReader.class);
     private final Previews previews = new Previews(service, reader);
 

@@ -49,8 +49,8 @@ class RunServiceTest {
                     List.of(new Column.Longs(Type.INTEGER, new long[] {1, 2})),
                     new int[0])));
 
-    private final RunService service =
-            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+    private final RunService service = new RunService(
+            new RunLimits(1_000, Duration.ofMinutes(1)), 100_000, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
 
     static RunRequest request() {
         String report = """
@@ -164,5 +164,26 @@ class RunServiceTest {
             finished(giving(STAR));
         }
         assertThat(service.find(first.id())).isEmpty();
+    }
+
+    @Test
+    void runsWhoseRowsTakeTooMuchMemoryAreForgottenSooner() throws Exception {
+        Run first = finished(giving(large()));
+        Run second = finished(giving(large()));
+        assertThat(service.find(first.id())).isEmpty();
+        assertThat(service.find(second.id())).as("somebody waits for it").isPresent();
+        Star shared = large();
+        Run third = finished(giving(shared));
+        Run fourth = finished(giving(shared));
+        assertThat(service.find(third.id()))
+                .as("rows of several runs count once")
+                .isPresent();
+        assertThat(service.find(fourth.id())).isPresent();
+    }
+
+    /** More than half of what finished runs may use. */
+    private static Star large() {
+        Column column = new Column.Longs(Type.INTEGER, new long[8_000]);
+        return new Star(DATASET, List.of(new Star.Rows(8_000, Map.of("net", column), List.of(), new int[0])));
     }
 }

@@ -5,11 +5,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.demo.ScenarioDatabase;
-import org.grammatus.runs.HeldRows;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.compose.Composer;
+import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.source.Sources;
@@ -25,14 +26,19 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 class ServerConfiguration {
 
+    /** How much more room there is on disk for rows that memory has no room for. */
+    private static final int SPILL = 4;
+
     @Bean
     Clock clock() {
         return Clock.systemUTC();
     }
 
     @Bean
-    HeldRows reader(Sources sources, Clock clock) {
-        return new HeldRows(new StarReader(sources, ReadLimits.DEFAULT), HeldRows.defaultBudget(), clock);
+    HeldRows reader(Sources sources, ServerSettings settings, Clock clock) {
+        long budget = HeldRows.defaultBudget();
+        SpillFolder folder = new SpillFolder(settings.dataDir().resolve("held-rows"), SPILL * budget);
+        return new HeldRows(new StarReader(sources, ReadLimits.DEFAULT), budget, folder, clock);
     }
 
     @Bean
@@ -42,7 +48,7 @@ class ServerConfiguration {
 
     @Bean
     RunService runService(Clock clock) {
-        return new RunService(RunLimits.DEFAULT, clock);
+        return new RunService(RunLimits.DEFAULT, HeldRows.defaultBudget(), clock);
     }
 
     @Bean

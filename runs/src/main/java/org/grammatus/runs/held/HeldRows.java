@@ -1,8 +1,8 @@
-package org.grammatus.runs;
+package org.grammatus.runs.held;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
@@ -15,30 +15,30 @@ import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceFigure;
 
 /**
- * Keeps rows in memory once they were read, so that editing a report does not read them again. Rows are held as immutable
- * snapshots, one for each dataset; a snapshot is read anew when its sources have changed or more fields are needed.
- * Snapshots that have gone unused the longest give way when all together exceed the budget. What would exceed it alone is not held:
- * of it only the rows are read that a report's filters may let through. Thread-safe: equal reads share one load.
+ * Keeps rows once they were read, so that editing a report does not read them again. Rows are held as immutable snapshots, one for all
+ * rows of a dataset; a snapshot is read anew when its sources have changed or more fields are needed. Snapshots that have gone unused the
+ * longest give way to column files when all together exceed the budget, and come back from there. Of what would exceed it alone, only the
+ * rows are read that a report's filters may let through, and held for whoever asks for the same. Thread-safe: equal reads share one load.
  */
 public final class HeldRows implements DatasetReader {
 
     private final DatasetReader reader;
     private final long budget;
     private final Clock clock;
-    private final Map<String, Held> held = new LinkedHashMap<>(16, 0.75f, true);
-    private final Map<String, ReentrantLock> loading = new LinkedHashMap<>();
-
-    private record Held(String version, Reading reading, Star star, long bytes, Instant readAt) {}
+    private final Snapshots snapshots;
+    private final Map<String, ReentrantLock> loading = new HashMap<>();
 
     /**
      * Holds what a reader reads.
      *
      * @param budget the most memory that snapshots may take together, in bytes
+     * @param folder takes those for which there is no room
      */
-    public HeldRows(DatasetReader reader, long budget, Clock clock) {
+    public HeldRows(DatasetReader reader, long budget, SpillFolder folder, Clock clock) {
         this.reader = reader;
         this.budget = budget;
         this.clock = clock;
+        this.snapshots = new Snapshots(budget, folder);
     }
 
     /** Half of the memory that the program may take. */
@@ -77,78 +77,51 @@ public final class HeldRows implements DatasetReader {
     @Override
     public void readAgain(DatasetModel dataset) {
         reader.readAgain(dataset);
-        synchronized (held) {
-            held.remove(dataset.definition().id());
-        }
+        snapshots.forget(dataset.definition().id());
     }
 
     @Override
-    public Optional<Instant> readAt(DatasetModel dataset) {
-        synchronized (held) {
-            return Optional.ofNullable(held.get(dataset.definition().id())).map(Held::readAt);
-        }
+    public Optional<Instant> readAt(Reading reading) {
+        return snapshots.readAt(reading);
     }
 
     @Override
     public Star read(Reading reading, ReadProgress progress) {
-        String key = reading.dataset().definition().id();
-        Held ready = current(key, reading, reader.version(reading.dataset()));
-        if (ready != null && ready.reading.covers(reading)) {
-            return ready.star;
+        Optional<Snapshot> ready = snapshots.find(reading, reader.version(reading.dataset()));
+        if (ready.isPresent()) {
+            return ready.get().star();
         }
-        ReentrantLock lock;
-        synchronized (held) {
-            lock = loading.computeIfAbsent(key, k -> new ReentrantLock());
-        }
+        ReentrantLock lock = lock(reading.dataset());
         lock.lock();
         try {
             String version = reader.version(reading.dataset());
-            Held found = current(key, reading, version);
-            if (found != null && found.reading.covers(reading)) {
-                return found.star;
-            }
-            Reading wanted = found != null ? found.reading.with(reading) : reading.ofAllRows();
-            if (!reading.conditions().isEmpty() && reader.estimatedBytes(wanted) > budget) {
-                // Too much to be held: only what this report may need is read.
-                return reader.read(reading, progress);
-            }
-            Instant now = clock.instant();
-            Star star = reader.read(wanted, progress);
-            keep(key, new Held(version, wanted, star, star.bytes(), now));
-            return star;
+            return snapshots
+                    .find(reading, version)
+                    .or(() -> snapshots.bringBack(reading, version))
+                    .orElseGet(() -> load(reading, version, progress))
+                    .star();
         } finally {
             lock.unlock();
         }
     }
 
-    /** The snapshot of a dataset as the source has it now, or null. */
-    private Held current(String key, Reading reading, String version) {
-        synchronized (held) {
-            Held found = held.get(key);
-            boolean current = found != null
-                    && found.version.equals(version)
-                    && found.reading.dataset().readsAs(reading.dataset());
-            return current ? found : null;
+    private ReentrantLock lock(DatasetModel dataset) {
+        synchronized (loading) {
+            return loading.computeIfAbsent(dataset.definition().id(), id -> new ReentrantLock());
         }
     }
 
-    /** Keeps a snapshot where it fits the budget by itself. */
-    private void keep(String key, Held snapshot) {
-        synchronized (held) {
-            held.remove(key);
-            if (snapshot.bytes > budget) {
-                return;
-            }
-            held.put(key, snapshot);
-            long all = held.values().stream().mapToLong(Held::bytes).sum();
-            var oldest = held.values().iterator();
-            while (all > budget && oldest.hasNext()) {
-                Held unused = oldest.next();
-                if (unused != snapshot) {
-                    all -= unused.bytes;
-                    oldest.remove();
-                }
-            }
-        }
+    private Snapshot load(Reading reading, String version, ReadProgress progress) {
+        Reading whole = snapshots
+                .ofAllRows(reading, version)
+                .map(known -> known.with(reading))
+                .orElseGet(reading::ofAllRows);
+        boolean fits = reading.conditions().isEmpty() || reader.estimatedBytes(whole) <= budget;
+        Instant now = clock.instant();
+        // Of what is too much to be held, only the rows are read that this report may need.
+        Reading wanted = fits ? whole : reading;
+        Snapshot read = new Snapshot(wanted, version, now, reader.read(wanted, progress));
+        snapshots.keep(read);
+        return read;
     }
 }

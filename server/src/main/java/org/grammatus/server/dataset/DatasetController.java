@@ -9,7 +9,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
-import org.grammatus.runs.HeldRows;
+import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.profile.DataRows;
 import org.grammatus.runs.profile.DatasetProfile;
 import org.grammatus.runs.profile.FieldDetail;
@@ -17,6 +17,7 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.sources.Reading;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -132,7 +133,7 @@ class DatasetController {
     @GetMapping("/{id}/reading")
     @Operation(operationId = "datasetReading", summary = "When the rows were read that are shown")
     ReadingView reading(@PathVariable("id") String id) {
-        return new ReadingView(reader.readAt(dataset(id)));
+        return new ReadingView(reader.readAt(Reading.ofAnything(dataset(id))));
     }
 
     @PostMapping("/{id}/reading")

@@ -1,0 +1,45 @@
+package org.grammatus.runs.held;
+
+import java.time.Instant;
+import java.util.List;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.table.Star;
+import org.grammatus.sources.Reading;
+
+/**
+ * Rows as they were read once. Immutable.
+ *
+ * @param reading what they answer
+ * @param version of the sources they were read from
+ */
+record Snapshot(Reading reading, String version, Instant readAt, Star star) {
+
+    /**
+     * Which snapshots stand for each other: of one dataset and the same rows, the newer takes the older one's place.
+     *
+     * @param conditions on the rows, with the values that were compared
+     */
+    record Key(String dataset, List<Typed> conditions) {
+
+        static Key of(Reading reading) {
+            return new Key(reading.dataset().definition().id(), reading.conditions());
+        }
+    }
+
+    Snapshot {
+        reading = star.isWhole() ? reading.ofWholeTables() : reading;
+    }
+
+    Key key() {
+        return Key.of(reading);
+    }
+
+    /** Whether the sources are as they were, and the dataset reads the same of them. */
+    boolean isOf(Reading other, String present) {
+        return version.equals(present) && reading.dataset().readsAs(other.dataset());
+    }
+
+    long bytes() {
+        return star.bytes();
+    }
+}
