@@ -28,7 +28,11 @@ const directions = Object.entries(text.directions).map(([value, label]) => ({ va
 const names = computed(() =>
   props.dataset.fields
     .filter((field) => field.id !== props.edited.id && (made === 'MEASURE' || field.made !== 'MEASURE'))
-    .map((field) => ({ id: field.value.startsWith('"') ? field.value : field.id, label: field.label })),
+    .map((field) => ({
+      id: field.value.startsWith('"') ? field.value : field.id,
+      plain: field.id,
+      label: field.label,
+    })),
 )
 const fault = computed(() => {
   const first = check.value?.problems[0]
@@ -111,6 +115,26 @@ function startRemoving() {
         :options="roles"
         option-label="label"
         option-value="value"
+        size="small"
+        fluid
+      />
+    </InspectorField>
+    <InspectorField
+      v-if="made === 'READ'"
+      v-slot="{ id: input }"
+      :label="text.lookup"
+      :hint="text.lookupHint"
+    >
+      <Select
+        v-model="details.lookup"
+        :input-id="input"
+        :aria-label="text.lookup"
+        :options="names"
+        option-label="label"
+        option-value="plain"
+        show-clear
+        filter
+        :placeholder="text.itself"
         size="small"
         fluid
       />

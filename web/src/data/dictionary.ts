@@ -21,6 +21,8 @@ export interface Details {
   unit?: string
   /** A text's values in their natural order. */
   order?: string[]
+  /** Of a key, the field that has its name. */
+  lookup?: string
   hidden?: boolean
   /** Of groups that are ordered by a measure. */
   direction?: Measure['order']
@@ -54,7 +56,7 @@ export function withChange(definition: DatasetDefinition, id: string, details: D
   return withEach(definition, (entry, isMeasure) =>
     entry.id !== id
       ? entry
-      : { ...entry, ...rest, ...(isMeasure && { order: direction, hidden: undefined }) },
+      : { ...entry, ...rest, ...(isMeasure && { order: direction, hidden: undefined, lookup: undefined }) },
   )
 }
 
@@ -90,7 +92,7 @@ export function withEntry(
   id: string,
   { role, order, direction, hidden, value = '', ...details }: Details,
 ): DatasetDefinition {
-  const measure = stripped({ id, ...details, value })
+  const measure = stripped({ id, ...details, value, lookup: undefined })
   return made === 'MEASURE'
     ? {
         ...definition,

@@ -74,6 +74,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
           value: 'value' in entry ? entry.value : undefined,
           order: 'order' in entry && Array.isArray(entry.order) ? entry.order : undefined,
           direction: 'order' in entry && typeof entry.order === 'string' ? entry.order : undefined,
+          lookup: 'lookup' in entry ? entry.lookup : undefined,
           hidden: 'hidden' in entry ? entry.hidden : undefined,
         }
       }

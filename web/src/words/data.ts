@@ -136,6 +136,10 @@ export const data = {
     orderHint:
       'One value a line, the first on top; what is not listed stands after them. Empty orders by name.',
     orderFrom: 'Start from the values there are',
+    lookup: 'Shown by its name',
+    lookupHint:
+      'For a key or a code: the field that has its name. Groups are made by the key, and show the name.',
+    itself: 'no, as it is',
     format: 'Format',
     formatHint: 'A CLDR pattern, such as #,##0.00 or d MMM y',
     unit: 'Unit or currency',

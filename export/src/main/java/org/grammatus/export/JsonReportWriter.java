@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
@@ -84,7 +85,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeStringProperty("name", prompt.prompt().name());
             json.writeStringProperty("asked", prompt.asked());
             json.writeStringProperty("resolved", prompt.resolved());
-            json.writeStringProperty("words", prompt.inWords(plan.locale()));
+            json.writeStringProperty("words", AnswerWords.of(prompt, plan, grouped.star()));
             json.writeEndObject();
         }
         json.writeEndArray();

@@ -29,6 +29,9 @@ public final class Printed {
 
     private final Grouped grouped;
     private final Plan plan;
+    /** The same on every page. */
+    private String answers;
+
     private final ULocale locale;
     private final List<ValueFormat> columnFormats = new ArrayList<>();
     private final List<ValueFormat> totalFormats = new ArrayList<>();
@@ -234,9 +237,12 @@ public final class Printed {
 
     /** The answers as they stand on the page: "Order date: all dates". */
     public String answersInWords() {
-        return plan.prompts().stream()
-                .map(prompt -> prompt.prompt().label() + ": " + prompt.inWords(locale))
-                .collect(Collectors.joining(" · "));
+        if (answers == null) {
+            answers = plan.prompts().stream()
+                    .map(answer -> answer.prompt().label() + ": " + AnswerWords.of(answer, plan, grouped.star()))
+                    .collect(Collectors.joining(" · "));
+        }
+        return answers;
     }
 
     /** What the rows of a group that are not printed by themselves are called. */

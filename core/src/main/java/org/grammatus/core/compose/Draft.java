@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
@@ -122,30 +123,17 @@ public final class Draft {
                 added(
                         dataset.fields().stream()
                                 .map(field -> field.table().equals(from) && columns.contains(field.column())
-                                        ? withoutUse(field)
+                                        ? withoutUse(field, grown.tables().getLast())
                                         : field)
                                 .toList(),
                         whole.fields(),
                         grown.fields()));
     }
 
-    /** A number that now leads to a row says nothing by itself any more. */
-    private static Dataset.Field withoutUse(Dataset.Field f) {
-        return f.type() != Kind.INTEGER
-                ? f
-                : new Dataset.Field(
-                        f.id(),
-                        f.table(),
-                        f.column(),
-                        f.label(),
-                        f.description(),
-                        f.type(),
-                        f.scale(),
-                        Dataset.Role.IDENTIFIER,
-                        f.format(),
-                        f.unit(),
-                        f.order(),
-                        Optional.of(true));
+    /** A number that now leads to a row says nothing by itself any more; what it leads to may have a name. */
+    private static Dataset.Field withoutUse(Dataset.Field pointer, Dataset.Table to) {
+        Optional<String> name = to.key().size() == 1 ? to.name() : Optional.empty();
+        return pointer.type() == Kind.INTEGER ? pointer.asKey(name) : pointer;
     }
 
     private static <T> List<T> added(List<T> own, List<T> before, List<T> after) {
@@ -163,11 +151,18 @@ public final class Draft {
                 grew |= gone.contains(join.from()) && gone.add(join.to());
             }
         }
+        Set<String> goneFields = dataset.fields().stream()
+                .filter(f -> gone.contains(f.table()))
+                .map(Dataset.Field::id)
+                .collect(Collectors.toSet());
         return dataset.with(
                 dataset.grain(),
                 dataset.tables().stream().filter(t -> !gone.contains(t.id())).toList(),
                 dataset.joins().stream().filter(j -> !gone.contains(j.to())).toList(),
-                dataset.fields().stream().filter(f -> !gone.contains(f.table())).toList());
+                dataset.fields().stream()
+                        .filter(f -> !gone.contains(f.table()))
+                        .map(f -> f.without(goneFields))
+                        .toList());
     }
 
     private record Pointer(String from, List<String> columns, Optional<Dataset.Keep> keep) {}
@@ -281,6 +276,7 @@ public final class Draft {
                 guess.format(),
                 Optional.empty(),
                 type.kind() == Kind.TEXT ? CalendarNames.order(sample) : Optional.empty(),
+                Optional.empty(),
                 joinedBy ? Optional.of(true) : Optional.empty());
     }
 }

@@ -150,6 +150,7 @@ public final class DatasetModel {
                 fields,
                 named);
         NamedValues.check(model);
+        Lookups.check(model);
         return model;
     }
 

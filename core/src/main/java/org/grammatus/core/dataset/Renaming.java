@@ -51,6 +51,7 @@ public record Renaming(String from, String to) {
                 f.format(),
                 f.unit(),
                 f.order(),
+                f.lookup().map(this::id),
                 f.hidden());
     }
 

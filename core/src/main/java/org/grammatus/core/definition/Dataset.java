@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -173,6 +174,7 @@ public record Dataset(
      * @param format CLDR number or date pattern
      * @param unit unit or currency, said where figures are explained
      * @param order a text's values in their natural order; those not listed stand after them
+     * @param lookup id of the field that has the names of its values, where they are keys
      * @param hidden whether it is not offered when reports are made, such as a key that is only joined by
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -188,6 +190,7 @@ public record Dataset(
         "format",
         "unit",
         "order",
+        "lookup",
         "hidden"
     })
     public record Field(
@@ -202,7 +205,47 @@ public record Dataset(
             Optional<String> format,
             Optional<String> unit,
             Optional<List<String>> order,
-            Optional<Boolean> hidden) {}
+            Optional<String> lookup,
+            Optional<Boolean> hidden) {
+
+        /** The same as a key that is not offered by itself, with the field that has its name. */
+        public Field asKey(Optional<String> name) {
+            return new Field(
+                    id,
+                    table,
+                    column,
+                    label,
+                    description,
+                    type,
+                    scale,
+                    Role.IDENTIFIER,
+                    format,
+                    unit,
+                    order,
+                    lookup.or(() -> name),
+                    Optional.of(true));
+        }
+
+        /** The same standing for itself where its names stand in a field that is gone. */
+        public Field without(Set<String> gone) {
+            return lookup.filter(gone::contains).isEmpty()
+                    ? this
+                    : new Field(
+                            id,
+                            table,
+                            column,
+                            label,
+                            description,
+                            type,
+                            scale,
+                            role,
+                            format,
+                            unit,
+                            order,
+                            Optional.empty(),
+                            hidden);
+        }
+    }
 
     /**
      * A field that the source does not have: an expression over others, calculated ones among them.

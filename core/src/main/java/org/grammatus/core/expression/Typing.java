@@ -65,6 +65,16 @@ public final class Typing {
         };
     }
 
+    /** Whether an expression contains an aggregate over the place where it stands, rather than over a group that it names. */
+    public static boolean aggregatesItsPlace(Expression e, Names names) {
+        return switch (e) {
+            case Expression.Aggregate a -> true;
+            case Expression.Over o -> false;
+            case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
+            default -> e.operands().stream().anyMatch(operand -> aggregatesItsPlace(operand, names));
+        };
+    }
+
     Typed visit(Expression e) {
         if (++parts > MOST_PARTS) {
             throw fault(e.position(), "has more than " + MOST_PARTS + " parts once it is written out; split it up");

@@ -20,6 +20,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Frame;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
 
@@ -115,7 +116,7 @@ public final class Grouping {
                 others,
                 blank(),
                 List.copyOf(selection.leftOutOfReport()),
-                marks(rows, groups),
+                marks(rows, printedRows, groups),
                 behind,
                 notices);
     }
@@ -220,20 +221,23 @@ public final class Grouping {
                 .toList();
     }
 
-    private Marks marks(int[] rows, PrintedGroups groups) {
+    private Marks marks(int[] rows, PrintedRows printedRows, PrintedGroups groups) {
         List<BitSet> markedRows = new ArrayList<>();
         List<BitSet> markedNodes = new ArrayList<>();
         boolean rowsShown = plan.printsRows();
         for (Plan.Highlight highlight : plan.highlights()) {
-            markedRows.add(highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows));
+            markedRows.add(
+                    highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows, printedRows));
             markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight, groups) : new BitSet());
         }
         return Marks.firstWins(markedRows, markedNodes);
     }
 
-    private BitSet markedRows(Plan.Highlight highlight, int[] rows) {
-        int home = homes.orGrain(highlight.when());
-        long[] truth = ((Column.Longs) Evaluator.evaluate(highlight.when(), star.at(home), faults)).values();
+    private BitSet markedRows(Plan.Highlight highlight, int[] rows, PrintedRows printedRows) {
+        boolean over = highlight.when().looksOver();
+        int home = over ? DatasetModel.GRAIN : homes.orGrain(highlight.when());
+        Frame frame = over ? printedRows : star.at(home);
+        long[] truth = ((Column.Longs) Evaluator.evaluate(highlight.when(), frame, faults)).values();
         int[] path = star.path(DatasetModel.GRAIN, home);
         BitSet marked = new BitSet();
         for (int row : rows) {

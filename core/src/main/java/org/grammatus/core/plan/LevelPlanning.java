@@ -8,6 +8,7 @@ import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
@@ -25,6 +26,7 @@ final class LevelPlanning {
 
     private final DatasetModel dataset;
     private final Names names;
+    private final Lookups lookups;
     private final Problems problems;
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
@@ -32,9 +34,15 @@ final class LevelPlanning {
     private final Homes homes;
 
     LevelPlanning(
-            DatasetModel dataset, Names names, Problems problems, PlanExpressions expressions, AskedPeriods asked) {
+            DatasetModel dataset,
+            Names names,
+            Lookups lookups,
+            Problems problems,
+            PlanExpressions expressions,
+            AskedPeriods asked) {
         this.dataset = dataset;
         this.names = names;
+        this.lookups = lookups;
         this.problems = problems;
         this.expressions = expressions;
         this.asked = asked;
@@ -53,7 +61,9 @@ final class LevelPlanning {
                 coarsening,
                 asked.of(level.key()),
                 listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
-                level.label().map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW)),
+                level.label()
+                        .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
+                        .or(() -> lookups.nameOf(key).filter(name -> coarsening.isEmpty())),
                 homes.orGrain(key),
                 expressions.groupTerms(pointer + "/order", level.order(), depth),
                 level.having().map(text -> having(pointer + "/having", text)),

@@ -3,6 +3,7 @@ package org.grammatus.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -20,10 +21,12 @@ final class PlanExpressions {
     static final Typed NOTHING = new Typed.Constant(new Scalar.Null(Type.TEXT));
 
     private final Names names;
+    private final Lookups lookups;
     private final Problems problems;
 
-    PlanExpressions(Names names, Problems problems) {
+    PlanExpressions(Names names, Lookups lookups, Problems problems) {
         this.names = names;
+        this.lookups = lookups;
         this.problems = problems;
     }
 
@@ -38,7 +41,8 @@ final class PlanExpressions {
             if (order.get(i).basis().isPresent()) {
                 problems.error(pointer + "/" + i + "/basis", "rows are compared by themselves; remove this property");
             }
-            Typed by = typed(pointer + "/" + i + "/by", order.get(i).by(), Typing.Place.ROW);
+            Typed by =
+                    lookups.shown(typed(pointer + "/" + i + "/by", order.get(i).by(), Typing.Place.ROW));
             terms.add(new Plan.Term(by, false, order.get(i).direction(), false));
         }
         return List.copyOf(terms);
@@ -69,7 +73,7 @@ final class PlanExpressions {
         if (by.stepping().findAny().isPresent()) {
             problems.error(pointer + "/by", "an order cannot depend on the order that it makes; leave out ORDER BY");
         }
-        return new Plan.Term(by, scope[0], term.direction(), across && scope[0]);
+        return new Plan.Term(lookups.shown(by), scope[0], term.direction(), across && scope[0]);
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
@@ -35,6 +36,7 @@ public final class Planner {
     private final Problems problems = new Problems();
     private final PlanNames names;
     private final Homes homes;
+    private final Lookups lookups;
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
 
@@ -43,7 +45,8 @@ public final class Planner {
         this.dataset = dataset;
         this.names = new PlanNames(dataset, levels(report), prompts, context.businessDate());
         this.homes = new Homes(dataset);
-        this.expressions = new PlanExpressions(names, problems);
+        this.lookups = new Lookups(dataset, names);
+        this.expressions = new PlanExpressions(names, lookups, problems);
         this.asked = new AskedPeriods(report, prompts);
     }
 
@@ -55,6 +58,15 @@ public final class Planner {
     public static Plan plan(Report report, DatasetModel dataset, Answers answers, RunContext context) {
         List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset);
         return new Planner(report, dataset, prompts, context).plan(prompts, context);
+    }
+
+    /** The names of keys that were chosen are read, too, so that the answers can be said in words. */
+    private void noteNames(List<ResolvedPrompt> prompts) {
+        prompts.stream()
+                .filter(prompt -> !(prompt.choice() instanceof Scalar.Null))
+                .flatMap(prompt -> prompt.prompt().field().stream())
+                .flatMap(field -> names.field(field, true).stream())
+                .forEach(lookups::nameOf);
     }
 
     /** Whether a field that is named outside expressions is there; notes it if not. */
@@ -73,11 +85,12 @@ public final class Planner {
         for (int i = 0; i < report.prompts().size(); i++) {
             known("/prompts/" + i, report.prompts().get(i).field());
         }
+        noteNames(prompts);
         List<Plan.RowFilter> filters = new ArrayList<>();
         for (int i = 0; i < report.filters().size(); i++) {
             filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
         }
-        LevelPlanning levelPlanning = new LevelPlanning(dataset, names, problems, expressions, asked);
+        LevelPlanning levelPlanning = new LevelPlanning(dataset, names, lookups, problems, expressions, asked);
         List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), Report.Level::off, levelPlanning::level);
         List<Plan.Column> columns = active(
                 BLOCK + "/columns",
@@ -97,8 +110,12 @@ public final class Planner {
         for (int i = 0; i < block.counts().size(); i++) {
             counted(BLOCK + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
         }
-        List<Plan.Highlight> highlights =
-                active(BLOCK + "/highlights", block.highlights(), Report.Highlight::off, this::highlight);
+        boolean printsRows = block.rows().shown() && !columns.isEmpty();
+        List<Plan.Highlight> highlights = active(
+                BLOCK + "/highlights",
+                block.highlights(),
+                Report.Highlight::off,
+                (pointer, rule) -> highlight(pointer, rule, printsRows));
         List<Plan.Term> rowOrder =
                 expressions.rowTerms(BLOCK + "/rows/order", block.rows().order());
         report.page().header().ifPresent(text -> problems.collect("/page/header", () -> PageText.parse(text), null));
@@ -166,14 +183,15 @@ public final class Planner {
                 .map(left -> new Plan.RowFilter(filter.id(), Typing.condition(left, names, Typing.Place.ROW)));
     }
 
-    private Plan.Highlight highlight(String pointer, Report.Highlight highlight) {
+    /** A rule is about the rows that are printed, unless it adds up what it does not say the group of. */
+    private Plan.Highlight highlight(String pointer, Report.Highlight highlight, boolean printsRows) {
         boolean[] scope = new boolean[1];
         Typed when = problems.collect(
                 pointer + "/when",
                 () -> {
                     Expression parsed = ExpressionParser.parse(highlight.when());
-                    scope[0] = Typing.aggregates(parsed, names);
-                    return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
+                    scope[0] = printsRows ? Typing.aggregatesItsPlace(parsed, names) : Typing.aggregates(parsed, names);
+                    return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.CELL);
                 },
                 PlanExpressions.NOTHING);
         return new Plan.Highlight(highlight, pointer, when, scope[0]);
@@ -181,7 +199,7 @@ public final class Planner {
 
     private Plan.Column column(String pointer, Report.Column column, List<Plan.Level> levels) {
         Typed value = column.value()
-                .map(text -> expressions.typed(pointer + "/value", text, Typing.Place.CELL))
+                .map(text -> lookups.shown(expressions.typed(pointer + "/value", text, Typing.Place.CELL)))
                 .orElse(NO_VALUE);
         Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.Definitions;
@@ -74,6 +75,48 @@ class MarksTest {
     void aRuleOnRowsMarksLinesByTheirFirstRow() {
         Grouped grouped = ROWS.grouped(with(rule("upland", "region = 'Upland'", "note"), true), Answers.NONE);
         assertThat(grouped.marks().count(0)).isEqualTo(1);
+    }
+
+    /** Which of the four rows a rule marks. */
+    private static List<Integer> marked(String when) {
+        Marks marks = ROWS.grouped(with(rule("over", when, "watch"), false), Answers.NONE)
+                .marks();
+        return IntStream.range(0, ROWS.lineCount())
+                .filter(row -> marks.ofRow(row) == 0)
+                .boxed()
+                .toList();
+    }
+
+    @Test
+    void aRuleMayCompareARowWithTheGroupsAroundIt() {
+        assertThat(marked("net > AVG(net) OVER (PARTITION BY region)")).containsExactly(1);
+        assertThat(marked("net > 0.5 * SUM(net) OVER ()")).containsExactly(2);
+        assertThat(marked("SUM(net) OVER (PARTITION BY region, \\\"order\\\") < 100"))
+                .containsExactly(0, 1);
+        assertThat(marked("COUNT(*) FILTER (WHERE net IS NULL) OVER (PARTITION BY region) > 0"))
+                .containsExactly(2, 3);
+    }
+
+    @Test
+    void aRuleMayLookAtTheRowsPrintedBeforeItsOwn() {
+        // In each region the larger line stands first.
+        assertThat(marked("SUM(net) OVER (PARTITION BY region ORDER BY lines) > 65"))
+                .containsExactly(0, 2, 3);
+    }
+
+    @Test
+    void ofLinesOfGroupsARuleComparesTheirTotals() {
+        Grouped grouped =
+                ROWS.grouped(with(rule("most", "SUM(net) > 0.5 * SUM(net) OVER ()", "note"), true), Answers.NONE);
+        assertThat(grouped.marks().count(0)).isEqualTo(1);
+        Grouped alone = ROWS.grouped(with(rule("large", "SUM(net) OVER () > 100", "note"), true), Answers.NONE);
+        assertThat(alone.marks().count(0)).isEqualTo(2);
+    }
+
+    @Test
+    void aRuleOverAnUnknownLevelNamesThoseThatThereAre() {
+        assertThatThrownBy(() -> marked("net > SUM(net) OVER (PARTITION BY depot)"))
+                .hasMessageContaining("found depot, expected");
     }
 
     @Test

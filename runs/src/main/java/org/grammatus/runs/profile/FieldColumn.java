@@ -8,6 +8,7 @@ import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.table.Column;
@@ -27,10 +28,13 @@ import org.grammatus.sources.Reading;
  */
 record FieldColumn(Star star, int home, Column values, Labels labels, Optional<List<String>> natural) {
 
-    /** Reads what one field needs. */
+    /** Reads what one field needs, with the names of its values where they are keys. */
     static FieldColumn read(DatasetReader reader, DatasetModel dataset, String field, LocalDate today) {
         Set<String> fields = new TreeSet<>();
-        note(typed(dataset, field, today), fields);
+        DatasetNames names = new DatasetNames(dataset, today);
+        Typed value = names.field(field, true).orElseThrow();
+        note(value, fields);
+        new Lookups(dataset, names).nameOf(value).ifPresent(name -> note(name, fields));
         return of(reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
     }
 
@@ -40,15 +44,31 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
      * @param dataset whose dictionary has the field; its tables are those of the rows
      */
     static FieldColumn of(Star star, DatasetModel dataset, String field, LocalDate today) {
-        Typed value = typed(dataset, field, today);
+        DatasetNames names = new DatasetNames(dataset, today);
+        Typed value = names.field(field, true).orElseThrow();
         int home = new Homes(dataset).orGrain(value);
         Column values = Evaluator.evaluate(value, star.at(home), new Faults());
+        Labels labels = new Labels(value.type(), Formats.of(value, dataset));
+        Optional<Typed> name = new Lookups(dataset, names).nameOf(value).filter(called -> isRead(called, star));
         return new FieldColumn(
-                star, home, values, new Labels(value.type(), Formats.of(value, dataset)), dataset.naturalOrder(value));
+                star,
+                home,
+                values,
+                name.map(called -> labels.named(
+                                values,
+                                Evaluator.evaluate(called, star.at(home), new Faults()),
+                                new Labels(called.type(), Formats.of(called, dataset))))
+                        .orElse(labels),
+                dataset.naturalOrder(value));
     }
 
-    private static Typed typed(DatasetModel dataset, String field, LocalDate today) {
-        return new DatasetNames(dataset, today).field(field, true).orElseThrow();
+    /** A name's column may be gone from its source while the key is still there. */
+    private static boolean isRead(Typed value, Star star) {
+        Set<String> fields = new TreeSet<>();
+        note(value, fields);
+        return fields.stream()
+                .allMatch(id ->
+                        star.table(star.dataset().field(id).table()).fields().containsKey(id));
     }
 
     private static void note(Typed value, Set<String> fields) {

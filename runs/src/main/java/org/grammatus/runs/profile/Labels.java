@@ -1,27 +1,56 @@
 package org.grammatus.runs.profile;
 
 import com.ibm.icu.util.ULocale;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
-/** A field's values as its format prints them; times always with their time of day, which a format may leave out. */
+/**
+ * A field's values as its format prints them, keys by what they are called; times always with their time of day, which a format may leave
+ * out.
+ */
 final class Labels {
 
     private static final ULocale LOCALE = ULocale.forLanguageTag("en-GB");
 
     private final Type type;
     private final ValueFormat format;
+    private final Map<Scalar, String> names;
 
     Labels(Type type, String pattern) {
+        this(type, new ValueFormat(type, type.equals(Type.TIMESTAMP) ? "d MMM y HH:mm" : pattern, LOCALE), Map.of());
+    }
+
+    private Labels(Type type, ValueFormat format, Map<Scalar, String> names) {
         this.type = type;
-        this.format = new ValueFormat(type, type.equals(Type.TIMESTAMP) ? "d MMM y HH:mm" : pattern, LOCALE);
+        this.format = format;
+        this.names = names;
+    }
+
+    /**
+     * The same values by their names.
+     *
+     * @param keys values of the field
+     * @param called the name of each
+     */
+    Labels named(Column keys, Column called, Labels texts) {
+        Map<Scalar, String> known = new HashMap<>();
+        for (int row = 0; row < keys.size(); row++) {
+            if (!keys.isNull(row) && !called.isNull(row)) {
+                known.putIfAbsent(Scalars.at(keys, row), texts.of(called, row));
+            }
+        }
+        return new Labels(type, format, known);
     }
 
     String of(Column column, int row) {
-        return format.format(column, row);
+        String name = names.isEmpty() || column.isNull(row) ? null : names.get(Scalars.at(column, row));
+        return name == null ? format.format(column, row) : name;
     }
 
     /** A value that stands for itself, such as a class's edge; a timestamp's day prints as a day. */
