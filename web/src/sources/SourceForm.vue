@@ -20,7 +20,7 @@ const problem = ref('')
 const verdict = ref<{ ok: boolean; verdict: string }>()
 const busy = ref(false)
 const kinds = Object.entries(text.kinds).map(([value, label]) => ({ value, label }))
-const isFile = computed(() => body.value.kind === 'SQLITE')
+const isFile = computed(() => body.value.kind !== 'POSTGRESQL')
 
 async function doing<T>(work: () => Promise<T>): Promise<T | undefined> {
   busy.value = true

@@ -6,7 +6,7 @@ export const sources = {
   fixed: 'The server was started with it',
   usedBy: (datasets: string[]) =>
     datasets.length ? `Read by ${datasets.join(', ')}` : 'No dataset reads it yet',
-  kinds: { SQLITE: 'SQLite file', POSTGRESQL: 'PostgreSQL' },
+  kinds: { SQLITE: 'SQLite file', DUCKDB: 'DuckDB file', POSTGRESQL: 'PostgreSQL' },
   kind: 'Kind',
   label: 'Name',
   labelHint: 'What people see on reports: no password in it',
@@ -26,5 +26,6 @@ export const sources = {
   remove: 'Remove',
   edit: (label: string) => `Change ${label}`,
   new: 'New source',
-  empty: 'Choose a source to change it, or add one: a SQLite file on the server, or a PostgreSQL database.',
+  empty:
+    'Choose a source to change it, or add one: a SQLite or DuckDB file on the server, or a PostgreSQL database.',
 }

@@ -8,6 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -166,6 +169,29 @@ class SourcesTest {
                 admin.post("/api/sources", nonsense.toString()).body());
         assertThat(faults.path("problems").findValuesAsString("pointer"))
                 .containsExactlyInAnyOrder("/label", "/database", "/user", "/port", "/host");
+    }
+
+    @Test
+    void anAnalyticalFileIsASourceToo() throws Exception {
+        Path file = SERVER.dataDir().resolve("hives.duckdb");
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE yard AS SELECT range AS id, 'Yard ' || range AS name FROM range(3)");
+        }
+        ObjectNode body = Browser.JSON
+                .createObjectNode()
+                .put("label", "Hive analysis")
+                .put("kind", "DUCKDB")
+                .put("file", file.toString());
+        Browser admin = SERVER.signedIn("admin");
+        assertThat(json(admin.post("/api/sources/trial", body.toString()))
+                        .path("verdict")
+                        .asString())
+                .startsWith("It answers and shows 1 table");
+        String id = json(admin.post("/api/sources", body.toString())).path("id").asString();
+        assertThat(json(SERVER.signedIn("author").get("/api/composing/tables?source=" + id))
+                        .toString())
+                .contains("yard");
     }
 
     @Test

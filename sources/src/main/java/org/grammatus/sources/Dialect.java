@@ -65,6 +65,16 @@ interface Dialect {
     /** The condition that a cell meets which the database may see differently than the engine; none where there is no such cell. */
     Optional<String> odd(String cell, Type type);
 
+    /** Two numbers added, taken from each other or multiplied. */
+    default Sql arithmetic(Sql left, String operator, Sql right) {
+        return Sql.of("(%s " + operator + " %s)", left, right);
+    }
+
+    /** The condition under which {@link #arithmetic} gives nothing though both numbers are there; none where it never does. */
+    default Optional<Sql> outgrown(Sql left, String operator, Sql right) {
+        return Optional.empty();
+    }
+
     /** The condition that a number meets which outgrew what the database holds exactly; none where there is no such bound. */
     Optional<Sql> tooLarge(Sql number);
 

@@ -20,7 +20,9 @@ import org.grammatus.core.compose.TableShape;
 final class JdbcView implements SourceView {
 
     private static final int FETCH_SIZE = 10_000;
-    private static final String[] KINDS = {"TABLE", "VIEW", "MATERIALIZED VIEW", "FOREIGN TABLE", "PARTITIONED TABLE"};
+    private static final String[] KINDS = {
+        "TABLE", "BASE TABLE", "VIEW", "MATERIALIZED VIEW", "FOREIGN TABLE", "PARTITIONED TABLE"
+    };
 
     private final Connection connection;
     private final Dialect dialect;

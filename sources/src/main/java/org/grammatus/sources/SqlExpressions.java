@@ -70,7 +70,7 @@ final class SqlExpressions {
             case Typed.Field f -> field(f);
             case Typed.Negate n -> value(n.operand()).map(v -> Sql.of("(-%s)", v));
             case Typed.Arithmetic a -> arithmetic(a);
-            case Typed.Concat c -> both(c.left(), c.right(), "(%s || %s)");
+            case Typed.Concat c -> value(c.left()).flatMap(l -> value(c.right()).map(r -> Sql.of("(%s || %s)", l, r)));
             case Typed.Call c -> call(c);
             case Typed.Extract x -> value(x.value()).flatMap(v -> dialect.part(x.part(), v));
             case Typed.Cast c
@@ -108,27 +108,32 @@ final class SqlExpressions {
                 .map(all -> all.get(field.definition().column()));
     }
 
-    private Optional<Sql> both(Typed left, Typed right, String template) {
-        return value(left).flatMap(l -> value(right).map(r -> Sql.of(template, l, r)));
-    }
-
     private Optional<Sql> arithmetic(Typed.Arithmetic a) {
         ArithmeticOperator operator = a.operator();
         return switch (operator) {
             case ADD, SUBTRACT ->
                 scaled(a.left(), a.type().scale())
                         .flatMap(l -> scaled(a.right(), a.type().scale())
-                                .map(r -> Sql.of(
-                                        "(%s " + (operator == ArithmeticOperator.ADD ? "+" : "-") + " %s)", l, r)));
-            case MULTIPLY -> both(a.left(), a.right(), "(%s * %s)");
+                                .map(r -> computed(l, operator == ArithmeticOperator.ADD ? "+" : "-", r)));
+            case MULTIPLY -> value(a.left()).flatMap(l -> value(a.right()).map(r -> computed(l, "*", r)));
             case DIVIDE -> Optional.empty();
         };
+    }
+
+    private Sql computed(Sql left, String operator, Sql right) {
+        if (checked) {
+            dialect.outgrown(left, operator, right).ifPresent(odd::add);
+        }
+        return dialect.arithmetic(left, operator, right);
     }
 
     /** A number in units of the last digit of a scale that is no less than its own. */
     private Optional<Sql> scaled(Typed number, int scale) {
         int more = scale - number.type().scale();
-        return value(number).map(v -> more == 0 ? v : Sql.of("(%s * " + BigInteger.TEN.pow(more) + ")", v));
+        return value(number)
+                .map(v -> more == 0
+                        ? v
+                        : computed(v, "*", Sql.of(BigInteger.TEN.pow(more).toString())));
     }
 
     private Optional<Sql> call(Typed.Call call) {

@@ -111,6 +111,15 @@ class FigureInSqlTest {
     }
 
     @Test
+    void inAnAnalyticalFile() throws Exception {
+        int few = CONDITIONS / 4;
+        DuckDbSource source = PushedRowsTest.analyticalFile(folder.resolve("figure.duckdb"));
+        try (SourceView open = source.open()) {
+            assertThat(compare(source, few)).isGreaterThan(few * TOTALS.size() / 2);
+        }
+    }
+
+    @Test
     void onAServer() {
         try (PostgresServer server = new PostgresServer()) {
             server.execute(

@@ -216,6 +216,37 @@ class PushedRowsTest {
         compare(file(folder.resolve("pushed.db"), true), CONDITIONS);
     }
 
+    /** An analytical file, some of whose texts are compared by an order of their own. */
+    static DuckDbSource analyticalFile(Path file, String... more) throws SQLException {
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE keeper (code VARCHAR PRIMARY KEY, who VARCHAR COLLATE NOCASE)");
+            statement.execute(
+                    "CREATE TABLE yard (id INTEGER PRIMARY KEY, name VARCHAR, size SMALLINT, keeper VARCHAR)");
+            statement.execute(
+                    "CREATE TABLE harvest (id INTEGER PRIMARY KEY, n BIGINT, d INTEGER, t VARCHAR COLLATE NOCASE,"
+                            + " day DATE, \"at\" TIMESTAMP, yard_id BIGINT)");
+            for (String row : rows(false)) {
+                statement.execute(row);
+            }
+            for (String sql : more) {
+                statement.execute(sql);
+            }
+        }
+        return new DuckDbSource("Harvests", file, ReadLimits.DEFAULT);
+    }
+
+    @Test
+    void inAnAnalyticalFile() throws Exception {
+        DuckDbSource source = analyticalFile(
+                folder.resolve("pushed.duckdb"),
+                "ALTER TABLE harvest ALTER d TYPE DECIMAL(9, 2) USING (d / 100.0)::DECIMAL(9, 2)");
+        // What is open already is quickly opened once more.
+        try (SourceView open = source.open()) {
+            compare(source, CONDITIONS / 4);
+        }
+    }
+
     @Test
     void onAServer() {
         try (PostgresServer server = new PostgresServer()) {

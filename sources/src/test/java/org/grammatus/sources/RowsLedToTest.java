@@ -101,6 +101,15 @@ class RowsLedToTest {
     }
 
     @Test
+    void inAnAnalyticalFile() throws Exception {
+        String[] others = others("range(1, " + (MANY + 1) + ") AS n(i)").toArray(String[]::new);
+        DuckDbSource source = PushedRowsTest.analyticalFile(folder.resolve("led.duckdb"), others);
+        try (SourceView open = source.open()) {
+            compare(source, 20);
+        }
+    }
+
+    @Test
     void onAServer() {
         try (PostgresServer server = new PostgresServer()) {
             server.execute(

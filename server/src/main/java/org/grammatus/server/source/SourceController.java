@@ -61,7 +61,7 @@ class SourceController {
             Optional<String> password) {
 
         SourceSettings settings(String id) {
-            boolean ofFile = kind == SourceKind.SQLITE;
+            boolean ofFile = kind != null && kind.isFile();
             return new SourceSettings(
                     id,
                     label,

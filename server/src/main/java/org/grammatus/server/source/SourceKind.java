@@ -3,5 +3,11 @@ package org.grammatus.server.source;
 /** What a source is. */
 enum SourceKind {
     SQLITE,
-    POSTGRESQL
+    DUCKDB,
+    POSTGRESQL;
+
+    /** Whether it is a file on the server, rather than a server of its own. */
+    boolean isFile() {
+        return this != POSTGRESQL;
+    }
 }

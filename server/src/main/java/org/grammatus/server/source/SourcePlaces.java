@@ -31,8 +31,8 @@ final class SourcePlaces {
         Problems problems = new Problems();
         required(settings.label(), "/label", "a name for the source", problems);
         if (settings.kind() == null) {
-            problems.error("/kind", "expected SQLITE or POSTGRESQL");
-        } else if (settings.kind() == SourceKind.SQLITE) {
+            problems.error("/kind", "expected SQLITE, DUCKDB or POSTGRESQL");
+        } else if (settings.kind().isFile()) {
             settings.file().ifPresentOrElse(file -> file(file, problems), () -> file("", problems));
         } else {
             String host = settings.host().orElse("");

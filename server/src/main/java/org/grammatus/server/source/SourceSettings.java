@@ -5,7 +5,7 @@ import java.util.Optional;
 /**
  * Where a source is and who reads it, without a password.
  *
- * @param file of a SQLite database
+ * @param file of a database that is one
  * @param host of a database server, as the others are
  */
 record SourceSettings(
@@ -21,7 +21,7 @@ record SourceSettings(
     /** Where it is, in short. */
     String place() {
         return switch (kind) {
-            case SQLITE -> file.orElse("");
+            case SQLITE, DUCKDB -> file.orElse("");
             case POSTGRESQL ->
                 user.orElse("") + " at " + host.orElse("") + ":" + port.orElse(0) + "/" + database.orElse("");
         };

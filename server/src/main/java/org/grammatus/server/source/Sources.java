@@ -18,6 +18,7 @@ import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.grammatus.server.store.generated.tables.records.SourceRecord;
+import org.grammatus.sources.DuckDbSource;
 import org.grammatus.sources.PostgresSource;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
@@ -103,6 +104,8 @@ public class Sources implements Function<Optional<String>, Source> {
         return switch (settings.kind()) {
             case SQLITE ->
                 new SqliteSource(settings.label(), Path.of(settings.file().orElseThrow()), LIMITS);
+            case DUCKDB ->
+                new DuckDbSource(settings.label(), Path.of(settings.file().orElseThrow()), LIMITS);
             case POSTGRESQL ->
                 new PostgresSource(
                         new PostgresSource.Address(

@@ -1,0 +1,74 @@
+package org.grammatus.sources;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Properties;
+import java.util.concurrent.TimeUnit;
+
+/** A DuckDB database file, opened for reading only and kept from reading anything else. */
+public final class DuckDbSource implements Source {
+
+    private final String name;
+    private final Path file;
+    private final ReadLimits limits;
+
+    /** @param name what the source is called */
+    public DuckDbSource(String name, Path file, ReadLimits limits) {
+        this.name = name;
+        this.file = file;
+        this.limits = limits;
+    }
+
+    @Override
+    public String name() {
+        return name;
+    }
+
+    @Override
+    public SourceView open() {
+        requireFile();
+        Properties settings = new Properties();
+        settings.setProperty("duckdb.read_only", "true");
+        settings.setProperty("enable_external_access", "false");
+        settings.setProperty("jdbc_stream_results", "true");
+        try {
+            Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file.toAbsolutePath(), settings);
+            connection.setAutoCommit(false);
+            return new JdbcView(connection, new DuckDbDialect(), limits, this::unreadable);
+        } catch (SQLException e) {
+            throw unreadable(e);
+        }
+    }
+
+    /** A writer changes the file's time or size. */
+    @Override
+    public String version() {
+        requireFile();
+        try {
+            return Files.size(file) + "@" + Files.getLastModifiedTime(file).to(TimeUnit.NANOSECONDS);
+        } catch (IOException e) {
+            throw new SourceException(file + " could not be read: " + e.getMessage(), e);
+        }
+    }
+
+    /** It always looks. */
+    @Override
+    public void lookAgain() {}
+
+    private void requireFile() {
+        if (!Files.isRegularFile(file)) {
+            throw new SourceException("There is no database at " + file + ". Check the path");
+        }
+    }
+
+    private SourceException unreadable(SQLException cause) {
+        return new SourceException(
+                "The database " + file + " could not be read: "
+                        + String.valueOf(cause.getMessage()).lines().findFirst().orElse(""),
+                cause);
+    }
+}
