@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import DatasetCalendar from './DatasetCalendar.vue'
 import type { Made } from './dictionary'
@@ -14,9 +14,8 @@ import ManyFields from './ManyFields.vue'
 import SampleRows from './SampleRows.vue'
 import { useDataset } from './useDataset'
 import type { FoundPlace } from '@/api/client'
+import { makeReport } from '@/library/makeReport'
 import { words } from '@/words'
-
-const NewReportDialog = defineAsyncComponent(() => import('@/library/NewReportDialog.vue'))
 
 const props = defineProps<{ id?: string }>()
 const route = useRoute()
@@ -24,7 +23,6 @@ const router = useRouter()
 const { datasets, dataset, profile, problem, readAt, reload, readAgain } = useDataset(() => props.id)
 
 const text = words.data
-const making = ref(false)
 const shapes = [
   { value: 'fields', label: text.fields },
   { value: 'rows', label: text.sampleRows },
@@ -74,6 +72,14 @@ watch(
   },
 )
 
+async function make() {
+  try {
+    await router.push({ name: 'bench', params: { id: await makeReport(props.id!) } })
+  } catch (e) {
+    problem.value = (e as Error).message
+  }
+}
+
 const showRows = (by: string, is: string) => look({ show: 'rows', by, is, field: undefined })
 const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
 </script>
@@ -105,7 +111,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
             text
             @click="router.push({ name: 'compose', params: { id: dataset!.id } })"
           />
-          <Button :label="text.report" icon="pi pi-plus" outlined @click="making = true" />
+          <Button :label="text.report" icon="pi pi-plus" outlined @click="make" />
         </div>
         <p class="lead">
           <template v-if="profile && grain">{{
@@ -180,10 +186,6 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         @close="look({ field: undefined })"
       />
     </aside>
-    <NewReportDialog
-      v-model:visible="making"
-      @made="(id) => router.push({ name: 'bench', params: { id } })"
-    />
   </main>
 </template>
 

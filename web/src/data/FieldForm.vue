@@ -30,7 +30,6 @@ const names = computed(() =>
     .filter((field) => field.id !== props.edited.id && (made === 'MEASURE' || field.made !== 'MEASURE'))
     .map((field) => ({
       id: field.value.startsWith('"') ? field.value : field.id,
-      plain: field.id,
       label: field.label,
     })),
 )
@@ -40,6 +39,7 @@ const fault = computed(() => {
 })
 const result = computed(() => check.value?.result)
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.edited.id))
+const callers = computed(() => props.dataset.fields.filter((other) => field.value?.names.includes(other.id)))
 const isText = computed(
   () =>
     made !== 'MEASURE' &&
@@ -129,9 +129,9 @@ function startRemoving() {
         v-model="details.lookup"
         :input-id="input"
         :aria-label="text.lookup"
-        :options="names"
+        :options="callers"
         option-label="label"
-        option-value="plain"
+        option-value="id"
         show-clear
         filter
         :placeholder="text.itself"

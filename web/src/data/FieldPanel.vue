@@ -25,6 +25,7 @@ const facts = computed(() => {
     [profile.name, field.id],
     [profile.source, field.source && `${home.value?.source}.${field.source}`],
     [profile.format, field.format],
+    [profile.shownAs, props.dataset.fields.find((name) => name.id === field.lookup)?.label],
     [profile.order, field.order?.join(', ')],
   ]
   const measured: [string, string | undefined][] = seen

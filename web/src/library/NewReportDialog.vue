@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import { ref, watch } from 'vue'
+import { makeReport } from './makeReport'
 import { api, type DatasetLine } from '@/api/client'
 import { words } from '@/words'
 
@@ -25,12 +26,9 @@ watch(
 
 async function make(line: DatasetLine) {
   try {
-    const { emptyReport } = await import('@/bench/edits/report')
-    const dataset = await api.dataset(line.id)
-    const id = `r-${crypto.randomUUID().slice(0, 13)}`
-    const added = await api.addReport(emptyReport(id, words.bench.untitled, line.id, dataset.counts))
+    const made = await makeReport(line.id)
     visible.value = false
-    emit('made', added.id)
+    emit('made', made)
   } catch (e) {
     problem.value = (e as Error).message
   }

@@ -80,6 +80,7 @@ export const data = {
     smallest: 'Smallest',
     largest: 'Largest',
     format: 'Format',
+    shownAs: 'Shown as',
     order: 'In the order',
     onlyBlank: 'Every row is blank.',
     frequent: 'Most frequent values',

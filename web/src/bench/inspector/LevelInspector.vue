@@ -96,7 +96,7 @@ function change(what: Partial<Level>, key: string) {
   <InspectorField :label="text.groupLabel" :problem="problem('label')">
     <TextInput
       :model-value="level.label"
-      :placeholder="level.key"
+      :placeholder="field?.lookup ?? level.key"
       @update:model-value="(label) => change({ label }, 'label')"
     />
   </InspectorField>

@@ -142,6 +142,29 @@ class NameItOnceTest {
     }
 
     @Test
+    void aKeyIsShownByItsNameInAllReports() throws Exception {
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=product_code");
+        button(page, "Edit Product code").click();
+        page.getByLabel("Shown by its name", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.OPTION)).not().containsText(new String[] {"Supplier"});
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName("Product").setExact(true))
+                .click();
+        Accessibility.check(page);
+        save(page);
+        assertThat(fact(page, "Shown as")).hasText("Product");
+
+        button(page, "New report on it").click();
+        Bench bench = Bench.opened(page);
+        bench.pick("Add a group", "Product code");
+        bench.pick("Add a measure or field", "Ordered");
+        // By name, though the codes would stand in another order.
+        assertThat(page.locator("[data-role=HEADING]").first()).containsText("Ankle straps");
+    }
+
+    @Test
     void valuesArePutInAnOrderOfTheirOwnForAllReports() {
         Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=branch");
         button(page, "Edit Branch").click();

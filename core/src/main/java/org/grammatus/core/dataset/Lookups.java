@@ -1,6 +1,7 @@
 package org.grammatus.core.dataset;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -38,6 +39,15 @@ public final class Lookups {
         return nameOf(value).orElse(value);
     }
 
+    /** Ids of the fields that may have the names of a field's values, in the order of the dictionary. */
+    public static List<String> names(String key, DatasetModel dataset) {
+        DatasetNames names = new DatasetNames(dataset, LocalDate.EPOCH);
+        return dataset.rowNames().stream()
+                .filter(name -> !name.equals(key))
+                .filter(name -> fault(key, name, dataset, names).isEmpty())
+                .toList();
+    }
+
     /**
      * Checks that each key has at most one name.
      *
@@ -52,32 +62,30 @@ public final class Lookups {
             dataset.field(id)
                     .definition()
                     .lookup()
-                    .ifPresent(name -> check(pointer, id, name, dataset, names, problems));
+                    .flatMap(name -> fault(id, name, dataset, names))
+                    .ifPresent(fault -> problems.error(pointer, fault));
         }
         problems.throwIfErrors();
     }
 
-    private static void check(
-            String pointer, String key, String name, DatasetModel dataset, DatasetNames names, Problems problems) {
+    /** What stands against a field as the name of another's values. */
+    private static Optional<String> fault(String key, String name, DatasetModel dataset, DatasetNames names) {
         Optional<Typed> shown = names.field(name, true);
         if (shown.isEmpty()) {
-            problems.error(pointer, "unknown field \"" + name + "\"" + Suggestion.inWords(name, dataset.rowNames()));
-            return;
+            return Optional.of("unknown field \"" + name + "\"" + Suggestion.inWords(name, dataset.rowNames()));
         }
         int home = dataset.field(key).table();
         int of = new Homes(dataset).orGrain(shown.get());
         if (!dataset.reaches(home, of)) {
-            problems.error(
-                    pointer,
-                    "one " + dataset.table(home).noun().one() + " has no single \"" + name
-                            + "\", which has a value for each "
-                            + dataset.table(of).noun().one()
-                            + "; choose a field of the same table or of one it leads to");
+            return Optional.of("one " + dataset.table(home).noun().one() + " has no single \"" + name
+                    + "\", which has a value for each "
+                    + dataset.table(of).noun().one()
+                    + "; choose a field of the same table or of one it leads to");
         }
         boolean isKey = shown.get() instanceof Typed.Field f
                 && dataset.field(f.id()).definition().lookup().isPresent();
-        if (isKey) {
-            problems.error(pointer, "\"" + name + "\" is itself a key; choose the field with the name");
-        }
+        return isKey
+                ? Optional.of("\"" + name + "\" is itself a key; choose the field with the name")
+                : Optional.empty();
     }
 }

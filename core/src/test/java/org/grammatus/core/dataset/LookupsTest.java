@@ -137,6 +137,14 @@ class LookupsTest {
     }
 
     @Test
+    void whatMayBeTheNameIsOfTheSameRowOrOfOneItLeadsTo() {
+        DatasetModel dataset = Samples.dataset();
+        assertThat(Lookups.names("order_number", dataset)).containsExactly("ordered_at", "region", "freight");
+        assertThat(Lookups.names("category", dataset)).contains("net", "region").doesNotContain("category");
+        assertThat(Lookups.names("category", dataset("region"))).doesNotContain("order_number");
+    }
+
+    @Test
     void aKeyKeepsItsNameUnderAnotherId() {
         assertThat(new Renaming("region", "place")
                         .in(dataset("region").definition())

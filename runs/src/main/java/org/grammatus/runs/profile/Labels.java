@@ -11,7 +11,7 @@ import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /**
- * A field's values as its format prints them, keys by what they are called; times always with their time of day, which a format may leave
+ * A field's values as its format prints them, a key after what it is called; times always with their time of day, which a format may leave
  * out.
  */
 final class Labels {
@@ -49,8 +49,9 @@ final class Labels {
     }
 
     String of(Column column, int row) {
+        String value = format.format(column, row);
         String name = names.isEmpty() || column.isNull(row) ? null : names.get(Scalars.at(column, row));
-        return name == null ? format.format(column, row) : name;
+        return name == null ? value : name + " · " + value;
     }
 
     /** A value that stands for itself, such as a class's edge; a timestamp's day prints as a day. */
@@ -70,6 +71,6 @@ final class Labels {
     }
 
     private Optional<String> at(Column column, int row) {
-        return column.size() == 0 ? Optional.empty() : Optional.of(of(column, row));
+        return column.size() == 0 ? Optional.empty() : Optional.of(format.format(column, row));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
@@ -58,6 +59,8 @@ record DatasetView(
      * @param format its CLDR pattern where it has one of its own
      * @param order its values in their natural order, where it lists them
      * @param hidden whether it is not offered when reports are made
+     * @param lookup id of the field that has the names of its values, where they are keys
+     * @param names ids of the fields that may have the names of its values
      * @param direction of groups that are ordered by it, for a measure that says so
      * @param value expression of its column
      * @param usual the total its column gets by itself
@@ -77,6 +80,8 @@ record DatasetView(
             Optional<String> unit,
             Optional<List<String>> order,
             boolean hidden,
+            Optional<String> lookup,
+            List<String> names,
             Optional<Report.Direction> direction,
             String value,
             Optional<LevelView> level,
@@ -179,6 +184,8 @@ record DatasetView(
                 unit,
                 order,
                 hidden,
+                made == Made.READ ? dataset.field(subject.id()).definition().lookup() : Optional.empty(),
+                made == Made.READ ? Lookups.names(subject.id(), dataset) : List.of(),
                 direction,
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
