@@ -20,6 +20,13 @@ public record RunResult(Grouped grouped, Pages pages) {
         return notices;
     }
 
+    /** About how much memory it takes besides the rows it was made of, in bytes: numbers by kept row and level, figures by group. */
+    public long bytes() {
+        long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
+        long perGroup = Long.BYTES * (4L + grouped.totals().size());
+        return perRow * grouped.kept().rows().length + perGroup * grouped.tree().nodeCount();
+    }
+
     /** What was asked, with what was answered. */
     public List<ResolvedPrompt> prompts() {
         return grouped.plan().prompts();

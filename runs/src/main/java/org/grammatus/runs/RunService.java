@@ -38,7 +38,7 @@ public final class RunService implements AutoCloseable {
     /**
      * Without runs yet.
      *
-     * @param mostBytes that the rows of finished runs may take together; a run uses its rows for as long as it is kept
+     * @param mostBytes that finished runs may take together, with the rows that they use for as long as they are kept
      */
     public RunService(RunLimits limits, long mostBytes, Clock clock) {
         this.engine = new RunEngine(limits);
@@ -105,13 +105,16 @@ public final class RunService implements AutoCloseable {
         }
     }
 
-    /** Of the rows that finished runs use, those of several runs once. */
+    /** Of finished runs, rows that several use counted once. */
     private long bytesInUse() {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
-        runs.values()
-                .forEach(run -> run.result()
-                        .ifPresent(result -> stars.add(result.grouped().star())));
-        return stars.stream().mapToLong(Star::bytes).sum();
+        long results = 0;
+        for (Run run : runs.values()) {
+            Optional<RunResult> result = run.result();
+            result.ifPresent(made -> stars.add(made.grouped().star()));
+            results += result.map(RunResult::bytes).orElse(0L);
+        }
+        return results + stars.stream().mapToLong(Star::bytes).sum();
     }
 
     /** Cancels what runs and waits a moment for it to end. */

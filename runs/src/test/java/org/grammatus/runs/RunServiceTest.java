@@ -50,7 +50,7 @@ class RunServiceTest {
                     new int[0])));
 
     private final RunService service = new RunService(
-            new RunLimits(1_000, Duration.ofMinutes(1)), 100_000, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+            new RunLimits(1_000, Duration.ofMinutes(1)), 240_000, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
 
     static RunRequest request() {
         String report = """

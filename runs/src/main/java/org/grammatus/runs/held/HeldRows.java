@@ -116,10 +116,11 @@ public final class HeldRows implements DatasetReader {
                 .ofAllRows(reading, version)
                 .map(known -> known.with(reading))
                 .orElseGet(reading::ofAllRows);
-        boolean fits = reading.conditions().isEmpty() || reader.estimatedBytes(whole) <= budget;
-        Instant now = clock.instant();
+        long bytes = reader.estimatedBytes(whole);
         // Of what is too much to be held, only the rows are read that this report may need.
-        Reading wanted = fits ? whole : reading;
+        Reading wanted = reading.conditions().isEmpty() || bytes <= budget ? whole : reading;
+        snapshots.makeRoom(wanted, Math.min(bytes, budget));
+        Instant now = clock.instant();
         Snapshot read = new Snapshot(wanted, version, now, reader.read(wanted, progress));
         snapshots.keep(read);
         return read;

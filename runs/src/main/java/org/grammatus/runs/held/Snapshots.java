@@ -81,26 +81,55 @@ final class Snapshots {
         return List.of(Snapshot.Key.of(reading.ofAllRows()), Snapshot.Key.of(reading));
     }
 
+    /**
+     * Makes room in memory before rows are read, so that they and what is there are not too much together.
+     *
+     * @param bytes that they will take, about
+     */
+    void makeRoom(Reading reading, long bytes) {
+        List<Snapshot> giveWay;
+        synchronized (this) {
+            if (bytesInMemory() + bytes <= budget) {
+                return;
+            }
+            // It is replaced by what is read, which has all its fields.
+            inMemory.remove(Snapshot.Key.of(reading));
+            giveWay = oldestBeyond(Math.max(0, budget - bytes));
+        }
+        giveWay.forEach(this::setAside);
+    }
+
     /** Keeps a snapshot: in memory if it fits the budget by itself, else aside. */
     void keep(Snapshot snapshot) {
         dropOthersOf(snapshot);
-        List<Snapshot> giveWay = new ArrayList<>();
-        if (snapshot.bytes() > budget) {
-            giveWay.add(snapshot);
-        } else {
-            synchronized (this) {
+        List<Snapshot> giveWay;
+        synchronized (this) {
+            if (snapshot.bytes() <= budget) {
                 inMemory.put(snapshot.key(), snapshot);
-                long all = inMemory.values().stream().mapToLong(Snapshot::bytes).sum();
-                Iterator<Snapshot> oldest = inMemory.values().iterator();
-                while (all > budget) {
-                    Snapshot unused = oldest.next();
-                    all -= unused.bytes();
-                    oldest.remove();
-                    giveWay.add(unused);
-                }
+                giveWay = oldestBeyond(budget);
+            } else {
+                giveWay = List.of(snapshot);
             }
         }
         giveWay.forEach(this::setAside);
+    }
+
+    private long bytesInMemory() {
+        return inMemory.values().stream().mapToLong(Snapshot::bytes).sum();
+    }
+
+    /** Takes out of memory what has gone unused the longest, until no more than so many bytes are left. */
+    private List<Snapshot> oldestBeyond(long most) {
+        List<Snapshot> taken = new ArrayList<>();
+        long all = bytesInMemory();
+        Iterator<Snapshot> oldest = inMemory.values().iterator();
+        while (all > most && oldest.hasNext()) {
+            Snapshot unused = oldest.next();
+            all -= unused.bytes();
+            oldest.remove();
+            taken.add(unused);
+        }
+        return taken;
     }
 
     private void setAside(Snapshot snapshot) {

@@ -247,6 +247,21 @@ class HeldRowsTest {
     }
 
     @Test
+    void roomIsMadeBeforeRowsAreReadNotAfter() throws Exception {
+        giving40000Rows();
+        read(of(OTHER, "a"));
+        when(reader.estimatedBytes(any())).thenReturn(LARGE / 2);
+        doAnswer(call -> {
+                    assertThat(files()).as("while it is read").hasSize(1);
+                    return star(DATASET, 40_000);
+                })
+                .when(reader)
+                .read(any(), any());
+        read(of(DATASET, "a"));
+        verify(reader, times(2)).read(any(), any());
+    }
+
+    @Test
     void rowsBeyondTheBudgetAreGivenAndKeptInAFileAlone() throws Exception {
         when(reader.read(any(), any())).thenReturn(star(DATASET, 200_000));
         assertThat(read(of(DATASET, "a")).rowCount()).isEqualTo(200_000);

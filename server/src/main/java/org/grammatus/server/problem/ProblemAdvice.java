@@ -2,6 +2,7 @@ package org.grammatus.server.problem;
 
 import java.io.IOException;
 import java.util.List;
+import org.apache.catalina.connector.ClientAbortException;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.sources.SourceException;
@@ -54,6 +55,12 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail tooLarge(BodyTooLargeException failure) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, failure.getMessage());
+    }
+
+    /** Somebody went to another page before this one was there: nobody is left to be told. */
+    @ExceptionHandler
+    void gone(ClientAbortException left) {
+        LOG.log(System.Logger.Level.DEBUG, "A browser did not wait for its answer", left);
     }
 
     @ExceptionHandler
