@@ -7,12 +7,15 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Clock;
 import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
+import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.Source;
@@ -54,6 +57,7 @@ final class ReadRows {
                 ScenarioDatabase.create(file, ScenarioSize.DEMO.withSalesOrders((int) (size / LINES_OF_AN_ORDER)));
                 Connecting sqlite = () -> DriverManager.getConnection("jdbc:sqlite:" + file);
                 compare("SQLite", new SqliteSource(file), sqlite);
+                comeBack(new SqliteSource(file), folder.resolve("held"), sqlite);
                 try (PostgresCopy copy = PostgresCopy.of(file)) {
                     compare("PostgreSQL", copy.source(), copy::connect);
                 }
@@ -65,9 +69,7 @@ final class ReadRows {
     }
 
     private static void compare(String name, Source source, Connecting connecting) throws Exception {
-        DatasetModel dataset =
-                DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
-        Reading reading = new Reading(dataset, FIELDS, Set.of());
+        Reading reading = reading();
         StarReader reader = StarReader.over(source);
         Star star = reader.read(reading, ReadProgress.SILENT);
         long fetched = fetch(connecting);
@@ -82,6 +84,30 @@ final class ReadRows {
                 pairs.theirs(),
                 pairs.ours() / pairs.theirs(),
                 star.bytes() / star.rowCount());
+    }
+
+    /** Rows that gave way come back from their column file. */
+    private static void comeBack(Source source, Path folder, Connecting connecting) throws Exception {
+        HeldRows held =
+                new HeldRows(StarReader.over(source), 0, new SpillFolder(folder, Long.MAX_VALUE), Clock.systemUTC());
+        Reading reading = reading();
+        int rows = held.read(reading, ReadProgress.SILENT).rowCount();
+        Pairs pairs = Pairs.of(
+                () -> {
+                    // Nobody uses the rows any more that were read before.
+                    System.gc();
+                    held.read(reading, ReadProgress.SILENT);
+                },
+                () -> fetch(connecting));
+        held.readAgain(reading.dataset());
+        Files.delete(folder);
+        System.out.printf(
+                "%-26s %12.3f %12.3f %7.2fx%n",
+                "its column file, %,d".formatted(rows), pairs.ours(), pairs.theirs(), pairs.ours() / pairs.theirs());
+    }
+
+    private static Reading reading() {
+        return new Reading(DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow()), FIELDS, Set.of());
     }
 
     /** Every value of every row, each taken as what it is and forgotten. */
