@@ -69,6 +69,31 @@ class DatasetEditingTest {
     }
 
     @Test
+    void aKeyIsFoundAndListedByItsName() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = definition(author);
+        for (JsonNode field : definition.path("fields")) {
+            if (field.path("id").asString().equals("product_code")) {
+                ((ObjectNode) field).put("lookup", "product_name");
+            }
+        }
+        assertThat(save(author, definition, revision(author)).statusCode()).isEqualTo(200);
+        JsonNode found = json(author.get(SALES + "/values?field=product_code&find=ankle"));
+        assertThat(found).hasSize(1);
+        assertThat(found.get(0).path("value").asString()).matches("P\\d+");
+        assertThat(found.get(0).path("label").asString())
+                .isEqualTo("Ankle straps · " + found.get(0).path("value").asString());
+        JsonNode code = json(author.get(SALES + "/values?field=product_code&find="
+                + found.get(0).path("value").asString()));
+        assertThat(code.get(0).path("label").asString()).startsWith("Ankle straps");
+
+        ((ObjectNode) definition.path("fields").get(0)).put("lookup", "nothing_like_it");
+        HttpResponse<String> refused = save(author, definition, revision(author));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("/fields/0/lookup").contains("unknown field");
+    }
+
+    @Test
     void aNewerRevisionIsNotOverwritten() throws Exception {
         Browser author = SERVER.signedIn("author");
         ObjectNode definition = definition(author);

@@ -95,12 +95,18 @@ final class StarReading {
     }
 
     /** No more rows of a table are needed than lead to it, unless all are. */
-    private long estimatedRows(int table) {
-        Dataset.Table definition = dataset.table(table);
-        long rows = sources.source(definition.source()).view().count(definition.table());
-        return table == DatasetModel.GRAIN || reading.wholeTables()
+    private long estimatedRows(int number) {
+        Dataset.Table table = dataset.table(number);
+        OpenSources.Open source = sources.source(table.source());
+        source.require(table.table(), List.of(), inWords());
+        long rows = source.view().count(table.table());
+        return number == DatasetModel.GRAIN || reading.wholeTables()
                 ? rows
-                : Math.min(rows, estimatedRows(dataset.pointedFrom(table)));
+                : Math.min(rows, estimatedRows(dataset.pointedFrom(number)));
+    }
+
+    private String inWords() {
+        return "the dataset \"" + dataset.definition().label() + "\"";
     }
 
     private void need(int table) {
@@ -157,8 +163,7 @@ final class StarReading {
                         .toArray());
             }
         }
-        source.require(
-                table.table(), columns, "the dataset \"" + dataset.definition().label() + "\"");
+        source.require(table.table(), columns, inWords());
         int[] keyAt = table.key().stream()
                 .mapToInt(column -> position(column, columns))
                 .toArray();

@@ -193,9 +193,22 @@ class DraftTest {
                         .map(Dataset.Field::column))
                 .as("keys that are only joined by")
                 .contains("line_id");
+        Dataset.Table yards = dataset.tables().get(2);
+        assertThat(lookup(dataset, "billing_yard"))
+                .as("a number is shown by the name it leads to")
+                .isEqualTo(yards.name());
+        assertThat(yards.name()).isPresent();
+        assertThat(lookup(Draft.without(dataset, yards.id()), "billing_yard")).isEmpty();
         Dataset without = Draft.without(dataset, orders);
         assertThat(without.tables()).hasSize(1);
         assertThat(without.joins()).isEmpty();
         assertThat(without.fields()).hasSize(LINE.columns().size());
+    }
+
+    private static Optional<String> lookup(Dataset dataset, String column) {
+        return dataset.fields().stream()
+                .filter(field -> field.column().equals(column))
+                .findFirst()
+                .flatMap(Dataset.Field::lookup);
     }
 }
