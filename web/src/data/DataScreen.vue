@@ -4,7 +4,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import DatasetCalendar from './DatasetCalendar.vue'
-import type { Made } from './dictionary'
+import type { Details, Made } from './dictionary'
 import FieldDictionary from './FieldDictionary.vue'
 import FieldForm from './FieldForm.vue'
 import FieldPanel from './FieldPanel.vue'
@@ -42,7 +42,16 @@ function look(change: Record<string, string | undefined>) {
 }
 
 /** What is edited at the right, in place of its profile. */
-const edited = ref<{ made: Made; id?: string; label?: string }>()
+interface Editing {
+  made: Made
+  id?: string
+  label?: string
+  /** What is filled in already. */
+  start?: Partial<Details>
+  /** The field whose values are given names; it is edited next. */
+  naming?: Editing
+}
+const edited = ref<Editing>()
 const editTitle = computed(() => {
   const { made, label } = edited.value!
   return label !== undefined || made === 'READ' ? text.edit.field(label ?? '') : text.edit.add[made]
@@ -57,10 +66,16 @@ function add(made: 'CALCULATED' | 'MEASURE') {
 }
 
 async function onSaved(id?: string) {
+  const named = id === undefined ? undefined : edited.value?.naming
   edited.value = undefined
   ticked.value = []
   await reload()
-  await look({ field: id })
+  await look({ field: named?.id ?? id })
+  edited.value = named && { ...named, start: { lookup: id } }
+}
+
+function nameValues(start: Partial<Details>) {
+  edited.value = { made: 'CALCULATED', start, naming: edited.value }
 }
 
 // What was typed stays while other fields are looked at.
@@ -174,7 +189,9 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         :dataset="dataset"
         :edited="{ dataset: dataset.id, made: edited.made, id: edited.id }"
         :title="editTitle"
+        :start="edited.start"
         @saved="onSaved"
+        @name-values="nameValues"
         @close="edited = undefined"
       />
       <FieldPanel

@@ -7,6 +7,7 @@ import type { Details } from './dictionary'
 import EffectNotice from './EffectNotice.vue'
 import ExpressionInput from './ExpressionInput.vue'
 import { useEntry, type Edited } from './useEntry'
+import { MOST_NAMED, valueNames } from './valueNames'
 import { api, type DatasetView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
 import TextInput from '@/bench/inspector/TextInput.vue'
@@ -14,12 +15,26 @@ import { vFocus } from '@/shell/focus'
 import { words } from '@/words'
 
 /** One entry of the dictionary, changed for all reports at once. */
-const props = defineProps<{ dataset: DatasetView; edited: Edited; title: string }>()
-const emit = defineEmits<{ saved: [id?: string]; close: [] }>()
+const props = defineProps<{
+  dataset: DatasetView
+  edited: Edited
+  title: string
+  /** What is filled in already, besides what the entry has. */
+  start?: Partial<Details>
+}>()
+const emit = defineEmits<{ saved: [id?: string]; close: []; nameValues: [names: Partial<Details>] }>()
 
 const text = words.data.edit
-const details = ref<Details>({ label: '', role: props.edited.made === 'CALCULATED' ? 'additive' : undefined })
-const { id, name, uses, check, effect, problem, saving, save, remove } = useEntry(props.edited, details)
+const details = ref<Details>({
+  label: '',
+  role: props.edited.made === 'CALCULATED' ? 'additive' : undefined,
+  ...props.start,
+})
+const { id, name, uses, check, effect, problem, saving, save, remove } = useEntry(
+  props.edited,
+  details,
+  props.start,
+)
 const removing = ref(false)
 
 const made = props.edited.made
@@ -50,6 +65,24 @@ const isText = computed(
 async function fillOrder() {
   const values = await api.values(props.dataset.id, props.edited.id!, '').catch(() => [])
   details.value.order = values.map((value) => value.value).filter(Boolean)
+}
+
+const isCode = computed(
+  () => made === 'READ' && (field.value?.type === 'TEXT' || field.value?.type === 'INTEGER'),
+)
+
+/** The values there are, each to be given a name. */
+async function nameValues() {
+  try {
+    const values = await api.values(props.dataset.id, props.edited.id!, '')
+    if (values.length > MOST_NAMED) {
+      problem.value = text.tooManyToName(MOST_NAMED)
+    } else {
+      emit('nameValues', valueNames(field.value!, values.map((value) => value.value).filter(Boolean)))
+    }
+  } catch (e) {
+    problem.value = (e as Error).message
+  }
 }
 
 const pointed = computed(
@@ -139,6 +172,14 @@ function startRemoving() {
         fluid
       />
     </InspectorField>
+    <Button
+      v-if="isCode && !details.lookup"
+      :label="text.nameValues"
+      text
+      size="small"
+      class="fill"
+      @click="nameValues"
+    />
     <template v-if="isText">
       <InspectorField :label="text.order" :hint="text.orderHint">
         <TextInput
@@ -214,6 +255,8 @@ function startRemoving() {
 <style scoped>
 form {
   display: grid;
+  /* What completes an expression may be long: it is cut, and does not push the panel aside. */
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.7rem;
 }
 h2 {

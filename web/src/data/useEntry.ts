@@ -34,8 +34,10 @@ function inWords(failure: Error, document: DatasetDefinition | undefined): strin
 /**
  * An entry of a dataset's dictionary while it is edited: checked as it is typed, saved into the newest state of the dataset, so that two
  * people who edit different entries do not get in each other's way.
+ *
+ * @param start what is filled in already, besides what the entry has
  */
-export function useEntry(edited: Edited, details: Ref<Details>) {
+export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<Details> = {}) {
   const text = words.data.edit
   const opened = ref<DatasetDefinition>()
   const check = ref<CheckView>()
@@ -76,6 +78,7 @@ export function useEntry(edited: Edited, details: Ref<Details>) {
           direction: 'order' in entry && typeof entry.order === 'string' ? entry.order : undefined,
           lookup: 'lookup' in entry ? entry.lookup : undefined,
           hidden: 'hidden' in entry ? entry.hidden : undefined,
+          ...start,
         }
       }
     } catch (e) {

@@ -141,6 +141,10 @@ export const data = {
     lookupHint:
       'For a key or a code: the field that has its name. Groups are made by the key, and show the name.',
     itself: 'no, as it is',
+    nameOf: (label: string) => `${label} name`,
+    nameValues: 'Write names for its values',
+    tooManyToName: (most: number) =>
+      `It has more than ${most} different values. Names of so many are better kept in a table that it leads to.`,
     format: 'Format',
     formatHint: 'A CLDR pattern, such as #,##0.00 or d MMM y',
     unit: 'Unit or currency',

@@ -165,6 +165,29 @@ class NameItOnceTest {
     }
 
     @Test
+    void whatCodesMeanIsWrittenOnce() {
+        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=status");
+        button(page, "Edit Status").click();
+        button(page, "Write names for its values").click();
+        assertThat(field(page, "Label")).hasValue("Status name");
+        Locator names = field(page, "Computed as");
+        assertThat(names).hasValue(Pattern.compile("^CASE status\\s+WHEN '[\\s\\S]+END$"));
+        names.fill(names.inputValue().replaceAll("THEN 'open'", "THEN 'Awaited'"));
+        assertThat(page.locator(".result")).containsText("Awaited");
+        save(page);
+        assertThat(page.locator("form h2")).hasText("Edit Status");
+        assertThat(page.locator("form")).containsText("Status name");
+        save(page);
+        assertThat(fact(page, "Shown as")).hasText("Status name");
+        button(page, "New report on it").click();
+        Bench bench = Bench.opened(page);
+        bench.pick("Add a group", "Status");
+        bench.pick("Add a measure or field", "Ordered");
+        // By its name, the first of the three.
+        assertThat(page.locator("[data-role=HEADING]").first()).containsText("Awaited");
+    }
+
+    @Test
     void valuesArePutInAnOrderOfTheirOwnForAllReports() {
         Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=branch");
         button(page, "Edit Branch").click();

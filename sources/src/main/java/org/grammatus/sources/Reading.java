@@ -33,12 +33,15 @@ public record Reading(
     /** What a plan needs and no more. */
     public static Reading of(Plan plan) {
         boolean allValues = plan.levels().stream().anyMatch(Plan.Level::showsAllValues);
+        // A group without rows is called as its key is wherever the data have it.
+        boolean withoutRows = plan.levels().stream()
+                .anyMatch(level -> level.definition().empty().isPresent());
         return new Reading(
                 plan.dataset(),
                 plan.fields(),
                 Set.copyOf(plan.counted()),
                 allValues ? List.of() : conditions(plan),
-                allValues);
+                withoutRows);
     }
 
     private static List<Typed> conditions(Plan plan) {

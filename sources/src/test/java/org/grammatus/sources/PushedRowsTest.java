@@ -55,16 +55,21 @@ class PushedRowsTest {
     Path folder;
 
     static Plan plan(String where) {
+        return plan(where, "");
+    }
+
+    /** @param levels as JSON */
+    static Plan plan(String where, String levels) {
         return Planner.plan(
                 Definitions.readReport("""
                         {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d",
                          "locale": "en-GB", "prompts": [],
                          "filters": [{"id": "f", "kind": "expression", "where": "%s"}],
-                         "blocks": [{"id": "b", "kind": "banded", "levels": [],
+                         "blocks": [{"id": "b", "kind": "banded", "levels": [%s],
                            "columns": [{"id": "c1", "label": "I", "value": "id"}], "totals": [], "counts": [],
                            "highlights": [], "rows": {"shown": true, "order": []}}],
                          "page": {"paper": "A4", "orientation": "portrait",
-                                  "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}""".formatted(where)),
+                                  "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}""".formatted(where, levels)),
                 DATASET,
                 Answers.NONE,
                 new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")));

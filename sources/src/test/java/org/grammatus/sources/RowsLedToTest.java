@@ -14,6 +14,7 @@ import java.util.Random;
 import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
@@ -132,6 +133,18 @@ class RowsLedToTest {
                 .isEqualTo(rows(reader.read(led.ofWholeTables(), ReadProgress.SILENT), led.fields()))
                 .anySatisfy(row -> assertThat(row.get(1)).isInstanceOf(Scalar.Text.class));
         assertThat(some.sourceRows(1)).isLessThan(some.rowCount());
+    }
+
+    @Test
+    void groupsWithoutRowsNeedWholeTables() {
+        assertThat(Reading.of(PushedRowsTest.plan("n > 1")).wholeTables()).isFalse();
+        Plan listed = PushedRowsTest.plan("n > 1", """
+                {"id": "y", "name": "Y", "key": "name", "listed": ["far"], "empty": "zero", "order": [],
+                 "header": "heading", "footer": "none"}""");
+        assertThat(Reading.of(listed).wholeTables()).isTrue();
+        assertThat(Reading.of(listed).conditions())
+                .as("rows may be left out all the same")
+                .hasSize(1);
     }
 
     @Test

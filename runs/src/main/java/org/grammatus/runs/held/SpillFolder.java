@@ -19,6 +19,8 @@ public final class SpillFolder {
 
     private static final System.Logger LOG = System.getLogger(SpillFolder.class.getName());
     private static final String ENDING = ".columns";
+    /** Others write to the disk, too: as much again as a file takes must be free. */
+    private static final long ROOM_LEFT = 2;
 
     private final Path folder;
     private final long mostBytes;
@@ -65,6 +67,10 @@ public final class SpillFolder {
         Path file = folder.resolve(numbers.incrementAndGet() + ENDING);
         try {
             Files.createDirectories(folder);
+            if (Files.getFileStore(folder).getUsableSpace() < ROOM_LEFT * star.bytes()) {
+                LOG.log(System.Logger.Level.WARNING, "The disk has too little room to keep rows in " + folder);
+                return Optional.empty();
+            }
             ColumnFileWriter.write(star, file);
             return Optional.of(file);
         } catch (IOException e) {
