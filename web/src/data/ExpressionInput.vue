@@ -122,8 +122,10 @@ button:focus {
 span {
   white-space: nowrap;
 }
+/* An explanation may be long: it is cut, and does not push the panel aside. */
 small {
   color: var(--quiet);
+  min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -255,7 +255,6 @@ function startRemoving() {
 <style scoped>
 form {
   display: grid;
-  /* What completes an expression may be long: it is cut, and does not push the panel aside. */
   grid-template-columns: minmax(0, 1fr);
   gap: 0.7rem;
 }

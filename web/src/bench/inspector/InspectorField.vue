@@ -20,6 +20,7 @@ provide(FIELD_ID, id)
 <style scoped>
 .field {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.2rem;
 }
 small {
