@@ -39,12 +39,11 @@ public final class Lookups {
         return nameOf(value).orElse(value);
     }
 
-    /** Ids of the fields that may have the names of a field's values, in the order of the dictionary. */
-    public static List<String> names(String key, DatasetModel dataset) {
+    /** Ids of the fields that may have the names of a table's keys, in the order of the dictionary; one cannot name itself. */
+    public static List<String> names(int table, DatasetModel dataset) {
         DatasetNames names = new DatasetNames(dataset, LocalDate.EPOCH);
         return dataset.rowNames().stream()
-                .filter(name -> !name.equals(key))
-                .filter(name -> fault(key, name, dataset, names).isEmpty())
+                .filter(name -> fault(table, name, dataset, names).isEmpty())
                 .toList();
     }
 
@@ -62,22 +61,21 @@ public final class Lookups {
             dataset.field(id)
                     .definition()
                     .lookup()
-                    .flatMap(name -> fault(id, name, dataset, names))
+                    .flatMap(name -> fault(dataset.field(id).table(), name, dataset, names))
                     .ifPresent(fault -> problems.error(pointer, fault));
         }
         problems.throwIfErrors();
     }
 
-    /** What stands against a field as the name of another's values. */
-    private static Optional<String> fault(String key, String name, DatasetModel dataset, DatasetNames names) {
+    /** What stands against a field as the name of a table's key. */
+    private static Optional<String> fault(int table, String name, DatasetModel dataset, DatasetNames names) {
         Optional<Typed> shown = names.field(name, true);
         if (shown.isEmpty()) {
             return Optional.of("unknown field \"" + name + "\"" + Suggestion.inWords(name, dataset.rowNames()));
         }
-        int home = dataset.field(key).table();
         int of = new Homes(dataset).orGrain(shown.get());
-        if (!dataset.reaches(home, of)) {
-            return Optional.of("one " + dataset.table(home).noun().one() + " has no single \"" + name
+        if (!dataset.reaches(table, of)) {
+            return Optional.of("one " + dataset.table(table).noun().one() + " has no single \"" + name
                     + "\", which has a value for each "
                     + dataset.table(of).noun().one()
                     + "; choose a field of the same table or of one it leads to");

@@ -51,7 +51,7 @@ final class Labels {
     String of(Column column, int row) {
         String value = format.format(column, row);
         String name = names.isEmpty() || column.isNull(row) ? null : names.get(Scalars.at(column, row));
-        return name == null ? value : name + " · " + value;
+        return name == null || name.equals(value) ? value : name + " · " + value;
     }
 
     /** A value that stands for itself, such as a class's edge; a timestamp's day prints as a day. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.Proposals;
@@ -122,12 +123,15 @@ record DatasetView(
     private static List<FieldView> fields(DatasetModel dataset) {
         List<FieldView> fields = new ArrayList<>();
         dataset.measures().forEach(measure -> fields.add(named(measure, dataset)));
-        dataset.fields().values().forEach(field -> fields.add(field(field, dataset)));
+        List<List<String>> names = IntStream.range(0, dataset.tableCount())
+                .mapToObj(table -> Lookups.names(table, dataset))
+                .toList();
+        dataset.fields().values().forEach(field -> fields.add(field(field, names.get(field.table()), dataset)));
         dataset.calculated().forEach(value -> fields.add(named(value, dataset)));
         return fields;
     }
 
-    private static FieldView field(DatasetModel.FieldInfo info, DatasetModel dataset) {
+    private static FieldView field(DatasetModel.FieldInfo info, List<String> names, DatasetModel dataset) {
         Dataset.Field field = info.definition();
         return view(
                 Proposals.Subject.of(field.id(), dataset),
@@ -139,6 +143,8 @@ record DatasetView(
                 field.unit(),
                 field.order(),
                 field.hidden().orElse(false),
+                field.lookup(),
+                names.stream().filter(name -> !name.equals(field.id())).toList(),
                 Optional.empty(),
                 dataset);
     }
@@ -154,6 +160,8 @@ record DatasetView(
                 value.unit(),
                 value.order(),
                 value.hidden(),
+                Optional.empty(),
+                List.of(),
                 value.direction(),
                 dataset);
     }
@@ -168,6 +176,8 @@ record DatasetView(
             Optional<String> unit,
             Optional<List<String>> order,
             boolean hidden,
+            Optional<String> lookup,
+            List<String> names,
             Optional<Report.Direction> direction,
             DatasetModel dataset) {
         return new FieldView(
@@ -184,8 +194,8 @@ record DatasetView(
                 unit,
                 order,
                 hidden,
-                made == Made.READ ? dataset.field(subject.id()).definition().lookup() : Optional.empty(),
-                made == Made.READ ? Lookups.names(subject.id(), dataset) : List.of(),
+                lookup,
+                names,
                 direction,
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
