@@ -24,6 +24,9 @@ export function useEditing(id: string) {
   const conflict = ref<{ message: string; revision: number }>()
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined
+  /** When what is pending was put into this browser's store; none where it has no room. */
+  let storedAt: number | undefined
+  let gone = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** The newest of what was saved and what was kept. */
@@ -61,9 +64,12 @@ export function useEditing(id: string) {
     pending = definition
     keeping.value = 'keeping'
     try {
-      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at: Date.now() }))
+      const at = Date.now()
+      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at }))
+      storedAt = at
     } catch {
       // A full store: the server's draft is enough.
+      storedAt = undefined
     }
     clearTimeout(timer)
     timer = setTimeout(() => void flush(), AFTER_MILLISECONDS)
@@ -71,6 +77,10 @@ export function useEditing(id: string) {
 
   async function flush(): Promise<void> {
     clearTimeout(timer)
+    // A bench that was left, such as by the end of a session, must not put its old state over that of the one opened since.
+    if (gone && storedAt !== undefined && localDraft()?.at !== storedAt) {
+      pending = undefined
+    }
     const sent = pending
     if (!sent) {
       return
@@ -135,6 +145,7 @@ export function useEditing(id: string) {
   window.addEventListener('pagehide', leaving)
   onScopeDispose(() => {
     window.removeEventListener('pagehide', leaving)
+    gone = true
     void flush()
   })
   return { base, editable, keeping, conflict, load, keep, flush, save, saveOver, discard }
