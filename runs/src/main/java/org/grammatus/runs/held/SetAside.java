@@ -39,7 +39,7 @@ record SetAside(
 
     /** Whether the sources are as they were, and the dataset reads the same of them. */
     boolean isOf(Reading other, String present) {
-        return version.equals(present) && reading.dataset().readsAs(other.dataset());
+        return Snapshot.isOf(reading, version, other, present);
     }
 
     /** Whether a snapshot has nothing that is not here. */

@@ -36,6 +36,10 @@ record Snapshot(Reading reading, String version, Instant readAt, Star star) {
 
     /** Whether the sources are as they were, and the dataset reads the same of them. */
     boolean isOf(Reading other, String present) {
+        return isOf(reading, version, other, present);
+    }
+
+    static boolean isOf(Reading reading, String version, Reading other, String present) {
         return version.equals(present) && reading.dataset().readsAs(other.dataset());
     }
 

@@ -1,11 +1,9 @@
 package org.grammatus.runs.held;
 
 import java.io.IOException;
-import java.nio.file.FileVisitResult;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.SimpleFileVisitor;
-import java.nio.file.attribute.BasicFileAttributes;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import org.grammatus.core.table.Star;
@@ -42,16 +40,10 @@ public final class SpillFolder {
         if (!Files.isDirectory(folder)) {
             return;
         }
-        try {
-            Files.walkFileTree(folder, new SimpleFileVisitor<>() {
-                @Override
-                public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) throws IOException {
-                    if (file.getFileName().toString().contains(ENDING)) {
-                        Files.delete(file);
-                    }
-                    return FileVisitResult.CONTINUE;
-                }
-            });
+        try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, "*" + ENDING + "*")) {
+            for (Path file : left) {
+                Files.delete(file);
+            }
         } catch (IOException e) {
             LOG.log(System.Logger.Level.WARNING, "Rows left from before could not be deleted from " + folder, e);
         }
