@@ -9,7 +9,6 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.sources.PostgresSource;
@@ -72,8 +71,7 @@ final class PostgresCopy implements AutoCloseable {
         return new PostgresSource(
                 new PostgresSource.Address("bench", "localhost", server.getPort(), "postgres", "postgres"),
                 "",
-                ReadLimits.DEFAULT,
-                ZoneId.of("UTC"));
+                ReadLimits.DEFAULT);
     }
 
     Connection connect() throws SQLException {

@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Star;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
@@ -88,8 +89,8 @@ final class ReadRows {
 
     /** Rows that gave way come back from their column file. */
     private static void comeBack(Source source, Path folder, Connecting connecting) throws Exception {
-        HeldRows held =
-                new HeldRows(StarReader.over(source), 0, new SpillFolder(folder, Long.MAX_VALUE), Clock.systemUTC());
+        HeldRows held = new HeldRows(
+                StarReader.over(source), 0, new SpillFolder(folder, Long.MAX_VALUE), Clock.systemUTC(), RunContext.UTC);
         Reading reading = reading();
         int rows = held.read(reading, ReadProgress.SILENT).rowCount();
         Pairs pairs = Pairs.of(

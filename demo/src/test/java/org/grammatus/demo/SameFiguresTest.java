@@ -30,7 +30,7 @@ class SameFiguresTest {
 
     private static byte[] written(Format format) throws Exception {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        format.writer().write(result.pages(), out, WriteProgress.SILENT);
+        format.writer().write(result, out, WriteProgress.SILENT);
         return out.toByteArray();
     }
 

@@ -16,7 +16,6 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
@@ -38,8 +37,8 @@ final class CsvReportWriter implements ReportWriter {
     }
 
     @Override
-    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
-        this.grouped = pages.bands().grouped();
+    public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
+        this.grouped = printout.bands().grouped();
         this.printed = new Printed(grouped);
         this.plan = grouped.plan();
         BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));

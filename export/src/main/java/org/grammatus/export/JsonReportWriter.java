@@ -11,12 +11,12 @@ import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.OtherRows;
-import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonEncoding;
 import tools.jackson.core.JsonGenerator;
@@ -30,6 +30,9 @@ import tools.jackson.core.json.JsonFactory;
  */
 final class JsonReportWriter implements ReportWriter {
 
+    /** Of the form of the result; see its document. */
+    private static final int VERSION = 2;
+
     private static final int ASK_EVERY = 1024;
 
     private JsonGenerator json;
@@ -39,18 +42,18 @@ final class JsonReportWriter implements ReportWriter {
     private WriteProgress progress;
 
     @Override
-    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+    public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
         CallersStream stream = new CallersStream(out);
         try {
-            write(pages, stream, progress);
+            write(printout.bands().grouped(), stream, progress);
         } catch (JacksonException e) {
             stream.rethrowFailure();
             throw e;
         }
     }
 
-    private void write(Pages pages, CallersStream out, WriteProgress progress) throws IOException {
-        this.grouped = pages.bands().grouped();
+    private void write(Grouped result, CallersStream out, WriteProgress progress) throws IOException {
+        this.grouped = result;
         this.printed = new Printed(grouped);
         this.progress = progress;
         Plan plan = grouped.plan();
@@ -65,7 +68,7 @@ final class JsonReportWriter implements ReportWriter {
             json = generator;
             json.writeStartObject();
             json.writeStringProperty("format", "grammatus-result");
-            json.writeNumberProperty("version", 1);
+            json.writeNumberProperty("version", VERSION);
             head(plan);
             json.writeName("result");
             node(0);
@@ -92,7 +95,6 @@ final class JsonReportWriter implements ReportWriter {
         json.writeArrayPropertyStart("levels");
         plan.levels().forEach(level -> json.writeString(level.definition().id()));
         json.writeEndArray();
-        json.writeNumberProperty("rowsRead", grouped.star().rowCount());
         json.writeNumberProperty("rowsKept", grouped.kept().rows().length);
     }
 
@@ -222,7 +224,7 @@ final class JsonReportWriter implements ReportWriter {
             case Scalar.Text t -> json.writeString(t.value());
             case Scalar.Number n -> json.writeNumber(n.value());
             case Scalar.Date d -> json.writeString(d.value().toString());
-            case Scalar.Timestamp t -> json.writeString(t.value().toString());
+            case Scalar.Timestamp t -> json.writeString(ScalarText.iso(t));
             case Scalar.Bool b -> json.writeBoolean(b.value());
         }
     }

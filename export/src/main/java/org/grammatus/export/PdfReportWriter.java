@@ -46,10 +46,10 @@ final class PdfReportWriter implements ReportWriter {
     private final Set<Integer> bookmarked = new HashSet<>();
 
     @Override
-    public void write(Pages pages, OutputStream out, WriteProgress progress) throws IOException {
+    public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
         CallersStream stream = new CallersStream(out);
         try {
-            write(pages, stream, progress);
+            write(printout.pages(), stream, progress);
         } catch (RuntimeException e) {
             stream.rethrowFailure();
             throw e;

@@ -7,6 +7,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.Grouped;
@@ -40,12 +41,13 @@ public record FiguresTogether(int count, String sum, String average) {
         format.setMinimumFractionDigits(Math.min(scale, 2));
         return new FiguresTogether(
                 numbers.size(),
-                format.format(sum),
+                NumberText.of(sum, format),
                 numbers.isEmpty()
                         ? ""
-                        : format.format(
+                        : NumberText.of(
                                 sum.divide(BigDecimal.valueOf(numbers.size()), MOST_DIGITS, RoundingMode.HALF_UP)
-                                        .setScale(Math.max(2, Math.min(scale, MOST_DIGITS)), RoundingMode.HALF_UP)));
+                                        .setScale(Math.max(2, Math.min(scale, MOST_DIGITS)), RoundingMode.HALF_UP),
+                                format));
     }
 
     private static Optional<BigDecimal> value(Grouped grouped, Printed printed, String figure) {

@@ -60,7 +60,9 @@ public final class Previews {
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
     private void readAhead(RunRequest request) {
         try {
-            reader.readAhead(Reading.all(request.dataset()).ofRowsLedTo());
+            reader.readAhead(Reading.all(request.dataset())
+                    .ofRowsLedTo()
+                    .in(request.context().zone()));
         } catch (SourceException e) {
             LOG.log(System.Logger.Level.DEBUG, "Nothing was read ahead", e);
         }

@@ -25,7 +25,7 @@ public final class ReportFile {
         Path part = Files.createTempFile(target.getParent(), ".grammatus", ".part");
         try {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-                writer.write(result.pages(), out, progress);
+                writer.write(result, out, progress);
             }
             Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {

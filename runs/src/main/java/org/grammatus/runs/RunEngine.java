@@ -3,10 +3,8 @@ package org.grammatus.runs;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
-import org.grammatus.core.band.Bands;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
-import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -58,14 +56,13 @@ public final class RunEngine {
         Faults faults = new Faults();
         KeptRows kept = KeptRows.of(plan, star, faults, ended);
         Grouped grouped = Grouping.group(plan, star, kept, faults, ended);
-        Pages pages = Pages.of(Bands.of(grouped), ended);
-        RunResult result = new RunResult(grouped, pages);
+        RunResult result = RunResult.of(grouped, ended);
         listener.accept(new RunProgress(
                 RunState.DONE,
                 star.rowCount(),
                 kept.rows().length,
                 grouped.tree().nodeCount() - 1,
-                pages.count(),
+                result.pageCount(),
                 result.notices()));
         return result;
     }

@@ -2,6 +2,11 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.export.Printout;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
@@ -10,18 +15,64 @@ import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.ResolvedPrompt;
 
-/** What a run made: the logical result and its pages. Thread-safe. */
-public record RunResult(Grouped grouped, Pages pages) {
+/** What a run made: the logical result and its pages, if it fits any. Thread-safe. */
+public final class RunResult implements Printout {
+
+    private final Bands bands;
+    private final Optional<Pages> pages;
+    private final List<Problem> unprintable;
+
+    private RunResult(Bands bands, Optional<Pages> pages, List<Problem> unprintable) {
+        this.bands = bands;
+        this.pages = pages;
+        this.unprintable = List.copyOf(unprintable);
+    }
+
+    /**
+     * Breaks a result into pages. One that fits no page is a result all the same, to be had in formats without pages.
+     *
+     * @param cancelled asked often; true ends it with a CancellationException
+     */
+    static RunResult of(Grouped grouped, BooleanSupplier cancelled) {
+        Bands bands = Bands.of(grouped);
+        try {
+            return new RunResult(bands, Optional.of(Pages.of(bands, cancelled)), List.of());
+        } catch (ProblemException e) {
+            return new RunResult(bands, Optional.empty(), e.problems());
+        }
+    }
+
+    public Grouped grouped() {
+        return bands.grouped();
+    }
+
+    @Override
+    public Bands bands() {
+        return bands;
+    }
+
+    @Override
+    public Pages pages() {
+        return pages.orElseThrow(() -> new ProblemException(unprintable));
+    }
+
+    /** How many pages there are; 0 where the report fits none. */
+    public int pageCount() {
+        return pages.map(Pages::count).orElse(0);
+    }
 
     /** What the reader should know of the definition and of figures that could not be computed. */
     public List<Problem> notices() {
-        List<Problem> notices = new ArrayList<>(grouped.plan().notices());
+        List<Problem> notices = new ArrayList<>(unprintable);
+        Grouped grouped = grouped();
+        notices.addAll(grouped.plan().notices());
         notices.addAll(grouped.notices());
         return notices;
     }
 
     /** About how much memory it takes besides the rows it was made of, in bytes: numbers by kept row and level, figures by group. */
     public long bytes() {
+        Grouped grouped = grouped();
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.totals().size());
         return perRow * grouped.kept().rows().length + perGroup * grouped.tree().nodeCount();
@@ -29,7 +80,7 @@ public record RunResult(Grouped grouped, Pages pages) {
 
     /** What was asked, with what was answered. */
     public List<ResolvedPrompt> prompts() {
-        return grouped.plan().prompts();
+        return grouped().plan().prompts();
     }
 
     /** A total of the whole report in printed form, under the label of its column. */
@@ -37,6 +88,7 @@ public record RunResult(Grouped grouped, Pages pages) {
 
     /** The report's own totals, in the order of their columns. */
     public List<GrandTotal> grandTotals() {
+        Grouped grouped = grouped();
         Printed printed = new Printed(grouped);
         List<GrandTotal> totals = new ArrayList<>();
         for (int column = 0; column < grouped.plan().columns().size(); column++) {

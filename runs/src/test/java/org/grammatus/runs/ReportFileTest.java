@@ -62,7 +62,7 @@ class ReportFileTest {
                 }
             }
         };
-        assertThatThrownBy(() -> format.writer().write(result.pages(), full, WriteProgress.SILENT))
+        assertThatThrownBy(() -> format.writer().write(result, full, WriteProgress.SILENT))
                 .isInstanceOf(IOException.class)
                 .hasMessage("No space left on device");
     }

@@ -1,10 +1,6 @@
 package org.grammatus.server;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import org.grammatus.core.prompt.RunContext;
-import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunService;
@@ -38,7 +34,7 @@ class ServerConfiguration {
     HeldRows reader(Sources sources, ServerSettings settings, Clock clock) {
         long budget = HeldRows.defaultBudget();
         SpillFolder folder = new SpillFolder(settings.dataDir().resolve("held-rows"), SPILL * budget);
-        return new HeldRows(new StarReader(sources, ReadLimits.DEFAULT), budget, folder, clock);
+        return new HeldRows(new StarReader(sources, ReadLimits.DEFAULT), budget, folder, clock, settings.zone());
     }
 
     @Bean
@@ -56,12 +52,9 @@ class ServerConfiguration {
         return new Previews(runs, reader);
     }
 
-    /** The demo's business date is its data's last day; over other data it is the day the server sees. */
     @Bean
     BusinessDate businessDate(ServerSettings settings, Clock clock) {
-        ZoneId here = ZoneId.systemDefault();
-        return () -> RunContext.on(ScenarioDatabase.businessDate(settings.database())
-                .orElseGet(() -> LocalDate.now(clock.withZone(here))));
+        return new DayOfRuns(settings.database(), settings.zone(), clock);
     }
 
     @Bean

@@ -5,6 +5,7 @@ import java.math.BigInteger;
 import java.sql.ResultSet;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -21,6 +22,10 @@ final class DuckDbDialect extends TypedDialect {
     private static final int USUAL_SCALE = 6;
     /** With as many more for the scale of a field, they fit 38. */
     private static final int MOST_DIGITS = 18;
+
+    DuckDbDialect(ZoneId zone) {
+        super(zone);
+    }
 
     @Override
     public String usualSchema() {
@@ -45,7 +50,7 @@ final class DuckDbDialect extends TypedDialect {
                     "HUGEINT" -> Optional.of(Type.INTEGER);
             case "FLOAT", "DOUBLE" -> Optional.of(Type.decimal(USUAL_SCALE));
             case "DATE" -> Optional.of(Type.DATE);
-            case "TIMESTAMP" -> Optional.of(Type.TIMESTAMP);
+            case "TIMESTAMP", "TIMESTAMP WITH TIME ZONE" -> Optional.of(Type.TIMESTAMP);
             case "BOOLEAN" -> Optional.of(Type.BOOLEAN);
             case "VARCHAR", "UUID" -> Optional.of(Type.TEXT);
             default -> declared.startsWith("ENUM") ? Optional.of(Type.TEXT) : Optional.empty();
@@ -134,6 +139,7 @@ final class DuckDbDialect extends TypedDialect {
                 };
             case "DATE" -> (row, column) -> row.getObject(column, LocalDate.class);
             case "TIMESTAMP" -> (row, column) -> row.getObject(column, LocalDateTime.class);
+            case "TIMESTAMP WITH TIME ZONE" -> this::local;
             case "FLOAT", "DOUBLE" ->
                 (row, column) -> {
                     double value = row.getDouble(column);

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.time.ZoneId;
 import java.util.Properties;
 import java.util.concurrent.TimeUnit;
 
@@ -29,7 +30,7 @@ public final class DuckDbSource implements Source {
     }
 
     @Override
-    public SourceView open() {
+    public SourceView open(ZoneId zone) {
         requireFile();
         Properties settings = new Properties();
         settings.setProperty("duckdb.read_only", "true");
@@ -38,7 +39,7 @@ public final class DuckDbSource implements Source {
         try {
             Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file.toAbsolutePath(), settings);
             connection.setAutoCommit(false);
-            return new JdbcView(connection, new DuckDbDialect(), limits, this::unreadable);
+            return new JdbcView(connection, new DuckDbDialect(zone), limits, this::unreadable);
         } catch (SQLException e) {
             throw unreadable(e);
         }

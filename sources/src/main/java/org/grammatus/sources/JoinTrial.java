@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import org.grammatus.core.prompt.RunContext;
 
 /**
  * How a join would match, measured before it is made.
@@ -31,7 +32,7 @@ public record JoinTrial(int rows, int without, int targets, int unused, int repe
      * @throws SourceException if they cannot be read
      */
     public static JoinTrial of(Side from, Side to, Function<Optional<String>, Source> sources, ReadLimits limits) {
-        try (OpenSources open = new OpenSources(sources)) {
+        try (OpenSources open = new OpenSources(sources, RunContext.UTC)) {
             KeyColumn pointers = keys(from, open, limits);
             KeyIndex index = new KeyIndex(keys(to, open, limits));
             BitSet used = new BitSet(index.size());

@@ -1,5 +1,6 @@
 package org.grammatus.sources;
 
+import java.time.ZoneId;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -12,6 +13,7 @@ import org.grammatus.core.problem.Suggestion;
 final class OpenSources implements AutoCloseable {
 
     private final Function<Optional<String>, Source> sources;
+    private final ZoneId zone;
     private final Map<Optional<String>, Open> open = new LinkedHashMap<>();
 
     /** A source with one view of it. */
@@ -39,15 +41,17 @@ final class OpenSources implements AutoCloseable {
 
     private static final String MEND = "; take a source of the same shape, or mend the dataset";
 
-    OpenSources(Function<Optional<String>, Source> sources) {
+    /** @param zone in which moments with a zone are told */
+    OpenSources(Function<Optional<String>, Source> sources, ZoneId zone) {
         this.sources = sources;
+        this.zone = zone;
     }
 
     /** The source that a table names. */
     Open source(Optional<String> id) {
         return open.computeIfAbsent(id, i -> {
             Source source = sources.apply(i);
-            return new Open(source, source.open());
+            return new Open(source, source.open(zone));
         });
     }
 

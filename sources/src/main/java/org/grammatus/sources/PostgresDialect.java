@@ -4,7 +4,6 @@ import java.math.BigDecimal;
 import java.sql.ResultSet;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.Optional;
 import org.grammatus.core.value.Kind;
@@ -20,10 +19,8 @@ final class PostgresDialect extends TypedDialect {
     /** What the driver says of a number whose column sets no bound. */
     private static final int UNBOUNDED_DIGITS = 131_089;
 
-    private final ZoneId zone;
-
     PostgresDialect(ZoneId zone) {
-        this.zone = zone;
+        super(zone);
     }
 
     @Override
@@ -118,17 +115,5 @@ final class PostgresDialect extends TypedDialect {
             case "bytea" -> ResultSet::getBytes;
             default -> ResultSet::getString;
         };
-    }
-
-    private Object local(ResultSet row, int column) throws java.sql.SQLException {
-        OffsetDateTime moment = row.getObject(column, OffsetDateTime.class);
-        if (moment == null) {
-            return null;
-        }
-        // Moments without end have no place on a clock; their local time tells them from others all the same.
-        boolean endless = moment.equals(OffsetDateTime.MAX) || moment.equals(OffsetDateTime.MIN);
-        return endless
-                ? moment.toLocalDateTime()
-                : moment.atZoneSameInstant(zone).toLocalDateTime();
     }
 }

@@ -24,7 +24,6 @@ public final class PostgresSource implements Source {
     private final Address address;
     private final String password;
     private final ReadLimits limits;
-    private final ZoneId zone;
     private String seen;
     private long seenAt;
 
@@ -38,13 +37,11 @@ public final class PostgresSource implements Source {
     /**
      * A database that is read with a password.
      *
-     * @param zone in which moments with a zone are told
      */
-    public PostgresSource(Address address, String password, ReadLimits limits, ZoneId zone) {
+    public PostgresSource(Address address, String password, ReadLimits limits) {
         this.address = address;
         this.password = password;
         this.limits = limits;
-        this.zone = zone;
     }
 
     @Override
@@ -53,7 +50,7 @@ public final class PostgresSource implements Source {
     }
 
     @Override
-    public SourceView open() {
+    public SourceView open(ZoneId zone) {
         try {
             return new JdbcView(connect(), new PostgresDialect(zone), limits, this::unreadable);
         } catch (SQLException e) {

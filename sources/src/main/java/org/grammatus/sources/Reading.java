@@ -1,6 +1,8 @@
 package org.grammatus.sources;
 
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -14,10 +16,16 @@ import org.grammatus.core.plan.Plan;
  * @param fields ids of the fields that are needed
  * @param tables numbers of the tables whose rows are needed even without a field of theirs
  * @param conditions rows that do not meet all of them are not wanted, but may be given
+ * @param zone in which moments with a zone are told; the installation's unless given
  * @param wholeTables whether rows are needed, too, that no row of the grain leads to
  */
 public record Reading(
-        DatasetModel dataset, Set<String> fields, Set<Integer> tables, List<Typed> conditions, boolean wholeTables) {
+        DatasetModel dataset,
+        Set<String> fields,
+        Set<Integer> tables,
+        List<Typed> conditions,
+        Optional<ZoneId> zone,
+        boolean wholeTables) {
 
     public Reading {
         fields = Set.copyOf(fields);
@@ -27,7 +35,7 @@ public record Reading(
 
     /** All rows of all tables that are needed. */
     public Reading(DatasetModel dataset, Set<String> fields, Set<Integer> tables) {
-        this(dataset, fields, tables, List.of(), true);
+        this(dataset, fields, tables, List.of(), Optional.empty(), true);
     }
 
     /** What a plan needs and no more. */
@@ -41,6 +49,7 @@ public record Reading(
                 plan.fields(),
                 Set.copyOf(plan.counted()),
                 allValues ? List.of() : conditions(plan),
+                Optional.of(plan.context().zone()),
                 withoutRows);
     }
 
@@ -66,22 +75,29 @@ public record Reading(
 
     /** The same, whatever rows are wanted. */
     public Reading ofAllRows() {
-        return conditions.isEmpty() ? this : new Reading(dataset, fields, tables, List.of(), wholeTables);
+        return conditions.isEmpty() ? this : new Reading(dataset, fields, tables, List.of(), zone, wholeTables);
+    }
+
+    /** The same, moments told in a zone unless it says one itself. */
+    public Reading in(ZoneId usual) {
+        return zone.isPresent()
+                ? this
+                : new Reading(dataset, fields, tables, conditions, Optional.of(usual), wholeTables);
     }
 
     /** The same rows with the fields of another reading. */
     public Reading ofFields(Reading other) {
-        return new Reading(dataset, other.fields, tables, conditions, wholeTables);
+        return new Reading(dataset, other.fields, tables, conditions, zone, wholeTables);
     }
 
     /** The same without rows that no row of the grain leads to. */
     public Reading ofRowsLedTo() {
-        return new Reading(dataset, fields, tables, conditions, false);
+        return new Reading(dataset, fields, tables, conditions, zone, false);
     }
 
     /** The same, all rows of the tables included. */
     public Reading ofWholeTables() {
-        return new Reading(dataset, fields, tables, conditions, true);
+        return new Reading(dataset, fields, tables, conditions, zone, true);
     }
 
     /** All of a dataset. */
@@ -95,7 +111,7 @@ public record Reading(
 
     /** Whatever is at hand of a dataset. */
     public static Reading ofAnything(DatasetModel dataset) {
-        return new Reading(dataset, Set.of(), Set.of(), List.of(), false);
+        return new Reading(dataset, Set.of(), Set.of(), List.of(), Optional.empty(), false);
     }
 
     /** All of a dataset that does not need some of its fields, or a table of which none can be read. */
@@ -113,12 +129,13 @@ public record Reading(
         allFields.addAll(other.fields);
         Set<Integer> allTables = new TreeSet<>(tables);
         allTables.addAll(other.tables);
-        return new Reading(dataset, allFields, allTables, List.of(), wholeTables || other.wholeTables);
+        return new Reading(dataset, allFields, allTables, List.of(), zone, wholeTables || other.wholeTables);
     }
 
     /** Whether rows read for this one serve another, too. */
     public boolean covers(Reading other) {
-        return (conditions.isEmpty() || conditions.equals(other.conditions))
+        return zone.equals(other.zone)
+                && (conditions.isEmpty() || conditions.equals(other.conditions))
                 && (wholeTables || !other.wholeTables)
                 && fields.containsAll(other.fields)
                 && tables.containsAll(other.tables);

@@ -1,5 +1,8 @@
 package org.grammatus.sources;
 
+import java.time.ZoneId;
+import org.grammatus.core.prompt.RunContext;
+
 /** A place with tables, such as a database. It is only ever read. Thread-safe. */
 public interface Source {
 
@@ -20,7 +23,13 @@ public interface Source {
     /**
      * Opens the source for reading.
      *
+     * @param zone in which moments with a zone are told: as what a clock showed there then
      * @throws SourceException if the source is not there or refuses
      */
-    SourceView open();
+    SourceView open(ZoneId zone);
+
+    /** Opens the source to look at its tables and some of their rows, moments told in UTC. */
+    default SourceView open() {
+        return open(RunContext.UTC);
+    }
 }

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.concurrent.TimeUnit;
 import org.sqlite.SQLiteConfig;
@@ -39,7 +40,7 @@ public final class SqliteSource implements Source {
     }
 
     @Override
-    public SourceView open() {
+    public SourceView open(ZoneId zone) {
         requireDatabase();
         try {
             SQLiteConfig config = new SQLiteConfig();

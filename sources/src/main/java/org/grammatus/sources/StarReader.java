@@ -8,6 +8,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Star;
 
 /** Reads datasets as stars: each table once, from whatever source it stands in. */
@@ -42,7 +43,7 @@ public final class StarReader implements DatasetReader {
 
     @Override
     public Star read(Reading reading, ReadProgress progress) {
-        try (OpenSources open = new OpenSources(sources)) {
+        try (OpenSources open = new OpenSources(sources, reading.zone().orElse(RunContext.UTC))) {
             return new StarReading(reading, open, limits, progress).read();
         }
     }
@@ -53,7 +54,7 @@ public final class StarReader implements DatasetReader {
 
     @Override
     public long estimatedBytes(Reading reading) {
-        try (OpenSources open = new OpenSources(sources)) {
+        try (OpenSources open = new OpenSources(sources, reading.zone().orElse(RunContext.UTC))) {
             return new StarReading(reading, open, limits, ReadProgress.SILENT).estimatedBytes();
         }
     }
@@ -67,14 +68,14 @@ public final class StarReader implements DatasetReader {
 
     @Override
     public Map<String, String> missing(DatasetModel dataset) {
-        try (OpenSources open = new OpenSources(sources)) {
+        try (OpenSources open = new OpenSources(sources, RunContext.UTC)) {
             return new MissingFields(dataset, open).find();
         }
     }
 
     @Override
     public Optional<SourceFigure> figure(FigureQuestion question) {
-        try (OpenSources open = new OpenSources(sources)) {
+        try (OpenSources open = new OpenSources(sources, RunContext.UTC)) {
             OpenSources.Open source =
                     open.source(question.dataset().table(DatasetModel.GRAIN).source());
             return source.view()

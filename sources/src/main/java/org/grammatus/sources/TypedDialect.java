@@ -1,5 +1,9 @@
 package org.grammatus.sources;
 
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
@@ -11,6 +15,26 @@ import org.grammatus.core.value.Type;
 
 /** What databases have in common whose columns hold values of one type each, and which know the functions of the SQL standard. */
 abstract class TypedDialect implements Dialect {
+
+    private final ZoneId zone;
+
+    /** @param zone in which moments with a zone are told */
+    TypedDialect(ZoneId zone) {
+        this.zone = zone;
+    }
+
+    /** A moment with a zone as what a clock showed then in the zone of this reading. */
+    Object local(ResultSet row, int column) throws SQLException {
+        OffsetDateTime moment = row.getObject(column, OffsetDateTime.class);
+        if (moment == null) {
+            return null;
+        }
+        // Moments without end have no place on a clock; their local time tells them from others all the same.
+        boolean endless = moment.equals(OffsetDateTime.MAX) || moment.equals(OffsetDateTime.MIN);
+        return endless
+                ? moment.toLocalDateTime()
+                : moment.atZoneSameInstant(zone).toLocalDateTime();
+    }
 
     /** The type in which whole numbers are counted. */
     abstract String wholeNumbers();

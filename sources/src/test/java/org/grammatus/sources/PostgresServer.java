@@ -9,7 +9,6 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.time.ZoneId;
 import java.util.List;
 
 /** A real PostgreSQL for tests, with a user who may only read, and a log of every statement that reached it. */
@@ -76,10 +75,7 @@ public final class PostgresServer implements AutoCloseable {
 
     public PostgresSource source(String user, String password, String database, ReadLimits limits) {
         return new PostgresSource(
-                new PostgresSource.Address("Hive records", "localhost", port(), database, user),
-                password,
-                limits,
-                ZoneId.of("Europe/Berlin"));
+                new PostgresSource.Address("Hive records", "localhost", port(), database, user), password, limits);
     }
 
     /** Every statement that the reader sent since the server started. */

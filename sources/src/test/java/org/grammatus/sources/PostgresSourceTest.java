@@ -14,6 +14,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.TimeZone;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
@@ -82,7 +83,8 @@ class PostgresSourceTest {
     }
 
     private static Star read(Source source) {
-        return StarReader.over(source).read(Reading.all(dataset("", "yard", "")), ReadProgress.SILENT);
+        return StarReader.over(source)
+                .read(Reading.all(dataset("", "yard", "")).in(ZoneId.of("Europe/Berlin")), ReadProgress.SILENT);
     }
 
     private static Scalar value(Star star, String field, int row) {
@@ -102,6 +104,24 @@ class PostgresSourceTest {
         assertThat(value(star, "name", 0)).isEqualTo(new Scalar.Text("Fern's \"Hollow\"; DROP TABLE yard"));
         for (String field : List.of("weight", "rough", "day", "at", "clock", "ripe", "name")) {
             assertThat(value(star, field, 2)).as(field).isInstanceOf(Scalar.Null.class);
+        }
+    }
+
+    @Test
+    void theZoneIsTheReadingsWhateverTheMachineThinks() {
+        TimeZone usual = TimeZone.getDefault();
+        try {
+            for (String machine : List.of("Pacific/Auckland", "America/New_York")) {
+                TimeZone.setDefault(TimeZone.getTimeZone(machine));
+                Star star = StarReader.over(server.source())
+                        .read(Reading.all(dataset("", "yard", "")).in(ZoneId.of("Asia/Tokyo")), ReadProgress.SILENT);
+                assertThat(value(star, "at", 0)).isEqualTo(new Scalar.Timestamp(LocalDateTime.of(2026, 3, 29, 9, 30)));
+                assertThat(value(star, "clock", 0))
+                        .isEqualTo(new Scalar.Timestamp(LocalDateTime.of(2026, 3, 29, 2, 30)));
+                assertThat(value(star, "day", 1)).isEqualTo(new Scalar.Date(LocalDate.of(1, 1, 1)));
+            }
+        } finally {
+            TimeZone.setDefault(usual);
         }
     }
 
@@ -209,10 +229,7 @@ class PostgresSourceTest {
                         .open())
                 .hasMessageContaining("has no database \"nowhere\"");
         PostgresSource off = new PostgresSource(
-                new PostgresSource.Address("Off", "localhost", 1, "postgres", "anyone"),
-                "secret",
-                ReadLimits.DEFAULT,
-                ZoneId.of("UTC"));
+                new PostgresSource.Address("Off", "localhost", 1, "postgres", "anyone"), "secret", ReadLimits.DEFAULT);
         assertThatThrownBy(off::open)
                 .hasMessageStartingWith("Off: there is no answer from localhost:1 (nothing takes connections there)")
                 .hasMessageContaining("check host and port");
@@ -259,8 +276,7 @@ class PostgresSourceTest {
             PostgresSource source = new PostgresSource(
                     new PostgresSource.Address("Silent", "localhost", silent.getLocalPort(), "d", "u"),
                     "p",
-                    new ReadLimits(100, Duration.ofSeconds(1), Duration.ofSeconds(1)),
-                    ZoneId.of("UTC"));
+                    new ReadLimits(100, Duration.ofSeconds(1), Duration.ofSeconds(1)));
             assertThatThrownBy(source::open)
                     .isInstanceOf(SourceException.class)
                     .hasMessageStartingWith("Silent: there is no answer from localhost");

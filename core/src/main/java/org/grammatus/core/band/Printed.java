@@ -22,6 +22,11 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.LeftOut;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
+import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
 
 /** The texts of a report's bands: labels, figures, totals in words. Not thread-safe. */
@@ -37,6 +42,9 @@ public final class Printed {
     private final List<ValueFormat> totalFormats = new ArrayList<>();
     private final List<Optional<ValueFormat>> labelFormats = new ArrayList<>();
     private final Column[] rowValues;
+    /** By column, what tells its values apart. */
+    private final Column[] rowKeys;
+
     private final Map<Plan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
     private final List<Map<Report.Place, List<Optional<Integer>>>> totalsAt;
@@ -59,6 +67,7 @@ public final class Printed {
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
         this.rowValues = new Column[plan.columns().size()];
+        this.rowKeys = new Column[plan.columns().size()];
         for (Plan.Column column : plan.columns()) {
             columnFormats.add(new ValueFormat(
                     column.value().type(),
@@ -90,7 +99,8 @@ public final class Printed {
             return Words.others(counts.format(grouped.others().get(node)));
         }
         if (labels.isNull(within)) {
-            return Words.NONE;
+            Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), within);
+            return key instanceof Scalar.Null ? Words.NONE : ScalarText.write(key);
         }
         Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
         if (coarsening.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
@@ -206,7 +216,7 @@ public final class Printed {
     private boolean isKeyOf(int depth, int column) {
         Plan.Level level = plan.levels().get(depth - 1);
         Typed value = plan.columns().get(column).value();
-        return value.equals(level.key()) || value.equals(level.label().orElse(level.key()));
+        return value.equals(level.key()) || level.isCalledBy(value);
     }
 
     /** A column's cell in a printed row; blank where a coarser measure has been printed above. */
@@ -217,6 +227,18 @@ public final class Printed {
         int home = plan.columns().get(column).home();
         int[] path = grouped.star().path(DatasetModel.GRAIN, home);
         return columnFormats.get(column).format(rowValues(column), path[row]);
+    }
+
+    /** Whether two rows have the same value in a column: the same key, whatever it is called, or both none. */
+    public boolean isSame(int column, int row, int other) {
+        Plan.Column shown = plan.columns().get(column);
+        if (rowKeys[column] == null) {
+            rowKeys[column] = shown.value() instanceof Typed.Called called
+                    ? Evaluator.evaluate(called.key(), grouped.star().at(shown.home()), new Faults())
+                    : rowValues(column);
+        }
+        int[] path = grouped.star().path(DatasetModel.GRAIN, shown.home());
+        return Scalars.at(rowKeys[column], path[row]).equals(Scalars.at(rowKeys[column], path[other]));
     }
 
     /** The column's values by row of its home table. */

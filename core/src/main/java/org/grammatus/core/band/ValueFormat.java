@@ -56,7 +56,7 @@ public final class ValueFormat {
         }
         return switch (type.kind()) {
             case TEXT -> ((Column.Texts) column).text(row);
-            case INTEGER, DECIMAL -> numbers.format(new BigDecimal(column.wide(row), type.scale() + leftOut));
+            case INTEGER, DECIMAL -> NumberText.of(new BigDecimal(column.wide(row), type.scale() + leftOut), numbers);
             case DATE -> dates.format(new Date(longAt(column, row) * MILLIS_OF_DAY));
             case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
             case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";

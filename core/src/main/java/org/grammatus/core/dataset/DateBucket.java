@@ -36,6 +36,11 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) implements Coar
         };
     }
 
+    /** The bucket of whole calendar years. */
+    public DateBucket ofYears() {
+        return new DateBucket(Bucket.YEAR, calendar);
+    }
+
     @Override
     public Type type() {
         return isCyclic() ? Type.INTEGER : Type.DATE;

@@ -30,7 +30,11 @@ public final class Lookups {
     /** What a value is called where it is a key; none where it stands for itself. */
     public Optional<Typed> nameOf(Typed value) {
         return value instanceof Typed.Field field
-                ? dataset.field(field.id()).definition().lookup().flatMap(name -> names.field(name, true))
+                ? dataset.field(field.id())
+                        .definition()
+                        .lookup()
+                        .flatMap(name -> names.field(name, true))
+                        .map(name -> Typed.Called.of(field, name))
                 : Optional.empty();
     }
 

@@ -83,6 +83,7 @@ public record Renaming(String from, String to) {
                 report.description(),
                 report.dataset(),
                 report.locale(),
+                report.zone(),
                 report.prompts().stream().map(this::prompt).toList(),
                 report.filters().stream().map(this::filter).toList(),
                 report.blocks().stream().map(this::block).toList(),

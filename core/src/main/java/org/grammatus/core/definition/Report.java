@@ -11,6 +11,7 @@ import java.util.Optional;
  * kept through edits; parts refer to each other by id, never by position.
  *
  * @param locale BCP 47 language tag, which decides the order of texts and the look of figures and dates
+ * @param zone IANA time zone in which moments with a zone are read and which decides the business date; the installation's unless given
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({
@@ -21,6 +22,7 @@ import java.util.Optional;
     "description",
     "dataset",
     "locale",
+    "zone",
     "prompts",
     "filters",
     "blocks",
@@ -34,6 +36,7 @@ public record Report(
         Optional<String> description,
         String dataset,
         String locale,
+        Optional<String> zone,
         List<Prompt> prompts,
         List<Filter> filters,
         List<Block> blocks,
@@ -45,19 +48,30 @@ public record Report(
     /** The same report under another title and description. */
     public Report called(String otherTitle, Optional<String> otherDescription) {
         return new Report(
-                format, version, id, otherTitle, otherDescription, dataset, locale, prompts, filters, blocks, page);
+                format,
+                version,
+                id,
+                otherTitle,
+                otherDescription,
+                dataset,
+                locale,
+                zone,
+                prompts,
+                filters,
+                blocks,
+                page);
     }
 
     /** The same report under another id. */
     public Report withId(String otherId) {
         return new Report(
-                format, version, otherId, title, description, dataset, locale, prompts, filters, blocks, page);
+                format, version, otherId, title, description, dataset, locale, zone, prompts, filters, blocks, page);
     }
 
     /** The same report with nothing required yet: as long as nobody has been asked, no answer is missing. */
     public Report asking() {
         List<Prompt> open = prompts.stream().map(Prompt::optional).toList();
-        return new Report(format, version, id, title, description, dataset, locale, open, filters, blocks, page);
+        return new Report(format, version, id, title, description, dataset, locale, zone, open, filters, blocks, page);
     }
 
     /**

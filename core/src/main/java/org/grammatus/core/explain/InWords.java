@@ -30,6 +30,7 @@ public final class InWords {
             case Typed.Constant c -> constant(c.value());
             case Typed.Field f -> dataset.field(f.id()).definition().label();
             case Typed.Named n -> dataset.named(n.id()).label();
+            case Typed.Called c -> of(c.name());
             case Typed.Negate n -> "−" + nested(n.operand());
             case Typed.Arithmetic a ->
                 nested(a.left()) + " "
@@ -143,6 +144,7 @@ public final class InWords {
             case Typed.Constant c -> of(c);
             case Typed.Field f -> of(f);
             case Typed.Named n -> of(n);
+            case Typed.Called c -> of(c);
             case Typed.Aggregate a -> of(a);
             default -> "(" + of(e) + ")";
         };

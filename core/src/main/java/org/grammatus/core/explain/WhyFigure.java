@@ -5,6 +5,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.dataset.DatasetModel;
@@ -186,6 +187,6 @@ public record WhyFigure(
         percent.setMaximumFractionDigits(1);
         percent.setRoundingMode(Decimals.ROUNDING.ordinal());
         String of = parent == GroupTree.ROOT ? "the whole report" : printed.label(parent);
-        return Optional.of(percent.format(ratio) + " of " + of + " (" + printed.total(total, parent) + ")");
+        return Optional.of(NumberText.of(ratio, percent) + " of " + of + " (" + printed.total(total, parent) + ")");
     }
 }

@@ -19,6 +19,18 @@ public enum Comparator {
         return symbol;
     }
 
+    /** The comparison that holds where this one does not, and is as unknown as this one beside NULL. */
+    Comparator negated() {
+        return switch (this) {
+            case EQUAL -> NOT_EQUAL;
+            case NOT_EQUAL -> EQUAL;
+            case LESS -> GREATER_OR_EQUAL;
+            case LESS_OR_EQUAL -> GREATER;
+            case GREATER -> LESS_OR_EQUAL;
+            case GREATER_OR_EQUAL -> LESS;
+        };
+    }
+
     /** Whether the comparison holds for a left side that stands so to the right: below, level (0) or above. */
     public boolean holds(int order) {
         return switch (this) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.grammatus.core.value.Scalar;
 
 /** The names an expression may use where it stands. */
@@ -41,6 +42,11 @@ public interface Names {
     Optional<Scalar> prompt(String name);
 
     Collection<String> promptNames();
+
+    /** The names after a colon that have no answer. */
+    default Set<String> unanswered() {
+        return Set.of();
+    }
 
     /** What CURRENT_DATE stands for. */
     LocalDate currentDate();

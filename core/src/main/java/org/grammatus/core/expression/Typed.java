@@ -17,6 +17,7 @@ public sealed interface Typed {
             case Constant c -> List.of();
             case Field f -> List.of();
             case Named n -> List.of(n.value());
+            case Called c -> List.of(c.name(), c.key());
             case Negate n -> List.of(n.operand());
             case Arithmetic a -> List.of(a.left(), a.right());
             case AddDays d -> List.of(d.value());
@@ -62,6 +63,19 @@ public sealed interface Typed {
         @Override
         public Type type() {
             return value.type();
+        }
+    }
+
+    /** What a key is called: by its name, a text, or by itself where its name is missing. */
+    record Called(Typed key, Typed name) implements Typed {
+        @Override
+        public Type type() {
+            return Type.TEXT;
+        }
+
+        /** Called by its name, if that is a text; else the name as it is. */
+        public static Typed of(Typed key, Typed name) {
+            return name.type().equals(Type.TEXT) ? new Called(key, name) : name;
         }
     }
 

@@ -55,6 +55,22 @@ public final class Typing {
         return typing.condition(expression);
     }
 
+    /**
+     * Types a condition that restricts what is kept: where prompts have no answer, what is left of it.
+     *
+     * @return nothing when it restricts nothing
+     * @throws ProblemException with the position of the first fault, in whichever part, whatever was answered
+     */
+    public static Optional<Typed> restriction(Expression condition, Names names, Place place) {
+        return new Typing(names, place).restriction(condition);
+    }
+
+    private Optional<Typed> restriction(Expression condition) {
+        Typed whole = condition(condition);
+        Optional<Expression> left = Unanswered.removed(condition, names.unanswered());
+        return left.map(some -> some == condition ? whole : condition(some));
+    }
+
     /** Whether an expression contains an aggregate or a measure, and so must stand in a scope. */
     public static boolean aggregates(Expression e, Names names) {
         return switch (e) {
@@ -129,15 +145,6 @@ public final class Typing {
 
     /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
     private Typed.Steps steps(Expression.Over o, Expression.Name stepped) {
-        boolean adds = switch (o.aggregate().function()) {
-            case COUNT, SUM, MIN, MAX -> !o.aggregate().distinct();
-            case AVG, MEDIAN, FIRST, LAST -> false;
-        };
-        if (!adds) {
-            throw fault(
-                    o.aggregate().position(),
-                    "ORDER BY takes an aggregate step by step, which COUNT, SUM, MIN and MAX without DISTINCT can be");
-        }
         List<Names.Level> levels = names.levels();
         List<Names.Level> allowed = new ArrayList<>();
         if (place == Place.CELL) {
@@ -372,7 +379,7 @@ public final class Typing {
                     yield input;
                 }
             };
-            Optional<Typed> filter = a.filter().map(this::condition);
+            Optional<Typed> filter = a.filter().flatMap(this::restriction);
             return new Typed.Aggregate(a.function(), a.distinct(), argument, filter, type);
         } finally {
             place = Place.SCOPE;

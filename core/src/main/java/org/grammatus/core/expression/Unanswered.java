@@ -4,8 +4,10 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * No answer restricts nothing: takes out of a filter's condition what reads a prompt without an answer. A comparison, an
- * {@code IN} or one side of a {@code BETWEEN} goes; an AND, OR or NOT left empty goes too; {@code :p IS NULL} stays.
+ * No answer restricts nothing: what is left of a condition that restricts, where some prompts have no answer. NOT is moved inwards
+ * first; each single condition that reads such a prompt is then TRUE, negated or not. So an AND keeps its other parts, and an OR
+ * with such a part restricts nothing. {@code BETWEEN} is one condition, of which an open side is unbounded. {@code :p IS NULL} and
+ * {@code COALESCE(:p, …)} read the answer as NULL, on purpose, and stay; an aggregate's {@code FILTER} is a condition of its own.
  */
 public final class Unanswered {
 
@@ -16,63 +18,70 @@ public final class Unanswered {
     }
 
     /**
-     * What is left of a condition.
+     * What is left of a condition; one that reads no such prompt is left as it is.
      *
      * @param prompts names of the prompts without an answer
-     * @return nothing when no part of the condition applies
+     * @return nothing when the condition is TRUE whatever the row
      */
     public static Optional<Expression> removed(Expression condition, Set<String> prompts) {
-        return prompts.isEmpty() ? Optional.of(condition) : new Unanswered(prompts).keep(condition);
+        Unanswered unanswered = new Unanswered(prompts);
+        return unanswered.reads(condition) ? unanswered.left(condition, false) : Optional.of(condition);
     }
 
-    private Optional<Expression> keep(Expression e) {
+    /** What is left of a condition or of its negation; nothing where that is TRUE. */
+    private Optional<Expression> left(Expression e, boolean negated) {
         return switch (e) {
-            case Expression.Logic l -> {
-                Optional<Expression> left = keep(l.left());
-                Optional<Expression> right = keep(l.right());
-                yield left.isEmpty()
-                        ? right
-                        : right.isEmpty()
-                                ? left
-                                : Optional.of(
-                                        new Expression.Logic(l.connective(), left.get(), right.get(), l.position()));
-            }
-            case Expression.Not n -> keep(n.operand()).map(operand -> new Expression.Not(operand, n.position()));
-            case Expression.Compare c -> unless(reads(c.left()) || reads(c.right()), c);
-            case Expression.Between b -> between(b);
-            case Expression.In in ->
-                unless(reads(in.value()) || in.list().stream().anyMatch(this::reads), in);
-            case Expression.Like l -> unless(reads(l.value()) || reads(l.pattern()), l);
-            case Expression.Prompt p -> unless(reads(p), p);
-            default -> Optional.of(e);
+            case Expression.Not n -> left(n.operand(), !negated);
+            case Expression.Logic l -> logic(l, negated);
+            case Expression.Between b -> between(b, b.negated() != negated);
+            default -> reads(e) ? Optional.empty() : Optional.of(negated ? negated(e) : e);
         };
     }
 
-    private Optional<Expression> between(Expression.Between b) {
+    private Optional<Expression> logic(Expression.Logic l, boolean negated) {
+        Optional<Expression> left = left(l.left(), negated);
+        Optional<Expression> right = left(l.right(), negated);
+        Connective connective = negated ? l.connective().dual() : l.connective();
+        if (left.isPresent() && right.isPresent()) {
+            return Optional.of(new Expression.Logic(connective, left.get(), right.get(), l.position()));
+        }
+        return connective == Connective.OR ? Optional.empty() : left.or(() -> right);
+    }
+
+    private Optional<Expression> between(Expression.Between b, boolean negated) {
         boolean low = reads(b.low());
         boolean high = reads(b.high());
         if (reads(b.value()) || (low && high)) {
             return Optional.empty();
         }
         if (low || high) {
-            Comparator comparator = low ? Comparator.LESS_OR_EQUAL : Comparator.GREATER_OR_EQUAL;
-            Expression side = new Expression.Compare(comparator, b.value(), low ? b.high() : b.low(), b.position());
-            return Optional.of(b.negated() ? new Expression.Not(side, b.position()) : side);
+            Comparator side = low ? Comparator.LESS_OR_EQUAL : Comparator.GREATER_OR_EQUAL;
+            return Optional.of(new Expression.Compare(
+                    negated ? side.negated() : side, b.value(), low ? b.high() : b.low(), b.position()));
         }
-        return Optional.of(b);
+        return Optional.of(new Expression.Between(negated, b.value(), b.low(), b.high(), b.position()));
     }
 
-    private static Optional<Expression> unless(boolean removed, Expression e) {
-        return removed ? Optional.empty() : Optional.of(e);
+    /** The negation of a single condition, in which NOT stands nowhere it need not. */
+    private static Expression negated(Expression e) {
+        return switch (e) {
+            case Expression.Compare c ->
+                new Expression.Compare(c.operator().negated(), c.left(), c.right(), c.position());
+            case Expression.In in -> new Expression.In(!in.negated(), in.value(), in.list(), in.position());
+            case Expression.Like l ->
+                new Expression.Like(!l.negated(), l.value(), l.pattern(), l.escape(), l.position());
+            case Expression.IsNull n -> new Expression.IsNull(!n.negated(), n.value(), n.position());
+            default -> new Expression.Not(e, e.position());
+        };
     }
 
     private boolean reads(Expression e) {
         return switch (e) {
             case Expression.Prompt p -> prompts.contains(p.name());
-            // COALESCE reads an unanswered prompt as NULL, on purpose.
             case Expression.Coalesce c -> false;
-            // A test for NULL is how a condition asks whether there is an answer.
-            case Expression.IsNull n -> false;
+            case Expression.IsNull n -> !(n.value() instanceof Expression.Prompt) && reads(n.value());
+            case Expression.Over o -> reads(o.aggregate());
+            case Expression.Aggregate a -> a.argument().map(this::reads).orElse(false);
             default -> e.operands().stream().anyMatch(this::reads);
         };
     }

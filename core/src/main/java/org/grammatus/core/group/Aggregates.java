@@ -94,14 +94,46 @@ final class Aggregates implements Frame {
     /** Each node takes its ancestor's value; one above the level has none. */
     @Override
     public Column over(Typed.Over over) {
-        int[] parents = nodes.parents();
-        int first = nodes.first(over.depth());
-        int below = nodes.first(over.depth() + 1);
-        int[] ancestors = new int[size()];
-        for (int node = 0; node < ancestors.length; node++) {
-            ancestors[node] = node < first ? -1 : node < below ? node : ancestors[parents[node]];
+        return Gathering.orNull(aggregate(over.aggregate()), nodes.ancestors(over.depth()));
+    }
+
+    /** What an aggregate comes to step by step, over the rows of all steps so far in the scope of each. */
+    Column running(Typed.Aggregate aggregate, PrintedSteps steps) {
+        boolean end = isEnd(aggregate);
+        Column argument = argument(aggregate);
+        int home = end ? DatasetModel.GRAIN : new Homes(dataset).orGrain(aggregate);
+        int[] codes = aggregate.distinct() ? KeyCodes.of(argument).codes() : null;
+        Taken taken = taken(aggregate);
+        int known = dataset.finest(steps.table(), home);
+        int meeting = taken == null ? known : dataset.finest(known, taken.table);
+        int[] rows = through(nodes.used(meeting), meeting, taken);
+        int[] stepOf = steps.of(meeting, rows);
+        int[] homePath = star.path(meeting, home);
+        RunningAggregate running = new RunningAggregate(steps.scopes());
+        for (int i = 0; i < rows.length; i++) {
+            int row = homePath[rows[i]];
+            if (stepOf[i] >= 0 && !star.isMissing(home, row)) {
+                running.take(stepOf[i], row, codes == null ? row : codes[row]);
+            }
         }
-        return Gathering.orNull(aggregate(over.aggregate()), ancestors);
+        return aggregate.function() == AggregateFunction.MEDIAN
+                ? running.medians(argument, aggregate.type())
+                : running.of(
+                        end
+                                ? ends(aggregate, steps.scopes().length)
+                                : accumulator(aggregate, argument, steps.scopes().length));
+    }
+
+    private static boolean isEnd(Typed.Aggregate aggregate) {
+        return aggregate.function() == AggregateFunction.FIRST || aggregate.function() == AggregateFunction.LAST;
+    }
+
+    /** The argument's values by row of its home; null where whole rows are counted. */
+    private Column argument(Typed.Aggregate aggregate) {
+        return aggregate
+                .argument()
+                .map(e -> Evaluator.evaluate(e, star.at(new Homes(dataset).orGrain(e)), faults))
+                .orElse(null);
     }
 
     /** How many rows of a table each node has: rows with at least one selected row, the missing row apart. */
@@ -113,11 +145,7 @@ final class Aggregates implements Frame {
 
     private Column plain(Typed.Aggregate aggregate) {
         int home = new Homes(dataset).orGrain(aggregate);
-        Column argument = aggregate
-                .argument()
-                .map(e -> Evaluator.evaluate(e, star.at(home), faults))
-                .orElse(null);
-        Accumulator accumulator = accumulator(aggregate, argument);
+        Accumulator accumulator = accumulator(aggregate, argument(aggregate), size());
         Taken taken = taken(aggregate);
         if (taken == null || dataset.reaches(home, taken.table)) {
             fill(accumulator, home, taken);
@@ -130,23 +158,25 @@ final class Aggregates implements Frame {
         return accumulator.finish();
     }
 
-    /** Which row comes first is known at the grain alone, whatever table its value is of. */
     private Column end(Typed.Aggregate aggregate) {
-        int home = new Homes(dataset).orGrain(aggregate.argument().orElseThrow());
-        Column argument = Evaluator.evaluate(aggregate.argument().orElseThrow(), star.at(home), faults);
+        Accumulator accumulator = ends(aggregate, size());
+        fill(accumulator, DatasetModel.GRAIN, taken(aggregate));
+        return accumulator.finish();
+    }
+
+    /** Which row comes first is known at the grain alone, whatever table its value is of. */
+    private Accumulator ends(Typed.Aggregate aggregate, int nodes) {
         int[] ranks = new int[star.rowCount()];
         int[] ordered = orderedRows.get();
         for (int i = 0; i < ordered.length; i++) {
             ranks[ordered[i]] = i;
         }
-        Accumulator accumulator = new EndAccumulator(
-                argument,
-                star.path(DatasetModel.GRAIN, home),
+        return new EndAccumulator(
+                argument(aggregate),
+                star.path(DatasetModel.GRAIN, new Homes(dataset).orGrain(aggregate)),
                 ranks,
                 aggregate.function() == AggregateFunction.FIRST,
-                size());
-        fill(accumulator, DatasetModel.GRAIN, taken(aggregate));
-        return accumulator.finish();
+                nodes);
     }
 
     /**
@@ -177,13 +207,13 @@ final class Aggregates implements Frame {
         return Arrays.stream(rows).filter(row -> taken.truth[path[row]] == 1).toArray();
     }
 
-    private Accumulator accumulator(Typed.Aggregate aggregate, Column argument) {
+    private Accumulator accumulator(Typed.Aggregate aggregate, Column argument, int nodes) {
         return switch (aggregate.function()) {
-            case COUNT -> new CountAccumulator(argument, size());
-            case SUM -> new SumAccumulator(argument, size(), faults);
-            case AVG -> new AverageAccumulator(argument, aggregate.type(), size(), faults);
-            case MIN, MAX -> new ExtremeAccumulator(aggregate.function(), argument, size());
-            case MEDIAN -> new MedianAccumulator(argument, aggregate.type(), size());
+            case COUNT -> new CountAccumulator(argument, nodes);
+            case SUM -> new SumAccumulator(argument, nodes, faults);
+            case AVG -> new AverageAccumulator(argument, aggregate.type(), nodes, faults);
+            case MIN, MAX -> new ExtremeAccumulator(aggregate.function(), argument, nodes);
+            case MEDIAN -> new MedianAccumulator(argument, aggregate.type(), nodes);
             case FIRST, LAST -> throw new IllegalStateException("Taken at the grain");
         };
     }
@@ -204,8 +234,8 @@ final class Aggregates implements Frame {
     /** Each level takes each distinct pair of node and value once. */
     private Column distinct(Typed.Aggregate aggregate) {
         int home = new Homes(dataset).orGrain(aggregate);
-        Column argument = Evaluator.evaluate(aggregate.argument().orElseThrow(), star.at(home), faults);
-        Accumulator accumulator = accumulator(aggregate, argument);
+        Column argument = argument(aggregate);
+        Accumulator accumulator = accumulator(aggregate, argument, size());
         int[] codes = KeyCodes.of(argument).codes();
         Taken taken = taken(aggregate);
         for (int depth = 0; depth < nodes.depths(); depth++) {

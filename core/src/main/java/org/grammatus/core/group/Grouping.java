@@ -73,13 +73,16 @@ public final class Grouping {
         GroupTree tree = new GroupTree(nodes, ordered);
         Map<Integer, Integer> others = Others.of(nodes, selection);
         InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), others::containsKey);
-        TotalFigures totalFigures = new TotalFigures(figures, selection, printed);
+        Stepping stepping = new Stepping(figures, tree, others::containsKey);
+        TotalFigures totalFigures = new TotalFigures(figures, selection, printed, stepping);
         List<Column> totals = new ArrayList<>();
         for (Plan.Total total : plan.totals()) {
             Faults own = new Faults();
             totals.add(totalFigures.of(total, own));
             notices.addAll(inWords(
                     total.pointer(), own, "total \"" + total.definition().id() + "\""));
+            RoundedLines.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
+            Overlap.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
         }
         notices.addAll(inWords("", faults, "a value of a row"));
         List<long[]> counts =
@@ -88,9 +91,9 @@ public final class Grouping {
         Arrays.setAll(firstOfDepth, nodes::first);
         int[] rowStart = new int[tree.nodeCount() + 1];
         int[] rows = plan.printsRows() ? rowsInOrder(tree, rowStart) : new int[0];
-        PrintedRows printedRows = new PrintedRows(figures, tree, rows, rowStart, faults);
+        PrintedRows printedRows = new PrintedRows(figures, tree, rows, rowStart);
         Behind behind = new Behind(figures, printedRows);
-        PrintedGroups groups = new PrintedGroups(figures.aggregates(), printed, faults);
+        PrintedGroups groups = new PrintedGroups(figures.aggregates(), stepping, faults);
         return new Grouped(
                 plan,
                 star,
@@ -331,7 +334,7 @@ public final class Grouping {
                     cells.add(nodes.keys(depth));
                     continue;
                 }
-                if (level.label().equals(Optional.of(column.value()))) {
+                if (level.isCalledBy(column.value())) {
                     cells.add(labels.orElseThrow());
                     continue;
                 }

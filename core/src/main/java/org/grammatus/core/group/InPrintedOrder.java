@@ -4,14 +4,13 @@ import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.function.IntPredicate;
 import org.grammatus.core.expression.ArithmeticOperator;
-import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.value.Type;
 
-/** What is made of a figure once groups stand in order: shares, running totals, ranks and changes, by node. */
+/** What is made of a figure once groups stand in order: shares, sums of what is printed, ranks and changes, by node. */
 final class InPrintedOrder {
 
     private static final int NONE = -1;
@@ -85,30 +84,7 @@ final class InPrintedOrder {
         return Gathering.orNull(values, before);
     }
 
-    /**
-     * An aggregate step by step: at each group of a depth what the groups up to it come to, inside the group around.
-     *
-     * @param values of the aggregate by node
-     */
-    Column stepping(Column values, Typed.Over over, Faults faults) {
-        BigInteger[] stepped = new BigInteger[nodeCount];
-        BigInteger[] sofar = new BigInteger[nodeCount];
-        int depth = over.steps().orElseThrow().depth();
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            int node = tree.nodeAt(place);
-            if (tree.depthOf(node) == depth) {
-                int scope = tree.ancestor(node, over.depth());
-                sofar[scope] = Steps.next(
-                        sofar[scope],
-                        values.isNull(node) ? null : values.wide(node),
-                        over.aggregate().function());
-                stepped[node] = Steps.within(sofar[scope], node, faults);
-            }
-        }
-        return Arithmetic.narrow(stepped, values.type());
-    }
-
-    /** Sums up to and with each group, in printed order: of its siblings, or of all groups of its depth. */
+    /** Sums of what is printed up to and with each group: of its siblings, or of all groups of its depth. */
     private Column running(Column values, boolean inParent, Faults faults) {
         BigInteger[] running = new BigInteger[nodeCount];
         BigInteger[] sums = new BigInteger[inParent ? nodeCount : tree.depths()];
@@ -122,7 +98,7 @@ final class InPrintedOrder {
             if (!values.isNull(node)) {
                 sums[scope] = sums[scope] == null ? values.wide(node) : sums[scope].add(values.wide(node));
             }
-            running[node] = Steps.within(sums[scope], node, faults);
+            running[node] = faults.within(sums[scope], node);
         }
         return Arithmetic.narrow(running, values.type());
     }

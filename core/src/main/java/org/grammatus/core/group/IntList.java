@@ -15,6 +15,14 @@ final class IntList {
         numbers[size++] = number;
     }
 
+    int get(int place) {
+        return numbers[place];
+    }
+
+    void set(int place, int number) {
+        numbers[place] = number;
+    }
+
     int size() {
         return size;
     }

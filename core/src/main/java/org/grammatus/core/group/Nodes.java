@@ -9,7 +9,6 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -230,6 +229,8 @@ final class Nodes {
 
     /** Adds to each group above the keys that it has no rows of. */
     private void fillIn(int depth, Column wanted) {
+        Plan.Level level = plan.levels().get(depth - 1);
+        Optional<SharedDays> days = SharedDays.at(depth, plan, star, used(level.home()));
         JointCodes codes = JointCodes.of(keys[depth], wanted);
         PairTable known = new PairTable(withRows[depth]);
         for (int node = 0; node < withRows[depth]; node++) {
@@ -246,8 +247,10 @@ final class Nodes {
                 continue;
             }
             for (int i = 0; i < wanted.size(); i++) {
+                boolean inside =
+                        days.isEmpty() || isInside(days.get(), depth, above, ((Column.Longs) wanted).values()[i]);
                 if (known.add(PairTable.pair(parentNode, codes.right()[i]))
-                        && isInside(depth, above, wanted, i)
+                        && inside
                         && !isAbsent(depth, above, wanted, i)) {
                     addedTo.add(parentNode);
                     added.add(i);
@@ -260,25 +263,22 @@ final class Nodes {
         System.arraycopy(addedTo.toArray(), 0, parents[depth], withRows[depth], added.size());
     }
 
-    /** A span of time has its place only in the spans around it. */
-    private boolean isInside(int depth, int above, Column wanted, int i) {
-        Plan.Level level = plan.levels().get(depth - 1);
-        if (!(level.coarsening().orElse(null) instanceof DateBucket bucket) || bucket.isCyclic()) {
-            return true;
-        }
+    /** A span of time or a place of a cycle stands only in those around it with which it shares a day. */
+    private boolean isInside(SharedDays days, int depth, int above, long key) {
+        Long[] around = new Long[days.depths().size()];
+        around[around.length - 1] = key;
         int within = above;
-        for (int around = depth - 1; around > 0; around--) {
-            Plan.Level outer = plan.levels().get(around - 1);
-            if (outer.key().equals(level.key())
-                    && outer.coarsening().orElse(null) instanceof DateBucket span
-                    && (keys[around].isNull(within)
-                            || ((Column.Longs) keys[around]).values()[within]
-                                    != span.key(((Column.Longs) wanted).values()[i]))) {
-                return false;
+        int next = around.length - 2;
+        for (int outer = depth - 1; outer > 0; outer--) {
+            if (next >= 0 && days.depths().get(next) == outer) {
+                if (keys[outer].isNull(within)) {
+                    return false;
+                }
+                around[next--] = ((Column.Longs) keys[outer]).values()[within];
             }
-            within = parents[around][within] - firstOfDepth[around - 1];
+            within = parents[outer][within] - firstOfDepth[outer - 1];
         }
-        return true;
+        return days.share(List.of(around));
     }
 
     private boolean isAbsent(int depth, int above, Column wanted, int i) {
@@ -386,6 +386,16 @@ final class Nodes {
     /** By node; -1 for the report. */
     int[] parents() {
         return parent;
+    }
+
+    /** By node, the one at a depth that it is or lies in; -1 for what is above. */
+    int[] ancestors(int depth) {
+        int[] ancestors = new int[nodeCount()];
+        for (int node = 0; node < ancestors.length; node++) {
+            ancestors[node] =
+                    node < firstOfDepth[depth] ? -1 : node < firstOfDepth[depth + 1] ? node : ancestors[parent[node]];
+        }
+        return ancestors;
     }
 
     int tableOf(int depth) {

@@ -2,10 +2,13 @@ package org.grammatus.core.group;
 
 import java.util.BitSet;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
+import org.grammatus.core.table.Frame;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.ShiftedStar;
@@ -19,11 +22,13 @@ import org.grammatus.core.value.Kind;
  */
 final class OtherTime {
 
+    private final Figures ours;
     private final Figures theirs;
     /** By node of the report: its namesake, or -1. */
     private final int[] namesake;
 
-    private OtherTime(Figures theirs, int[] namesake) {
+    private OtherTime(Figures ours, Figures theirs, int[] namesake) {
+        this.ours = ours;
         this.theirs = theirs;
         this.namesake = namesake;
     }
@@ -35,7 +40,7 @@ final class OtherTime {
         KeptRows until = shift.until().isPresent() ? until(kept, star, shift) : kept;
         Nodes all = Nodes.of(plan, star, until, new Faults(), () -> false);
         Nodes theirs = selection.repeated(all, star);
-        return new OtherTime(new Figures(plan, theirs, new Faults()), Namesakes.ofAll(theirs, ours.nodes()));
+        return new OtherTime(ours, new Figures(plan, theirs, new Faults()), Namesakes.ofAll(theirs, ours.nodes()));
     }
 
     /** The rows whose moved day is not after the last one that takes part. */
@@ -53,8 +58,41 @@ final class OtherTime {
         return new KeptRows(rows.stream().toArray(), kept.afterEach());
     }
 
-    /** An aggregate's figures at the other time, by node of the report. */
-    Column figures(Typed value) {
-        return Gathering.orNull(theirs.of(value), namesake);
+    /** What a total's value comes to at the other time, by node of the report; each line is rounded there as it is here. */
+    Column figures(Plan.Total total) {
+        if (RoundedLines.apply(total, theirs)) {
+            return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake);
+        }
+        return Evaluator.evaluate(total.value(), new There(), new Faults());
+    }
+
+    /** The report's groups as the other time has them: one without a namesake there has no rows. */
+    private final class There implements Frame {
+
+        @Override
+        public int size() {
+            return namesake.length;
+        }
+
+        @Override
+        public Column field(String id) {
+            throw new IllegalStateException("A group has many values of field " + id);
+        }
+
+        @Override
+        public Column aggregate(Typed.Aggregate aggregate) {
+            Column there = Gathering.orNull(theirs.aggregates().aggregate(aggregate), namesake);
+            if (there instanceof Column.Longs counts && aggregate.function() == AggregateFunction.COUNT) {
+                for (int node = 0; node < namesake.length; node++) {
+                    counts.values()[node] = namesake[node] < 0 ? 0 : counts.values()[node];
+                }
+            }
+            return there;
+        }
+
+        @Override
+        public Column over(Typed.Over over) {
+            return Gathering.orNull(aggregate(over.aggregate()), ours.nodes().ancestors(over.depth()));
+        }
     }
 }

@@ -7,7 +7,7 @@ import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Frame;
 
 /** The groups once their printed order is known: an aggregate can step over them. */
-record PrintedGroups(Aggregates aggregates, InPrintedOrder printed, Faults faults) implements Frame {
+record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults faults) implements Frame {
 
     /** An expression's values by node. */
     Column of(Typed expression) {
@@ -31,8 +31,8 @@ record PrintedGroups(Aggregates aggregates, InPrintedOrder printed, Faults fault
 
     @Override
     public Column over(Typed.Over over) {
-        return over.steps().isEmpty()
-                ? aggregates.over(over)
-                : printed.stepping(aggregates.aggregate(over.aggregate()), over, faults);
+        return over.steps()
+                .map(steps -> stepping.at(over.aggregate(), steps.depth(), over.depth(), faults))
+                .orElseGet(() -> aggregates.over(over));
     }
 }

@@ -1,17 +1,9 @@
 package org.grammatus.core.group;
 
-import java.math.BigInteger;
 import java.util.Arrays;
-import java.util.BitSet;
-import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.Frame;
 import org.grammatus.core.table.Star;
 
@@ -24,21 +16,19 @@ final class PrintedRows implements Frame {
     private final GroupTree tree;
     private final int[] rows;
     private final int[] rowStart;
-    private final Faults faults;
 
     /**
      * Rows in printed order.
      *
      * @param rowStart by place in the tree, where the group's rows start
      */
-    PrintedRows(Figures figures, GroupTree tree, int[] rows, int[] rowStart, Faults faults) {
+    PrintedRows(Figures figures, GroupTree tree, int[] rows, int[] rowStart) {
         this.figures = figures;
         this.nodes = figures.nodes();
         this.star = nodes.star();
         this.tree = tree;
         this.rows = rows;
         this.rowStart = rowStart;
-        this.faults = faults;
     }
 
     @Override
@@ -70,42 +60,32 @@ final class PrintedRows implements Frame {
 
     /** By printed row, what the rows up to it come to inside the group around; a coarser measure counts with the first of its rows. */
     private Column stepping(Typed.Over over) {
-        Typed.Aggregate aggregate = over.aggregate();
-        int home = new Homes(star.dataset()).orGrain(aggregate);
-        int[] path = star.path(DatasetModel.GRAIN, home);
-        boolean counts = aggregate.function() == AggregateFunction.COUNT;
-        Optional<Column> argument = aggregate.argument().map(e -> Evaluator.evaluate(e, star.at(home), faults));
-        Optional<Column> truth =
-                aggregate.filter().map(e -> Evaluator.evaluate(e, star.at(DatasetModel.GRAIN), faults));
-        BigInteger[] stepped = new BigInteger[size()];
-        BigInteger start = counts ? BigInteger.ZERO : null;
-        BigInteger sofar = start;
-        BitSet seen = new BitSet();
-        int scope = -1;
+        int[] stepOfRow = new int[size()];
+        Arrays.fill(stepOfRow, -1);
+        int[] scopes = new int[rows.length];
         for (int place = 0; place + 1 < rowStart.length; place++) {
-            for (int i = rowStart[place]; i < rowStart[place + 1]; i++) {
-                int around = tree.ancestor(tree.nodeAt(place), over.depth());
-                if (around != scope) {
-                    scope = around;
-                    sofar = start;
-                    seen.clear();
-                }
-                int row = rows[i];
-                boolean taken = truth.map(t -> !t.isNull(row) && ((Column.Longs) t).values()[row] == 1)
-                                .orElse(true)
-                        && !star.isMissing(home, path[row])
-                        && !seen.get(path[row]);
-                boolean blank = argument.map(a -> a.isNull(path[row])).orElse(false);
-                if (taken) {
-                    seen.set(path[row]);
-                    BigInteger value = blank
-                            ? null
-                            : counts ? BigInteger.ONE : argument.orElseThrow().wide(path[row]);
-                    sofar = Steps.next(sofar, value, aggregate.function());
-                }
-                stepped[row] = Steps.within(sofar, row, faults);
+            int scope = rowStart[place] < rowStart[place + 1] ? tree.ancestor(tree.nodeAt(place), over.depth()) : 0;
+            for (int step = rowStart[place]; step < rowStart[place + 1]; step++) {
+                stepOfRow[rows[step]] = step;
+                scopes[step] = scope;
             }
         }
-        return Arithmetic.narrow(stepped, aggregate.type());
+        Column byStep = figures.aggregates().running(over.aggregate(), new RowSteps(star, stepOfRow, scopes));
+        return Gathering.orNull(byStep, stepOfRow);
+    }
+
+    /** The printed rows one after the other. */
+    private record RowSteps(Star star, int[] stepOfRow, int[] scopes) implements PrintedSteps {
+
+        @Override
+        public int table() {
+            return DatasetModel.GRAIN;
+        }
+
+        @Override
+        public int[] of(int ofTable, int[] rows) {
+            int[] path = star.path(ofTable, DatasetModel.GRAIN);
+            return Arrays.stream(rows).map(row -> stepOfRow[path[row]]).toArray();
+        }
     }
 }

@@ -25,6 +25,34 @@ final class RoundedLines {
 
     private RoundedLines() {}
 
+    /** Whether a report rounds the lines of a total first, and the total can add up what is rounded. */
+    static boolean apply(Plan.Total total, Figures figures) {
+        return wanted(figures.plan()) && whyExact(total, figures).isEmpty();
+    }
+
+    /** Why a total is of exact figures although its report rounds each line first, in words; nothing where it rounds, or need not. */
+    static Optional<String> notice(Plan.Total total, Figures figures) {
+        boolean rounds = wanted(figures.plan())
+                && total.isAmount()
+                && !total.places().isEmpty()
+                && digits(total, figures.plan()) < total.value().type().scale()
+                && !isAverage(total.value());
+        return rounds
+                ? whyExact(total, figures)
+                        .map(why -> "total \"" + total.definition().id()
+                                + "\" is of exact figures, though each line is rounded first: " + why)
+                : Optional.empty();
+    }
+
+    private static boolean wanted(Plan plan) {
+        return plan.block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
+    }
+
+    /** Averages, extremes and counts are of exact figures everywhere, as everybody expects. */
+    private static boolean isAverage(Typed value) {
+        return value.unnamed() instanceof Typed.Aggregate a && a.function() != AggregateFunction.SUM;
+    }
+
     /**
      * A total's figures, rounded where the report asks for it.
      *
@@ -32,10 +60,10 @@ final class RoundedLines {
      */
     static Column of(Plan.Total total, Column exact, Figures figures) {
         Plan plan = figures.plan();
-        boolean wanted = plan.block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
-        if (!wanted || !(total.value().unnamed() instanceof Typed.Aggregate sum) || !adds(sum, figures)) {
+        if (!apply(total, figures)) {
             return exact;
         }
+        Typed.Aggregate sum = (Typed.Aggregate) total.value().unnamed();
         int digits = digits(total, plan);
         if (isPrintedPerRow(sum, total, plan) && digits >= 0) {
             Typed argument = sum.argument().orElseThrow();
@@ -52,13 +80,25 @@ final class RoundedLines {
                 .orElse(exact);
     }
 
-    /** Whether it is a sum that adds up from group to group. */
-    private static boolean adds(Typed.Aggregate aggregate, Figures figures) {
-        int home = new Homes(figures.plan().dataset()).orGrain(aggregate);
-        int deepest = figures.nodes().depths() - 1;
-        boolean apart = deepest == 0
-                || figures.plan().dataset().reaches(home, figures.nodes().tableOf(deepest));
-        return aggregate.function() == AggregateFunction.SUM && !aggregate.distinct() && apart;
+    /** What keeps a total from adding up rounded figures; nothing where it can. */
+    private static Optional<String> whyExact(Plan.Total total, Figures figures) {
+        if (!(total.value().unnamed() instanceof Typed.Aggregate sum)
+                || sum.function() != AggregateFunction.SUM
+                || sum.distinct()) {
+            return Optional.of("it is no plain sum");
+        }
+        Plan plan = figures.plan();
+        int home = new Homes(plan.dataset()).orGrain(sum);
+        int lines = isPrintedPerRow(sum, total, plan)
+                ? figures.nodes().depths() - 1
+                : total.deepestPlace().orElse(0);
+        boolean apart =
+                lines == 0 || plan.dataset().reaches(home, figures.nodes().tableOf(lines));
+        return apart
+                ? Optional.empty()
+                : Optional.of(
+                        "one " + plan.dataset().table(home).noun().one() + " may stand in several groups of level \""
+                                + plan.levels().get(lines - 1).definition().name() + "\"");
     }
 
     private static boolean isPrintedPerRow(Typed.Aggregate sum, Plan.Total total, Plan plan) {

@@ -3,6 +3,7 @@ package org.grammatus.core.group;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.ArithmeticOperator;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Arithmetic;
@@ -18,9 +19,11 @@ final class TotalFigures {
     private final Figures figures;
     private final Selection selection;
     private final InPrintedOrder printed;
+    private final Stepping stepping;
     private final Map<Plan.Shift, OtherTime> otherTimes = new HashMap<>();
 
-    TotalFigures(Figures figures, Selection selection, InPrintedOrder printed) {
+    TotalFigures(Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping) {
+        this.stepping = stepping;
         this.figures = figures;
         this.selection = selection;
         this.printed = printed;
@@ -28,12 +31,18 @@ final class TotalFigures {
 
     /** A total's figures. */
     Column of(Plan.Total total, Faults faults) {
-        Column exact = new PrintedGroups(figures.aggregates(), printed, faults).of(total.value());
+        Column exact = new PrintedGroups(figures.aggregates(), stepping, faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
         return total.comparison()
                 .map(comparison -> compared(values, comparison, total, faults))
-                .orElseGet(() -> printed.of(total, values, faults));
+                .orElseGet(() -> isRunning(total) && values == exact
+                        ? stepping.running(total.value(), total.shown() == Report.Shown.RUNNING_IN_PARENT, faults)
+                        : printed.of(total, values, faults));
+    }
+
+    private static boolean isRunning(Plan.Total total) {
+        return total.shown() == Report.Shown.RUNNING_IN_PARENT || total.shown() == Report.Shown.RUNNING_IN_REPORT;
     }
 
     private Column compared(Column values, Plan.Comparison comparison, Plan.Total total, Faults faults) {
@@ -56,7 +65,7 @@ final class TotalFigures {
     private Column atOtherTime(Optional<Plan.Shift> shift, Plan.Total total) {
         return shift.map(step -> otherTimes
                         .computeIfAbsent(step, s -> OtherTime.of(figures, selection, s))
-                        .figures(total.value()))
+                        .figures(total))
                 .orElseGet(() -> Scalars.repeat(
                         new Scalar.Null(total.value().type()), figures.nodes().nodeCount()));
     }

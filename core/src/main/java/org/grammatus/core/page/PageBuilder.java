@@ -296,7 +296,7 @@ final class PageBuilder {
         text(sign, style, x, top + layout.lineHeight(style) - size / 4, node, highlight.id());
     }
 
-    /** Whether a value that is printed once in its group stands above on this page. */
+    /** Whether a value that is printed once in its group is that of the row above, in the same group and on this page. */
     private boolean printedAbove(int band, int column) {
         Optional<Integer> onceIn = plan.columns().get(column).onceIn();
         Bands bands = layout.bands();
@@ -307,7 +307,8 @@ final class PageBuilder {
             if (bands.kind(above) == BandKind.DETAIL) {
                 GroupTree tree = bands.grouped().tree();
                 int depth = onceIn.get();
-                return tree.ancestor(bands.node(above), depth) == tree.ancestor(bands.node(band), depth);
+                return tree.ancestor(bands.node(above), depth) == tree.ancestor(bands.node(band), depth)
+                        && printed.isSame(column, bands.row(above), bands.row(band));
             }
         }
         return false;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Period;
 
@@ -26,7 +27,12 @@ final class AskedPeriods {
         }
     }
 
-    /** What is asked of a field; none where every day will do, or the text is no field. */
+    /** What is asked of the field that a key is; none where every day will do, or the key is no field. */
+    Optional<Period> of(Typed key) {
+        return key.unnamed() instanceof Typed.Field field ? of(field.id()) : Optional.empty();
+    }
+
+    /** What is asked of a field; none where every day will do. */
     Optional<Period> of(String field) {
         return Optional.ofNullable(byField.get(field));
     }

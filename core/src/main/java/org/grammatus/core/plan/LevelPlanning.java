@@ -59,14 +59,15 @@ final class LevelPlanning {
                 pointer,
                 key,
                 coarsening,
-                asked.of(level.key()),
+                asked.of(key),
                 listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
                 level.label()
                         .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
+                        .map(label -> coarsening.isPresent() || label.equals(key) ? label : Typed.Called.of(key, label))
                         .or(() -> lookups.nameOf(key).filter(name -> coarsening.isEmpty())),
                 homes.orGrain(key),
                 expressions.groupTerms(pointer + "/order", level.order(), depth),
-                level.having().map(text -> having(pointer + "/having", text)),
+                level.having().flatMap(text -> having(pointer + "/having", text)),
                 level.limit().map(limit -> limit(pointer + "/limit", limit)),
                 level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
                 level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
@@ -132,12 +133,13 @@ final class LevelPlanning {
         return List.copyOf(listed);
     }
 
-    private Typed having(String pointer, String text) {
-        Typed condition = problems.collect(
+    /** What a group must meet to be kept; nothing where the answers leave no condition. */
+    private Optional<Typed> having(String pointer, String text) {
+        Optional<Typed> condition = problems.collect(
                 pointer,
-                () -> Typing.condition(ExpressionParser.parse(text), names, Typing.Place.SCOPE),
-                PlanExpressions.NOTHING);
-        expressions.requireOwn(pointer, condition, "Whether a group is kept");
+                () -> Typing.restriction(ExpressionParser.parse(text), names, Typing.Place.SCOPE),
+                Optional.empty());
+        condition.ifPresent(left -> expressions.requireOwn(pointer, left, "Whether a group is kept"));
         return condition;
     }
 

@@ -110,6 +110,13 @@ public record Plan(
             return coarsening.isPresent() ? Optional.empty() : dataset.naturalOrder(label.orElse(key));
         }
 
+        /** Whether a column's value is what its groups are called, or the name of it. */
+        public boolean isCalledBy(Typed value) {
+            return label.filter(called -> called.equals(value)
+                            || (called instanceof Typed.Called c && c.name().equals(value)))
+                    .isPresent();
+        }
+
         /** Whether it shows every value that the data have, in whichever rows. */
         public boolean showsAllValues() {
             return definition.empty().isPresent() && coarsening.isEmpty() && listed.isEmpty();

@@ -95,8 +95,8 @@ final class PlanNames implements Names {
         return answers.keySet();
     }
 
-    /** The names after a colon that have no answer. */
-    Set<String> unanswered() {
+    @Override
+    public Set<String> unanswered() {
         Set<String> names = new TreeSet<>();
         answers.forEach((name, answer) -> {
             if (answer instanceof Scalar.Null) {

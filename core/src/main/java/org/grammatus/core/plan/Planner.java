@@ -1,5 +1,6 @@
 package org.grammatus.core.plan;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -15,7 +16,6 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
-import org.grammatus.core.expression.Unanswered;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
@@ -86,6 +86,7 @@ public final class Planner {
             known("/prompts/" + i, report.prompts().get(i).field());
         }
         noteNames(prompts);
+        report.zone().filter(zone -> RunContext.zone(zone).isEmpty()).ifPresent(this::unknownZone);
         List<Plan.RowFilter> filters = new ArrayList<>();
         for (int i = 0; i < report.filters().size(); i++) {
             filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
@@ -138,6 +139,13 @@ public final class Planner {
                 problems.found());
     }
 
+    private void unknownZone(String zone) {
+        problems.error(
+                "/zone",
+                "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
+                        + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds()));
+    }
+
     /** The levels that are switched on, outermost first. */
     private static List<Names.Level> levels(Report report) {
         return report.blocks().getFirst().levels().stream()
@@ -177,10 +185,8 @@ public final class Planner {
 
     private Optional<Plan.RowFilter> condition(Report.Filter filter) {
         Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset));
-        // Typed whole first, so that a fault is found whatever was answered.
-        Typing.condition(condition, names, Typing.Place.ROW);
-        return Unanswered.removed(condition, names.unanswered())
-                .map(left -> new Plan.RowFilter(filter.id(), Typing.condition(left, names, Typing.Place.ROW)));
+        return Typing.restriction(condition, names, Typing.Place.ROW)
+                .map(left -> new Plan.RowFilter(filter.id(), left));
     }
 
     /** A rule is about the rows that are printed, unless it adds up what it does not say the group of. */

@@ -120,6 +120,7 @@ public record ReaderView(
                 report.description(),
                 report.dataset(),
                 report.locale(),
+                report.zone(),
                 report.prompts(),
                 filters,
                 List.of(viewed),

@@ -2,6 +2,7 @@ package org.grammatus.core.prompt;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Optional;
 
 /**
  * What a run depends on besides the definition, the answers and the rows; never read from a clock inside core.
@@ -11,8 +12,20 @@ import java.time.ZoneId;
  */
 public record RunContext(LocalDate businessDate, ZoneId zone) {
 
-    /** A business date in UTC, the zone of reports that name none. */
+    /** The zone of a report or installation that says none. */
+    public static final ZoneId UTC = ZoneId.of("UTC");
+
+    /**
+     * Finds a time zone by its IANA name, such as {@code Europe/Berlin}.
+     *
+     * @return none where there is no such zone
+     */
+    public static Optional<ZoneId> zone(String name) {
+        return ZoneId.getAvailableZoneIds().contains(name) ? Optional.of(ZoneId.of(name)) : Optional.empty();
+    }
+
+    /** A business date in UTC. */
     public static RunContext on(LocalDate businessDate) {
-        return new RunContext(businessDate, ZoneId.of("UTC"));
+        return new RunContext(businessDate, UTC);
     }
 }

@@ -2,6 +2,8 @@ package org.grammatus.core.table;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.expression.Connective;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Type;
@@ -27,6 +29,7 @@ public final class Evaluator {
             case Typed.Constant c -> Scalars.repeat(c.value(), frame.size());
             case Typed.Field f -> frame.field(f.id());
             case Typed.Named n -> visit(n.value());
+            case Typed.Called c -> called(c);
             case Typed.Aggregate a -> frame.aggregate(a);
             case Typed.Over o -> frame.over(o);
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
@@ -47,6 +50,14 @@ public final class Evaluator {
             case Typed.IsNull n -> isNull(visit(n.value()));
             case Typed.Choice c -> choice(c);
         };
+    }
+
+    private Column called(Typed.Called c) {
+        Column name = visit(c.name());
+        boolean complete = IntStream.range(0, name.size()).noneMatch(name::isNull);
+        Typed key = c.key().type().equals(Type.TEXT) ? c.key() : new Typed.Cast(c.key(), Type.TEXT);
+        Typed.Branch named = new Typed.Branch(new Typed.Not(new Typed.IsNull(c.name())), c.name());
+        return complete ? name : choice(new Typed.Choice(List.of(named), Optional.of(key), Type.TEXT));
     }
 
     private static Column daysBetween(Column.Longs left, Column.Longs right) {

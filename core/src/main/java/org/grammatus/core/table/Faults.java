@@ -1,7 +1,9 @@
 package org.grammatus.core.table;
 
+import java.math.BigInteger;
 import java.util.EnumMap;
 import java.util.Map;
+import org.grammatus.core.value.Decimals;
 
 /** Counts the figures that could not be computed and became NULL, so that the reader is told. Not thread-safe. */
 public final class Faults {
@@ -35,6 +37,15 @@ public final class Faults {
 
     public void note(Kind kind, int place) {
         found.merge(kind, new Found(1, place), (a, b) -> new Found(a.count() + 1, a.first()));
+    }
+
+    /** The value; null, and noted, where it has more digits than values can have. Null stays null. */
+    public BigInteger within(BigInteger value, int place) {
+        if (value != null && !Decimals.fits(value)) {
+            note(Kind.TOO_LARGE, place);
+            return null;
+        }
+        return value;
     }
 
     public Map<Kind, Found> found() {

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 
 /** Single values as people, files and addresses write them: {@code 12.5}, {@code 2026-01-31}, {@code yes}. */
 public final class ScalarText {
@@ -38,9 +39,14 @@ public final class ScalarText {
             case Scalar.Text t -> t.value();
             case Scalar.Number n -> n.value().toPlainString();
             case Scalar.Date d -> d.value().toString();
-            case Scalar.Timestamp t -> t.value().toString().replace('T', ' ');
+            case Scalar.Timestamp t -> iso(t).replace('T', ' ');
             case Scalar.Bool b -> b.value() ? "yes" : "no";
         };
+    }
+
+    /** A timestamp as ISO 8601 has it, always with its seconds: {@code 2026-01-31T23:30:00}. */
+    public static String iso(Scalar.Timestamp time) {
+        return DateTimeFormatter.ISO_LOCAL_DATE_TIME.format(time.value());
     }
 
     private static LocalDateTime time(String text) {

@@ -142,6 +142,63 @@ class LevelKindsTest {
     }
 
     @Test
+    void spansInsideCyclesAndCyclesInsideSpansAreFilledInWhereTheyShareADay() {
+        String month = level("month", "ordered_at", "\"bucket\": \"month-of-year\", \"empty\": \"zero\"");
+        String year = level("year", "ordered_at", "\"bucket\": \"year\", \"empty\": \"zero\"");
+        assertThat(TreeText.of(grouped(month + ", " + year, Answers.NONE, COUNT)))
+                .as("every month holds both years")
+                .containsSubsequence("  January | 2", "    2025 | 0", "    2026 | 2", "  February | 0", "    2025 | 0")
+                .containsSubsequence("  December | 0", "    2025 | 0", "    2026 | 0")
+                .hasSize(1 + 12 * 3 + 2);
+        assertThat(TreeText.of(grouped(year + ", " + month, Answers.NONE, COUNT)))
+                .hasSize(1 + 2 * 13 + 2);
+        String quarter = level("quarter", "ordered_at", "\"bucket\": \"quarter\", \"empty\": \"zero\"");
+        assertThat(TreeText.of(grouped(quarter + ", " + month, Answers.NONE, COUNT)))
+                .as("a quarter holds its three months")
+                .containsSubsequence(
+                        "  Q3 2025 | 1",
+                        "    July | 0",
+                        "    August | 0",
+                        "    September | 1",
+                        "  Q4 2025 | 1",
+                        "    October | 0",
+                        "    November | 1",
+                        "    December | 0",
+                        "  Q1 2026 | 2")
+                .hasSize(1 + 3 * 4 + 2);
+    }
+
+    @Test
+    void whatIsAskedForLimitsTheDaysThatSpansAndCyclesShare() {
+        Answers answers = new Answers(Map.of("period", "2025-11-03/2026-02-02"));
+        String fiscalMonth = level("month", "ordered_at", "\"bucket\": \"fiscal-month\", \"empty\": \"zero\"");
+        String fiscalYear = level("year", "ordered_at", "\"bucket\": \"fiscal-year\", \"empty\": \"zero\"");
+        assertThat(TreeText.of(grouped(fiscalYear + ", " + fiscalMonth, answers, COUNT)))
+                .containsExactly(
+                        "all | 3",
+                        "  2025/26 | 3",
+                        "    November | 1",
+                        "    December | 0",
+                        "    January | 2",
+                        "    February | 0");
+        Answers week = new Answers(Map.of("period", "2025-11-13/2025-11-18"));
+        String weeks = level("week", "ordered_at", "\"bucket\": \"week\", \"empty\": \"zero\"");
+        String days = level("day", "ordered_at", "\"bucket\": \"day-of-week\", \"empty\": \"zero\"");
+        assertThat(TreeText.of(grouped(weeks + ", " + days, week, COUNT)))
+                .as("from Thursday to the next Tuesday")
+                .containsExactly(
+                        "all | 0",
+                        "  2025-W46 | 0",
+                        "    Thursday | 0",
+                        "    Friday | 0",
+                        "    Saturday | 0",
+                        "    Sunday | 0",
+                        "  2025-W47 | 0",
+                        "    Monday | 0",
+                        "    Tuesday | 0");
+    }
+
+    @Test
     void thePeriodThatWasAskedForIsFilledInToItsEnds() {
         Answers answers = new Answers(Map.of("period", "2025-10-10/2026-03-02"));
         assertThat(TreeText.of(grouped(

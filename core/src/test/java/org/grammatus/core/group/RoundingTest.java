@@ -7,6 +7,7 @@ import org.grammatus.core.TreeText;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
@@ -92,5 +93,40 @@ class RoundingTest {
         assertThat(TreeText.of(sales().grouped(byCategory, Answers.NONE)))
                 .as("an order's freight is in both of its categories")
                 .startsWith("all | 500 | 16", "  Lakeside | 833 | 13");
+    }
+
+    @Test
+    void aDeeperLevelThatDoesNotPrintASumLeavesItsRoundingAlone() {
+        // Freight is printed at regions, in which no order is twice; categories inside share orders, but print none.
+        Report report = Definitions.readReport(
+                Samples.REPORT
+                        .replace("\"key\": \"order_number\"", "\"key\": \"category\"")
+                        .replace("\"counts\"", EACH_LINE + "\"counts\"")
+                        .replace("\"shown\": true", "\"shown\": false")
+                        .replace(
+                                "\"SUM(freight)\", \"cells\": [\n       {\"at\": \"region\", \"in\": \"footer\"}, {\"at\": \"order\", \"in\": \"footer\"},",
+                                "\"SUM(freight)\", \"format\": \"#,##0\", \"cells\": [{\"at\": \"region\", \"in\": \"footer\"},"));
+        Grouped grouped = sales().order("S4", "2026-01-08T10:00", "Coast", "0.50")
+                .line("S4", "Hives", "1.00")
+                .grouped(report, Answers.NONE);
+        assertThat(TreeText.of(grouped))
+                .as("13 and 3 and 1 as printed; exact it is 16.00")
+                .startsWith("all | 2,000.90 | 17")
+                .contains("  Lakeside | 2,500.40 | 13", "  Upland | -500.50 | 3", "  Coast | 1.00 | 1");
+        assertThat(grouped.notices()).extracting(Problem::message).noneMatch(text -> text.contains("exact figures"));
+    }
+
+    @Test
+    void aSumThatCannotAddUpWhatIsRoundedSaysSo() {
+        String category = Samples.REPORT.replace("\"key\": \"order_number\"", "\"key\": \"category\"");
+        Report byCategory = Definitions.readReport(category.replace("\"counts\"", EACH_LINE + "\"counts\"")
+                .replace("\"value\": \"SUM(freight)\",", "\"value\": \"SUM(freight)\", \"format\": \"#,##0\",")
+                .replace("\"value\": \"SUM(net)\",", "\"value\": \"SUM(net) - 1\", \"format\": \"#,##0\","));
+        assertThat(sales().grouped(byCategory, Answers.NONE).notices())
+                .extracting(Problem::message)
+                .contains(
+                        "total \"t-freight\" is of exact figures, though each line is rounded first: one order may stand in"
+                                + " several groups of level \"Order\"",
+                        "total \"t-net\" is of exact figures, though each line is rounded first: it is no plain sum");
     }
 }

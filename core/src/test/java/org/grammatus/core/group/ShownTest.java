@@ -122,6 +122,28 @@ class ShownTest {
     }
 
     @Test
+    void aCountOfAnotherTimeWithoutRowsIsZero() {
+        String count = "{\"value\": \"COUNT(*)\", \"compare\": {\"with\": \"last-year\", \"date\": \"ordered_at\","
+                + " \"shown\": \"%s\"}}";
+        // Lakeside's S1 and Upland's S4 are of the year before; Coast has rows there alone, Jars of Upland here alone.
+        assertThat(tree(
+                        REGION.formatted("") + "," + CATEGORY,
+                        new Answers(Map.of("period", "2025-10-01/2026-09-30")),
+                        "{\"value\": \"COUNT(*)\"}",
+                        count.formatted("figure"),
+                        count.formatted("difference"),
+                        count.formatted("percent"),
+                        lastYear("figure", "").replace("SUM(net)", "COALESCE(SUM(net), 0) + COUNT(*)")))
+                .containsExactly(
+                        "all | 3 | 4 | -1 | -25.0% | 64.00",
+                        "  Lakeside | 1 | 2 | -1 | -50.0% | 42.00",
+                        "    Jars | 1 | 1 | 0 | 0.0% | 11.00",
+                        "  Upland | 2 | 1 | 1 | 100.0% | 21.00",
+                        "    Hives | 1 | 0 | 1 |  | 0.00",
+                        "    Jars | 1 | 0 | 1 |  | 0.00");
+    }
+
+    @Test
     void lastYearCanBeCutToTheSameDay() {
         // The business date is 20 November 2026: of the months before 20 November 2025 there is S2 alone.
         assertThat(tree(

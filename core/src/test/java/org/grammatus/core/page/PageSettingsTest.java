@@ -105,6 +105,33 @@ class PageSettingsTest {
     }
 
     @Test
+    void onlyWhatEqualsTheRowAboveIsLeftOut() {
+        Pages pages = Pages.of(
+                Bands.of(new Samples()
+                        .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                        .order("S2", "2026-01-06T10:00", "Lakeside", "7.00")
+                        .order("S3", "2026-01-07T10:00", "Upland", "2.00")
+                        .line("S1", "Hives", "9.00")
+                        .line("S1", "Hives", "8.00")
+                        .line("S1", null, "7.00")
+                        .line("S2", null, "6.00")
+                        .line("S2", "Hives", "5.00")
+                        .line("S3", "Hives", "4.00")
+                        .grouped(
+                                Definitions.readReport(Samples.REPORT
+                                        .replace(
+                                                "{\"id\": \"c-net\"",
+                                                "{\"id\": \"c-kind\", \"label\": \"Kind\", \"value\": \"category\","
+                                                        + " \"once\": \"region\"}, {\"id\": \"c-net\"")
+                                        .replace("\"value\": \"freight\"", "\"value\": \"freight\", \"off\": true")),
+                                Answers.NONE)),
+                () -> false);
+        assertThat(texts(pages.page(1), BandRole.ROW))
+                .as("blank equals blank; what differs from the row above is printed")
+                .containsExactly("Hives", "9.00", "8.00", "7.00", "6.00", "Hives", "5.00", "Hives", "4.00");
+    }
+
+    @Test
     void aWidthIsKeptButFiguresAreNeverClipped() {
         Pages pages = pages(
                 "{\"id\": \"c-net\"",

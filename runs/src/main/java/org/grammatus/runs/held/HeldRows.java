@@ -2,6 +2,7 @@ package org.grammatus.runs.held;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -25,6 +26,7 @@ public final class HeldRows implements DatasetReader {
     private final DatasetReader reader;
     private final long budget;
     private final Clock clock;
+    private final ZoneId zone;
     private final Snapshots snapshots;
     private final Map<String, ReentrantLock> loading = new HashMap<>();
 
@@ -33,8 +35,10 @@ public final class HeldRows implements DatasetReader {
      *
      * @param budget the most memory that snapshots may take together, in bytes
      * @param folder takes those for which there is no room
+     * @param zone of readings that say none
      */
-    public HeldRows(DatasetReader reader, long budget, SpillFolder folder, Clock clock) {
+    public HeldRows(DatasetReader reader, long budget, SpillFolder folder, Clock clock, ZoneId zone) {
+        this.zone = zone;
         this.reader = reader;
         this.budget = budget;
         this.clock = clock;
@@ -82,11 +86,12 @@ public final class HeldRows implements DatasetReader {
 
     @Override
     public Optional<Instant> readAt(Reading reading) {
-        return snapshots.readAt(reading);
+        return snapshots.readAt(reading.in(zone));
     }
 
     @Override
-    public Star read(Reading reading, ReadProgress progress) {
+    public Star read(Reading asked, ReadProgress progress) {
+        Reading reading = asked.in(zone);
         Optional<Snapshot> ready = snapshots.find(reading, reader.version(reading.dataset()));
         if (ready.isPresent()) {
             return ready.get().star();

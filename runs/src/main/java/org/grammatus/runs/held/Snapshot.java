@@ -1,7 +1,9 @@
 package org.grammatus.runs.held;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.table.Star;
 import org.grammatus.sources.Reading;
@@ -17,12 +19,13 @@ record Snapshot(Reading reading, String version, Instant readAt, Star star) {
     /**
      * Which snapshots stand for each other: of one dataset and the same rows, the newer takes the older one's place.
      *
+     * @param zone in which moments were told
      * @param conditions on the rows, with the values that were compared
      */
-    record Key(String dataset, List<Typed> conditions) {
+    record Key(String dataset, Optional<ZoneId> zone, List<Typed> conditions) {
 
         static Key of(Reading reading) {
-            return new Key(reading.dataset().definition().id(), reading.conditions());
+            return new Key(reading.dataset().definition().id(), reading.zone(), reading.conditions());
         }
     }
 

@@ -27,6 +27,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
@@ -57,7 +58,7 @@ class HeldRowsTest {
     }
 
     private HeldRows holding(long onDisk) {
-        return new HeldRows(reader, LARGE, new SpillFolder(folder, onDisk), Clock.systemUTC());
+        return new HeldRows(reader, LARGE, new SpillFolder(folder, onDisk), Clock.systemUTC(), RunContext.UTC);
     }
 
     private static DatasetModel dataset(String id) {
@@ -174,7 +175,7 @@ class HeldRowsTest {
     @Test
     void aFolderThatCannotBeWrittenHoldsUpNoRun() throws Exception {
         Path blocked = Files.writeString(folder.resolve("a file, not a folder"), "");
-        held = new HeldRows(reader, LARGE, new SpillFolder(blocked, 100 * LARGE), Clock.systemUTC());
+        held = new HeldRows(reader, LARGE, new SpillFolder(blocked, 100 * LARGE), Clock.systemUTC(), RunContext.UTC);
         readBothInTurn(2);
         verify(reader, times(4)).read(any(), any());
     }

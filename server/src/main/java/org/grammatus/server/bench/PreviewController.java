@@ -76,7 +76,7 @@ class PreviewController {
                     report.asking(),
                     dataset,
                     new Answers(body.answers() == null ? Map.of() : body.answers()),
-                    businessDate.now(),
+                    businessDate.of(report),
                     body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))

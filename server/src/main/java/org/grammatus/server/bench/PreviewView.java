@@ -55,7 +55,10 @@ record PreviewView(
         }
         RunResult result = run.result().get();
         PartCounts counts = PartCounts.of(result);
-        int number = Math.clamp(page, 1, result.pages().count());
+        if (result.pageCount() == 0) {
+            return wrong(edit, result.notices());
+        }
+        int number = Math.clamp(page, 1, result.pageCount());
         return new PreviewView(
                 edit,
                 Optional.of(RunView.of(run, run.progress())),

@@ -32,6 +32,9 @@ final class DemoCommand implements Callable<Integer> {
     @CommandLine.Mixin
     private SourceOptions sources = new SourceOptions();
 
+    @CommandLine.Mixin
+    private ZoneOption zone = new ZoneOption();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -53,6 +56,7 @@ final class DemoCommand implements Callable<Integer> {
                 true,
                 sources.keyFile(dataDir),
                 sources.policyOfDemo(dataDir),
+                zone.zone(),
                 FISCAL_YEAR_START);
         return ServeCommand.serve(settings, spec.commandLine());
     }

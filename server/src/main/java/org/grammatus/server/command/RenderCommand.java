@@ -79,6 +79,9 @@ final class RenderCommand implements Callable<Integer> {
     @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DemoCommand.DATA_DIR)
     private Path dataDir;
 
+    @CommandLine.Mixin
+    private ZoneOption zone = new ZoneOption();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -94,10 +97,10 @@ final class RenderCommand implements Callable<Integer> {
             throw new CommandFailure("There is no folder " + folder + " to write " + output + " into");
         }
         Path source = database.orElseGet(this::demoDatabase);
-        LocalDate today = businessDate
-                .or(() -> ScenarioDatabase.businessDate(source))
-                .orElseGet(() -> LocalDate.now(ZoneId.systemDefault()));
-        RunContext context = RunContext.on(today);
+        ZoneId where = definition.zone().flatMap(RunContext::zone).orElseGet(zone::zone);
+        LocalDate today =
+                businessDate.or(() -> ScenarioDatabase.businessDate(source)).orElseGet(() -> LocalDate.now(where));
+        RunContext context = new RunContext(today, where);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
         RunResult result = new RunEngine(RunLimits.DEFAULT)
                 .run(request, StarReader.over(new SqliteSource(source)), progress -> {}, () -> false);

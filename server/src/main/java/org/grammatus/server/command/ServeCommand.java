@@ -37,13 +37,16 @@ final class ServeCommand implements Callable<Integer> {
     @CommandLine.Mixin
     private SourceOptions sources = new SourceOptions();
 
+    @CommandLine.Mixin
+    private ZoneOption zone = new ZoneOption();
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
     @Override
     public Integer call() {
-        ServerSettings settings =
-                new ServerSettings(port, dataDir, database, false, sources.keyFile(dataDir), sources.policy(), month());
+        ServerSettings settings = new ServerSettings(
+                port, dataDir, database, false, sources.keyFile(dataDir), sources.policy(), zone.zone(), month());
         return serve(settings, spec.commandLine());
     }
 

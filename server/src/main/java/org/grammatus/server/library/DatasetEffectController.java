@@ -170,7 +170,7 @@ class DatasetEffectController {
         if (dataset.isEmpty()) {
             return new ArrayList<>(List.of(Problem.error("/dataset", "its dataset could not be used")));
         }
-        RunContext today = businessDate.now();
+        RunContext today = businessDate.of(report);
         try {
             Planner.plan(report, dataset.get(), Answers.NONE, today);
             return new ArrayList<>();

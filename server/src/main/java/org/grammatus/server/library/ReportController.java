@@ -128,7 +128,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
         Map<String, ResolvedPrompt> resolved =
-                Answers.NONE.resolve(report.asking().prompts(), businessDate.now(), dataset).stream()
+                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset).stream()
                         .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
         return new ReportView(
                 report.id(),
@@ -150,7 +150,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
         return new Answers(body.answers())
-                .resolve(report.prompts(), businessDate.now(), dataset).stream()
+                .resolve(report.prompts(), businessDate.of(report), dataset).stream()
                         .map(prompt -> AnswerView.of(prompt, report))
                         .toList();
     }

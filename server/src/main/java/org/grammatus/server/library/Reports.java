@@ -360,7 +360,7 @@ public class Reports {
 
     private void requireSound(Report report) {
         DatasetModel dataset = datasets.require(report.dataset());
-        Planner.plan(report.asking(), dataset, Answers.NONE, businessDate.now());
+        Planner.plan(report.asking(), dataset, Answers.NONE, businessDate.of(report));
     }
 
     /** An id nobody has yet, made from a title. */

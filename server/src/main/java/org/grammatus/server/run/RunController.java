@@ -89,7 +89,7 @@ class RunController {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Report report = reports.definition(body.report() == null ? "" : body.report(), account);
         DatasetModel dataset = datasets.require(report.dataset());
-        RunContext context = businessDate.now();
+        RunContext context = businessDate.of(report);
         // Wrong answers and views are refused here, before there is a run.
         RunRequest request = new RunRequest(report, dataset, body.given(), context, body.view());
         request.plan();

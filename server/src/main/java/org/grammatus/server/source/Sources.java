@@ -4,7 +4,6 @@ import static org.grammatus.server.store.generated.Tables.SOURCE;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -115,8 +114,7 @@ public class Sources implements Function<Optional<String>, Source> {
                                 settings.database().orElseThrow(),
                                 settings.user().orElseThrow()),
                         password.orElse(""),
-                        LIMITS,
-                        ZoneId.systemDefault());
+                        LIMITS);
         };
     }
 

@@ -1,0 +1,76 @@
+package org.grammatus.core.group;
+
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Plan;
+
+/** Says of a total that its groups share what it counts: they do not add up to the figure around them. */
+final class Overlap {
+
+    private Overlap() {}
+
+    /** What is said of a total, once, of the outermost of its levels whose groups share anything; nothing where none do. */
+    static Optional<String> notice(Plan.Total total, Figures figures) {
+        return summed(total.value())
+                .map(new Homes(figures.plan().dataset())::orGrain)
+                .distinct()
+                .flatMap(home -> notice(total, home, figures).stream())
+                .findFirst();
+    }
+
+    private static Optional<String> notice(Plan.Total total, int home, Figures figures) {
+        Nodes nodes = figures.nodes();
+        DatasetModel dataset = figures.plan().dataset();
+        for (int level : new TreeSet<>(total.places().keySet())) {
+            int depth = level + 1;
+            if (depth > 0 && !dataset.reaches(home, nodes.tableOf(depth))) {
+                long shared = shared(figures.aggregates().rowCounts(home), nodes, depth);
+                if (shared > 0) {
+                    return Optional.of(inWords(
+                            total, dataset.table(home), figures.plan().levels().get(level), shared));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** How many times more the groups of a depth have rows of a table than what is around them. */
+    private static long shared(long[] counts, Nodes nodes, int depth) {
+        long shared = 0;
+        for (int node = nodes.first(depth); node < nodes.first(depth + 1); node++) {
+            shared += counts[node];
+        }
+        for (int node = nodes.first(depth - 1); node < nodes.first(depth); node++) {
+            shared -= counts[node];
+        }
+        return shared;
+    }
+
+    private static String inWords(Plan.Total total, Dataset.Table table, Plan.Level level, long shared) {
+        boolean share = total.shown() == Report.Shown.SHARE_OF_PARENT || total.shown() == Report.Shown.SHARE_OF_REPORT;
+        String one = table.noun().one();
+        return "groups of level \"" + level.definition().name() + "\" overlap: one " + one
+                + " counts in each group that it has rows in, " + shared + (shared == 1 ? " time" : " times")
+                + " more than once; figures of total \"" + total.definition().id()
+                + "\" do not add up to those around them" + (share ? ", shares may pass 100 %" : "");
+    }
+
+    /** The sums and counts in a value. */
+    private static Stream<Typed.Aggregate> summed(Typed value) {
+        return switch (value) {
+            case Typed.Aggregate a
+            when a.function() == AggregateFunction.SUM || a.function() == AggregateFunction.COUNT ->
+                a.distinct() ? Stream.empty() : Stream.of(a);
+            case Typed.Aggregate a -> Stream.empty();
+            case Typed.Over o -> Stream.empty();
+            default -> value.operands().stream().flatMap(Overlap::summed);
+        };
+    }
+}
