@@ -1,6 +1,7 @@
 package org.grammatus.runs;
 
 import java.util.concurrent.CancellationException;
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import org.grammatus.core.group.Grouped;
@@ -11,6 +12,7 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
 import org.grammatus.core.table.Star;
+import org.grammatus.runs.profile.UnknownAnswers;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 
@@ -56,7 +58,8 @@ public final class RunEngine {
         Faults faults = new Faults();
         KeptRows kept = KeptRows.of(plan, star, faults, ended);
         Grouped grouped = Grouping.group(plan, star, kept, faults, ended);
-        RunResult result = RunResult.of(grouped, ended);
+        List<Problem> unknown = kept.rows().length == 0 ? UnknownAnswers.of(plan, reader) : List.of();
+        RunResult result = RunResult.of(grouped, unknown, ended);
         listener.accept(new RunProgress(
                 RunState.DONE,
                 star.rowCount(),

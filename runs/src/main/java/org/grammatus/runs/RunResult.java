@@ -21,8 +21,10 @@ public final class RunResult implements Printout {
     private final Bands bands;
     private final Optional<Pages> pages;
     private final List<Problem> unprintable;
+    private final List<Problem> ofAnswers;
 
-    private RunResult(Bands bands, Optional<Pages> pages, List<Problem> unprintable) {
+    private RunResult(Bands bands, Optional<Pages> pages, List<Problem> unprintable, List<Problem> ofAnswers) {
+        this.ofAnswers = List.copyOf(ofAnswers);
         this.bands = bands;
         this.pages = pages;
         this.unprintable = List.copyOf(unprintable);
@@ -31,14 +33,15 @@ public final class RunResult implements Printout {
     /**
      * Breaks a result into pages. One that fits no page is a result all the same, to be had in formats without pages.
      *
+     * @param ofAnswers what is said of the answers
      * @param cancelled asked often; true ends it with a CancellationException
      */
-    static RunResult of(Grouped grouped, BooleanSupplier cancelled) {
+    static RunResult of(Grouped grouped, List<Problem> ofAnswers, BooleanSupplier cancelled) {
         Bands bands = Bands.of(grouped);
         try {
-            return new RunResult(bands, Optional.of(Pages.of(bands, cancelled)), List.of());
+            return new RunResult(bands, Optional.of(Pages.of(bands, cancelled)), List.of(), ofAnswers);
         } catch (ProblemException e) {
-            return new RunResult(bands, Optional.empty(), e.problems());
+            return new RunResult(bands, Optional.empty(), e.problems(), ofAnswers);
         }
     }
 
@@ -65,6 +68,7 @@ public final class RunResult implements Printout {
     public List<Problem> notices() {
         List<Problem> notices = new ArrayList<>(unprintable);
         Grouped grouped = grouped();
+        notices.addAll(ofAnswers);
         notices.addAll(grouped.plan().notices());
         notices.addAll(grouped.notices());
         return notices;

@@ -70,7 +70,7 @@ public record Reading(
 
     private static boolean reads(Typed expression, String field) {
         return expression instanceof Typed.Field f && f.id().equals(field)
-                || expression.operands().stream().anyMatch(operand -> reads(operand, field));
+                || expression.anyOperand(operand -> reads(operand, field));
     }
 
     /** The same, whatever rows are wanted. */

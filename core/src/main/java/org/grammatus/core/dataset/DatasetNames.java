@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
@@ -65,6 +66,8 @@ public final class DatasetNames implements Names {
         boolean within = !resolving.isEmpty();
         resolving.push(value.id());
         try {
+            // What it uses is resolved first, so that a long way from one to the next is no deep way here.
+            used(value.value()).forEach(this::resolve);
             Typing.Place place = value.measure() ? Typing.Place.SCOPE : Typing.Place.ROW;
             Typed typed = Typing.type(value.value(), this, place);
             if (left(typed, MOST_PARTS) < 0) {
@@ -86,6 +89,22 @@ public final class DatasetNames implements Names {
         } finally {
             resolving.pop();
         }
+    }
+
+    /** The calculated fields and measures that an expression names. */
+    private List<DatasetModel.NamedValue> used(Expression expression) {
+        List<DatasetModel.NamedValue> used = new ArrayList<>();
+        Deque<Expression> open = new ArrayDeque<>(List.of(expression));
+        while (!open.isEmpty()) {
+            Expression e = open.pop();
+            e.operands().forEach(open::push);
+            if (e instanceof Expression.Name n && found(dataset.fields().keySet(), n.name(), n.quoted()).isEmpty()) {
+                found(dataset.named().keySet(), n.name(), n.quoted())
+                        .map(dataset::named)
+                        .ifPresent(used::add);
+            }
+        }
+        return used;
     }
 
     /** How many of so many parts are left over; less than none where an expression has more. */

@@ -1,5 +1,6 @@
 package org.grammatus.core.dataset;
 
+import java.util.List;
 import org.grammatus.core.expression.Typed;
 
 /** Finds the home of an expression: the finest table among its fields. */
@@ -20,8 +21,16 @@ public final class Homes {
             case Typed.Field f -> dataset.field(f.id()).table();
             // A filter says which rows are taken, not what is measured.
             case Typed.Aggregate a -> a.argument().map(this::of).orElse(DatasetModel.GRAIN);
-            default -> e.operands().stream().mapToInt(this::of).reduce(NOWHERE, this::meet);
+            default -> ofAll(e.operands());
         };
+    }
+
+    private int ofAll(List<Typed> operands) {
+        int home = NOWHERE;
+        for (Typed operand : operands) {
+            home = meet(home, of(operand));
+        }
+        return home;
     }
 
     /** The home, or the grain for what has none. */

@@ -37,8 +37,12 @@ public final class RepeatedAmount {
             boolean adds = info.definition().role() == Dataset.Role.ADDITIVE;
             return adds && info.table() != home ? Optional.of(info) : Optional.empty();
         }
-        return value.operands().stream()
-                .flatMap(operand -> find(operand, home, dataset).stream())
-                .findFirst();
+        for (Typed operand : value.operands()) {
+            var found = find(operand, home, dataset);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
     }
 }

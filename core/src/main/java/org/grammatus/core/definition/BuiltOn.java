@@ -35,7 +35,10 @@ public final class BuiltOn {
             return dataset;
         }
         Dataset flat = joined(dataset, new BuiltOn(others).all(dataset));
-        References.check(flat);
+        List<Problem> faults = References.of(flat);
+        if (!faults.isEmpty()) {
+            throw new ProblemException(faults);
+        }
         return flat;
     }
 

@@ -52,9 +52,17 @@ public final class Definitions {
      * @throws ProblemException with every fault of the document
      */
     public static Report readReport(String json) {
-        Report report = read(json, Report.FORMAT, Report.VERSION, REPORT_SCHEMA, Report.class);
-        References.check(report);
-        return report;
+        return checkReport(json).require();
+    }
+
+    /**
+     * Reads a report as far as it goes, with everything that is wrong with it.
+     *
+     * @throws ProblemException if it is no JSON document, or one of a newer version
+     */
+    public static Checked<Report> checkReport(String json) {
+        Checked<Report> read = read(json, Report.FORMAT, Report.VERSION, REPORT_SCHEMA, Report.class);
+        return read.document().map(report -> read.with(References.of(report))).orElse(read);
     }
 
     /**
@@ -63,9 +71,11 @@ public final class Definitions {
      * @throws ProblemException with every fault of the document
      */
     public static Dataset readDataset(String json) {
-        Dataset dataset = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA, Dataset.class);
-        References.check(dataset);
-        return dataset;
+        Checked<Dataset> read = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA, Dataset.class);
+        return read.document()
+                .map(dataset -> read.with(References.of(dataset)))
+                .orElse(read)
+                .require();
     }
 
     public static String write(Report report) {
@@ -88,14 +98,14 @@ public final class Definitions {
         }
     }
 
-    private static <T> T read(String json, String format, int version, SchemaCheck schema, Class<T> type) {
+    private static <T> Checked<T> read(String json, String format, int version, SchemaCheck schema, Class<T> type) {
         JsonNode document = parse(json);
         requireVersion(document, format, version);
-        List<Problem> problems = schema.check(document);
-        if (!problems.isEmpty()) {
-            throw new ProblemException(problems);
-        }
-        return MAPPER.treeToValue(document, type);
+        Checked<JsonNode> checked = schema.check(document);
+        return new Checked<>(
+                checked.document().map(mended -> MAPPER.treeToValue(mended, type)),
+                checked.faults(),
+                checked.wrong());
     }
 
     private static JsonNode parse(String json) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 
@@ -15,7 +16,8 @@ final class References {
     private final Problems problems = new Problems();
     private final Map<String, String> pointerOfId = new HashMap<>();
 
-    static void check(Report report) {
+    /** Every fault of a report. */
+    static List<Problem> of(Report report) {
         References references = new References();
         references.ids("/prompts", report.prompts(), Report.Prompt::id);
         references.ids("/filters", report.filters(), Report.Filter::id);
@@ -30,11 +32,11 @@ final class References {
         for (int i = 0; i < report.blocks().size(); i++) {
             references.block("/blocks/" + i, report.blocks().get(i));
         }
-        references.problems.throwIfErrors();
+        return references.problems.found();
     }
 
     /** What a dataset that is built on others refers to may be in those; it is checked once they are put into it. */
-    static void check(Dataset dataset) {
+    static List<Problem> of(Dataset dataset) {
         References references = new References();
         references.ids("/tables", dataset.tables(), Dataset.Table::id);
         references.ids("/joins", dataset.joins(), Dataset.Join::id);
@@ -44,7 +46,7 @@ final class References {
         if (dataset.builtOn().isEmpty()) {
             references.inside(dataset);
         }
-        references.problems.throwIfErrors();
+        return references.problems.found();
     }
 
     private void inside(Dataset dataset) {
@@ -98,8 +100,12 @@ final class References {
     private void level(String pointer, Report.Level level) {
         ids(pointer + "/order", level.order(), Report.OrderTerm::id);
         level.limit().ifPresent(limit -> {
-            if (limit.count().isPresent() == limit.percent().isPresent()) {
-                problems.error(pointer + "/limit", "a limit needs either \"count\" or \"percent\"");
+            if (limit.count().isPresent() && limit.percent().isPresent()) {
+                problems.error(
+                        pointer + "/limit", "groups are limited by \"count\" or by \"percent\", not by both; remove one");
+            } else if (limit.count().isEmpty() && limit.percent().isEmpty()) {
+                problems.error(
+                        pointer + "/limit", "says not how many groups are kept; add \"count\" or \"percent\"");
             }
         });
         if (level.bucket().isPresent()) {
@@ -187,7 +193,7 @@ final class References {
             problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
         } else if (found < least || found > most) {
             String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
-            problems.error(pointer + "/values", "found " + found + " values to compare with, expected " + expected);
+            problems.error(pointer + "/values", "found " + found + (found == 1 ? " value" : " values") + " to compare with, expected " + expected);
         }
     }
 

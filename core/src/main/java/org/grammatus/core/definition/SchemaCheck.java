@@ -7,9 +7,12 @@ import com.networknt.schema.SpecificationVersion;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Suggestion;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Checks a document against a JSON Schema and words each fault: what was found, what was expected. Thread-safe. */
 final class SchemaCheck {
@@ -17,20 +20,34 @@ final class SchemaCheck {
     private static final int LONGEST_QUOTE = 60;
 
     private final Schema schema;
+    private final JsonNode text;
 
     SchemaCheck(String schemaText) {
+        this.text = JsonMapper.shared().readTree(schemaText);
         this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                 .getSchema(schemaText);
     }
 
-    /** Every fault, in the order of the document's pointers. */
-    List<Problem> check(JsonNode document) {
-        List<Problem> problems = new ArrayList<>();
-        for (Error error : schema.validate(document)) {
-            problems.add(problem(error));
-        }
-        problems.sort(Comparator.comparing(Problem::pointer));
-        return problems;
+    /** Every fault, in the order of the document's pointers, and the document with harmless values in their places. */
+    Checked<JsonNode> check(JsonNode document) {
+        List<Error> errors = schema.validate(document);
+        List<Problem> problems = errors.stream()
+                .map(SchemaCheck::problem)
+                .sorted(Comparator.comparing(Problem::pointer))
+                .toList();
+        return new Checked<>(
+                errors.isEmpty() ? Optional.of(document) : Mending.mended(document, text, errors),
+                problems,
+                errors.stream().map(SchemaCheck::place).collect(Collectors.toSet()));
+    }
+
+    /** The pointer to what is wrong; of a missing property, to where it should be. */
+    private static String place(Error error) {
+        String pointer = error.getInstanceLocation().toString();
+        return switch (error.getKeyword()) {
+            case "required", "additionalProperties" -> pointer + "/" + escape(error.getProperty());
+            default -> pointer;
+        };
     }
 
     private static Problem problem(Error error) {

@@ -68,7 +68,7 @@ public final class InWords {
                         }
                         + nested(c.right());
             case Typed.Logic l ->
-                nested(l.left()) + " " + l.connective().name().toLowerCase(Locale.ROOT) + " " + nested(l.right());
+                part(l, l.left()) + " " + l.connective().name().toLowerCase(Locale.ROOT) + " " + part(l, l.right());
             case Typed.Not n when n.operand() instanceof Typed.IsNull i -> nested(i.value()) + " is not blank";
             case Typed.Not n -> "not " + nested(n.operand());
             case Typed.IsNull n -> nested(n.value()) + " is blank";
@@ -137,6 +137,11 @@ public final class InWords {
             case FIRST -> argument + " of the first row";
             case LAST -> argument + " of the last row";
         };
+    }
+
+    /** A condition among others that are joined to it in the same way needs no brackets. */
+    private String part(Typed.Logic whole, Typed part) {
+        return part instanceof Typed.Logic l && l.connective() == whole.connective() ? of(part) : nested(part);
     }
 
     private String nested(Typed e) {

@@ -2,6 +2,7 @@ package org.grammatus.core.expression;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.value.Scalar;
@@ -147,6 +148,16 @@ public sealed interface Expression {
             case Aggregate a ->
                 joined(a.argument().stream().toList(), a.filter().stream().toList());
         };
+    }
+
+    /** Whether any of the expressions that this one is made of meets a condition; plain steps, for deep expressions. */
+    default boolean anyOperand(Predicate<Expression> condition) {
+        for (Expression operand : operands()) {
+            if (condition.test(operand)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static List<Expression> joined(List<Expression> first, List<Expression> second) {

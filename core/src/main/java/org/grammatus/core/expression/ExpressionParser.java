@@ -1,5 +1,6 @@
 package org.grammatus.core.expression;
 
+import java.util.List;
 import org.antlr.v4.runtime.BaseErrorListener;
 import org.antlr.v4.runtime.CharStreams;
 import org.antlr.v4.runtime.CommonTokenStream;
@@ -18,8 +19,10 @@ public final class ExpressionParser {
 
     /** The most words and signs an expression may have; a longer one belongs into fields of its own. */
     static final int MOST_TOKENS = 2_000;
-    /** How deep parentheses may stand in each other. */
+    /** How deep parentheses may stand in each other, and how many signs or NOT one after the other. */
     static final int DEEPEST_NESTING = 100;
+    /** How many operators may follow each other in one expression, each taking the result of the one before. */
+    static final int LONGEST_CHAIN = 250;
 
     private ExpressionParser() {}
 
@@ -37,7 +40,23 @@ public final class ExpressionParser {
         SqlParser parser = new SqlParser(tokens);
         parser.removeErrorListeners();
         parser.addErrorListener(new FirstFault());
-        return new TreeBuilder().visit(parser.statement().expression());
+        Expression expression = new TreeBuilder().visit(parser.statement().expression());
+        if (isDeeper(expression, LONGEST_CHAIN)) {
+            throw fault(
+                    expression.position(),
+                    "more than " + LONGEST_CHAIN + " operators take each other's results; use IN for a long list of"
+                            + " values, or split the expression up");
+        }
+        return expression;
+    }
+
+    /** Whether an expression has parts inside parts more often than so many times. */
+    private static boolean isDeeper(Expression expression, int levels) {
+        List<Expression> level = List.of(expression);
+        for (int depth = 0; depth < levels && !level.isEmpty(); depth++) {
+            level = level.stream().flatMap(e -> e.operands().stream()).toList();
+        }
+        return !level.isEmpty();
     }
 
     static ProblemException fault(Position position, String message) {
@@ -50,14 +69,19 @@ public final class ExpressionParser {
 
     private static void checkSize(CommonTokenStream tokens) {
         int depth = 0;
+        int signs = 0;
         for (Token token : tokens.getTokens()) {
+            signs = switch (token.getType()) {
+                case SqlLexer.NOT, SqlLexer.MINUS, SqlLexer.PLUS -> signs + 1;
+                default -> 0;
+            };
             switch (token.getType()) {
                 case SqlLexer.LPAREN, SqlLexer.CASE -> depth++;
                 case SqlLexer.RPAREN, SqlLexer.END -> depth--;
                 case SqlLexer.UNEXPECTED -> throw fault(position(token), unexpected(token.getText()));
                 default -> {}
             }
-            if (depth > DEEPEST_NESTING) {
+            if (depth > DEEPEST_NESTING || signs > DEEPEST_NESTING) {
                 throw fault(position(token), "nested deeper than " + DEEPEST_NESTING + "; split the expression up");
             }
         }

@@ -68,7 +68,12 @@ final class FunctionTyping {
                 && number.value().intValue() <= Type.MOST_SCALE;
         if (!known) {
             throw Typing.fault(
-                    digits.position(), "expected the digits to keep as a number from 0 to " + Type.MOST_SCALE);
+                    digits.position(),
+                    digits instanceof Expression.Negate
+                            ? "ROUND keeps 0 to " + Type.MOST_SCALE
+                                    + " digits after the point; for whole tens write ROUND(x / 10) * 10"
+                            : "expected how many digits after the point are kept, a number from 0 to "
+                                    + Type.MOST_SCALE);
         }
         int scale =
                 ((Scalar.Number) ((Expression.Literal) digits).value()).value().intValue();

@@ -18,6 +18,7 @@ import org.grammatus.core.expression.grammar.SqlBaseVisitor;
 import org.grammatus.core.expression.grammar.SqlParser;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Days;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -292,7 +293,9 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
         try {
             return parse.apply(text);
         } catch (DateTimeException | NumberFormatException e) {
-            throw fault(position(token), "found '" + text + "', expected " + expected);
+            throw fault(
+                    position(token),
+                    Days.whyNone(text).orElseGet(() -> "found '" + text + "', expected " + expected));
         }
     }
 

@@ -1,8 +1,13 @@
 package org.grammatus.core.expression;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -41,6 +46,45 @@ public sealed interface Typed {
             case Aggregate a ->
                 Stream.concat(a.argument().stream(), a.filter().stream()).toList();
         };
+    }
+
+    /** Whether any of the expressions that this one is made of meets a condition; plain steps, for deep expressions. */
+    default boolean anyOperand(Predicate<Typed> condition) {
+        for (Typed operand : operands()) {
+            if (condition.test(operand)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** How many steps one after the other it may take to compute an expression with all that it uses: every step waits for the next. */
+    int MOST_STEPS = 400;
+
+    /** How many steps one after the other it takes: how often one part stands inside another. */
+    default int depth() {
+        int most = 0;
+        for (Typed operand : operands()) {
+            most = Math.max(most, operand.depth());
+        }
+        return most + 1;
+    }
+
+    /**
+     * This expression, if it is not too deep.
+     *
+     * @throws ProblemException if it takes more than {@value #MOST_STEPS} steps
+     */
+    default Typed requireShallow(Position position) {
+        int steps = depth();
+        if (steps > MOST_STEPS) {
+            throw new ProblemException(Problem.error(
+                    "",
+                    position,
+                    "takes " + steps + " steps one after the other once all that it uses is written out, more than "
+                            + MOST_STEPS + "; make it shorter"));
+        }
+        return this;
     }
 
     /** What is computed, under whatever name. */
@@ -188,20 +232,35 @@ public sealed interface Typed {
 
     /** What aggregates in it step over. */
     default Stream<Steps> stepping() {
-        return this instanceof Over over
-                ? over.steps().stream()
-                : operands().stream().flatMap(Typed::stepping);
+        List<Steps> found = new ArrayList<>();
+        noteSteps(found);
+        return found.stream();
+    }
+
+    private void noteSteps(List<Steps> found) {
+        if (this instanceof Over over) {
+            over.steps().ifPresent(found::add);
+        } else {
+            for (Typed operand : operands()) {
+                operand.noteSteps(found);
+            }
+        }
     }
 
     /** Whether anything in it is computed over other groups than the one where it stands. */
     default boolean looksOver() {
-        return this instanceof Over || operands().stream().anyMatch(Typed::looksOver);
+        return this instanceof Over || anyOperand(Typed::looksOver);
     }
 
     /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */
     default int deepestOver() {
-        return this instanceof Over over
-                ? over.depth()
-                : operands().stream().mapToInt(Typed::deepestOver).max().orElse(0);
+        if (this instanceof Over over) {
+            return over.depth();
+        }
+        int deepest = 0;
+        for (Typed operand : operands()) {
+            deepest = Math.max(deepest, operand.deepestOver());
+        }
+        return deepest;
     }
 }

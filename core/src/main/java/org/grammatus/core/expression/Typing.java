@@ -46,13 +46,12 @@ public final class Typing {
      * @throws ProblemException with the position of the first fault
      */
     public static Typed type(Expression expression, Names names, Place place) {
-        return new Typing(names, place).visit(expression);
+        return new Typing(names, place).visit(expression).requireShallow(expression.position());
     }
 
     /** Types a condition; anything but a truth value is refused. */
     public static Typed condition(Expression expression, Names names, Place place) {
-        Typing typing = new Typing(names, place);
-        return typing.condition(expression);
+        return new Typing(names, place).condition(expression).requireShallow(expression.position());
     }
 
     /**
@@ -62,7 +61,7 @@ public final class Typing {
      * @throws ProblemException with the position of the first fault, in whichever part, whatever was answered
      */
     public static Optional<Typed> restriction(Expression condition, Names names, Place place) {
-        return new Typing(names, place).restriction(condition);
+        return new Typing(names, place).restriction(condition).map(left -> left.requireShallow(condition.position()));
     }
 
     private Optional<Typed> restriction(Expression condition) {
@@ -77,7 +76,7 @@ public final class Typing {
             case Expression.Aggregate a -> true;
             case Expression.Over o -> true;
             case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
-            default -> e.operands().stream().anyMatch(operand -> aggregates(operand, names));
+            default -> e.anyOperand(operand -> aggregates(operand, names));
         };
     }
 
@@ -87,7 +86,7 @@ public final class Typing {
             case Expression.Aggregate a -> true;
             case Expression.Over o -> false;
             case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
-            default -> e.operands().stream().anyMatch(operand -> aggregatesItsPlace(operand, names));
+            default -> e.anyOperand(operand -> aggregatesItsPlace(operand, names));
         };
     }
 
@@ -111,7 +110,7 @@ public final class Typing {
             case Expression.In in -> membership(in);
             case Expression.IsNull n -> negate(n.negated(), new Typed.IsNull(visit(n.value())));
             case Expression.Like l ->
-                negate(l.negated(), new Typed.Like(text(l.value()), text(l.pattern()), l.escape()));
+                negate(l.negated(), like(l));
             case Expression.Coalesce c -> coalesce(c);
             case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
             case Expression.Case c -> choice(c);
@@ -121,6 +120,12 @@ public final class Typing {
             case Expression.Aggregate a -> aggregate(a);
             case Expression.Over o -> over(o);
         };
+    }
+
+    private Typed like(Expression.Like l) {
+        Typed value = text(l.value());
+        Typed pattern = require(l.pattern(), nullOf(besides(value, l.pattern()), Type.TEXT), Kind.TEXT, "a text");
+        return new Typed.Like(value, pattern, l.escape());
     }
 
     private Typed over(Expression.Over o) {
@@ -266,12 +271,18 @@ public final class Typing {
     }
 
     private Typed membership(Expression.In in) {
-        Typed any = null;
-        for (Expression item : in.list()) {
-            Typed equal = compare(Comparator.EQUAL, in.value(), item);
-            any = any == null ? equal : new Typed.Logic(Connective.OR, any, equal);
-        }
-        return negate(in.negated(), any);
+        return negate(in.negated(), anyOf(in.value(), in.list()));
+    }
+
+    /** Joined by halves, so that a long list is no deep expression. */
+    private Typed anyOf(Expression value, List<Expression> items) {
+        int half = items.size() / 2;
+        return half == 0
+                ? compare(Comparator.EQUAL, value, items.getFirst())
+                : new Typed.Logic(
+                        Connective.OR,
+                        anyOf(value, items.subList(0, half)),
+                        anyOf(value, items.subList(half, items.size())));
     }
 
     private static Typed negate(boolean negated, Typed condition) {
@@ -280,7 +291,7 @@ public final class Typing {
 
     Typed compare(Comparator operator, Expression left, Expression right) {
         Typed a = visit(left);
-        Typed b = visit(right);
+        Typed b = besides(a, right);
         if (isNull(a)) {
             a = new Typed.Constant(new Scalar.Null(b.type()));
         } else if (isNull(b)) {
@@ -292,6 +303,22 @@ public final class Typing {
                     "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with");
         }
         return new Typed.Compare(operator, a, b);
+    }
+
+    /** What a value is compared with; a text that stands there without quotes is taken for a field's name, which is said. */
+    private Typed besides(Typed value, Expression other) {
+        try {
+            return visit(other);
+        } catch (ProblemException e) {
+            if (value.type().equals(Type.TEXT) && other instanceof Expression.Name name) {
+                Problem fault = e.problems().getFirst();
+                throw fault(
+                        fault.position().orElse(other.position()),
+                        fault.message() + "; a text is written in single quotes: '" + name.name().replace("'", "''")
+                                + "'");
+            }
+            throw e;
+        }
     }
 
     private Typed coalesce(Expression.Coalesce c) {

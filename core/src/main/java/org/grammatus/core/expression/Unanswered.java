@@ -82,7 +82,7 @@ public final class Unanswered {
             case Expression.IsNull n -> !(n.value() instanceof Expression.Prompt) && reads(n.value());
             case Expression.Over o -> reads(o.aggregate());
             case Expression.Aggregate a -> a.argument().map(this::reads).orElse(false);
-            default -> e.operands().stream().anyMatch(this::reads);
+            default -> e.anyOperand(this::reads);
         };
     }
 }

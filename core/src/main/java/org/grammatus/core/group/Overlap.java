@@ -1,8 +1,9 @@
 package org.grammatus.core.group;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Dataset;
@@ -18,7 +19,9 @@ final class Overlap {
 
     /** What is said of a total, once, of the outermost of its levels whose groups share anything; nothing where none do. */
     static Optional<String> notice(Plan.Total total, Figures figures) {
-        return summed(total.value())
+        List<Typed.Aggregate> summed = new ArrayList<>();
+        summed(total.value(), summed);
+        return summed.stream()
                 .map(new Homes(figures.plan().dataset())::orGrain)
                 .distinct()
                 .flatMap(home -> notice(total, home, figures).stream())
@@ -63,14 +66,20 @@ final class Overlap {
     }
 
     /** The sums and counts in a value. */
-    private static Stream<Typed.Aggregate> summed(Typed value) {
-        return switch (value) {
-            case Typed.Aggregate a
-            when a.function() == AggregateFunction.SUM || a.function() == AggregateFunction.COUNT ->
-                a.distinct() ? Stream.empty() : Stream.of(a);
-            case Typed.Aggregate a -> Stream.empty();
-            case Typed.Over o -> Stream.empty();
-            default -> value.operands().stream().flatMap(Overlap::summed);
-        };
+    private static void summed(Typed value, List<Typed.Aggregate> found) {
+        switch (value) {
+            case Typed.Aggregate a -> {
+                boolean adds = a.function() == AggregateFunction.SUM || a.function() == AggregateFunction.COUNT;
+                if (adds && !a.distinct()) {
+                    found.add(a);
+                }
+            }
+            case Typed.Over o -> {}
+            default -> {
+                for (Typed operand : value.operands()) {
+                    summed(operand, found);
+                }
+            }
+        }
     }
 }

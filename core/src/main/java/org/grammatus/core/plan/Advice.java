@@ -33,6 +33,7 @@ final class Advice {
         List<Problem> advice = new ArrayList<>();
         totals.forEach(total -> onSum(total, dataset, advice));
         totals.forEach(total -> onUnits(total, dataset, advice));
+        totals.forEach(total -> onOther(total, columns.get(total.column()), advice));
         onLabels(columns, dataset, advice);
         return advice;
     }
@@ -60,6 +61,34 @@ final class Advice {
                                     "Sum " + field.definition().label() + " by itself",
                                     pointer,
                                     "SUM(" + References.to(field.definition().id()) + ")"))));
+        }
+    }
+
+    /** A total of something else than its column shows: one of the two was changed alone, or it is meant so. */
+    private static void onOther(Plan.Total total, Plan.Column column, List<Problem> advice) {
+        if (total.value().unnamed() instanceof Typed.Aggregate a
+                && a.function() != AggregateFunction.COUNT
+                && a.argument().isPresent()
+                && column.definition().value().isPresent()
+                && column.value().type().isNumber()
+                && !a.argument().get().unnamed().equals(column.value().unnamed())
+                && ExpressionParser.parse(total.definition().value()) instanceof Expression.Aggregate written) {
+            String shown = column.definition().value().get();
+            String pointer = total.pointer() + "/value";
+            if (advice.stream().anyMatch(known -> known.pointer().equals(pointer))) {
+                return;
+            }
+            String instead = ExpressionPrinter.print(new Expression.Aggregate(
+                    written.function(),
+                    written.distinct(),
+                    Optional.of(ExpressionParser.parse(shown)),
+                    written.filter(),
+                    written.position()));
+            advice.add(Problem.advice(
+                            pointer,
+                            "the column \"" + column.definition().label() + "\" shows " + shown
+                                    + ", and this total below it is of something else")
+                    .curedBy(Cure.of("Take the total of what the column shows", pointer, instead)));
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
+import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
@@ -16,6 +17,7 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
@@ -31,6 +33,7 @@ public final class Planner {
     /** What a row shows in a column of totals alone; a number, since totals mostly are. */
     private static final Typed NO_VALUE = new Typed.Constant(new Scalar.Null(Type.INTEGER));
 
+    private final Checked<Report> checked;
     private final Report report;
     private final DatasetModel dataset;
     private final Problems problems = new Problems();
@@ -40,8 +43,10 @@ public final class Planner {
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
 
-    private Planner(Report report, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
-        this.report = report;
+    private Planner(
+            Checked<Report> checked, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
+        this.checked = checked;
+        this.report = checked.document().orElseThrow();
         this.dataset = dataset;
         this.names = new PlanNames(dataset, levels(report), prompts, context.businessDate());
         this.homes = new Homes(dataset);
@@ -53,11 +58,25 @@ public final class Planner {
     /**
      * Plans a run.
      *
-     * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, or else of the definition
+     * @throws ProblemException with every fault of the answers and the definition
      */
     public static Plan plan(Report report, DatasetModel dataset, Answers answers, RunContext context) {
-        List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset);
-        return new Planner(report, dataset, prompts, context).plan(prompts, context);
+        return plan(Checked.sound(report), dataset, answers, context);
+    }
+
+    /**
+     * Plans a run of a document that may be wrong, so that all that is wrong with it is told at once.
+     *
+     * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
+     */
+    public static Plan plan(Checked<Report> checked, DatasetModel dataset, Answers answers, RunContext context) {
+        if (checked.document().filter(report -> !report.blocks().isEmpty()).isEmpty()) {
+            throw new ProblemException(checked.faults());
+        }
+        Problems problems = new Problems();
+        Report report = checked.document().get();
+        List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset, problems);
+        return new Planner(checked, dataset, prompts, context).plan(prompts, context, problems);
     }
 
     /** The names of keys that were chosen are read, too, so that the answers can be said in words. */
@@ -80,7 +99,7 @@ public final class Planner {
         return !missing;
     }
 
-    private Plan plan(List<ResolvedPrompt> prompts, RunContext context) {
+    private Plan plan(List<ResolvedPrompt> prompts, RunContext context, Problems ofAnswers) {
         Report.Block block = report.blocks().getFirst();
         for (int i = 0; i < report.prompts().size(); i++) {
             known("/prompts/" + i, report.prompts().get(i).field());
@@ -121,8 +140,11 @@ public final class Planner {
                 expressions.rowTerms(BLOCK + "/rows/order", block.rows().order());
         report.page().header().ifPresent(text -> problems.collect("/page/header", () -> PageText.parse(text), null));
         report.page().footer().ifPresent(text -> problems.collect("/page/footer", () -> PageText.parse(text), null));
+        problems.addAll(ofAnswers.found());
+        if (problems.hasErrors() || !checked.faults().isEmpty()) {
+            throw new ProblemException(checked.with(problems.found()).faults());
+        }
         problems.addAll(Advice.on(columns, totals, dataset));
-        problems.throwIfErrors();
         return new Plan(
                 report,
                 dataset,
@@ -167,7 +189,9 @@ public final class Planner {
     }
 
     private Optional<Plan.RowFilter> filter(String pointer, Report.Filter filter) {
-        if (filter.off().orElse(false) || !known(pointer, filter.field())) {
+        boolean whole = !checked.isWrong(pointer)
+                && (filter.kind() == Report.FilterKind.EXPRESSION || !checked.isWrongInside(pointer));
+        if (filter.off().orElse(false) || !known(pointer, filter.field()) || !whole) {
             return Optional.empty();
         }
         String at = switch (filter.kind()) {
@@ -209,7 +233,10 @@ public final class Planner {
                 .orElse(NO_VALUE);
         Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
-        Formats.check(pointer + "/format", format, value.type(), problems);
+        // What a column of totals alone is printed by is checked with each of them.
+        if (column.value().isPresent()) {
+            Formats.check(pointer + "/format", format, value.type(), problems);
+        }
         Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
         // What looks at groups around a row differs from row to row.
         int home = value.looksOver() ? DatasetModel.GRAIN : homes.orGrain(value);

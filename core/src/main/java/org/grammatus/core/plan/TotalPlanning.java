@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
@@ -75,16 +76,26 @@ final class TotalPlanning {
         }
         Type type = comparison.map(c -> compared(c, value.type())).orElseGet(() -> shown(shown, value.type()));
         boolean percent = isPercent(shown, comparison);
+        int column = column(total.column(), columns);
         String format = total.format()
+                .or(() -> column < 0 ? Optional.empty() : ofColumn(columns.get(column), value, percent))
                 .orElseGet(() -> percent
                         ? PERCENT
                         : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type));
         Formats.check(pointer + "/format", format, type, problems);
-        int column = column(total.column(), columns);
         return column < 0
                 ? Optional.empty()
                 : Optional.of(new Plan.Total(
                         total, pointer, value, shown, comparison, type, column, format, Map.copyOf(places)));
+    }
+
+    /** A column's own format is its totals', too: of all where it shows nothing in rows, else of what adds up what it shows. */
+    private static Optional<String> ofColumn(Plan.Column column, Typed value, boolean percent) {
+        boolean alone = column.definition().value().isEmpty();
+        boolean adds = value.unnamed() instanceof Typed.Aggregate a
+                && a.function() != AggregateFunction.COUNT
+                && a.argument().filter(column.value()::equals).isPresent();
+        return column.definition().format().filter(format -> alone || (adds && !percent));
     }
 
     private static int column(String id, List<Plan.Column> columns) {

@@ -8,12 +8,19 @@ import java.util.Optional;
 /** Finds the name a person most likely meant. */
 public final class Suggestion {
 
+    /** What is longer is no mistyped name. */
+    private static final int LONGEST = 200;
+
     private Suggestion() {}
 
     /** The nearest of the names by edits, where it is near enough to be meant: at most a third of its letters differ. */
     public static Optional<String> nearest(String typed, Collection<String> names) {
         String lower = typed.toLowerCase(Locale.ROOT);
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
         return names.stream()
+                .filter(name -> Math.abs(name.length() - typed.length()) <= Math.max(1, name.length() / 3))
                 .filter(name -> distance(lower, name.toLowerCase(Locale.ROOT)) <= Math.max(1, name.length() / 3))
                 .min(Comparator.<String>comparingInt(name -> distance(lower, name.toLowerCase(Locale.ROOT)))
                         .thenComparing(Comparator.naturalOrder()));

@@ -36,6 +36,14 @@ public record Answers(Map<String, String> written) {
      */
     public List<ResolvedPrompt> resolve(List<Report.Prompt> prompts, RunContext context, DatasetModel dataset) {
         Problems problems = new Problems();
+        List<ResolvedPrompt> resolved = resolve(prompts, context, dataset, problems);
+        problems.throwIfErrors();
+        return resolved;
+    }
+
+    /** Resolves the answers likewise; what is wrong is noted, and a prompt whose answer is wrong has none. */
+    public List<ResolvedPrompt> resolve(
+            List<Report.Prompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
         List<String> names = prompts.stream().map(Report.Prompt::name).toList();
         for (String name : new TreeMap<>(written).keySet()) {
             if (!names.contains(name)) {
@@ -67,14 +75,13 @@ public record Answers(Map<String, String> written) {
                         new ResolvedPrompt(prompt, text, Period.OPEN, choice(at, prompt, text, dataset, problems)));
             }
         }
-        problems.throwIfErrors();
         return List.copyOf(resolved);
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
     private static Scalar choice(
             String at, Report.Prompt prompt, String text, DatasetModel dataset, Problems problems) {
-        Optional<Type> known = dataset.typeOf(prompt.field().orElseThrow());
+        Optional<Type> known = prompt.field().flatMap(dataset::typeOf);
         Type type = known.orElse(Type.TEXT);
         if (text.isEmpty() || known.isEmpty()) {
             return new Scalar.Null(type);

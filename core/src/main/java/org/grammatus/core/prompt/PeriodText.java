@@ -1,17 +1,21 @@
 package org.grammatus.core.prompt;
 
+import com.ibm.icu.util.ULocale;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.Days;
 import org.grammatus.core.value.Period;
 
 /**
@@ -47,7 +51,8 @@ public final class PeriodText {
         try {
             return rolling(words).orElseGet(() -> interval(text.trim()));
         } catch (DateTimeException e) {
-            throw new ProblemException(Problem.error("", "\"" + shortened(text) + "\" is not a period; " + FORMS));
+            String why = noDay(text).orElseGet(() -> "\"" + shortened(text) + "\" is not a period; " + FORMS);
+            throw new ProblemException(Problem.error("", why));
         } catch (IllegalArgumentException e) {
             throw new ProblemException(
                     Problem.error("", "\"" + shortened(text) + "\" is not a period: " + e.getMessage()));
@@ -127,7 +132,22 @@ public final class PeriodText {
             LocalDate day = LocalDate.parse(text);
             return Period.of(day, day);
         }
-        return new Period(end(text.substring(0, slash)), end(text.substring(slash + 1)));
+        Optional<LocalDate> from = end(text.substring(0, slash));
+        Optional<LocalDate> to = end(text.substring(slash + 1));
+        if (from.isPresent() && to.isPresent() && from.get().isAfter(to.get())) {
+            throw new IllegalArgumentException("its first day, " + inWords(from.get()) + ", is after its last, "
+                    + inWords(to.get()) + "; swap them");
+        }
+        return new Period(from, to);
+    }
+
+    private static String inWords(LocalDate day) {
+        return DateBucket.format("d MMMM y", day.toEpochDay(), ULocale.ENGLISH);
+    }
+
+    /** Why an end of an interval, or the day, is none. */
+    private static Optional<String> noDay(String text) {
+        return Arrays.stream(text.split("/")).flatMap(end -> Days.whyNone(end).stream()).findFirst();
     }
 
     private static Optional<LocalDate> end(String text) {

@@ -5,6 +5,7 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.Optional;
 
 /** Single values as people, files and addresses write them: {@code 12.5}, {@code 2026-01-31}, {@code yes}. */
 public final class ScalarText {
@@ -28,7 +29,9 @@ public final class ScalarText {
                 case BOOLEAN -> new Scalar.Bool(truth(trimmed));
             };
         } catch (IllegalArgumentException | DateTimeException e) {
-            throw new IllegalArgumentException("found \"" + shortened(text) + "\", expected " + expected(type));
+            Optional<String> noDay = type.isTime() ? Days.whyNone(text) : Optional.empty();
+            throw new IllegalArgumentException(
+                    noDay.orElseGet(() -> "found \"" + shortened(text) + "\", expected " + expected(type)));
         }
     }
 

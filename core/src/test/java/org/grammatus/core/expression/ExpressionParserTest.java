@@ -70,7 +70,7 @@ class ExpressionParserTest {
                 "a b → 1:3 found \"b\", expected an operator or the end",
                 "a = 'x → 1:5 found a text without its closing '",
                 "a != b → 1:3 found \"!\", expected <> for \"not equal\"",
-                "date '2026-02-30' → 1:6 found '2026-02-30', expected a date such as '2026-01-31'",
+                "date '2026-02-30' → 1:6 \"2026-02-30\" is no day: February 2026 has 28 days",
                 "a like 'x' escape 'yz' → 1:19 found 'yz', expected one character",
                 "uper(a) → 1:1 unknown function \"uper\"; did you mean \"UPPER\"?",
                 "mod(a) → 1:1 MOD takes 2 values, found 1",
@@ -102,7 +102,13 @@ class ExpressionParserTest {
                 .hasMessageContaining("nested deeper than 100");
         assertThatThrownBy(() -> ExpressionParser.parse("1" + "+1".repeat(5_000)))
                 .hasMessageContaining("longer than 2000");
-        assertThat(ExpressionParser.parse("1" + "+1".repeat(900))).isNotNull();
+        assertThatThrownBy(() -> ExpressionParser.parse("NOT ".repeat(1_500) + "TRUE"))
+                .hasMessageContaining("nested deeper than 100");
+        assertThatThrownBy(() -> ExpressionParser.parse("- ".repeat(1_500) + "1"))
+                .hasMessageContaining("nested deeper than 100");
+        assertThatThrownBy(() -> ExpressionParser.parse("1" + "+1".repeat(900)))
+                .hasMessageContaining("more than 250 operators take each other's results");
+        assertThat(ExpressionParser.parse("1" + "+1".repeat(240))).isNotNull();
     }
 
     /** parse ∘ print is the identity on trees, and so print ∘ parse on printed texts. */

@@ -114,7 +114,7 @@ class TypingTest {
                 "CASE WHEN TRUE THEN 1 ELSE 'x' END | 1:28 found a text, expected a whole number as in the results before",
                 "UPPER(quantity) | 1:7 found a whole number, expected a text",
                 "SUBSTRING(name FROM amount) | 1:21 found a decimal number, expected a whole number",
-                "ROUND(rate, quantity) | 1:13 expected the digits to keep as a number from 0 to 18",
+                "ROUND(rate, quantity) | 1:13 expected how many digits after the point are kept, a number from 0 to 18",
                 "EXTRACT(HOUR FROM due) | 1:19 found a date, expected a timestamp",
                 "EXTRACT(YEAR FROM name) | 1:19 found a text, expected a date or a timestamp",
                 "CAST(quantity AS DATE) | 1:6 found a whole number, which cannot be made a date",

@@ -232,7 +232,7 @@ class SelectionTest {
                 "\"having\": \"SUM(net) / SUM(net) OVER () > 0.1\" | /levels/0/having | only known once the groups are chosen",
                 "\"having\": \"RANK() < 3\" | /levels/0/having | RANK",
                 "\"having\": \"SUM(net)\" | /levels/0/having | expected a condition",
-                "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\"} | /levels/0/limit | either",
+                "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\"} | /levels/0/limit | add \"count\" or",
                 "\"limit\": {\"keep\": \"largest\", \"by\": \"net\", \"count\": 1} | /limit/by | put it into SUM",
                 "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net) OVER ()\", \"count\": 1} | /limit/by | the group's own"
             })

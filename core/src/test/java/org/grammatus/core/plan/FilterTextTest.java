@@ -96,7 +96,7 @@ class FilterTextTest {
     @Test
     void aConditionHasAsManyValuesAsItsComparisonTakes() {
         assertThatThrownBy(() -> with("`field`: `net`, `comparison`: `between`, `values`: [`1`]"))
-                .hasMessageContaining("/filters/0/values: found 1 values to compare with, expected 2");
+                .hasMessageContaining("/filters/0/values: found 1 value to compare with, expected 2");
         assertThatThrownBy(() -> with("`field`: `net`, `comparison`: `blank`, `values`: [`1`]"))
                 .hasMessageContaining("expected none");
     }

@@ -49,8 +49,12 @@ record ReadableRows(Star star, Map<String, String> missing) {
         if (value instanceof Typed.Field field && fields.containsKey(field.id())) {
             return Optional.of(fields.get(field.id()));
         }
-        return value.operands().stream()
-                .flatMap(operand -> lost(operand, fields).stream())
-                .findFirst();
+        for (Typed operand : value.operands()) {
+            var found = lost(operand, fields);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
     }
 }

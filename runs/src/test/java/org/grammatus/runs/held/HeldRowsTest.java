@@ -16,6 +16,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -79,7 +80,7 @@ class HeldRowsTest {
     }
 
     private static Reading of(DatasetModel dataset, String... fields) {
-        return new Reading(dataset, Set.of(fields), Set.of());
+        return new Reading(dataset, Set.of(fields), Set.of()).in(RunContext.UTC);
     }
 
     private Star read(Reading reading) {
@@ -244,7 +245,7 @@ class HeldRowsTest {
     private static Reading filtered(int above) {
         Typed positive = Typing.condition(
                 ExpressionParser.parse("a > " + above), new DatasetNames(DATASET, LocalDate.EPOCH), Typing.Place.ROW);
-        return new Reading(DATASET, Set.of("a"), Set.of(), List.of(positive), false);
+        return new Reading(DATASET, Set.of("a"), Set.of(), List.of(positive), Optional.of(RunContext.UTC), false);
     }
 
     @Test

@@ -3,19 +3,31 @@ package org.grammatus.server.command;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.BuiltOn;
+import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Planner;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.value.Days;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
@@ -54,7 +66,8 @@ final class RenderCommand implements Callable<Integer> {
             names = "--format",
             paramLabel = "FORMAT",
             defaultValue = "pdf",
-            description = "pdf or json; ${DEFAULT-VALUE} unless said.")
+            completionCandidates = FormatWords.class,
+            description = "${COMPLETION-CANDIDATES}; ${DEFAULT-VALUE} unless said.")
     private String format;
 
     @Option(
@@ -67,14 +80,17 @@ final class RenderCommand implements Callable<Integer> {
     @Option(names = "--database", paramLabel = "FILE", description = "A SQLite database of the demo's shape.")
     private Optional<Path> database = Optional.empty();
 
-    @Option(names = "--dataset", paramLabel = "FILE", description = "A dataset definition, instead of the starter one.")
-    private Optional<Path> dataset = Optional.empty();
+    @Option(
+            names = "--dataset",
+            paramLabel = "FILE",
+            description = "The report's dataset, instead of a starter one; repeated for those that it is built on.")
+    private List<Path> datasets = new ArrayList<>();
 
     @Option(
             names = "--business-date",
             paramLabel = "DATE",
             description = "The day that counts as today; the database's own last day unless said.")
-    private Optional<LocalDate> businessDate = Optional.empty();
+    private Optional<String> businessDate = Optional.empty();
 
     @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DemoCommand.DATA_DIR)
     private Path dataDir;
@@ -90,8 +106,9 @@ final class RenderCommand implements Callable<Integer> {
         Format chosen = Format.of(format)
                 .orElseThrow(() -> new CommandFailure("Unknown format \"" + format + "\", expected one of "
                         + String.join(", ", Format.words()) + Suggestion.inWords(format, Format.words())));
-        Report definition = definition();
-        DatasetModel model = DatasetModel.of(dataset(definition.dataset()));
+        Checked<Report> checked = definition();
+        Report definition = checked.document().orElseGet(checked::require);
+        DatasetModel model = model(checked);
         Path folder = Optional.ofNullable(output.toAbsolutePath().getParent()).orElse(output);
         if (!Files.isDirectory(folder) || Files.isDirectory(output)) {
             throw new CommandFailure("There is no folder " + folder + " to write " + output + " into");
@@ -99,8 +116,10 @@ final class RenderCommand implements Callable<Integer> {
         Path source = database.orElseGet(this::demoDatabase);
         ZoneId where = definition.zone().flatMap(RunContext::zone).orElseGet(zone::zone);
         LocalDate today =
-                businessDate.or(() -> ScenarioDatabase.businessDate(source)).orElseGet(() -> LocalDate.now(where));
+                businessDate.map(RenderCommand::day).or(() -> ScenarioDatabase.businessDate(source)).orElseGet(() -> LocalDate.now(where));
         RunContext context = new RunContext(today, where);
+        // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
+        Planner.plan(checked, model, new Answers(answers), context);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
         RunResult result = new RunEngine(RunLimits.DEFAULT)
                 .run(request, StarReader.over(new SqliteSource(source)), progress -> {}, () -> false);
@@ -114,10 +133,10 @@ final class RenderCommand implements Callable<Integer> {
         return CommandLine.ExitCode.OK;
     }
 
-    private Report definition() {
+    private Checked<Report> definition() {
         Optional<Report> starter = Starters.report(report);
         if (starter.isPresent()) {
-            return starter.get();
+            return Checked.sound(starter.get());
         }
         Path file = Path.of(report);
         if (!Files.exists(file)) {
@@ -125,17 +144,55 @@ final class RenderCommand implements Callable<Integer> {
                     + " reports: " + String.join(", ", Starters.reportIds())
                     + Suggestion.inWords(report, Starters.reportIds()));
         }
-        return Definitions.readReport(text(file));
+        return Definitions.checkReport(text(file));
     }
 
-    private Dataset dataset(String id) {
-        if (dataset.isPresent()) {
-            return Definitions.readDataset(text(dataset.get()));
+    /** The report's dataset with all that it is built on, from the files that were given or the starters. */
+    private DatasetModel model(Checked<Report> checked) {
+        Map<String, Dataset> given = new LinkedHashMap<>();
+        for (Path file : datasets) {
+            Dataset read = Definitions.readDataset(text(file));
+            given.put(read.id(), read);
         }
-        return Starters.dataset(id)
-                .orElseThrow(() -> new CommandFailure("/dataset: unknown dataset \"" + id + "\", expected one of "
-                        + String.join(", ", Starters.datasetIds()) + Suggestion.inWords(id, Starters.datasetIds())
-                        + "; or give its definition with --dataset"));
+        String id = checked.document().map(Report::dataset).orElse("");
+        Function<String, Optional<Dataset>> find =
+                name -> Optional.ofNullable(given.get(name)).or(() -> Starters.dataset(name));
+        if (find.apply(id).isEmpty() || (!given.isEmpty() && !isUsed(id, given, find))) {
+            List<String> known = new ArrayList<>(given.keySet());
+            known.addAll(Starters.datasetIds());
+            String fault = given.isEmpty()
+                    ? "unknown dataset \"" + id + "\", expected one of " + String.join(", ", known)
+                            + Suggestion.inWords(id, known) + "; or give its definition with --dataset"
+                    : "the report stands on dataset \"" + id + "\", but --dataset gave "
+                            + given.keySet().stream().map(name -> "\"" + name + "\"").collect(Collectors.joining(", "))
+                            + Suggestion.inWords(id, given.keySet());
+            throw new ProblemException(
+                    checked.with(List.of(Problem.error("/dataset", fault))).faults());
+        }
+        return DatasetModel.of(BuiltOn.flattened(find.apply(id).orElseThrow(), find));
+    }
+
+    /** Whether the report's dataset, or one that it is built on, was given. */
+    private static boolean isUsed(String id, Map<String, Dataset> given, Function<String, Optional<Dataset>> find) {
+        return given.containsKey(id)
+                || find.apply(id).flatMap(Dataset::builtOn).orElse(List.of()).stream().anyMatch(given::containsKey);
+    }
+
+    private static LocalDate day(String text) {
+        try {
+            return Days.parse(text);
+        } catch (DateTimeException e) {
+            throw new CommandFailure("--business-date: "
+                    + Days.whyNone(text).orElse("found \"" + text + "\", expected a day such as 2026-01-31"));
+        }
+    }
+
+    /** What --format can be, for its help. */
+    static final class FormatWords implements Iterable<String> {
+        @Override
+        public Iterator<String> iterator() {
+            return Format.words().iterator();
+        }
     }
 
     private static String text(Path file) {
