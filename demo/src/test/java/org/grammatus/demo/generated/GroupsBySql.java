@@ -291,7 +291,8 @@ final class GroupsBySql {
                                 + " p.large_freight, p.average, p.counted, p.middle, " + rounded(depth)
                                 + " AS rounded, p.around, (SELECT net FROM p0) AS whole,"
                                 + " SUM(p.net) OVER (PARTITION BY p.parent ORDER BY p.place) AS in_parent,"
-                                + " SUM(p.net) OVER (ORDER BY p.place) AS in_report,"
+                                + " (SELECT SUM(x.net) FROM (" + printedSoFar(depth)
+                                + ") x WHERE x.place <= p.place) AS in_report,"
                                 + (depth == 0
                                         ? "NULL AS rank, NULL AS change"
                                         : " CASE WHEN p.net IS NOT NULL AND p.part NOT LIKE '" + FOLDED
@@ -300,7 +301,7 @@ final class GroupsBySql {
                                                 + " CASE WHEN p.part NOT LIKE '" + FOLDED
                                                 + "%' THEN p.net - LAG(p.net) OVER (PARTITION BY p.parent, p.part LIKE '"
                                                 + FOLDED + "%' ORDER BY p.place) END AS change")
-                                + ", n.net AS last_net, n.lines AS last_lines, n.freight AS last_freight"
+                                + ", n.net AS last_net, COALESCE(n.lines, 0) AS last_lines, n.freight AS last_freight"
                                 + " FROM p" + depth + " p LEFT JOIN n" + depth + " n ON n.path = p.path")
                 .collect(Collectors.joining(" UNION ALL "));
         Map<String, String> others = otherRows();
@@ -311,6 +312,15 @@ final class GroupsBySql {
             }
         }
         return lines;
+    }
+
+    /** The printed groups of a depth, and the others further out, which are not divided. */
+    private static String printedSoFar(int depth) {
+        return "SELECT net, place FROM p" + depth
+                + IntStream.range(1, depth)
+                        .mapToObj(above -> " UNION ALL SELECT net, place FROM p" + above + " WHERE part = '" + FOLDED
+                                + OTHERS + "'")
+                        .collect(Collectors.joining());
     }
 
     /** By innermost group: how many rows stand together in it, and what they come to. */
