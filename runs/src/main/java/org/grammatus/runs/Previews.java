@@ -1,8 +1,16 @@
 package org.grammatus.runs;
 
-import java.util.HashMap;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.RemovalCause;
+import com.github.benmanes.caffeine.cache.Scheduler;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;
@@ -15,15 +23,35 @@ public final class Previews {
 
     private static final System.Logger LOG = System.getLogger(Previews.class.getName());
 
+    /** A session that nobody has edited in for so long is over; the next edit begins it anew. */
+    private static final Duration UNUSED = Duration.ofMinutes(30);
+    /** How many sessions of one person there are at most; the one unused the longest is ended for another. */
+    private static final int MOST_OF_ONE = 6;
+
+    private long turn;
     private final RunService runs;
     private final DatasetReader reader;
-    private final Map<String, Newest> newest = new HashMap<>();
+    private final Cache<Session, Newest> newest;
 
-    private record Newest(long edit, Run run) {}
+    private record Session(String owner, String id) {}
 
-    public Previews(RunService runs, DatasetReader reader) {
+    private record Newest(long edit, Run run, long used) {}
+
+    public Previews(RunService runs, DatasetReader reader, Clock clock) {
         this.runs = runs;
         this.reader = reader;
+        this.newest = Caffeine.newBuilder()
+                .expireAfterAccess(UNUSED)
+                .ticker(() -> TimeUnit.MILLISECONDS.toNanos(clock.millis()))
+                .scheduler(Scheduler.systemScheduler())
+                .executor(Runnable::run)
+                .evictionListener((Session session, Newest last, RemovalCause cause) -> giveUp(last))
+                .build();
+    }
+
+    private void giveUp(Newest last) {
+        last.run.cancel();
+        runs.forget(last.run);
     }
 
     /**
@@ -34,27 +62,38 @@ public final class Previews {
      * @return the run, over; none where a newer edit is there already
      */
     public Optional<Run> preview(String owner, String session, long edit, RunRequest request) {
-        String key = owner + "/" + session;
+        Session key = new Session(owner, session);
         Run run;
         boolean first;
         synchronized (newest) {
-            Newest known = newest.get(key);
+            Newest known = newest.getIfPresent(key);
             if (known != null && known.edit > edit) {
                 return Optional.empty();
             }
             if (known != null) {
-                known.run.cancel();
-                runs.forget(known.run);
+                giveUp(known);
+            } else {
+                makeRoom(owner);
             }
             first = known == null;
             run = runs.prepare(request, owner);
-            newest.put(key, new Newest(edit, run));
+            newest.put(key, new Newest(edit, run, turn++));
         }
         runs.execute(run, reader);
         if (first) {
             runs.inBackground(() -> readAhead(request));
         }
         return Optional.of(run);
+    }
+
+    /** Ends sessions of a person until there is room for one more. */
+    private void makeRoom(String owner) {
+        List<Map.Entry<Session, Newest>> own = newest.asMap().entrySet().stream()
+                .filter(entry -> entry.getKey().owner().equals(owner))
+                .sorted(Comparator.comparing(entry -> entry.getValue().used()))
+                .toList();
+        own.subList(0, Math.max(0, own.size() - MOST_OF_ONE + 1))
+                .forEach(entry -> end(owner, entry.getKey().id()));
     }
 
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
@@ -70,19 +109,20 @@ public final class Previews {
 
     /** The newest preview of a session, going on or over. */
     public Optional<Run> newest(String owner, String session) {
-        synchronized (newest) {
-            return Optional.ofNullable(newest.get(owner + "/" + session)).map(Newest::run);
-        }
+        return Optional.ofNullable(newest.getIfPresent(new Session(owner, session))).map(Newest::run);
+    }
+
+    /** How many sessions there are. */
+    long sessions() {
+        newest.cleanUp();
+        return newest.estimatedSize();
     }
 
     /** Ends a session. */
     public void end(String owner, String session) {
-        synchronized (newest) {
-            Newest last = newest.remove(owner + "/" + session);
-            if (last != null) {
-                last.run.cancel();
-                runs.forget(last.run);
-            }
+        Newest last = newest.asMap().remove(new Session(owner, session));
+        if (last != null) {
+            giveUp(last);
         }
     }
 }

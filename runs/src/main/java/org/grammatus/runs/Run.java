@@ -15,6 +15,9 @@ import org.grammatus.sources.SourceException;
 /** One run as a job: started once, followed by any number of listeners, cancelled by anyone. Thread-safe. */
 public final class Run {
 
+    /** The pointer of problems that a source told in its own words. */
+    public static final String OF_SOURCE = "/source";
+
     private static final System.Logger LOG = System.getLogger(Run.class.getName());
 
     private final String id;
@@ -24,6 +27,8 @@ public final class Run {
     private final List<Consumer<RunProgress>> listeners = new CopyOnWriteArrayList<>();
     private volatile RunProgress progress = RunProgress.WAITING;
     private volatile boolean cancelled;
+    private volatile Instant lookedAt;
+    private Thread worker;
     private volatile Instant readAt;
     private volatile RunResult result;
 
@@ -32,13 +37,12 @@ public final class Run {
         this.request = request;
         this.owner = owner;
         this.startedAt = startedAt;
+        this.lookedAt = startedAt;
     }
 
-    void execute(RunEngine engine, DatasetReader reader) {
+    void execute(RunEngine engine, DatasetReader reader, ComputingGate gate) {
         try {
-            if (cancelled) {
-                throw new CancellationException();
-            }
+            begin();
             RunProgress[] last = new RunProgress[1];
             RunResult made = engine.run(
                     request,
@@ -49,27 +53,57 @@ public final class Run {
                             tell(next);
                         }
                     },
-                    () -> cancelled);
+                    () -> cancelled,
+                    () -> gate.enter(owner));
             readAt = reader.readAt(Reading.of(made.grouped().plan())).orElse(startedAt);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);
-        } catch (CancellationException e) {
-            tell(progress.with(RunState.CANCELLED));
-        } catch (ProblemException e) {
-            tell(progress.with(RunState.FAILED, e.problems()));
-        } catch (SourceException e) {
-            tell(progress.with(RunState.FAILED, List.of(Problem.error("", e.getMessage()))));
-        } catch (RuntimeException | OutOfMemoryError e) {
-            LOG.log(System.Logger.Level.ERROR, "Run " + id + " failed", e);
-            String reason = e instanceof OutOfMemoryError
-                    ? "the rows do not fit the server's memory; narrow the report's answers"
-                    : "the run failed for a reason of the program's own; the server's log says more under " + id;
-            tell(progress.with(RunState.FAILED, List.of(Problem.error("", reason))));
+        } catch (Throwable e) {
+            end(e);
+        } finally {
+            synchronized (this) {
+                worker = null;
+                // What was meant for this run is no business of the next one on this thread.
+                Thread.interrupted();
+            }
         }
     }
 
+    private synchronized void begin() {
+        if (cancelled) {
+            throw new CancellationException();
+        }
+        worker = Thread.currentThread();
+    }
+
+    /** However it ended, the run is over, and those who follow it hear of it. */
+    private void end(Throwable failure) {
+        switch (failure) {
+            case Throwable e when cancelled || e instanceof CancellationException ->
+                tell(progress.with(RunState.CANCELLED));
+            case ProblemException e -> tell(progress.with(RunState.FAILED, e.problems()));
+            case SourceException e ->
+                tell(progress.with(RunState.FAILED, List.of(Problem.error(OF_SOURCE, e.getMessage()))));
+            case Throwable e -> {
+                LOG.log(System.Logger.Level.ERROR, "Run " + id + " failed", e);
+                String reason = e instanceof OutOfMemoryError
+                        ? "the rows do not fit the server's memory; narrow the report's answers"
+                        : "the run failed for a reason of the program's own; the server's log says more under " + id;
+                tell(progress.with(RunState.FAILED, List.of(Problem.error("", reason))));
+            }
+        }
+    }
+
+    /** Ends a run for good that could not begin. */
+    void fail(String reason) {
+        tell(progress.with(RunState.FAILED, List.of(Problem.error("", reason))));
+    }
+
     private synchronized void tell(RunProgress next) {
+        if (progress.state().isOver()) {
+            return;
+        }
         progress = next;
         listeners.forEach(listener -> listener.accept(next));
         if (next.state().isOver()) {
@@ -96,8 +130,23 @@ public final class Run {
         void progressed(RunProgress progress);
     }
 
-    public void cancel() {
+    /** Ends the run at once for those who follow it; what works for it stops at its next step, or as soon as its source lets go. */
+    public synchronized void cancel() {
         cancelled = true;
+        tell(progress.with(RunState.CANCELLED));
+        if (worker != null) {
+            worker.interrupt();
+        }
+    }
+
+    /** Notes that somebody looks at it. */
+    void lookedAt(Instant now) {
+        lookedAt = now;
+    }
+
+    /** When somebody last looked at it, or it was started. */
+    Instant lookedAt() {
+        return lookedAt;
     }
 
     public String id() {

@@ -4,6 +4,7 @@ import java.util.concurrent.CancellationException;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.Plan;
@@ -30,12 +31,17 @@ public final class RunEngine {
      *
      * @param listener told of each step, on the calling thread
      * @param cancelled asked often; true ends the run
+     * @param turn waits for a turn at computing, once the rows are there
      * @throws ProblemException if the definition, the answers or a limit stand in the way
      * @throws org.grammatus.sources.SourceException if the rows cannot be read
      * @throws CancellationException if it was cancelled
      */
     public RunResult run(
-            RunRequest request, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
+            RunRequest request,
+            DatasetReader reader,
+            Consumer<RunProgress> listener,
+            BooleanSupplier cancelled,
+            Supplier<? extends AutoCloseable> turn) {
         long deadline = System.nanoTime() + limits.longest().toNanos();
         BooleanSupplier ended = () -> {
             if (System.nanoTime() > deadline) {
@@ -55,6 +61,23 @@ public final class RunEngine {
             return !ended.getAsBoolean() && withinLimit(rows);
         });
         listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
+        try (AutoCloseable computing = turn.get()) {
+            return computed(plan, star, reader, listener, ended);
+        } catch (RuntimeException e) {
+            throw e;
+        } catch (Exception e) {
+            throw new IllegalStateException("A turn could not be given back", e);
+        }
+    }
+
+    /** Runs a report to the end on the calling thread alone. */
+    public RunResult run(
+            RunRequest request, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier cancelled) {
+        return run(request, reader, listener, cancelled, () -> () -> {});
+    }
+
+    private static RunResult computed(
+            Plan plan, Star star, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
         Faults faults = new Faults();
         KeptRows kept = KeptRows.of(plan, star, faults, ended);
         Grouped grouped = Grouping.group(plan, star, kept, faults, ended);

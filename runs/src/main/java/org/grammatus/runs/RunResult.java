@@ -18,6 +18,9 @@ import org.grammatus.core.prompt.ResolvedPrompt;
 /** What a run made: the logical result and its pages, if it fits any. Thread-safe. */
 public final class RunResult implements Printout {
 
+    /** What the smallest result takes: its plan, its texts, its layout. */
+    private static final long OVERHEAD = 500_000;
+
     private final Bands bands;
     private final Optional<Pages> pages;
     private final List<Problem> unprintable;
@@ -79,7 +82,7 @@ public final class RunResult implements Printout {
         Grouped grouped = grouped();
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.totals().size());
-        return perRow * grouped.kept().rows().length + perGroup * grouped.tree().nodeCount();
+        return OVERHEAD + perRow * grouped.kept().rows().length + perGroup * grouped.tree().nodeCount();
     }
 
     /** What was asked, with what was answered. */

@@ -1,7 +1,11 @@
 package org.grammatus.runs;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,69 +15,148 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.grammatus.core.table.Star;
 import org.grammatus.sources.DatasetReader;
 
 /**
- * Starts runs and keeps the latest ones, so that their pages can be fetched. Older ones are forgotten, sooner where their rows take much
- * memory; running ones never.
- * Thread-safe.
+ * Starts runs, people taking turns, and keeps them so that their pages can be fetched. How many are kept is bounded by memory: the one
+ * that nobody has looked at the longest is forgotten first, but none that waits, runs or was looked at in the last minutes. Where
+ * such runs take all the memory there is, a new one waits. Thread-safe.
  */
 public final class RunService implements AutoCloseable {
 
-    /** How many finished runs are held in memory. */
-    private static final int KEPT = 24;
+    /** How many of one person's runs may wait. */
+    private static final int MOST_WAITING = 20;
+    /** How many runs may read or compute at once, and how many of them for one person. */
+    private static final int MOST_GOING_ON = 64;
 
-    private static final int THREADS = 2;
+    private static final int MOST_OF_ONE = 4;
+    /** A run that somebody looked at so lately is in use. */
+    private static final Duration IN_USE = Duration.ofMinutes(5);
+    /** A run that nobody looked at for so long is forgotten, whatever memory there is. */
+    private static final Duration KEPT = Duration.ofHours(4);
+
+    private static final long TRY_AGAIN_SECONDS = 2;
 
     private final RunEngine engine;
     private final long mostBytes;
     private final Clock clock;
-    private final ExecutorService executor = Executors.newFixedThreadPool(
-            THREADS, Thread.ofPlatform().name("run-", 1).daemon().factory());
+    private final HeldMemory held;
+    private final ComputingGate gate;
+    private final ExecutorService executor = Executors.newCachedThreadPool(
+            Thread.ofPlatform().name("run-", 1).daemon().factory());
+    private final ScheduledExecutorService timer = Executors.newSingleThreadScheduledExecutor(
+            Thread.ofPlatform().name("runs-timer").daemon().factory());
     private final Map<String, Run> runs = new LinkedHashMap<>();
+    private final FairQueue<Begin> queue = new FairQueue<>(MOST_GOING_ON, MOST_OF_ONE);
+
+    private record Begin(Run run, Runnable work) {}
 
     /**
      * Without runs yet.
      *
-     * @param mostBytes that finished runs may take together, with the rows that they use for as long as they are kept
+     * @param mostBytes that runs may take together, with the rows that they use and those that are held for later ones
+     * @param held the rows that are held for later runs
      */
-    public RunService(RunLimits limits, long mostBytes, Clock clock) {
+    public RunService(RunLimits limits, long mostBytes, Clock clock, HeldMemory held) {
         this.engine = new RunEngine(limits);
         this.mostBytes = mostBytes;
         this.clock = clock;
+        this.held = held;
+        this.gate = new ComputingGate(Runtime.getRuntime().availableProcessors());
+        timer.scheduleWithFixedDelay(this::beginWaiting, TRY_AGAIN_SECONDS, TRY_AGAIN_SECONDS, TimeUnit.SECONDS);
     }
 
-    /** Makes a run that can be found from now on, but waits to be started. */
+    /**
+     * Makes a run that can be found from now on, but waits to be started.
+     *
+     * @throws TooManyException if as many of the person's runs wait as may
+     */
     public Run prepare(RunRequest request, String owner) {
         Run run = new Run(UUID.randomUUID().toString(), request, owner, clock.instant());
         synchronized (runs) {
+            if (queue.waiting(owner, begin -> !isOver(begin.run)) >= MOST_WAITING) {
+                throw new TooManyException(
+                        MOST_WAITING + " of your runs wait already; wait for some of them, or cancel them",
+                        Duration.ofSeconds(TRY_AGAIN_SECONDS));
+            }
             runs.put(run.id(), run);
-            forgetOldest();
+            forgetUnused();
         }
         return run;
     }
 
     /**
-     * Starts a prepared run.
+     * Starts a prepared run, once it is its turn.
      *
-     * @param whenOver told of the run when it is over, on the run's thread
+     * @param whenOver told of the run when it is over
      */
     public void start(Run run, DatasetReader reader, Consumer<Run> whenOver) {
-        executor.execute(() -> {
-            execute(run, reader);
-            whenOver.accept(run);
-        });
+        synchronized (runs) {
+            queue.add(run.owner(), new Begin(run, () -> {
+                execute(run, reader);
+                whenOver.accept(run);
+            }));
+        }
+        beginWaiting();
+    }
+
+    /** Begins what may begin; a run that was cancelled while it waited ends at once. */
+    private void beginWaiting() {
+        synchronized (runs) {
+            forgetUnused();
+            while (queue.goingOn() == 0 || hasRoom()) {
+                Optional<Begin> next = queue.next();
+                if (next.isEmpty()) {
+                    return;
+                }
+                begin(next.get());
+            }
+        }
+    }
+
+    private void begin(Begin next) {
+        Runnable work = () -> {
+            try {
+                next.work.run();
+            } finally {
+                synchronized (runs) {
+                    queue.over(next.run.owner());
+                }
+                beginWaiting();
+            }
+        };
+        try {
+            executor.execute(work);
+        } catch (RejectedExecutionException e) {
+            queue.over(next.run.owner());
+            next.run.fail("the server is being stopped");
+        }
     }
 
     /** Runs a prepared run to its end on the calling thread. */
     void execute(Run run, DatasetReader reader) {
-        run.execute(engine, reader);
+        run.execute(engine, reader, gate);
         synchronized (runs) {
-            forgetOldest();
+            forgetUnused();
         }
+    }
+
+    /**
+     * Does something else that takes computing, in a person's turn.
+     *
+     * @param work told nothing; how it ends is its own matter
+     */
+    public void compute(String owner, Runnable work) {
+        executor.execute(() -> {
+            try (ComputingGate.Permit turn = gate.enter(owner)) {
+                work.run();
+            }
+        });
     }
 
     void inBackground(Runnable work) {
@@ -87,39 +170,73 @@ public final class RunService implements AutoCloseable {
         }
     }
 
-    /** A run that is going on or was kept. */
+    /** A run that is going on or was kept, which is now looked at. */
     public Optional<Run> find(String id) {
         synchronized (runs) {
-            return Optional.ofNullable(runs.get(id));
+            Optional<Run> found = Optional.ofNullable(runs.get(id));
+            found.ifPresent(run -> run.lookedAt(clock.instant()));
+            return found;
         }
     }
 
-    /** The newest run of all stays whatever it takes: somebody waits for it. */
-    private void forgetOldest() {
-        List<Run> oldestFirst = List.copyOf(runs.values());
-        for (Run run : oldestFirst.subList(0, Math.max(0, oldestFirst.size() - 1))) {
-            boolean over = runs.size() > KEPT || bytesInUse() > mostBytes;
-            if (over && run.progress().state().isOver()) {
-                runs.remove(run.id());
-            }
+    /** Whether there is room for another run: rows that no run uses give way to it. */
+    private boolean hasRoom() {
+        return bytesOfRuns() <= mostBytes;
+    }
+
+    /** Forgets finished runs: those that nobody looked at for long, and, while memory is short, those unseen the longest. */
+    private void forgetUnused() {
+        Instant now = clock.instant();
+        runs.values()
+                .removeIf(run -> isOver(run) && run.lookedAt().plus(KEPT).isBefore(now));
+        List<Run> unused = new ArrayList<>(runs.values().stream()
+                .filter(run -> isOver(run) && run.lookedAt().plus(IN_USE).isBefore(now))
+                .sorted(Comparator.comparing(Run::lookedAt))
+                .toList());
+        while (!unused.isEmpty() && !hasRoom()) {
+            runs.remove(unused.removeFirst().id());
+        }
+        letRowsGiveWay();
+    }
+
+    /** Rows that are held for later runs alone go to their files where runs and they take too much together. */
+    private void letRowsGiveWay() {
+        Set<Star> used = starsOfRuns();
+        long alone = held.stars().stream()
+                .filter(star -> !used.contains(star))
+                .mapToLong(Star::bytes)
+                .sum();
+        long excess = bytesOfRuns() + alone - mostBytes;
+        if (excess > 0 && alone > 0) {
+            long all = held.stars().stream().mapToLong(Star::bytes).sum();
+            inBackground(() -> held.giveWay(Math.max(0, all - excess)));
         }
     }
 
-    /** Of finished runs, rows that several use counted once. */
-    private long bytesInUse() {
+    private static boolean isOver(Run run) {
+        return run.progress().state().isOver();
+    }
+
+    /** What finished runs take, with their rows; rows that several use count once. */
+    private long bytesOfRuns() {
+        long results = runs.values().stream()
+                .flatMap(run -> run.result().stream())
+                .mapToLong(RunResult::bytes)
+                .sum();
+        return results + starsOfRuns().stream().mapToLong(Star::bytes).sum();
+    }
+
+    private Set<Star> starsOfRuns() {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
-        long results = 0;
-        for (Run run : runs.values()) {
-            Optional<RunResult> result = run.result();
-            result.ifPresent(made -> stars.add(made.grouped().star()));
-            results += result.map(RunResult::bytes).orElse(0L);
-        }
-        return results + stars.stream().mapToLong(Star::bytes).sum();
+        runs.values().forEach(run -> run.result()
+                .ifPresent(made -> stars.add(made.grouped().star())));
+        return stars;
     }
 
     /** Cancels what runs and waits a moment for it to end. */
     @Override
     public void close() {
+        timer.shutdownNow();
         synchronized (runs) {
             runs.values().forEach(Run::cancel);
         }

@@ -20,9 +20,10 @@ import org.junit.jupiter.api.Test;
 class PreviewsTest {
 
     private final RunService service =
-            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), 100_000, Clock.systemUTC());
+            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), 100_000_000, Clock.systemUTC(), HeldMemory.NONE);
     private final DatasetReader reader = mock(DatasetReader.class);
-    private final Previews previews = new Previews(service, reader);
+    private final MovedClock clock = new MovedClock();
+    private final Previews previews = new Previews(service, reader, clock);
 
     @AfterEach
     void close() {
@@ -71,6 +72,29 @@ class PreviewsTest {
         assertThat(first.get(20, TimeUnit.SECONDS).orElseThrow().progress().state())
                 .isEqualTo(RunState.CANCELLED);
         assertThat(second.progress().state()).isEqualTo(RunState.DONE);
+    }
+
+    @Test
+    void aSessionThatNobodyEditsInIsForgotten() {
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        Run run = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
+        clock.move(Duration.ofMinutes(29));
+        assertThat(previews.newest("odile", "s")).isPresent();
+        clock.move(Duration.ofMinutes(31));
+        assertThat(previews.sessions()).isZero();
+        assertThat(service.find(run.id())).isEmpty();
+    }
+
+    @Test
+    void aPersonHasFewSessionsAndClosedTabsGiveWay() {
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        for (int tab = 0; tab < 40; tab++) {
+            previews.preview("odile", "tab " + tab, 1, RunServiceTest.request());
+        }
+        previews.preview("tobin", "s", 1, RunServiceTest.request());
+        assertThat(previews.sessions()).isEqualTo(7);
+        assertThat(previews.newest("odile", "tab 39")).isPresent();
+        assertThat(previews.newest("odile", "tab 33")).isEmpty();
     }
 
     @Test

@@ -1,16 +1,15 @@
 package org.grammatus.runs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -49,8 +48,9 @@ class RunServiceTest {
                     List.of(new Column.Longs(Type.INTEGER, new long[] {1, 2})),
                     new int[0])));
 
-    private final RunService service = new RunService(
-            new RunLimits(1_000, Duration.ofMinutes(1)), 240_000, Clock.fixed(Instant.EPOCH, ZoneOffset.UTC));
+    private final MovedClock clock = new MovedClock();
+    private final RunService service =
+            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), 1_300_000, clock, HeldMemory.NONE);
 
     static RunRequest request() {
         String report = """
@@ -158,30 +158,130 @@ class RunServiceTest {
     }
 
     @Test
-    void theOldestFinishedRunsAreForgotten() throws Exception {
-        Run first = finished(giving(STAR));
-        for (int i = 0; i < 30; i++) {
-            finished(giving(STAR));
-        }
-        assertThat(service.find(first.id())).isEmpty();
+    void whateverIsThrownEndsARunAsFailed() throws Exception {
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenThrow(new StackOverflowError());
+        Run run = finished(reader);
+        assertThat(run.progress().state()).isEqualTo(RunState.FAILED);
+        assertThat(run.progress().problems().getFirst().message()).contains("server's log");
     }
 
     @Test
-    void runsWhoseRowsTakeTooMuchMemoryAreForgottenSooner() throws Exception {
+    void finishedRunsAreForgottenWhereMemoryIsShortButNoneThatWasLookedAtLately() throws Exception {
         Run first = finished(giving(large()));
         Run second = finished(giving(large()));
-        assertThat(service.find(first.id())).isEmpty();
-        assertThat(service.find(second.id())).as("somebody waits for it").isPresent();
-        Star shared = large();
-        Run third = finished(giving(shared));
-        Run fourth = finished(giving(shared));
-        assertThat(service.find(third.id()))
-                .as("rows of several runs count once")
-                .isPresent();
-        assertThat(service.find(fourth.id())).isPresent();
+        assertThat(service.find(first.id())).as("both were looked at just now").isPresent();
+        assertThat(service.find(second.id())).isPresent();
+        clock.move(Duration.ofMinutes(4));
+        service.find(second.id());
+        clock.move(Duration.ofMinutes(2));
+        Run third = finished(giving(large()));
+        assertThat(service.find(first.id())).as("unseen the longest").isEmpty();
+        assertThat(service.find(second.id())).isPresent();
+        assertThat(service.find(third.id())).isPresent();
     }
 
-    /** More than half of what finished runs may use. */
+    @Test
+    void whatNobodyLooksAtIsForgottenInTheEnd() throws Exception {
+        Run run = finished(giving(STAR));
+        clock.move(Duration.ofHours(5));
+        finished(giving(STAR));
+        assertThat(service.find(run.id())).isEmpty();
+    }
+
+    @Test
+    void aNewRunWaitsWhereMemoryIsFullOfRunsInUse() throws Exception {
+        Run first = finished(giving(large()));
+        Run second = finished(giving(large()));
+        CountDownLatch slow = new CountDownLatch(1);
+        DatasetReader reader = mock(DatasetReader.class);
+        when(reader.read(any(), any())).thenAnswer(call -> {
+            slow.await();
+            return STAR;
+        });
+        CompletableFuture<Run> going = new CompletableFuture<>();
+        CompletableFuture<Run> waiting = new CompletableFuture<>();
+        service.start(service.prepare(request(), "tobin"), reader, going::complete);
+        Run last = service.prepare(request(), "odile");
+        service.start(last, giving(STAR), waiting::complete);
+        // One run always goes on; beside it the last one waits for room.
+        assertThat(last.progress().state()).isEqualTo(RunState.WAITING);
+        clock.move(Duration.ofMinutes(6));
+        service.prepare(request(), "reader");
+        assertThat(waiting.get(20, TimeUnit.SECONDS).progress().state()).isEqualTo(RunState.DONE);
+        slow.countDown();
+        going.get(20, TimeUnit.SECONDS);
+        assertThat(service.find(first.id())).isEmpty();
+        assertThat(service.find(second.id()).isPresent() && service.find(last.id()).isEmpty()).isFalse();
+    }
+
+    @Test
+    void aSourceThatStallsHoldsUpNobodyElse() throws Exception {
+        CountDownLatch forever = new CountDownLatch(1);
+        DatasetReader stalled = mock(DatasetReader.class);
+        when(stalled.read(any(), any())).thenAnswer(call -> {
+            forever.await();
+            return STAR;
+        });
+        List<Run> stuck = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            Run run = service.prepare(request(), "tobin");
+            service.start(run, stalled, r -> {});
+            stuck.add(run);
+        }
+        Run other = service.prepare(request(), "odile");
+        CompletableFuture<Run> over = new CompletableFuture<>();
+        service.start(other, giving(STAR), over::complete);
+        assertThat(over.get(5, TimeUnit.SECONDS).progress().state()).isEqualTo(RunState.DONE);
+        long before = System.nanoTime();
+        stuck.forEach(Run::cancel);
+        assertThat(stuck).allMatch(run -> run.progress().state() == RunState.CANCELLED);
+        assertThat(Duration.ofNanos(System.nanoTime() - before)).isLessThan(Duration.ofSeconds(1));
+    }
+
+    @Test
+    void aHugeExpressionIsCancelledWithinASecond() throws Exception {
+        int size = 400_000;
+        Column column = new Column.Longs(Type.INTEGER, new long[size]);
+        Star star = new Star(DATASET, List.of(new Star.Rows(size, Map.of("net", column), List.of(), new int[0])));
+        String many = "CASE WHEN net IN (" + "1, ".repeat(900) + "2) THEN net ELSE 0 END";
+        RunRequest slow = new RunRequest(
+                Definitions.readReport(Definitions.write(request().report()).replace("\"SUM(net)\"", "\"SUM(" + many + ")\"")),
+                DATASET,
+                Answers.NONE,
+                request().context());
+        CountDownLatch grouping = new CountDownLatch(1);
+        Run run = service.prepare(slow, "tobin");
+        CompletableFuture<Run> over = new CompletableFuture<>();
+        run.follow(progress -> {
+            if (progress.state() == RunState.GROUPING) {
+                grouping.countDown();
+            }
+        });
+        service.start(run, giving(star), over::complete);
+        assertThat(grouping.await(20, TimeUnit.SECONDS)).isTrue();
+        run.cancel();
+        assertThat(over.get(1, TimeUnit.SECONDS).progress().state()).isEqualTo(RunState.CANCELLED);
+    }
+
+    @Test
+    void onePersonsRunsWaitInALineThatEnds() {
+        DatasetReader stalled = mock(DatasetReader.class);
+        when(stalled.read(any(), any())).thenAnswer(call -> {
+            new CountDownLatch(1).await();
+            return STAR;
+        });
+        assertThatThrownBy(() -> {
+                    for (int i = 0; i < 100; i++) {
+                        service.start(service.prepare(request(), "tobin"), stalled, r -> {});
+                    }
+                })
+                .isInstanceOf(TooManyException.class)
+                .hasMessageContaining("20 of your runs wait already");
+        assertThat(service.prepare(request(), "odile")).isNotNull();
+    }
+
+    /** A third of what runs may use. */
     private static Star large() {
         Column column = new Column.Longs(Type.INTEGER, new long[8_000]);
         return new Star(DATASET, List.of(new Star.Rows(8_000, Map.of("net", column), List.of(), new int[0])));

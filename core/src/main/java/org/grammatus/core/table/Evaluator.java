@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.expression.Connective;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.value.Cancelled;
 import org.grammatus.core.value.Type;
 
 /** Computes expressions over a frame, one column for each part. */
@@ -25,6 +26,7 @@ public final class Evaluator {
     }
 
     private Column visit(Typed e) {
+        Cancelled.check();
         return switch (e) {
             case Typed.Constant c -> Scalars.repeat(c.value(), frame.size());
             case Typed.Field f -> frame.field(f.id());

@@ -4,11 +4,14 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.locks.ReentrantLock;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.table.Star;
+import org.grammatus.runs.HeldMemory;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.FigureQuestion;
 import org.grammatus.sources.ReadProgress;
@@ -21,7 +24,7 @@ import org.grammatus.sources.SourceFigure;
  * longest give way to column files when all together exceed the budget, and come back from there. Of what would exceed it alone, only the
  * rows are read that a report's filters may let through, and held for whoever asks for the same. Thread-safe: equal reads share one load.
  */
-public final class HeldRows implements DatasetReader {
+public final class HeldRows implements DatasetReader, HeldMemory {
 
     private final DatasetReader reader;
     private final long budget;
@@ -48,6 +51,16 @@ public final class HeldRows implements DatasetReader {
     /** Half of the memory that the program may take. */
     public static long defaultBudget() {
         return Runtime.getRuntime().maxMemory() / 2;
+    }
+
+    @Override
+    public List<Star> stars() {
+        return snapshots.stars();
+    }
+
+    @Override
+    public void giveWay(long most) {
+        snapshots.giveWay(most);
     }
 
     @Override
@@ -97,7 +110,7 @@ public final class HeldRows implements DatasetReader {
             return ready.get().star();
         }
         ReentrantLock lock = lock(reading.dataset());
-        lock.lock();
+        lockOrGiveUp(lock);
         try {
             String version = reader.version(reading.dataset());
             return snapshots
@@ -107,6 +120,16 @@ public final class HeldRows implements DatasetReader {
                     .star();
         } finally {
             lock.unlock();
+        }
+    }
+
+    /** Waits for another load of the dataset, unless whoever wants it gives up. */
+    private static void lockOrGiveUp(ReentrantLock lock) {
+        try {
+            lock.lockInterruptibly();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new CancellationException("Interrupted while others read the same rows");
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import org.grammatus.core.table.Star;
 import org.grammatus.sources.Reading;
 
 /**
@@ -112,6 +113,19 @@ final class Snapshots {
             }
         }
         giveWay.forEach(this::setAside);
+    }
+
+    synchronized List<Star> stars() {
+        return inMemory.values().stream().map(Snapshot::star).toList();
+    }
+
+    /** Sets snapshots aside until those in memory take no more than so many bytes. */
+    void giveWay(long most) {
+        List<Snapshot> oldest;
+        synchronized (this) {
+            oldest = oldestBeyond(most);
+        }
+        oldest.forEach(this::setAside);
     }
 
     private long bytesInMemory() {
