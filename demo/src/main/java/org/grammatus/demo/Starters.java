@@ -42,6 +42,11 @@ public final class Starters {
         return text("reports/" + id + ".json");
     }
 
+    /** A starter dataset's document. */
+    public static String datasetText(String id) {
+        return text("datasets/" + id + ".json");
+    }
+
     private static String text(String path) {
         try (InputStream in = Starters.class.getResourceAsStream(path)) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);

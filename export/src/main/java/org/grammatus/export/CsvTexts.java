@@ -6,7 +6,7 @@ import org.grammatus.core.value.ScalarText;
 /** How values stand in CSV files: figures with all their digits, dates as ISO 8601 has them. */
 final class CsvTexts {
 
-    private static final String DANGEROUS = "=+-@\t\r";
+    private static final String DANGEROUS = "=+-@\t\r\n＝＋－＠";
 
     private final Cells cells;
 

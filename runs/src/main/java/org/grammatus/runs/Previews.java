@@ -109,7 +109,8 @@ public final class Previews {
 
     /** The newest preview of a session, going on or over. */
     public Optional<Run> newest(String owner, String session) {
-        return Optional.ofNullable(newest.getIfPresent(new Session(owner, session))).map(Newest::run);
+        return Optional.ofNullable(newest.getIfPresent(new Session(owner, session)))
+                .map(Newest::run);
     }
 
     /** How many sessions there are. */

@@ -80,8 +80,8 @@ public final class Run {
     /** However it ended, the run is over, and those who follow it hear of it. */
     private void end(Throwable failure) {
         switch (failure) {
-            case Throwable e when cancelled || e instanceof CancellationException ->
-                tell(progress.with(RunState.CANCELLED));
+            case Throwable e
+            when cancelled || e instanceof CancellationException -> tell(progress.with(RunState.CANCELLED));
             case ProblemException e -> tell(progress.with(RunState.FAILED, e.problems()));
             case SourceException e ->
                 tell(progress.with(RunState.FAILED, List.of(Problem.error(OF_SOURCE, e.getMessage()))));

@@ -1,7 +1,7 @@
 package org.grammatus.runs;
 
-import java.util.concurrent.CancellationException;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;

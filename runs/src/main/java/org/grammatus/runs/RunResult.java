@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.problem.ProblemException;
-import org.grammatus.export.Printout;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.export.Printout;
 
 /** What a run made: the logical result and its pages, if it fits any. Thread-safe. */
 public final class RunResult implements Printout {
@@ -82,7 +82,9 @@ public final class RunResult implements Printout {
         Grouped grouped = grouped();
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.totals().size());
-        return OVERHEAD + perRow * grouped.kept().rows().length + perGroup * grouped.tree().nodeCount();
+        return OVERHEAD
+                + perRow * grouped.kept().rows().length
+                + perGroup * grouped.tree().nodeCount();
     }
 
     /** What was asked, with what was answered. */

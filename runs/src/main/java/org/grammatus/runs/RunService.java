@@ -187,8 +187,7 @@ public final class RunService implements AutoCloseable {
     /** Forgets finished runs: those that nobody looked at for long, and, while memory is short, those unseen the longest. */
     private void forgetUnused() {
         Instant now = clock.instant();
-        runs.values()
-                .removeIf(run -> isOver(run) && run.lookedAt().plus(KEPT).isBefore(now));
+        runs.values().removeIf(run -> isOver(run) && run.lookedAt().plus(KEPT).isBefore(now));
         List<Run> unused = new ArrayList<>(runs.values().stream()
                 .filter(run -> isOver(run) && run.lookedAt().plus(IN_USE).isBefore(now))
                 .sorted(Comparator.comparing(Run::lookedAt))
@@ -228,8 +227,9 @@ public final class RunService implements AutoCloseable {
 
     private Set<Star> starsOfRuns() {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
-        runs.values().forEach(run -> run.result()
-                .ifPresent(made -> stars.add(made.grouped().star())));
+        runs.values()
+                .forEach(run ->
+                        run.result().ifPresent(made -> stars.add(made.grouped().star())));
         return stars;
     }
 

@@ -19,8 +19,8 @@ import org.junit.jupiter.api.Test;
 /** The newest edit of a session wins. */
 class PreviewsTest {
 
-    private final RunService service =
-            new RunService(new RunLimits(1_000, Duration.ofMinutes(1)), 100_000_000, Clock.systemUTC(), HeldMemory.NONE);
+    private final RunService service = new RunService(
+            new RunLimits(1_000, Duration.ofMinutes(1)), 100_000_000, Clock.systemUTC(), HeldMemory.NONE);
     private final DatasetReader reader = mock(DatasetReader.class);
     private final MovedClock clock = new MovedClock();
     private final Previews previews = new Previews(service, reader, clock);

@@ -212,7 +212,9 @@ class RunServiceTest {
         slow.countDown();
         going.get(20, TimeUnit.SECONDS);
         assertThat(service.find(first.id())).isEmpty();
-        assertThat(service.find(second.id()).isPresent() && service.find(last.id()).isEmpty()).isFalse();
+        assertThat(service.find(second.id()).isPresent()
+                        && service.find(last.id()).isEmpty())
+                .isFalse();
     }
 
     @Test
@@ -246,7 +248,8 @@ class RunServiceTest {
         Star star = new Star(DATASET, List.of(new Star.Rows(size, Map.of("net", column), List.of(), new int[0])));
         String many = "CASE WHEN net IN (" + "1, ".repeat(900) + "2) THEN net ELSE 0 END";
         RunRequest slow = new RunRequest(
-                Definitions.readReport(Definitions.write(request().report()).replace("\"SUM(net)\"", "\"SUM(" + many + ")\"")),
+                Definitions.readReport(
+                        Definitions.write(request().report()).replace("\"SUM(net)\"", "\"SUM(" + many + ")\"")),
                 DATASET,
                 Answers.NONE,
                 request().context());

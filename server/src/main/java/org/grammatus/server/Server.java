@@ -1,11 +1,15 @@
 package org.grammatus.server;
 
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.grammatus.server.account.FirstAccount;
 import org.grammatus.server.problem.CannotStartException;
 import org.grammatus.server.store.DataFolder;
 import org.springframework.boot.Banner;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.support.GenericApplicationContext;
 
@@ -26,12 +30,11 @@ public final class Server implements AutoCloseable {
      * @throws CannotStartException if the port or the data folder is in use, or the folder cannot be written to
      */
     public static Server start(ServerSettings settings) {
-        DataFolder folder = DataFolder.open(settings.dataDir());
+        DataFolder folder = DataFolder.open(settings.dataDir(), settings.demo());
         SpringApplication application = new SpringApplication(ServerConfiguration.class);
         application.setBannerMode(Banner.Mode.OFF);
         application.setLogStartupInfo(false);
-        application.setDefaultProperties(
-                Map.of("server.address", "127.0.0.1", "server.port", Integer.toString(settings.port())));
+        application.setDefaultProperties(properties(settings));
         application.addInitializers(context -> {
             GenericApplicationContext beans = (GenericApplicationContext) context;
             beans.registerBean(ServerSettings.class, () -> settings);
@@ -41,14 +44,27 @@ public final class Server implements AutoCloseable {
             return new Server(settings, application.run());
         } catch (RuntimeException e) {
             folder.close();
-            for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-                if (cause instanceof PortInUseException) {
-                    throw new CannotStartException(
-                            "Port " + settings.port() + " is in use; choose another with --port");
-                }
-            }
-            throw e;
+            throw StartFailure.inWords(e, settings, folder);
         }
+    }
+
+    private static Map<String, Object> properties(ServerSettings settings) {
+        Network network = settings.network();
+        Map<String, Object> properties = new HashMap<>();
+        properties.put("server.address", network.address());
+        properties.put("server.port", Integer.toString(settings.port()));
+        if (!network.trustedProxies().isEmpty()) {
+            properties.put("server.forward-headers-strategy", "native");
+            properties.put(
+                    "server.tomcat.remoteip.internal-proxies",
+                    network.trustedProxies().stream().map(Pattern::quote).collect(Collectors.joining("|")));
+        }
+        return properties;
+    }
+
+    /** The address at which the first account is made; none where there is one. */
+    public Optional<String> setUpAddress() {
+        return context.getBean(FirstAccount.class).secret().map(secret -> address() + "/set-up#" + secret);
     }
 
     public ServerSettings settings() {
@@ -57,7 +73,12 @@ public final class Server implements AutoCloseable {
 
     /** Where the server answers: {@code http://127.0.0.1:8080}. */
     public String address() {
-        return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+        String address = settings.network().address();
+        boolean everywhere = address.equals("0.0.0.0") || address.equals("::");
+        String host = everywhere
+                ? settings.network().hosts().stream().findFirst().orElse("localhost")
+                : address.contains(":") ? "[" + address + "]" : address;
+        return "http://" + host + ":" + context.getEnvironment().getProperty("local.server.port");
     }
 
     @Override

@@ -14,12 +14,14 @@ import org.grammatus.server.store.Store;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.StarReader;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The server's parts. */
 @SpringBootApplication
+@EnableScheduling
 class ServerConfiguration {
 
     /** How much more room there is on disk for rows that memory has no room for. */
@@ -43,13 +45,13 @@ class ServerConfiguration {
     }
 
     @Bean
-    RunService runService(Clock clock) {
-        return new RunService(RunLimits.DEFAULT, HeldRows.defaultBudget(), clock);
+    RunService runService(Clock clock, HeldRows held) {
+        return new RunService(RunLimits.DEFAULT, HeldRows.defaultBudget(), clock, held);
     }
 
     @Bean
-    Previews previews(RunService runs, DatasetReader reader) {
-        return new Previews(runs, reader);
+    Previews previews(RunService runs, DatasetReader reader, Clock clock) {
+        return new Previews(runs, reader, clock);
     }
 
     @Bean
@@ -57,9 +59,10 @@ class ServerConfiguration {
         return new DayOfRuns(settings.database(), settings.zone(), clock);
     }
 
+    /** Before the port answers: whoever comes finds accounts and reports. */
     @Bean
-    ApplicationRunner firstRecords(Store store, Accounts accounts, Reports reports, ServerSettings settings) {
-        return arguments -> {
+    SmartInitializingSingleton firstRecords(Store store, Accounts accounts, Reports reports, ServerSettings settings) {
+        return () -> {
             store.markInterruptedRuns();
             reports.addStarters();
             if (settings.demo()) {

@@ -7,7 +7,8 @@ import org.grammatus.core.prompt.RunContext;
 /**
  * How a server is started.
  *
- * @param port on 127.0.0.1; 0 takes a free one
+ * @param port 0 takes a free one
+ * @param network where the server listens and what it is called
  * @param dataDir where records are kept
  * @param database the SQLite database that is reported on
  * @param demo whether demo accounts are made
@@ -18,6 +19,7 @@ import org.grammatus.core.prompt.RunContext;
  */
 public record ServerSettings(
         int port,
+        Network network,
         Path dataDir,
         Path database,
         boolean demo,
@@ -28,7 +30,7 @@ public record ServerSettings(
 
     /** A server over one database and no other source, whose fiscal years are calendar years. */
     public ServerSettings(int port, Path dataDir, Path database, boolean demo) {
-        this(port, dataDir, database, demo, keyFile(dataDir), SourcePolicy.NONE, RunContext.UTC, 1);
+        this(port, Network.LOCAL, dataDir, database, demo, keyFile(dataDir), SourcePolicy.NONE, RunContext.UTC, 1);
     }
 
     /** Where the key is kept unless said. */

@@ -15,6 +15,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import org.grammatus.core.prompt.RunContext;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
 import org.junit.jupiter.api.extension.AfterAllCallback;
@@ -37,11 +38,13 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         Path data = folder.resolve("data");
         server = Server.start(new ServerSettings(
                 0,
+                Network.LOCAL,
                 data,
                 database,
                 true,
                 folder.resolve("kept-apart.key"),
                 new SourcePolicy(List.of(folder), List.of("localhost")),
+                RunContext.UTC,
                 10));
     }
 
@@ -56,6 +59,23 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
 
     Path database() {
         return server.settings().database();
+    }
+
+    /** What a test waits for; it may fail meanwhile. */
+    interface Condition {
+        boolean holds() throws Exception;
+    }
+
+    /** Waits until something holds, ten seconds at most. */
+    void until(Condition condition) throws Exception {
+        for (int i = 0; i < 200 && !condition.holds(); i++) {
+            Thread.sleep(50);
+        }
+        org.assertj.core.api.Assertions.assertThat(condition.holds()).isTrue();
+    }
+
+    String address() {
+        return server.address();
     }
 
     /** A browser of its own, not signed in. */

@@ -173,7 +173,7 @@ class SourcesTest {
 
     @Test
     void anAnalyticalFileIsASourceToo() throws Exception {
-        Path file = SERVER.dataDir().resolve("hives.duckdb");
+        Path file = SERVER.database().resolveSibling("hives.duckdb");
         try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
                 Statement statement = connection.createStatement()) {
             statement.execute("CREATE TABLE yard AS SELECT range AS id, 'Yard ' || range AS name FROM range(3)");

@@ -9,6 +9,7 @@ import java.sql.SQLException;
 import java.time.ZoneId;
 import java.util.Properties;
 import java.util.concurrent.TimeUnit;
+import org.grammatus.core.prompt.RunContext;
 
 /** A DuckDB database file, opened for reading only and kept from reading anything else. */
 public final class DuckDbSource implements Source {
@@ -30,7 +31,16 @@ public final class DuckDbSource implements Source {
     }
 
     @Override
+    public SourceView glance() {
+        return open(RunContext.UTC, limits.glancing());
+    }
+
+    @Override
     public SourceView open(ZoneId zone) {
+        return open(zone, limits);
+    }
+
+    private SourceView open(ZoneId zone, ReadLimits within) {
         requireFile();
         Properties settings = new Properties();
         settings.setProperty("duckdb.read_only", "true");
@@ -39,7 +49,7 @@ public final class DuckDbSource implements Source {
         try {
             Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file.toAbsolutePath(), settings);
             connection.setAutoCommit(false);
-            return new JdbcView(connection, new DuckDbDialect(zone), limits, this::unreadable);
+            return new JdbcView(name, connection, new DuckDbDialect(zone), within, this::unreadable);
         } catch (SQLException e) {
             throw unreadable(e);
         }
@@ -52,7 +62,7 @@ public final class DuckDbSource implements Source {
         try {
             return Files.size(file) + "@" + Files.getLastModifiedTime(file).to(TimeUnit.NANOSECONDS);
         } catch (IOException e) {
-            throw new SourceException(file + " could not be read: " + e.getMessage(), e);
+            throw new SourceException(name + " could not be read: " + e.getMessage(), e);
         }
     }
 
@@ -62,14 +72,19 @@ public final class DuckDbSource implements Source {
 
     private void requireFile() {
         if (!Files.isRegularFile(file)) {
-            throw new SourceException("There is no database at " + file + ". Check the path");
+            throw new SourceException("There is no database at " + name + ". Check the path");
         }
     }
 
     private SourceException unreadable(SQLException cause) {
         return new SourceException(
-                "The database " + file + " could not be read: "
-                        + String.valueOf(cause.getMessage()).lines().findFirst().orElse(""),
+                "The database " + name + " could not be read: "
+                        + String.valueOf(cause.getMessage())
+                                .lines()
+                                .findFirst()
+                                .orElse("")
+                                // Where files are on the server is not told.
+                                .replaceAll("\"[^\"]*/[^\"]*\"", "…"),
                 cause);
     }
 }

@@ -24,6 +24,7 @@ final class JdbcView implements SourceView {
         "TABLE", "BASE TABLE", "VIEW", "MATERIALIZED VIEW", "FOREIGN TABLE", "PARTITIONED TABLE"
     };
 
+    private final String name;
     private final Connection connection;
     private final Dialect dialect;
     private final ReadLimits limits;
@@ -42,9 +43,11 @@ final class JdbcView implements SourceView {
     /**
      * A view over an open connection, which is closed with it.
      *
+     * @param name what the source is called
      * @param connection read-only, in a transaction
      */
-    JdbcView(Connection connection, Dialect dialect, ReadLimits limits, FailureWords failure) {
+    JdbcView(String name, Connection connection, Dialect dialect, ReadLimits limits, FailureWords failure) {
+        this.name = name;
         this.connection = connection;
         this.dialect = dialect;
         this.limits = limits;
@@ -234,25 +237,36 @@ final class JdbcView implements SourceView {
 
     /** @param most rows that are read; 0 is all */
     private void read(String sql, List<Object> parameters, int columns, int most, RowSink sink) {
-        try (PreparedStatement select = connection.prepareStatement(sql)) {
-            for (int i = 0; i < parameters.size(); i++) {
-                select.setObject(i + 1, parameters.get(i));
-            }
-            select.setFetchSize(FETCH_SIZE);
-            select.setMaxRows(most);
-            select.setQueryTimeout((int) limits.longestStatement().toSeconds());
-            try (ResultSet result = select.executeQuery()) {
-                Cell[] cells = cells(result.getMetaData(), columns);
-                Object[] values = new Object[cells.length];
-                while (result.next()) {
-                    for (int i = 0; i < values.length; i++) {
-                        values[i] = cells[i].of(result, i + 1);
-                    }
-                    sink.row(values);
-                }
+        try (PreparedStatement select = connection.prepareStatement(sql);
+                StatementWatch watch = new StatementWatch(select, limits.longestStatement())) {
+            try {
+                read(select, parameters, columns, most, sink);
+            } catch (SQLException e) {
+                watch.explain(name, limits.longestStatement());
+                throw e;
             }
         } catch (SQLException e) {
             throw failure.of(e);
+        }
+    }
+
+    private void read(PreparedStatement select, List<Object> parameters, int columns, int most, RowSink sink)
+            throws SQLException {
+        for (int i = 0; i < parameters.size(); i++) {
+            select.setObject(i + 1, parameters.get(i));
+        }
+        select.setFetchSize(FETCH_SIZE);
+        select.setMaxRows(most);
+        select.setQueryTimeout((int) limits.longestStatement().toSeconds());
+        try (ResultSet result = select.executeQuery()) {
+            Cell[] cells = cells(result.getMetaData(), columns);
+            Object[] values = new Object[cells.length];
+            while (result.next()) {
+                for (int i = 0; i < values.length; i++) {
+                    values[i] = cells[i].of(result, i + 1);
+                }
+                sink.row(values);
+            }
         }
     }
 

@@ -1,14 +1,20 @@
 package org.grammatus.sources;
 
+import java.io.IOException;
 import java.net.ConnectException;
 import java.net.SocketTimeoutException;
 import java.net.UnknownHostException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.cert.CertificateException;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
 import java.time.ZoneId;
+import java.util.Optional;
+import org.grammatus.core.prompt.RunContext;
 import org.postgresql.ds.PGSimpleDataSource;
 import org.postgresql.util.PSQLException;
 import org.postgresql.util.ServerErrorMessage;
@@ -24,6 +30,7 @@ public final class PostgresSource implements Source {
     private final Address address;
     private final String password;
     private final ReadLimits limits;
+    private final Encryption encryption;
     private String seen;
     private long seenAt;
 
@@ -34,11 +41,13 @@ public final class PostgresSource implements Source {
      */
     public record Address(String name, String host, int port, String database, String user) {}
 
-    /**
-     * A database that is read with a password.
-     *
-     */
+    /** A database that is read with a password over a connection that is not encrypted. */
     public PostgresSource(Address address, String password, ReadLimits limits) {
+        this(address, password, Encryption.NONE, limits);
+    }
+
+    public PostgresSource(Address address, String password, Encryption encryption, ReadLimits limits) {
+        this.encryption = encryption;
         this.address = address;
         this.password = password;
         this.limits = limits;
@@ -50,9 +59,18 @@ public final class PostgresSource implements Source {
     }
 
     @Override
+    public SourceView glance() {
+        return open(RunContext.UTC, limits.glancing());
+    }
+
+    @Override
     public SourceView open(ZoneId zone) {
+        return open(zone, limits);
+    }
+
+    private SourceView open(ZoneId zone, ReadLimits within) {
         try {
-            return new JdbcView(connect(), new PostgresDialect(zone), limits, this::unreadable);
+            return new JdbcView(address.name(), connect(within), new PostgresDialect(zone), within, this::unreadable);
         } catch (SQLException e) {
             throw unreadable(e);
         }
@@ -63,7 +81,7 @@ public final class PostgresSource implements Source {
     public synchronized String version() {
         long now = System.nanoTime();
         if (seen == null || now - seenAt > LOOKS_EVERY.toNanos()) {
-            try (Connection connection = connect();
+            try (Connection connection = connect(limits.glancing());
                     Statement statement = connection.createStatement();
                     ResultSet result = statement.executeQuery("SELECT pg_current_snapshot()::text")) {
                 result.next();
@@ -82,7 +100,7 @@ public final class PostgresSource implements Source {
     }
 
     /** A connection in one read-only transaction, that refuses to write by itself. */
-    private Connection connect() throws SQLException {
+    private Connection connect(ReadLimits within) throws SQLException {
         PGSimpleDataSource database = new PGSimpleDataSource();
         database.setServerNames(new String[] {address.host()});
         database.setPortNumbers(new int[] {address.port()});
@@ -92,16 +110,58 @@ public final class PostgresSource implements Source {
         database.setApplicationName("Grammatus");
         database.setConnectTimeout(CONNECT_SECONDS);
         database.setLoginTimeout(CONNECT_SECONDS);
-        database.setSocketTimeout((int) limits.longestSilence().toSeconds());
+        database.setSocketTimeout((int) within.longestSilence().toSeconds());
         database.setReadOnly(true);
         database.setOptions("-c default_transaction_read_only=on -c statement_timeout="
-                + limits.longestStatement().toMillis());
-        Connection connection = database.getConnection();
+                + within.longestStatement().toMillis());
+        Connection connection = encrypted(database);
         connection.setReadOnly(true);
         connection.setTransactionIsolation(Connection.TRANSACTION_REPEATABLE_READ);
         // Rows come some at a time only inside a transaction.
         connection.setAutoCommit(false);
         return connection;
+    }
+
+    private Connection encrypted(PGSimpleDataSource database) throws SQLException {
+        switch (encryption.level()) {
+            case OFF -> {
+                database.setSslMode("disable");
+                if (!encryption.clearPassword()) {
+                    database.setAuthenticationPluginClassName(HiddenPassword.class.getName());
+                }
+            }
+            case REQUIRE -> database.setSslMode("require");
+            case VERIFY -> database.setSslMode("verify-full");
+        }
+        if (encryption.level() != Encryption.Level.VERIFY) {
+            return database.getConnection();
+        }
+        if (encryption.authorities().isEmpty()) {
+            database.setSslfactory("org.postgresql.ssl.DefaultJavaSSLFactory");
+            return database.getConnection();
+        }
+        Path authorities = null;
+        try {
+            authorities = Files.createTempFile("grammatus", ".pem");
+            Files.writeString(authorities, encryption.authorities().get());
+            database.setSslRootCert(authorities.toString());
+            return database.getConnection();
+        } catch (IOException e) {
+            throw new SQLException("the certificates could not be written for the connection", e);
+        } finally {
+            delete(authorities);
+        }
+    }
+
+    private static void delete(Path file) {
+        try {
+            if (file != null) {
+                Files.deleteIfExists(file);
+            }
+        } catch (IOException e) {
+            System.getLogger(PostgresSource.class.getName())
+                    .log(System.Logger.Level.WARNING, file + " could not be deleted", e);
+        }
     }
 
     private SourceException unreadable(SQLException cause) {
@@ -115,6 +175,15 @@ public final class PostgresSource implements Source {
         String said = cause instanceof PSQLException p && p.getServerErrorMessage() instanceof ServerErrorMessage m
                 ? m.getMessage()
                 : String.valueOf(cause.getMessage());
+        if (said.contains(HiddenPassword.REFUSED)) {
+            return "the server at " + where
+                    + " asks for the password in the clear, where everybody on the way could read it;"
+                    + " encrypt the connection, have the server ask in another way, or allow it for this source";
+        }
+        Optional<String> certificate = ofCertificate(cause);
+        if (certificate.isPresent()) {
+            return "the server at " + where + " " + certificate.get();
+        }
         boolean unasked = password.isEmpty() && said.contains("password");
         return switch (unasked ? "28P01" : state) {
             case "28P01", "28000" ->
@@ -139,6 +208,26 @@ public final class PostgresSource implements Source {
                                 + "; nothing was taken for whole, try again"
                         : said;
         };
+    }
+
+    /** What kept a connection from being encrypted as it should be. */
+    private Optional<String> ofCertificate(Throwable cause) {
+        if (encryption.level() == Encryption.Level.OFF) {
+            return Optional.empty();
+        }
+        String said = String.valueOf(cause.getMessage());
+        if (said.contains("does not support SSL")) {
+            return Optional.of(
+                    "cannot encrypt the connection; switch its TLS on, or connect without where that is safe");
+        }
+        for (Throwable t = cause; t != null; t = t.getCause()) {
+            if (t instanceof CertificateException
+                    || String.valueOf(t.getMessage()).contains("hostname")) {
+                return Optional.of("did not prove to be the one that was asked for (" + t.getMessage()
+                        + "); check its name, and the certificates that it must lead to");
+            }
+        }
+        return Optional.empty();
     }
 
     /** Why there is no connection; what the driver says of it is about matters of its own. */

@@ -11,5 +11,12 @@ import java.time.Duration;
  */
 public record ReadLimits(long mostRows, Duration longestStatement, Duration longestSilence) {
 
+    private static final Duration GLANCE = Duration.ofSeconds(20);
+
+    /** The same for a look at what there is, which somebody waits for. */
+    public ReadLimits glancing() {
+        return new ReadLimits(mostRows, GLANCE, GLANCE);
+    }
+
     public static final ReadLimits DEFAULT = new ReadLimits(50_000_000, Duration.ofMinutes(10), Duration.ofMinutes(2));
 }

@@ -1,7 +1,6 @@
 package org.grammatus.sources;
 
 import java.time.ZoneId;
-import org.grammatus.core.prompt.RunContext;
 
 /** A place with tables, such as a database. It is only ever read. Thread-safe. */
 public interface Source {
@@ -28,8 +27,6 @@ public interface Source {
      */
     SourceView open(ZoneId zone);
 
-    /** Opens the source to look at its tables and some of their rows, moments told in UTC. */
-    default SourceView open() {
-        return open(RunContext.UTC);
-    }
+    /** Opens the source to look at its tables and some of their rows, moments told in UTC: whatever takes long there is given up. */
+    SourceView glance();
 }

@@ -10,6 +10,7 @@ import java.sql.SQLException;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.concurrent.TimeUnit;
+import org.grammatus.core.prompt.RunContext;
 import org.sqlite.SQLiteConfig;
 
 /** A SQLite database file, opened for reading only. */
@@ -19,16 +20,24 @@ public final class SqliteSource implements Source {
     private static final int BUSY_MILLISECONDS = 5_000;
 
     private final String name;
+    /** What the database is called in problems: its path for whoever gave it. */
+    private final String shown;
+
     private final Path file;
     private final ReadLimits limits;
 
     /** A file that goes by its own name. */
     public SqliteSource(Path file) {
-        this(file.getFileName().toString(), file, ReadLimits.DEFAULT);
+        this(file.getFileName().toString(), file.toString(), file, ReadLimits.DEFAULT);
     }
 
-    /** @param name what the source is called */
+    /** @param name what the source is called, also where its file is not to be told */
     public SqliteSource(String name, Path file, ReadLimits limits) {
+        this(name, name, file, limits);
+    }
+
+    private SqliteSource(String name, String shown, Path file, ReadLimits limits) {
+        this.shown = shown;
         this.name = name;
         this.file = file;
         this.limits = limits;
@@ -40,7 +49,16 @@ public final class SqliteSource implements Source {
     }
 
     @Override
+    public SourceView glance() {
+        return open(RunContext.UTC, limits.glancing());
+    }
+
+    @Override
     public SourceView open(ZoneId zone) {
+        return open(zone, limits);
+    }
+
+    private SourceView open(ZoneId zone, ReadLimits within) {
         requireDatabase();
         try {
             SQLiteConfig config = new SQLiteConfig();
@@ -48,7 +66,7 @@ public final class SqliteSource implements Source {
             config.setBusyTimeout(BUSY_MILLISECONDS);
             Connection connection = config.createConnection("jdbc:sqlite:" + file.toAbsolutePath());
             connection.setAutoCommit(false);
-            return new JdbcView(connection, new SqliteDialect(), limits, this::unreadable);
+            return new JdbcView(name, connection, new SqliteDialect(), within, this::unreadable);
         } catch (SQLException e) {
             throw unreadable(e);
         }
@@ -78,20 +96,21 @@ public final class SqliteSource implements Source {
     private void requireDatabase() {
         if (!Files.isRegularFile(file)) {
             throw new SourceException(
-                    "There is no database at " + file + ". Check the path, or make the demo data first");
+                    "There is no database at " + shown + ". Check the path, or make the demo data first");
         }
         try (InputStream in = Files.newInputStream(file)) {
             if (!Arrays.equals(in.readNBytes(SIGNATURE.length), SIGNATURE)) {
-                throw new SourceException(file + " is not a SQLite database, or it is damaged. Restore it from a copy");
+                throw new SourceException(
+                        shown + " is not a SQLite database, or it is damaged. Restore it from a copy");
             }
         } catch (IOException e) {
-            throw new SourceException(file + " could not be read: " + e.getMessage(), e);
+            throw new SourceException(shown + " could not be read: " + e.getMessage(), e);
         }
     }
 
     private SourceException unreadable(SQLException cause) {
         return new SourceException(
-                "The database " + file + " could not be read: " + inWords(cause)
+                "The database " + shown + " could not be read: " + inWords(cause)
                         + ". Check the file, or take another with --database",
                 cause);
     }

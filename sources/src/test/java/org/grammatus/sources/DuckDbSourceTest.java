@@ -60,7 +60,7 @@ class DuckDbSourceTest {
 
     @Test
     void showsTablesAndViewsWithTheirKeys() {
-        try (SourceView view = source().open()) {
+        try (SourceView view = source().glance()) {
             assertThat(view.tables()).containsExactly("a \"lot\"", "open_lot", "wax.candle", "yard");
             TableShape lot = view.table("a \"lot\"").orElseThrow();
             assertThat(lot.key()).containsExactly("id");
@@ -74,7 +74,7 @@ class DuckDbSourceTest {
 
     @Test
     void columnsBecomeFieldsOfTheirType() {
-        try (SourceView view = source().open()) {
+        try (SourceView view = source().glance()) {
             Map<String, TableShape.Column> columns = view.columns("a \"lot\"").orElseThrow();
             assertThat(columns.values().stream()
                             .map(column -> column.type()
@@ -102,7 +102,7 @@ class DuckDbSourceTest {
     @Test
     void readsEveryKindOfValueAsItIs() {
         List<String> rows = new ArrayList<>();
-        try (SourceView view = source().open()) {
+        try (SourceView view = source().glance()) {
             List<String> columns = List.of("id", "small", "wide", "price", "rate", "day", "seen", "open", "note");
             view.read("a \"lot\"", columns, values -> rows.add(Arrays.toString(values)));
         }
@@ -116,10 +116,11 @@ class DuckDbSourceTest {
     void readsNothingButItsOwnTables() throws Exception {
         Path secret = Files.writeString(folder.resolve("secret.csv"), "a\n1\n");
         change("CREATE VIEW outside AS SELECT * FROM read_csv('" + secret + "')");
-        try (SourceView view = source().open()) {
+        try (SourceView view = source().glance()) {
             assertThatThrownBy(() -> view.read("outside", List.of("a"), values -> {}))
                     .isInstanceOf(SourceException.class)
-                    .hasMessageContaining("hives.duckdb could not be read")
+                    .hasMessageContaining(
+                            "The database Hives could not be read: Permission Error: Cannot access file … -")
                     .hasMessageContaining("disabled");
         }
     }
@@ -142,12 +143,12 @@ class DuckDbSourceTest {
     @Test
     void whatIsNoDatabaseIsSaid() throws Exception {
         DuckDbSource missing = new DuckDbSource("M", folder.resolve("nowhere.duckdb"), ReadLimits.DEFAULT);
-        assertThatThrownBy(missing::open).hasMessageStartingWith("There is no database at ");
+        assertThatThrownBy(missing::glance).hasMessageStartingWith("There is no database at ");
         assertThatThrownBy(missing::version).hasMessageStartingWith("There is no database at ");
         assertThat(folder.resolve("nowhere.duckdb")).doesNotExist();
         Path notes = Files.writeString(folder.resolve("notes.duckdb"), "not a database at all".repeat(1_000));
-        assertThatThrownBy(new DuckDbSource("N", notes, ReadLimits.DEFAULT)::open)
+        assertThatThrownBy(new DuckDbSource("N", notes, ReadLimits.DEFAULT)::glance)
                 .isInstanceOf(SourceException.class)
-                .hasMessageContaining("notes.duckdb could not be read");
+                .hasMessageContaining("The database N could not be read: IO Error: The file … exists");
     }
 }

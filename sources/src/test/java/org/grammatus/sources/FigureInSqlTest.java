@@ -114,7 +114,7 @@ class FigureInSqlTest {
     void inAnAnalyticalFile() throws Exception {
         int few = CONDITIONS / 4;
         DuckDbSource source = PushedRowsTest.analyticalFile(folder.resolve("figure.duckdb"));
-        try (SourceView open = source.open()) {
+        try (SourceView open = source.glance()) {
             assertThat(compare(source, few)).isGreaterThan(few * TOTALS.size() / 2);
         }
     }

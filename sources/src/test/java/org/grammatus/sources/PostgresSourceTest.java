@@ -143,7 +143,7 @@ class PostgresSourceTest {
 
     @Test
     void tablesAreDescribedWithKeysTypesAndSchemas() {
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             assertThat(view.tables()).contains("harvest", "ripe_harvest", "wax.candle", "yard");
             TableShape harvest = view.table("harvest").orElseThrow();
             assertThat(harvest.key()).containsExactly("id");
@@ -191,7 +191,7 @@ class PostgresSourceTest {
     void onlyReadingStatementsReachTheServerAndItWouldRefuseOthers() throws Exception {
         read(server.source());
         server.source().version();
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             view.tables().forEach(view::table);
         }
         assertThat(server.statementsOfReader())
@@ -200,7 +200,7 @@ class PostgresSourceTest {
                         sql -> sql.strip().toUpperCase().matches("(?s)(SELECT|BEGIN|SET|SHOW|COMMIT|ROLLBACK)\\b.*"),
                         "reads");
         server.execute("GRANT ALL ON yard TO " + PostgresServer.READER);
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             assertThatThrownBy(() ->
                             view.read("yard\"; DELETE FROM yard; SELECT * FROM \"yard", List.of("year"), row -> {}))
                     .isInstanceOf(SourceException.class);
@@ -221,16 +221,16 @@ class PostgresSourceTest {
     @Test
     void whatStandsAgainstConnectingIsSaidWithWhatToDo() {
         assertThatThrownBy(() -> server.source(PostgresServer.READER, "guessed", "postgres", ReadLimits.DEFAULT)
-                        .open())
+                        .glance())
                 .hasMessageContaining("refused the user \"hive_reader\" or the password; check both")
                 .hasMessageNotContaining("guessed");
         assertThatThrownBy(() -> server.source(
                                 PostgresServer.READER, PostgresServer.PASSWORD, "nowhere", ReadLimits.DEFAULT)
-                        .open())
+                        .glance())
                 .hasMessageContaining("has no database \"nowhere\"");
         PostgresSource off = new PostgresSource(
                 new PostgresSource.Address("Off", "localhost", 1, "postgres", "anyone"), "secret", ReadLimits.DEFAULT);
-        assertThatThrownBy(off::open)
+        assertThatThrownBy(off::glance)
                 .hasMessageStartingWith("Off: there is no answer from localhost:1 (nothing takes connections there)")
                 .hasMessageContaining("check host and port");
     }
@@ -241,16 +241,16 @@ class PostgresSourceTest {
         assertThatThrownBy(() -> StarReader.over(server.source()).read(Reading.all(gone), ReadProgress.SILENT))
                 .hasMessageContaining("Hive records has no table yards")
                 .hasMessageContaining("did you mean \"yard\"?");
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             assertThatThrownBy(() -> view.read("secret", List.of("id"), row -> {}))
                     .hasMessageContaining("permission denied for table secret; ask for the right to read it");
         }
         server.execute("CREATE TABLE passing (id int)", "GRANT SELECT ON passing TO " + PostgresServer.READER);
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             assertThat(view.tables()).contains("passing");
             view.close();
         }
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             server.execute("DROP TABLE passing");
             assertThatThrownBy(() -> view.read("passing", List.of("id"), row -> {}))
                     .hasMessageContaining("no longer there");
@@ -264,7 +264,7 @@ class PostgresSourceTest {
                 "GRANT SELECT ON slow TO " + PostgresServer.READER);
         ReadLimits hasty = new ReadLimits(100, Duration.ofSeconds(1), Duration.ofSeconds(20));
         try (SourceView view = server.source(PostgresServer.READER, PostgresServer.PASSWORD, "postgres", hasty)
-                .open()) {
+                .glance()) {
             assertThatThrownBy(() -> view.read("slow", List.of("id"), row -> {}))
                     .hasMessageContaining("a statement took longer than 1 seconds");
         }
@@ -277,7 +277,7 @@ class PostgresSourceTest {
                     new PostgresSource.Address("Silent", "localhost", silent.getLocalPort(), "d", "u"),
                     "p",
                     new ReadLimits(100, Duration.ofSeconds(1), Duration.ofSeconds(1)));
-            assertThatThrownBy(source::open)
+            assertThatThrownBy(source::glance)
                     .isInstanceOf(SourceException.class)
                     .hasMessageStartingWith("Silent: there is no answer from localhost");
         }
@@ -288,7 +288,7 @@ class PostgresSourceTest {
         server.execute(
                 "CREATE VIEW many AS SELECT i AS id FROM generate_series(1, 200000) i",
                 "GRANT SELECT ON many TO " + PostgresServer.READER);
-        try (SourceView view = server.source().open()) {
+        try (SourceView view = server.source().glance()) {
             boolean[] cut = new boolean[1];
             assertThatThrownBy(() -> view.read("many", List.of("id"), row -> {
                         if (!cut[0]) {

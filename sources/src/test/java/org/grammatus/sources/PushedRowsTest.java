@@ -247,7 +247,7 @@ class PushedRowsTest {
                 folder.resolve("pushed.duckdb"),
                 "ALTER TABLE harvest ALTER d TYPE DECIMAL(9, 2) USING (d / 100.0)::DECIMAL(9, 2)");
         // What is open already is quickly opened once more.
-        try (SourceView open = source.open()) {
+        try (SourceView open = source.glance()) {
             compare(source, CONDITIONS / 4);
         }
     }

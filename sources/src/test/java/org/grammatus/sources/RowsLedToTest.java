@@ -105,7 +105,7 @@ class RowsLedToTest {
     void inAnAnalyticalFile() throws Exception {
         String[] others = others("range(1, " + (MANY + 1) + ") AS n(i)").toArray(String[]::new);
         DuckDbSource source = PushedRowsTest.analyticalFile(folder.resolve("led.duckdb"), others);
-        try (SourceView open = source.open()) {
+        try (SourceView open = source.glance()) {
             compare(source, 20);
         }
     }

@@ -98,7 +98,8 @@ public final class DatasetNames implements Names {
         while (!open.isEmpty()) {
             Expression e = open.pop();
             e.operands().forEach(open::push);
-            if (e instanceof Expression.Name n && found(dataset.fields().keySet(), n.name(), n.quoted()).isEmpty()) {
+            if (e instanceof Expression.Name n
+                    && found(dataset.fields().keySet(), n.name(), n.quoted()).isEmpty()) {
                 found(dataset.named().keySet(), n.name(), n.quoted())
                         .map(dataset::named)
                         .ifPresent(used::add);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -38,6 +39,11 @@ public record Checked<T>(Optional<T> document, List<Problem> faults, Set<String>
             throw new ProblemException(faults);
         }
         return document.orElseThrow();
+    }
+
+    /** The same of what a document is made into. */
+    public <U> Checked<U> as(Function<T, U> made) {
+        return new Checked<>(document.map(made), faults, wrong);
     }
 
     /** Whether a place, or one around it, is wrong already. */

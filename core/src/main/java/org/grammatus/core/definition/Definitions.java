@@ -3,9 +3,12 @@ package org.grammatus.core.definition;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import tools.jackson.core.JacksonException;
@@ -102,10 +105,22 @@ public final class Definitions {
         JsonNode document = parse(json);
         requireVersion(document, format, version);
         Checked<JsonNode> checked = schema.check(document);
-        return new Checked<>(
-                checked.document().map(mended -> MAPPER.treeToValue(mended, type)),
-                checked.faults(),
-                checked.wrong());
+        try {
+            return new Checked<>(
+                    checked.document().map(mended -> MAPPER.treeToValue(mended, type)),
+                    checked.faults(),
+                    checked.wrong());
+        } catch (JacksonException e) {
+            // The schema has let it through: most of all a number that is larger than any can be.
+            String pointer = e.getPath().stream()
+                    .map(step -> "/"
+                            + (step.getPropertyName() == null
+                                    ? String.valueOf(step.getIndex())
+                                    : step.getPropertyName()))
+                    .collect(Collectors.joining());
+            return new Checked<T>(Optional.empty(), checked.faults(), checked.wrong())
+                    .with(List.of(Problem.error(pointer, e.getOriginalMessage())));
+        }
     }
 
     private static JsonNode parse(String json) {
@@ -130,10 +145,10 @@ public final class Definitions {
     private static void requireVersion(JsonNode document, String format, int version) {
         JsonNode found = document.path("version");
         boolean ours = format.equals(document.path("format").asString(""));
-        if (ours && found.isIntegralNumber() && found.asLong() > version) {
+        if (ours && found.isIntegralNumber() && found.bigIntegerValue().compareTo(BigInteger.valueOf(version)) > 0) {
             throw new ProblemException(Problem.error(
                     "/version",
-                    "found version " + found.asLong() + "; this program reads up to version " + version
+                    "found version " + found.bigIntegerValue() + "; this program reads up to version " + version
                             + ". Update the program, or save the definition from a program of this version"));
         }
     }

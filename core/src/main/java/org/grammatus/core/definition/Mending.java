@@ -36,8 +36,13 @@ final class Mending {
         List<String> path = steps(error.getInstanceLocation().toString());
         switch (error.getKeyword()) {
             case "required" ->
-                at(path).filter(JsonNode::isObject).ifPresent(node -> ((ObjectNode) node)
-                        .set(error.getProperty(), harmless(schemaAt(path).path("properties").path(error.getProperty()))));
+                at(path).filter(JsonNode::isObject)
+                        .ifPresent(node -> ((ObjectNode) node)
+                                .set(
+                                        error.getProperty(),
+                                        harmless(schemaAt(path)
+                                                .path("properties")
+                                                .path(error.getProperty()))));
             case "additionalProperties" ->
                 at(path).filter(JsonNode::isObject).ifPresent(node -> ((ObjectNode) node).remove(error.getProperty()));
             case "type", "const", "enum" -> replace(path);
@@ -73,7 +78,8 @@ final class Mending {
     private JsonNode schemaAt(List<String> path) {
         JsonNode at = resolved(schema);
         for (String step : path) {
-            at = resolved(at.has("items") ? at.path("items") : at.path("properties").path(step));
+            at = resolved(
+                    at.has("items") ? at.path("items") : at.path("properties").path(step));
         }
         return at;
     }
@@ -104,7 +110,8 @@ final class Mending {
                 ObjectNode object = nodes.objectNode();
                 part.path("required")
                         .forEach(name -> object.set(
-                                name.asString(), harmless(part.path("properties").path(name.asString()))));
+                                name.asString(),
+                                harmless(part.path("properties").path(name.asString()))));
                 yield object;
             }
             default -> nodes.stringNode("");

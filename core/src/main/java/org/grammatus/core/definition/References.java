@@ -102,10 +102,10 @@ final class References {
         level.limit().ifPresent(limit -> {
             if (limit.count().isPresent() && limit.percent().isPresent()) {
                 problems.error(
-                        pointer + "/limit", "groups are limited by \"count\" or by \"percent\", not by both; remove one");
+                        pointer + "/limit",
+                        "groups are limited by \"count\" or by \"percent\", not by both; remove one");
             } else if (limit.count().isEmpty() && limit.percent().isEmpty()) {
-                problems.error(
-                        pointer + "/limit", "says not how many groups are kept; add \"count\" or \"percent\"");
+                problems.error(pointer + "/limit", "says not how many groups are kept; add \"count\" or \"percent\"");
             }
         });
         if (level.bucket().isPresent()) {
@@ -193,7 +193,9 @@ final class References {
             problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
         } else if (found < least || found > most) {
             String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
-            problems.error(pointer + "/values", "found " + found + (found == 1 ? " value" : " values") + " to compare with, expected " + expected);
+            problems.error(
+                    pointer + "/values",
+                    "found " + found + (found == 1 ? " value" : " values") + " to compare with, expected " + expected);
         }
     }
 

@@ -294,8 +294,7 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
             return parse.apply(text);
         } catch (DateTimeException | NumberFormatException e) {
             throw fault(
-                    position(token),
-                    Days.whyNone(text).orElseGet(() -> "found '" + text + "', expected " + expected));
+                    position(token), Days.whyNone(text).orElseGet(() -> "found '" + text + "', expected " + expected));
         }
     }
 

@@ -109,8 +109,7 @@ public final class Typing {
             case Expression.Between b -> between(b);
             case Expression.In in -> membership(in);
             case Expression.IsNull n -> negate(n.negated(), new Typed.IsNull(visit(n.value())));
-            case Expression.Like l ->
-                negate(l.negated(), like(l));
+            case Expression.Like l -> negate(l.negated(), like(l));
             case Expression.Coalesce c -> coalesce(c);
             case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
             case Expression.Case c -> choice(c);
@@ -314,8 +313,8 @@ public final class Typing {
                 Problem fault = e.problems().getFirst();
                 throw fault(
                         fault.position().orElse(other.position()),
-                        fault.message() + "; a text is written in single quotes: '" + name.name().replace("'", "''")
-                                + "'");
+                        fault.message() + "; a text is written in single quotes: '"
+                                + name.name().replace("'", "''") + "'");
             }
             throw e;
         }

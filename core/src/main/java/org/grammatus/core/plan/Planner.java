@@ -43,8 +43,7 @@ public final class Planner {
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
 
-    private Planner(
-            Checked<Report> checked, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
+    private Planner(Checked<Report> checked, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
         this.checked = checked;
         this.report = checked.document().orElseThrow();
         this.dataset = dataset;

@@ -147,7 +147,9 @@ public final class PeriodText {
 
     /** Why an end of an interval, or the day, is none. */
     private static Optional<String> noDay(String text) {
-        return Arrays.stream(text.split("/")).flatMap(end -> Days.whyNone(end).stream()).findFirst();
+        return Arrays.stream(text.split("/"))
+                .flatMap(end -> Days.whyNone(end).stream())
+                .findFirst();
     }
 
     private static Optional<LocalDate> end(String text) {

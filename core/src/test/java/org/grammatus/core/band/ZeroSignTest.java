@@ -27,6 +27,7 @@ class ZeroSignTest {
             })
     void aFigureThatRoundsToZeroHasNoSign(String value, String pattern, String printed) {
         Scalar number = Scalar.Number.decimal(new BigDecimal(value));
-        assertThat(new ValueFormat(number.type(), pattern, ULocale.UK).format(number)).isEqualTo(printed);
+        assertThat(new ValueFormat(number.type(), pattern, ULocale.UK).format(number))
+                .isEqualTo(printed);
     }
 }

@@ -44,7 +44,7 @@ class DeepExpressionsTest {
         if (failure.get() instanceof Exception e) {
             throw e;
         }
-                assertThat(failure.get()).isNull();
+        assertThat(failure.get()).isNull();
         return result.get();
     }
 
@@ -53,7 +53,8 @@ class DeepExpressionsTest {
                 .replace("\"value\": \"SUM(net)\"", "\"value\": \"" + total + "\"")
                 .replace(
                         "\"filters\": [",
-                        "\"filters\": [{\"id\": \"f-deep\", \"kind\": \"expression\", \"where\": \"" + filter + "\"},"));
+                        "\"filters\": [{\"id\": \"f-deep\", \"kind\": \"expression\", \"where\": \"" + filter
+                                + "\"},"));
         return new Samples()
                 .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
                 .line("S1", "Hives", "2.00")
@@ -67,9 +68,11 @@ class DeepExpressionsTest {
         String or = "net = 1" + " OR net = 2".repeat(240);
         Grouped grouped = onSmallStack(() -> grouped(dataset, "SUM(two + 1)", or));
         assertThat(TreeText.of(grouped)).startsWith("all | 383.00 | 5.00");
-        String words = onSmallStack(() -> new InWords(dataset).of(grouped.plan().filters().getFirst().condition()));
+        String words = onSmallStack(() ->
+                new InWords(dataset).of(grouped.plan().filters().getFirst().condition()));
         assertThat(words).startsWith("(Net is 1) or (Net is 2) or (Net is 2) or");
-        assertThat(onSmallStack(() -> grouped(dataset, "SUM(two + 1)", or).plan().totals()))
+        assertThat(onSmallStack(
+                        () -> grouped(dataset, "SUM(two + 1)", or).plan().totals()))
                 .isEqualTo(grouped.plan().totals());
     }
 

@@ -46,7 +46,9 @@ class PlannerTest {
     void whatIsWrongInTheFormHidesNothingElse() {
         String wrong = Samples.REPORT
                 .replace("\"title\": \"Orders\", ", "")
-                .replace("\"direction\": \"descending\"}],\n                  \"header\": \"heading\"", "\"direction\": \"down\"}],\n                  \"header\": 7")
+                .replace(
+                        "\"direction\": \"descending\"}],\n                  \"header\": \"heading\"",
+                        "\"direction\": \"down\"}],\n                  \"header\": 7")
                 .replace("\"locale\": \"en-GB\"", "\"locale\": \"en-GB\", \"colour\": \"red\"")
                 .replace("\"id\": \"t-freight\"", "\"id\": \"t-net\"")
                 .replace("\"prompt\": \"period\"", "\"prompt\": \"perod\"")

@@ -53,14 +53,7 @@ class PeriodTextTest {
     }
 
     @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "last 0 days",
-                "last 99999 days",
-                "soon",
-                "31/12/2026",
-                "/x"
-            })
+    @ValueSource(strings = {"last 0 days", "last 99999 days", "soon", "31/12/2026", "/x"})
     void refusesWhatIsNone(String text) {
         assertThatThrownBy(() -> periods.parse(text)).hasMessageContaining("is not a period");
     }

@@ -61,14 +61,14 @@ public final class Composer {
 
     /** The names of a source's tables. */
     public List<String> tables(Optional<String> source) {
-        try (SourceView view = sources.apply(source).open()) {
+        try (SourceView view = sources.apply(source).glance()) {
             return view.tables();
         }
     }
 
     /** A table's columns as its source describes them. */
     public TableShape table(Optional<String> source, String table) {
-        try (SourceView view = sources.apply(source).open()) {
+        try (SourceView view = sources.apply(source).glance()) {
             return shape(view, source, table);
         }
     }
@@ -85,13 +85,13 @@ public final class Composer {
         Map<Optional<String>, SourceView> open = new HashMap<>();
         try {
             SourceView view =
-                    open.computeIfAbsent(source, id -> sources.apply(id).open());
+                    open.computeIfAbsent(source, id -> sources.apply(id).glance());
             List<TableShape> candidates = view.tables().stream()
                     .map(name -> view.table(name).orElseThrow())
                     .toList();
             for (Dataset.Table table : dataset.tables()) {
                 TableShape shape = open.computeIfAbsent(
-                                table.source(), id -> sources.apply(id).open())
+                                table.source(), id -> sources.apply(id).glance())
                         .table(table.table())
                         .orElse(null);
                 if (shape == null) {
@@ -191,7 +191,7 @@ public final class Composer {
     }
 
     private Draft.SampledTable sampled(Optional<String> source, String table) {
-        try (SourceView view = sources.apply(source).open()) {
+        try (SourceView view = sources.apply(source).glance()) {
             TableShape shape = shape(view, source, table);
             List<String> columns = shape.columns().stream()
                     .filter(column -> column.type().isPresent())

@@ -25,8 +25,7 @@ public final class UnknownAnswers {
     public static List<Problem> of(Plan plan, DatasetReader reader) {
         List<Problem> unknown = new ArrayList<>();
         for (ResolvedPrompt prompt : plan.prompts()) {
-            Optional<String> field =
-                    prompt.prompt().field().filter(f -> !(prompt.choice() instanceof Scalar.Null));
+            Optional<String> field = prompt.prompt().field().filter(f -> !(prompt.choice() instanceof Scalar.Null));
             field.flatMap(f -> of(prompt, f, plan.dataset(), plan.context().businessDate(), reader))
                     .ifPresent(unknown::add);
         }

@@ -3,9 +3,15 @@ package org.grammatus.server.account;
 import static org.grammatus.server.store.generated.Tables.ACCOUNT;
 
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problems;
 import org.grammatus.server.store.Store;
-import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -16,11 +22,15 @@ import org.springframework.stereotype.Component;
 @Component
 public class Accounts implements UserDetailsService {
 
+    private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,49}");
+    private static final int LONGEST_DISPLAY_NAME = 100;
+
+    private final Map<String, Long> epochs = new ConcurrentHashMap<>();
     private final Store store;
     private final PasswordEncoder encoder;
     private final Clock clock;
 
-    Accounts(Store store, PasswordEncoder encoder, Clock clock) {
+    public Accounts(Store store, PasswordEncoder encoder, Clock clock) {
         this.store = store;
         this.encoder = encoder;
         this.clock = clock;
@@ -44,10 +54,11 @@ public class Accounts implements UserDetailsService {
         return store.read()
                 .selectFrom(ACCOUNT)
                 .where(ACCOUNT.NAME.eq(name))
-                .fetchOptional(row -> User.withUsername(row.getName())
-                        .password(row.getPasswordHash())
-                        .roles(role(row.getRole(), row.getAdministrator()).name())
-                        .build())
+                .fetchOptional(row -> new SignedIn(
+                        row.getName(),
+                        row.getPasswordHash(),
+                        role(row.getRole(), row.getAdministrator()),
+                        row.getEpoch()))
                 .orElseThrow(() -> new UsernameNotFoundException("No such account"));
     }
 
@@ -56,6 +67,76 @@ public class Accounts implements UserDetailsService {
         add("admin", "Isolde Fennick", Role.ADMINISTRATOR, "admin-demo");
         add("author", "Odile Marrow", Role.AUTHOR, "author-demo");
         add("reader", "Tobin Ashgrove", Role.READER, "reader-demo");
+    }
+
+    /** Whether there is any account at all. */
+    public boolean isEmpty() {
+        return !store.read().fetchExists(ACCOUNT);
+    }
+
+    /** All accounts, by name. */
+    public List<Account> all() {
+        return store.read()
+                .select(ACCOUNT.ID, ACCOUNT.NAME, ACCOUNT.DISPLAY_NAME, ACCOUNT.ROLE, ACCOUNT.ADMINISTRATOR)
+                .from(ACCOUNT)
+                .orderBy(ACCOUNT.NAME)
+                .fetch(row -> new Account(row.value1(), row.value2(), row.value3(), role(row.value4(), row.value5())));
+    }
+
+    /**
+     * Makes an account.
+     *
+     * @throws ProblemException with all that is wrong with its name or password
+     */
+    public void make(String name, String displayName, Role role, String password) {
+        Problems problems = new Problems();
+        if (!NAME.matcher(name).matches()) {
+            problems.error("/name", "a name has 1 to 50 letters, digits, dots, hyphens or underscores");
+        } else if (find(name).isPresent()) {
+            problems.error("/name", "there is an account \"" + name + "\" already; choose another name");
+        }
+        if (displayName.isBlank() || displayName.length() > LONGEST_DISPLAY_NAME) {
+            problems.error(
+                    "/displayName", "say how the person is called, in at most " + LONGEST_DISPLAY_NAME + " characters");
+        }
+        PasswordRules.fault(password, name).ifPresent(fault -> problems.error("/password", fault));
+        problems.throwIfErrors();
+        add(name, displayName.strip(), role, password);
+    }
+
+    /**
+     * Gives an account another password; sessions that began before are over.
+     *
+     * @throws ProblemException if the password may not be
+     */
+    public void changePassword(String name, String password) {
+        PasswordRules.fault(password, name).ifPresent(fault -> {
+            throw new ProblemException(Problem.error("/password", fault));
+        });
+        store.write()
+                .update(ACCOUNT)
+                .set(ACCOUNT.PASSWORD_HASH, encoder.encode(password))
+                .set(ACCOUNT.EPOCH, ACCOUNT.EPOCH.plus(1))
+                .where(ACCOUNT.NAME.eq(name))
+                .execute();
+        epochs.remove(name);
+    }
+
+    /** Whether a password is an account's. */
+    public boolean matches(String name, String password) {
+        return encoder.matches(password, loadUserByUsername(name).getPassword());
+    }
+
+    /** Which sessions of an account are still good: those that began with this number. */
+    long epoch(String name) {
+        return epochs.computeIfAbsent(
+                name,
+                n -> store.read()
+                        .select(ACCOUNT.EPOCH)
+                        .from(ACCOUNT)
+                        .where(ACCOUNT.NAME.eq(n))
+                        .fetchOptional(ACCOUNT.EPOCH)
+                        .orElse(-1L));
     }
 
     private void add(String name, String displayName, Role role, String password) {

@@ -1,20 +1,21 @@
 package org.grammatus.server.account;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import org.grammatus.server.problem.ProblemAnswer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchyImpl;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
  * Sign-in by session cookie, guarded against forged requests. Everything under {@code /api} asks for an account, and what
@@ -46,7 +47,9 @@ class SecurityConfiguration {
     }
 
     @Bean
-    SecurityFilterChain filterChain(HttpSecurity http) throws Exception {
+    SecurityFilterChain filterChain(
+            HttpSecurity http, Accounts accounts, SignInThrottle throttle, SecurityLog log, Clock clock)
+            throws Exception {
         CookieCsrfTokenRepository csrfTokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         csrfTokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
         return http.csrf(csrf -> {
@@ -55,6 +58,10 @@ class SecurityConfiguration {
                 })
                 .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, SIGN_IN)
                         .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/set-up")
+                        .permitAll()
+                        .requestMatchers("/api/records/**")
+                        .hasRole(Role.ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.GET, "/api/sources")
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/sources/**")
@@ -84,28 +91,33 @@ class SecurityConfiguration {
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
                         .usernameParameter("name")
                         .passwordParameter("password")
-                        .successHandler((request, response, who) -> response.setStatus(204))
-                        .failureHandler((request, response, failure) ->
-                                problem(response, HttpStatus.UNAUTHORIZED, "The name or the password is not right")))
+                        .successHandler((request, response, who) -> {
+                            throttle.succeeded(who.getName(), request.getRemoteAddr());
+                            log.note(SecurityLog.Event.SIGNED_IN, who.getName(), request.getRemoteAddr());
+                            response.setStatus(204);
+                        })
+                        .failureHandler((request, response, failure) -> {
+                            throttle.failed(SignInFilter.name(request), request.getRemoteAddr());
+                            log.note(
+                                    SecurityLog.Event.SIGN_IN_FAILED,
+                                    SignInFilter.name(request),
+                                    request.getRemoteAddr());
+                            ProblemAnswer.write(
+                                    response, HttpStatus.UNAUTHORIZED, "The name or the password is not right");
+                        }))
+                .addFilterBefore(new SignInFilter(throttle, log), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new SessionFilter(accounts, clock), AuthorizationFilter.class)
                 .logout(logout -> logout.logoutUrl(SIGN_OUT)
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, failure) ->
-                                problem(response, HttpStatus.UNAUTHORIZED, "Sign in first"))
-                        .accessDeniedHandler((request, response, failure) -> problem(
+                                ProblemAnswer.write(response, HttpStatus.UNAUTHORIZED, "Sign in first"))
+                        .accessDeniedHandler((request, response, failure) -> ProblemAnswer.write(
                                 response,
                                 HttpStatus.FORBIDDEN,
                                 "Your account may not do this, or the page is out of date; reload it")))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .requestCache(cache -> cache.disable())
                 .build();
-    }
-
-    /** An answer as RFC 9457 describes it, from before any controller. */
-    private static void problem(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        String body = "{\"type\":\"about:blank\",\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}"
-                .formatted(status.getReasonPhrase(), status.value(), detail);
-        response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.Planner;
 import org.grammatus.core.plan.ReaderView;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
@@ -70,19 +72,27 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         try {
-            Report report = Definitions.readReport(body.definition().toString());
-            DatasetModel dataset = datasets.require(report.dataset());
-            RunRequest request = new RunRequest(
-                    report.asking(),
-                    dataset,
-                    new Answers(body.answers() == null ? Map.of() : body.answers()),
-                    businessDate.of(report),
-                    body.view());
+            Checked<Report> checked = Definitions.checkReport(body.definition().toString());
+            Report report = checked.document().orElseGet(checked::require);
+            DatasetModel dataset = dataset(checked, report);
+            Answers answers = new Answers(body.answers() == null ? Map.of() : body.answers());
+            // Whatever is wrong with the definition and what it says of its dataset is told at once.
+            Planner.plan(checked.as(Report::asking), dataset, answers, businessDate.of(report));
+            RunRequest request =
+                    new RunRequest(report.asking(), dataset, answers, businessDate.of(report), body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));
         } catch (ProblemException e) {
             return PreviewView.wrong(body.edit(), e.problems());
+        }
+    }
+
+    private DatasetModel dataset(Checked<Report> checked, Report report) {
+        try {
+            return datasets.require(report.dataset());
+        } catch (ProblemException e) {
+            throw new ProblemException(checked.with(e.problems()).faults());
         }
     }
 

@@ -61,7 +61,7 @@ record PreviewView(
         int number = Math.clamp(page, 1, result.pageCount());
         return new PreviewView(
                 edit,
-                Optional.of(RunView.of(run, run.progress())),
+                Optional.of(RunView.of(run, run.progress(), true)),
                 Optional.of(PageView.of(result.pages().page(number))),
                 result.notices().stream().map(ProblemView::of).toList(),
                 result.prompts().stream()

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
+import org.grammatus.server.Network;
 import org.grammatus.server.Server;
 import org.grammatus.server.ServerSettings;
 import picocli.CommandLine;
@@ -51,6 +52,7 @@ final class DemoCommand implements Callable<Integer> {
         }
         ServerSettings settings = new ServerSettings(
                 port,
+                Network.LOCAL,
                 dataDir,
                 database,
                 true,

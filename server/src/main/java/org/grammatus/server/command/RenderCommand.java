@@ -115,8 +115,10 @@ final class RenderCommand implements Callable<Integer> {
         }
         Path source = database.orElseGet(this::demoDatabase);
         ZoneId where = definition.zone().flatMap(RunContext::zone).orElseGet(zone::zone);
-        LocalDate today =
-                businessDate.map(RenderCommand::day).or(() -> ScenarioDatabase.businessDate(source)).orElseGet(() -> LocalDate.now(where));
+        LocalDate today = businessDate
+                .map(RenderCommand::day)
+                .or(() -> ScenarioDatabase.businessDate(source))
+                .orElseGet(() -> LocalDate.now(where));
         RunContext context = new RunContext(today, where);
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
         Planner.plan(checked, model, new Answers(answers), context);
@@ -164,7 +166,9 @@ final class RenderCommand implements Callable<Integer> {
                     ? "unknown dataset \"" + id + "\", expected one of " + String.join(", ", known)
                             + Suggestion.inWords(id, known) + "; or give its definition with --dataset"
                     : "the report stands on dataset \"" + id + "\", but --dataset gave "
-                            + given.keySet().stream().map(name -> "\"" + name + "\"").collect(Collectors.joining(", "))
+                            + given.keySet().stream()
+                                    .map(name -> "\"" + name + "\"")
+                                    .collect(Collectors.joining(", "))
                             + Suggestion.inWords(id, given.keySet());
             throw new ProblemException(
                     checked.with(List.of(Problem.error("/dataset", fault))).faults());
@@ -175,7 +179,8 @@ final class RenderCommand implements Callable<Integer> {
     /** Whether the report's dataset, or one that it is built on, was given. */
     private static boolean isUsed(String id, Map<String, Dataset> given, Function<String, Optional<Dataset>> find) {
         return given.containsKey(id)
-                || find.apply(id).flatMap(Dataset::builtOn).orElse(List.of()).stream().anyMatch(given::containsKey);
+                || find.apply(id).flatMap(Dataset::builtOn).orElse(List.of()).stream()
+                        .anyMatch(given::containsKey);
     }
 
     private static LocalDate day(String text) {

@@ -1,5 +1,7 @@
 package org.grammatus.server.command;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.grammatus.server.Server;
@@ -18,7 +20,7 @@ final class ServeCommand implements Callable<Integer> {
 
     private static final int MONTHS = 12;
 
-    @Option(names = "--port", defaultValue = "8080", description = "Port on 127.0.0.1; ${DEFAULT-VALUE} unless said.")
+    @Option(names = "--port", defaultValue = "8080", description = "Port; ${DEFAULT-VALUE} unless said.")
     private int port;
 
     @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DemoCommand.DATA_DIR)
@@ -38,6 +40,9 @@ final class ServeCommand implements Callable<Integer> {
     private SourceOptions sources = new SourceOptions();
 
     @CommandLine.Mixin
+    private NetworkOptions network = new NetworkOptions();
+
+    @CommandLine.Mixin
     private ZoneOption zone = new ZoneOption();
 
     @CommandLine.Spec
@@ -45,9 +50,40 @@ final class ServeCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        if (isInside(database, dataDir)) {
+            throw new CommandFailure(
+                    "--database: " + database + " is in the data folder, which no report reads; keep it elsewhere");
+        }
         ServerSettings settings = new ServerSettings(
-                port, dataDir, database, false, sources.keyFile(dataDir), sources.policy(), zone.zone(), month());
+                port,
+                network.network(),
+                dataDir,
+                database,
+                false,
+                sources.keyFile(dataDir),
+                sources.policy(),
+                zone.zone(),
+                month());
         return serve(settings, spec.commandLine());
+    }
+
+    private static boolean isInside(Path file, Path folder) {
+        try {
+            return Files.exists(file)
+                    && Files.exists(folder)
+                    && file.toRealPath().startsWith(folder.toRealPath());
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    private static String ready(Server server) {
+        return "Grammatus is ready: " + server.address()
+                + server.setUpAddress()
+                        .map(address ->
+                                "\n\nThere is no account yet. Make the first one, an administrator's, here; the address is"
+                                        + " good once:\n  " + address)
+                        .orElse("");
     }
 
     private int month() {
@@ -65,8 +101,7 @@ final class ServeCommand implements Callable<Integer> {
         } catch (CannotStartException e) {
             throw new CommandFailure(e.getMessage());
         }
-        command.getOut()
-                .println(settings.demo() ? DemoCommand.welcome(server) : "Grammatus is ready: " + server.address());
+        command.getOut().println(settings.demo() ? DemoCommand.welcome(server) : ready(server));
         command.getOut().flush();
         return GrammatusCommand.SERVING;
     }

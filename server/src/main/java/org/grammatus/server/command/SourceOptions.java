@@ -36,7 +36,7 @@ final class SourceOptions {
     /** What administrators may add where everything is on one machine, besides what was said. */
     SourcePolicy policyOfDemo(Path dataDir) {
         List<Path> allFolders = new ArrayList<>(folders);
-        allFolders.add(dataDir);
+        allFolders.add(dataDir.resolve("demo"));
         List<String> allHosts = new ArrayList<>(hosts);
         allHosts.addAll(List.of("localhost", "127.0.0.1"));
         return new SourcePolicy(allFolders, allHosts);

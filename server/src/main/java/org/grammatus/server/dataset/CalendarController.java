@@ -11,6 +11,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.problem.MayBeMissing;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -42,7 +43,7 @@ class CalendarController {
      *
      * @param fiscalYearStart month, 1 to 12, whose first day starts the fiscal year
      */
-    record CalendarBody(int fiscalYearStart, YearName yearName) {
+    record CalendarBody(int fiscalYearStart, @MayBeMissing YearName yearName) {
 
         private Dataset.Calendar calendar() {
             if (fiscalYearStart < 1 || fiscalYearStart > MONTHS) {

@@ -28,6 +28,7 @@ import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 
 /**
@@ -44,6 +45,7 @@ public class Datasets {
     private final Clock clock;
     private final InstallationCalendar calendar;
     private final Map<String, Saved> byId = new ConcurrentHashMap<>();
+    private final Map<String, ProblemException> unreadable = new ConcurrentHashMap<>();
 
     /**
      * A dataset's newest state.
@@ -64,8 +66,44 @@ public class Datasets {
                 .selectDistinct(DATASET_REVISION.DATASET_ID)
                 .from(DATASET_REVISION)
                 .forEach(row -> ids.add(row.value1()));
-        ids.forEach(id -> byId.put(id, load(id)));
+        ids.forEach(this::loadOrSetAside);
         byId.replaceAll((id, saved) -> modelled(saved));
+    }
+
+    /** One document that cannot be read never stops a start: it is kept whole, named to administrators, and can be mended. */
+    private void loadOrSetAside(String id) {
+        try {
+            byId.put(id, load(id));
+        } catch (ProblemException e) {
+            unreadable.put(id, e);
+        }
+    }
+
+    /** The datasets whose newest document cannot be read, with what is wrong; by id. */
+    public Map<String, ProblemException> unreadable() {
+        return Map.copyOf(unreadable);
+    }
+
+    /**
+     * Puts a mended document in the place of one that could not be read.
+     *
+     * @throws ProblemException with every fault that is left
+     * @throws NotFoundException if there is no such dataset
+     */
+    public synchronized void repair(String id, String document, Account account) {
+        if (!unreadable.containsKey(id)) {
+            throw new NotFoundException("There is no dataset \"" + id + "\" that cannot be read");
+        }
+        Dataset mended = read(id, document);
+        long newest = store.read()
+                .select(DSL.max(DATASET_REVISION.NUMBER))
+                .from(DATASET_REVISION)
+                .where(DATASET_REVISION.DATASET_ID.eq(id))
+                .fetchSingle()
+                .value1();
+        insert(mended, newest, account);
+        unreadable.remove(id);
+        byId.replaceAll((other, saved) -> modelled(saved));
     }
 
     private Saved load(String id) {
@@ -137,6 +175,13 @@ public class Datasets {
      */
     public DatasetModel require(String id) {
         Saved saved = byId.get(id);
+        if (unreadable.containsKey(id)) {
+            throw new ProblemException(Problem.error(
+                    "/dataset",
+                    "the dataset \"" + id + "\" was set aside, because its document cannot be read: "
+                            + unreadable.get(id).problems().getFirst()
+                            + ". An administrator can mend it under Sources"));
+        }
         if (saved == null) {
             throw new ProblemException(Problem.error(
                     "/dataset",
@@ -281,7 +326,10 @@ public class Datasets {
         for (String built : builtOn(id)) {
             all.put(
                     built,
-                    built.equals(id) ? checked : renaming.in(byId.get(built).definition()));
+                    built.equals(id)
+                            ? checked
+                            : Definitions.readDataset(Definitions.write(
+                                    renaming.in(byId.get(built).definition()))));
         }
         Function<String, Optional<Dataset>> others =
                 other -> Optional.ofNullable(all.get(other)).or(() -> definition(other));
@@ -298,7 +346,8 @@ public class Datasets {
     }
 
     private long insert(Dataset definition, long base, Account account) {
-        model(definition);
+        // As it will be loaded again.
+        model(Definitions.readDataset(Definitions.write(definition)));
         write(store.write(), definition, base, account);
         byId.put(definition.id(), modelled(written(definition, base + 1)));
         List<String> dependents = new ArrayList<>(builtOn(definition.id()));

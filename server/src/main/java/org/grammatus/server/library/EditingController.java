@@ -7,6 +7,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.problem.MayBeMissing;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,7 +67,7 @@ class EditingController {
      *
      * @param definition what is copied; the report as last saved unless given
      */
-    record CopyBody(String title, Optional<JsonNode> definition) {}
+    record CopyBody(@MayBeMissing String title, Optional<JsonNode> definition) {}
 
     @GetMapping("/editing")
     @Operation(operationId = "editing", summary = "A report to be changed, with this person's draft")
@@ -104,7 +105,7 @@ class EditingController {
     @Operation(operationId = "save", summary = "Saves changes; refused where somebody saved since, and both are kept")
     SavedView save(@PathVariable("id") String id, @RequestBody ChangedBody body, Principal principal) {
         Account account = account(principal);
-        Report report = Definitions.readReport(body.definition().toString()).withId(id);
+        Report report = reports.read(body.definition().toString()).withId(id);
         long revision = reports.save(report, body.base(), account);
         drafts.discard(id, account);
         return new SavedView(revision);
@@ -117,13 +118,12 @@ class EditingController {
         Account account = account(principal);
         Report original = body.definition()
                 .filter(JsonNode::isObject)
-                .map(definition -> Definitions.readReport(definition.toString()))
+                .map(definition -> reports.read(definition.toString()))
                 .orElseGet(() -> reports.definition(id, account));
         String title = body.title() == null || body.title().isBlank()
                 ? original.title()
                 : body.title().strip();
-        Report copy =
-                reports.add(original.withId(reports.freeId(title)).called(title, original.description()), account);
+        Report copy = reports.addCopy(original, title, account);
         return new ReportController.AddedView(copy.id(), copy.title());
     }
 

@@ -187,7 +187,7 @@ class ReportController {
     @Operation(operationId = "addReport", summary = "Adds a report from its definition document; authors only")
     AddedView add(@RequestBody String document, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        Report report = reports.add(Definitions.readReport(document), account);
+        Report report = reports.add(reports.read(document), account);
         return new AddedView(report.id(), report.title());
     }
 

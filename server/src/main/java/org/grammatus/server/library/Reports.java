@@ -16,9 +16,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Renaming;
+import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.Starters;
@@ -41,6 +43,11 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Reports {
+
+    /** As the schema of reports has it. */
+    private static final int LONGEST_TITLE = 500;
+
+    private static final int LONGEST_FOLDER = 200;
 
     private final Store store;
     private final Datasets datasets;
@@ -167,10 +174,20 @@ public class Reports {
                 .from(REPORT)
                 .where(REPORT.DELETED_AT.isNull())
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
-                .fetch(row -> new Standing(Definitions.readReport(row.value1()), row.value2()))
+                .fetch(row -> readable(row.value1()).map(report -> new Standing(report, row.value2())))
                 .stream()
+                .flatMap(Optional::stream)
                 .filter(standing -> standing.report().dataset().equals(dataset))
                 .toList();
+    }
+
+    /** A document that cannot be read is set aside: it stands in nobody's way. */
+    private static Optional<Report> readable(String document) {
+        try {
+            return Optional.of(Definitions.readReport(document));
+        } catch (ProblemException e) {
+            return Optional.empty();
+        }
     }
 
     private static NotFoundException missing(String id) {
@@ -179,18 +196,51 @@ public class Reports {
     }
 
     /**
-     * Adds a report.
+     * Reads a report's document and checks it whole, against its dataset too.
      *
-     * @throws ProblemException with every fault of the document
-     * @throws ConflictException if its id is taken
+     * @throws ProblemException with every fault
      */
-    public Report add(Report report, Account owner) {
+    public Report read(String document) {
+        Checked<Report> checked = Definitions.checkReport(document);
+        requireSound(checked);
+        return checked.require();
+    }
+
+    /**
+     * Adds a report. Where its id is taken by a report that the account may not see, it gets another: whether there is such a report
+     * is nobody's business.
+     *
+     * @return the report as it was added
+     * @throws ProblemException with every fault of the document
+     * @throws ConflictException if its id is that of a report that the account may see
+     */
+    public synchronized Report add(Report report, Account owner) {
         requireSound(report);
-        if (!insert(report, owner.id(), false)) {
+        boolean visible = store.read()
+                .fetchExists(DSL.selectOne()
+                        .from(REPORT)
+                        .where(REPORT.ID.eq(report.id()))
+                        .and(visible(owner).or(REPORT.OWNER_ID.eq(owner.id()))));
+        if (visible) {
             throw new ConflictException(
                     "A report with the id \"" + report.id() + "\" is there already; choose another");
         }
-        return report;
+        Report added = insert(report, owner.id(), false) ? report : report.withId(freeId(report.id()));
+        if (added != report) {
+            insert(added, owner.id(), false);
+        }
+        return added;
+    }
+
+    /** Adds a copy under a title that none of the account's reports has, with an id that nobody's has. */
+    public synchronized Report addCopy(Report original, String title, Account owner) {
+        Set<String> taken = visibleTo(owner).stream().map(Entry::title).collect(Collectors.toSet());
+        String free = title;
+        for (int i = 2; taken.contains(free); i++) {
+            String number = " (" + i + ")";
+            free = title.substring(0, Math.min(title.length(), LONGEST_TITLE - number.length())) + number;
+        }
+        return add(original.withId(freeId(free)).called(free, original.description()), owner);
     }
 
     /**
@@ -209,6 +259,23 @@ public class Reports {
             throw newer(report.id(), current.revision());
         }
         return store.write().transactionResult(transaction -> write(transaction.dsl(), report, base, account));
+    }
+
+    /**
+     * Puts a mended document in the place of one that cannot be read.
+     *
+     * @throws ProblemException with every fault that is left
+     * @throws NotFoundException if there is no such report
+     */
+    void repair(String id, String document, Account account) {
+        Report mended = read(document).withId(id);
+        long base = store.read()
+                .select(REPORT.REVISION)
+                .from(REPORT)
+                .where(REPORT.ID.eq(id))
+                .fetchOptional(REPORT.REVISION)
+                .orElseThrow(() -> missing(id));
+        store.write().transaction(transaction -> write(transaction.dsl(), mended, base, account));
     }
 
     private long write(DSLContext records, Report report, long base, Account account) {
@@ -236,13 +303,17 @@ public class Reports {
      * @param account who renames
      */
     void follow(DSLContext records, Renaming renaming, Set<String> datasets, Account account) {
-        records.select(REPORT.DEFINITION, REPORT.REVISION)
+        records
+                .select(REPORT.DEFINITION, REPORT.REVISION)
                 .from(REPORT)
-                .fetch(row -> Map.entry(Definitions.readReport(row.value1()), row.value2()))
+                .fetch(row -> readable(row.value1()).map(report -> Map.entry(report, row.value2())))
+                .stream()
+                .flatMap(Optional::stream)
                 .forEach(saved -> {
                     Report report = saved.getKey();
                     Report renamed = renaming.in(report);
                     if (datasets.contains(report.dataset()) && !renamed.equals(report)) {
+                        requireReadable(renamed);
                         write(records, renamed, saved.getValue(), account);
                         carryDrafts(records, report.id(), saved.getValue());
                     }
@@ -258,14 +329,21 @@ public class Reports {
 
     /** A draft may be wrong in the middle of an edit; such a one stays as it is. */
     private static Optional<String> renamedDraft(String definition, Renaming renaming, Set<String> datasets) {
+        return readable(definition)
+                .filter(report -> datasets.contains(report.dataset()))
+                .map(renaming::in)
+                .map(Definitions::write);
+    }
+
+    /** What a renaming makes of a report can be loaded again; else nothing is renamed. */
+    private static void requireReadable(Report renamed) {
         try {
-            Report report = Definitions.readReport(definition);
-            return Optional.of(report)
-                    .filter(r -> datasets.contains(r.dataset()))
-                    .map(renaming::in)
-                    .map(Definitions::write);
+            Definitions.readReport(Definitions.write(renamed));
         } catch (ProblemException e) {
-            return Optional.empty();
+            throw new ProblemException(Problem.error(
+                    "/to",
+                    "the report \"" + renamed.title() + "\" could not follow: "
+                            + e.problems().getFirst() + ". Nothing was renamed; choose a shorter name"));
         }
     }
 
@@ -287,10 +365,12 @@ public class Reports {
     public record Change(
             Optional<String> title, Optional<String> description, Optional<String> folder, Optional<Boolean> offered) {}
 
-    /** Renames, describes, files or offers a report. */
+    /** Renames, describes, files or offers a report: for its owner and administrators alone. */
     public void change(String id, Change change, Account account) {
         Saved current = saved(id, account);
         requireEditable(current, account);
+        requireOwnerOrAdministrator(current.report(), account);
+        change.folder().ifPresent(Reports::requireFolder);
         store.write().transaction(transaction -> {
             DSLContext records = transaction.dsl();
             if (change.title().isPresent() || change.description().isPresent()) {
@@ -351,6 +431,25 @@ public class Reports {
         }
     }
 
+    private void requireOwnerOrAdministrator(Report report, Account account) {
+        boolean owner = store.read()
+                .fetchExists(DSL.selectOne()
+                        .from(REPORT)
+                        .where(REPORT.ID.eq(report.id()))
+                        .and(REPORT.OWNER_ID.eq(account.id())));
+        if (!owner && account.role() != Role.ADMINISTRATOR) {
+            throw new ConflictException("\"" + report.title()
+                    + "\" is somebody else's to rename, file and offer; save a copy, or ask its author");
+        }
+    }
+
+    private static void requireFolder(String folder) {
+        if (folder.strip().length() > LONGEST_FOLDER || folder.chars().anyMatch(Character::isISOControl)) {
+            throw new ProblemException(Problem.error(
+                    "/folder", "a folder's name has at most " + LONGEST_FOLDER + " characters, on one line"));
+        }
+    }
+
     private static void requireEditable(Saved current, Account account) {
         if (!current.editable()) {
             throw new ConflictException("\"" + current.report().title()
@@ -358,9 +457,20 @@ public class Reports {
         }
     }
 
+    /** Checks what is to be written just as it is checked when it is loaded, and against its dataset. */
     private void requireSound(Report report) {
-        DatasetModel dataset = datasets.require(report.dataset());
-        Planner.plan(report.asking(), dataset, Answers.NONE, businessDate.of(report));
+        requireSound(Definitions.checkReport(Definitions.write(report)));
+    }
+
+    private void requireSound(Checked<Report> checked) {
+        Report report = checked.document().orElseGet(checked::require);
+        DatasetModel dataset;
+        try {
+            dataset = datasets.require(report.dataset());
+        } catch (ProblemException e) {
+            throw new ProblemException(checked.with(e.problems()).faults());
+        }
+        Planner.plan(checked.as(Report::asking), dataset, Answers.NONE, businessDate.of(report));
     }
 
     /** An id nobody has yet, made from a title. */

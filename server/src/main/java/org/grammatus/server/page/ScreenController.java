@@ -11,6 +11,8 @@ class ScreenController {
 
     @GetMapping({
         "/sign-in",
+        "/set-up",
+        "/password",
         "/reports",
         "/reports/{id}",
         "/bench/{id}",

@@ -1,20 +1,35 @@
 package org.grammatus.server.problem;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.CharConversionException;
 import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
 import java.util.List;
 import org.apache.catalina.connector.ClientAbortException;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.runs.TooManyException;
+import org.grammatus.server.store.StoreFailure;
 import org.grammatus.sources.SourceException;
+import org.jooq.exception.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
 /** Turns failures into answers of type application/problem+json. */
 @RestControllerAdvice
-class ProblemAdvice extends ResponseEntityExceptionHandler {
+public class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+    /** What readers hear of a source that cannot be read. */
+    public static final String SOURCE_FOR_READERS =
+            "The data cannot be read at the moment. Try again later, and tell whoever looks after the report if it stays so";
 
     private static final System.Logger LOG = System.getLogger(ProblemAdvice.class.getName());
 
@@ -47,9 +62,34 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return detail;
     }
 
+    /** What a source says of itself is for those who know sources; readers hear that it cannot be read, and whom to tell. */
     @ExceptionHandler
-    ProblemDetail source(SourceException failure) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_GATEWAY, failure.getMessage());
+    ProblemDetail source(SourceException failure, HttpServletRequest request) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_GATEWAY, request.isUserInRole("AUTHOR") ? failure.getMessage() : SOURCE_FOR_READERS);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooMany(TooManyException failure) {
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS)
+                .header(
+                        HttpHeaders.RETRY_AFTER,
+                        String.valueOf(Math.max(1, failure.retryAfter().toSeconds())))
+                .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, failure.getMessage()));
+    }
+
+    /** The records could not be read or written; most of all because the disk is full. */
+    @ExceptionHandler
+    ProblemDetail records(DataAccessException failure) {
+        LOG.log(System.Logger.Level.ERROR, "The records could not be read or written", failure);
+        return StoreFailure.isFull(failure)
+                ? ProblemDetail.forStatusAndDetail(
+                        HttpStatus.INSUFFICIENT_STORAGE,
+                        "The server's disk is full: nothing of this was saved, and nothing saved before was lost. Try again"
+                                + " once there is room")
+                : ProblemDetail.forStatusAndDetail(
+                        HttpStatus.SERVICE_UNAVAILABLE,
+                        "The server's records could not be reached: nothing of this was saved. Try again in a moment");
     }
 
     @ExceptionHandler
@@ -63,12 +103,35 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         LOG.log(System.Logger.Level.DEBUG, "A browser did not wait for its answer", left);
     }
 
+    @ExceptionHandler({CharacterCodingException.class, CharConversionException.class})
+    ProblemDetail unreadable(IOException failure) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, "The address or the body is no text in UTF-8; send it as such");
+    }
+
     @ExceptionHandler
     ProblemDetail disk(IOException failure) {
         LOG.log(System.Logger.Level.ERROR, "A file could not be written or read", failure);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INSUFFICIENT_STORAGE,
                 "The server could not write the file; its disk may be full. Nothing was lost; try again later");
+    }
+
+    /** A body that could not be read is said to be so, with what was wrong where that is known. */
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException failure, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof BodyTooLargeException large) {
+                return handleExceptionInternal(
+                        failure, tooLarge(large), headers, HttpStatus.CONTENT_TOO_LARGE, request);
+            }
+            if (cause instanceof ProblemException problems) {
+                return handleExceptionInternal(
+                        failure, refused(problems), headers, HttpStatus.UNPROCESSABLE_CONTENT, request);
+            }
+        }
+        return super.handleHttpMessageNotReadable(failure, headers, status, request);
     }
 
     private static List<ProblemView> views(List<Problem> problems) {

@@ -1,6 +1,13 @@
 package org.grammatus.server.run;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
@@ -12,22 +19,19 @@ import org.grammatus.export.Format;
 import org.grammatus.runs.AskedAgain;
 import org.grammatus.runs.Explanations;
 import org.grammatus.runs.FiguresTogether;
+import org.grammatus.runs.FileNames;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.TextSearch;
+import org.grammatus.server.file.FileSender;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.sources.DatasetReader;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** Why a run's figures and order are what they are, the rows behind them, and where a text stands. */
 @RestController
@@ -36,8 +40,10 @@ class ExplainController {
 
     private final RunService runs;
     private final DatasetReader reader;
+    private final FileSender files;
 
-    ExplainController(RunService runs, DatasetReader reader) {
+    ExplainController(RunService runs, DatasetReader reader, FileSender files) {
+        this.files = files;
         this.runs = runs;
         this.reader = reader;
     }
@@ -102,22 +108,31 @@ class ExplainController {
 
     @GetMapping("/rows/file")
     @Operation(operationId = "rowsFile", summary = "All the rows behind a group's figures as CSV")
-    ResponseEntity<StreamingResponseBody> rowsFile(
+    void rowsFile(
             @PathVariable("id") String id,
             @RequestParam("place") int place,
-            @RequestParam(name = "protect", defaultValue = "false") boolean protect,
-            Principal principal) {
-        Explanations.RowsFile file =
-                found(explanations(id, principal).rowsFile(place, protect ? Cells.PROTECTED : Cells.EXACT));
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(Format.CSV.mediaType()))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename("rows." + Format.CSV.word())
-                                .build()
-                                .toString())
-                .body(file::write);
+            @RequestParam(name = "protect", defaultValue = "true") boolean protect,
+            Principal principal,
+            @Parameter(hidden = true) HttpServletRequest request,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        RunResult result = result(id, principal);
+        Explanations explanations = new Explanations(result);
+        Explanations.RowsFile rows = found(explanations.rowsFile(place, protect ? Cells.PROTECTED : Cells.EXACT));
+        String group = explanations.path(place).orElse(List.of()).stream()
+                .map(Explanations.PathStep::label)
+                .reduce((a, b) -> a + " " + b)
+                .orElse("the whole report");
+        files.send(
+                principal.getName(),
+                new FileSender.Kind(FileNames.ofRows(result, group, Format.CSV.word()), Format.CSV.mediaType()),
+                file -> {
+                    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+                        rows.write(out);
+                    }
+                },
+                request,
+                response);
     }
 
     @GetMapping("/path")

@@ -1,9 +1,10 @@
 package org.grammatus.server.run;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.security.Principal;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
@@ -13,7 +14,9 @@ import org.grammatus.core.page.Strips;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.FileNames;
 import org.grammatus.runs.Outline;
 import org.grammatus.runs.ReportFile;
 import org.grammatus.runs.Run;
@@ -24,16 +27,14 @@ import org.grammatus.runs.RunService;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.account.Role;
 import org.grammatus.server.dataset.Datasets;
+import org.grammatus.server.file.FileSender;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
-import org.grammatus.server.store.DataFolder;
 import org.grammatus.sources.DatasetReader;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -44,7 +45,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import org.springframework.web.servlet.mvc.method.annotation.StreamingResponseBody;
 
 /** A run's addresses. A run is seen by the account that started it, and by nobody else. */
 @RestController
@@ -61,7 +61,7 @@ class RunController {
     private final Accounts accounts;
     private final DatasetReader reader;
     private final BusinessDate businessDate;
-    private final DataFolder folder;
+    private final FileSender files;
 
     RunController(
             RunService runs,
@@ -71,7 +71,7 @@ class RunController {
             Accounts accounts,
             DatasetReader reader,
             BusinessDate businessDate,
-            DataFolder folder) {
+            FileSender files) {
         this.runs = runs;
         this.records = records;
         this.reports = reports;
@@ -79,7 +79,7 @@ class RunController {
         this.accounts = accounts;
         this.reader = reader;
         this.businessDate = businessDate;
-        this.folder = folder;
+        this.files = files;
     }
 
     @PostMapping
@@ -96,14 +96,14 @@ class RunController {
         Run run = runs.prepare(request, account.name());
         records.started(run, account);
         runs.start(run, reader, records::ended);
-        return RunView.of(run, run.progress());
+        return RunView.of(run, run.progress(), account.role() != Role.READER);
     }
 
     @GetMapping("/{id}")
     @Operation(operationId = "run", summary = "A run as it stands")
     RunView one(@PathVariable("id") String id, Principal principal) {
         Run run = run(id, principal);
-        return RunView.of(run, run.progress());
+        return RunView.of(run, run.progress(), isAuthor(principal));
     }
 
     @GetMapping(path = "/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -111,21 +111,22 @@ class RunController {
     SseEmitter follow(@PathVariable("id") String id, Principal principal) {
         Run run = run(id, principal);
         SseEmitter events = new SseEmitter(LONGEST_FOLLOWING_MILLIS);
+        boolean detailed = isAuthor(principal);
         AtomicLong last = new AtomicLong(Long.MIN_VALUE);
         Runnable end = run.follow(progress -> {
             long now = System.nanoTime();
             if (progress.state().isOver() || now - BETWEEN_EVENTS_NANOS > last.get()) {
                 last.set(now);
-                send(events, run, progress);
+                send(events, run, progress, detailed);
             }
         });
         events.onCompletion(end);
         return events;
     }
 
-    private static void send(SseEmitter events, Run run, RunProgress progress) {
+    private static void send(SseEmitter events, Run run, RunProgress progress, boolean detailed) {
         try {
-            events.send(RunView.of(run, progress), MediaType.APPLICATION_JSON);
+            events.send(RunView.of(run, progress, detailed), MediaType.APPLICATION_JSON);
             if (progress.state().isOver()) {
                 events.complete();
             }
@@ -190,39 +191,34 @@ class RunController {
 
     @GetMapping("/{id}/file")
     @Operation(operationId = "file", summary = "A run as a file of the given format")
-    ResponseEntity<StreamingResponseBody> file(
+    void file(
             @PathVariable("id") String id,
             @RequestParam("format") String format,
-            @RequestParam(name = "protect", defaultValue = "false") boolean protect,
-            Principal principal)
+            @RequestParam(name = "protect", defaultValue = "true") boolean protect,
+            Principal principal,
+            @Parameter(hidden = true) HttpServletRequest request,
+            @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         Run run = run(id, principal);
         Format chosen = Format.of(format)
                 .orElseThrow(() -> new NotFoundException(
                         "There is no format \"" + format + "\"; there are " + String.join(", ", Format.words())));
-        Path file = Files.createTempFile(folder.exports(), run.id(), "." + chosen.word());
-        try {
-            ReportFile.write(
-                    result(run), chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT), file, WriteProgress.SILENT);
-        } catch (IOException | RuntimeException e) {
-            Files.deleteIfExists(file);
-            throw e;
+        RunResult result = result(run);
+        if (chosen == Format.PDF) {
+            // A report that fits no page is refused here, in words, before a file is begun.
+            result.pages();
         }
-        String name = run.request().report().id() + "." + chosen.word();
-        StreamingResponseBody body = out -> {
-            try {
-                Files.copy(file, out);
-            } finally {
-                Files.deleteIfExists(file);
-            }
-        };
-        return ResponseEntity.ok()
-                .contentType(MediaType.parseMediaType(chosen.mediaType()))
-                .contentLength(Files.size(file))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(body);
+        ReportWriter writer = chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT);
+        files.send(
+                principal.getName(),
+                new FileSender.Kind(FileNames.of(result, chosen.word()), chosen.mediaType()),
+                file -> ReportFile.write(result, writer, file, WriteProgress.SILENT),
+                request,
+                response);
+    }
+
+    private boolean isAuthor(Principal principal) {
+        return accounts.find(principal.getName()).orElseThrow().role() != Role.READER;
     }
 
     private Run run(String id, Principal principal) {

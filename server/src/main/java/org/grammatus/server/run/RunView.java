@@ -11,6 +11,8 @@ import org.grammatus.runs.Run;
 import org.grammatus.runs.RunProgress;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunState;
+import org.grammatus.server.problem.MayBeMissing;
+import org.grammatus.server.problem.ProblemAdvice;
 import org.grammatus.server.problem.ProblemView;
 
 /**
@@ -34,7 +36,8 @@ public record RunView(
         List<ProblemView> problems,
         List<RunResult.GrandTotal> grandTotals) {
 
-    public static RunView of(Run run, RunProgress progress) {
+    /** @param detailed whether what a source said of itself is told, which is for authors */
+    public static RunView of(Run run, RunProgress progress, boolean detailed) {
         return new RunView(
                 run.id(),
                 run.request().report().id(),
@@ -46,6 +49,9 @@ public record RunView(
                 run.readAt(),
                 progress.problems().stream()
                         .filter(problem -> problem.severity() != Problem.Severity.ADVICE)
+                        .map(problem -> detailed || !problem.pointer().equals(Run.OF_SOURCE)
+                                ? problem
+                                : Problem.error("", ProblemAdvice.SOURCE_FOR_READERS))
                         .map(ProblemView::of)
                         .toList(),
                 run.result().map(RunResult::grandTotals).orElse(List.of()));
@@ -62,12 +68,12 @@ public record RunView(
      */
     record Start(
             String report,
-            Map<String, String> answers,
-            List<String> order,
-            List<String> only,
-            List<String> widths,
-            List<String> whole,
-            String downTo) {
+            @MayBeMissing Map<String, String> answers,
+            @MayBeMissing List<String> order,
+            @MayBeMissing List<String> only,
+            @MayBeMissing List<String> widths,
+            @MayBeMissing List<String> whole,
+            @MayBeMissing String downTo) {
         Answers given() {
             return new Answers(answers == null ? Map.of() : answers);
         }

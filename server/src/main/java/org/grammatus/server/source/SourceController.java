@@ -9,6 +9,7 @@ import org.grammatus.server.account.Accounts;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.sources.Encryption;
 import org.grammatus.sources.SourceException;
 import org.grammatus.sources.SourceView;
 import org.springframework.http.HttpStatus;
@@ -49,6 +50,9 @@ class SourceController {
      * A source to be added, changed or tried.
      *
      * @param password empty or none keeps the one on record
+     * @param tls how the connection is encrypted; not at all unless said
+     * @param authorities certificates in PEM that the server's must lead to
+     * @param clearPassword whether the password may be sent in the clear where nothing is encrypted
      */
     record SourceBody(
             String label,
@@ -58,7 +62,10 @@ class SourceController {
             Optional<Integer> port,
             Optional<String> database,
             Optional<String> user,
-            Optional<String> password) {
+            Optional<String> password,
+            Optional<Encryption.Level> tls,
+            Optional<String> authorities,
+            Optional<Boolean> clearPassword) {
 
         SourceSettings settings(String id) {
             boolean ofFile = kind != null && kind.isFile();
@@ -70,7 +77,11 @@ class SourceController {
                     host.filter(h -> !ofFile).map(String::strip),
                     port.filter(p -> !ofFile),
                     database.filter(d -> !ofFile),
-                    user.filter(u -> !ofFile));
+                    user.filter(u -> !ofFile),
+                    new Encryption(
+                            tls.orElse(Encryption.Level.OFF),
+                            authorities.map(String::strip).filter(pem -> !pem.isEmpty()),
+                            clearPassword.orElse(false)));
         }
 
         Optional<String> secret() {
@@ -167,7 +178,7 @@ class SourceController {
     }
 
     private TrialView trial(String id, SourceBody body) {
-        try (SourceView view = sources.tried(body.settings(id), body.secret()).open()) {
+        try (SourceView view = sources.tried(body.settings(id), body.secret()).glance()) {
             int tables = view.tables().size();
             return new TrialView(
                     true,

@@ -1,12 +1,15 @@
 package org.grammatus.server.source;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.server.ServerSettings;
 import org.grammatus.server.SourcePolicy;
 
 /** Checks what was said of a source, and that it is where sources may be. */
@@ -16,10 +19,16 @@ final class SourcePlaces {
     private static final Pattern NAME = Pattern.compile("[^\\p{Cntrl}]{1,100}");
     private static final int HIGHEST_PORT = 65_535;
 
-    private final SourcePolicy policy;
+    private static final int LONGEST_CERTIFICATES = 100_000;
 
-    SourcePlaces(SourcePolicy policy) {
-        this.policy = policy;
+    private final SourcePolicy policy;
+    private final Path dataDir;
+    private final Path keyFile;
+
+    SourcePlaces(ServerSettings settings) {
+        this.policy = settings.sources();
+        this.dataDir = settings.dataDir();
+        this.keyFile = settings.keyFile();
     }
 
     /**
@@ -51,6 +60,11 @@ final class SourcePlaces {
                                 + among(policy.hosts(), "--source-host"));
             }
         }
+        settings.encryption()
+                .authorities()
+                .filter(pem -> pem.length() > LONGEST_CERTIFICATES || !pem.startsWith("-----BEGIN CERTIFICATE-----"))
+                .ifPresent(pem -> problems.error(
+                        "/authorities", "expected certificates in PEM, which begin with -----BEGIN CERTIFICATE-----"));
         problems.throwIfErrors();
     }
 
@@ -64,14 +78,13 @@ final class SourcePlaces {
         }
     }
 
+    /** Whether there is a file outside the allowed folders is not told, nor anything of the server's own files. */
     private void file(String name, Problems problems) {
-        Optional<Path> file = real(name);
-        if (file.isEmpty()) {
-            problems.error("/file", "there is no file \"" + name + "\" on the server; check the path");
-        } else if (policy.folders().stream().noneMatch(folder -> isIn(folder, file.get()))) {
+        Optional<Path> file = real(name).filter(f -> policy.folders().stream().anyMatch(folder -> isIn(folder, f)));
+        if (file.isEmpty() || isSecret(file.get())) {
             problems.error(
                     "/file",
-                    "\"" + name + "\" is in none of the folders that this server may read"
+                    "\"" + name + "\" is no file in a folder that this server may read"
                             + among(
                                     policy.folders().stream()
                                             .map(Path::toString)
@@ -80,17 +93,44 @@ final class SourcePlaces {
         }
     }
 
+    /** The server's records, keys and logs, under whatever name they are reached; only the demo's data are in the data folder too. */
+    private boolean isSecret(Path file) {
+        boolean own = isIn(dataDir, file) && !isIn(dataDir.resolve("demo"), file);
+        if (own || isSame(file, keyFile)) {
+            return true;
+        }
+        try (Stream<Path> secrets = Files.list(dataDir)) {
+            return secrets.filter(Files::isRegularFile).anyMatch(secret -> isSame(file, secret));
+        } catch (IOException e) {
+            return true;
+        }
+    }
+
+    private static boolean isSame(Path file, Path other) {
+        try {
+            return Files.exists(other) && Files.isSameFile(file, other);
+        } catch (IOException e) {
+            return true;
+        }
+    }
+
     /** Where a path leads once links are followed, so that none leads out of an allowed folder. */
     private static Optional<Path> real(String name) {
         try {
-            return name.isBlank() ? Optional.empty() : Optional.of(Path.of(name).toRealPath());
+            return name.isBlank()
+                    ? Optional.empty()
+                    : Optional.of(Path.of(name).toRealPath()).filter(Files::isRegularFile);
         } catch (IOException | InvalidPathException e) {
             return Optional.empty();
         }
     }
 
     private static boolean isIn(Path folder, Path file) {
-        return real(folder.toString()).filter(file::startsWith).isPresent();
+        try {
+            return file.startsWith(folder.toRealPath());
+        } catch (IOException | InvalidPathException e) {
+            return false;
+        }
     }
 
     private static String among(List<String> allowed, String option) {

@@ -1,12 +1,14 @@
 package org.grammatus.server.source;
 
 import java.util.Optional;
+import org.grammatus.sources.Encryption;
 
 /**
  * Where a source is and who reads it, without a password.
  *
  * @param file of a database that is one
  * @param host of a database server, as the others are
+ * @param encryption of the connection to a database server
  */
 record SourceSettings(
         String id,
@@ -16,7 +18,8 @@ record SourceSettings(
         Optional<String> host,
         Optional<Integer> port,
         Optional<String> database,
-        Optional<String> user) {
+        Optional<String> user,
+        Encryption encryption) {
 
     /** Where it is, in short. */
     String place() {

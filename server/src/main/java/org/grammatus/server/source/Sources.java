@@ -18,6 +18,7 @@ import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.grammatus.server.store.generated.tables.records.SourceRecord;
 import org.grammatus.sources.DuckDbSource;
+import org.grammatus.sources.Encryption;
 import org.grammatus.sources.PostgresSource;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
@@ -46,9 +47,9 @@ public class Sources implements Function<Optional<String>, Source> {
         this.store = store;
         this.clock = clock;
         this.sealing = Sealing.withKeyIn(settings.keyFile());
-        this.places = new SourcePlaces(settings.sources());
+        this.places = new SourcePlaces(settings);
         this.database = settings.database();
-        this.usual = new SqliteSource(settings.database());
+        this.usual = new SqliteSource(settings.database().getFileName().toString(), settings.database(), LIMITS);
     }
 
     /**
@@ -89,7 +90,11 @@ public class Sources implements Function<Optional<String>, Source> {
                 Optional.ofNullable(row.getHost()),
                 Optional.ofNullable(row.getPort()).map(Number::intValue),
                 Optional.ofNullable(row.getDatabaseName()),
-                Optional.ofNullable(row.getUserName()));
+                Optional.ofNullable(row.getUserName()),
+                new Encryption(
+                        Encryption.Level.valueOf(row.getTls()),
+                        Optional.ofNullable(row.getAuthorities()),
+                        row.getClearPassword()));
     }
 
     private Optional<String> password(SourceRecord row) {
@@ -114,6 +119,7 @@ public class Sources implements Function<Optional<String>, Source> {
                                 settings.database().orElseThrow(),
                                 settings.user().orElseThrow()),
                         password.orElse(""),
+                        settings.encryption(),
                         LIMITS);
         };
     }
@@ -128,7 +134,8 @@ public class Sources implements Function<Optional<String>, Source> {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                Encryption.NONE);
         List<SourceSettings> all = new ArrayList<>(List.of(main));
         store.read().selectFrom(SOURCE).orderBy(SOURCE.LABEL).forEach(row -> all.add(settings(row)));
         return all;
@@ -181,6 +188,9 @@ public class Sources implements Function<Optional<String>, Source> {
         row.setDatabaseName(settings.database().orElse(null));
         row.setUserName(settings.user().orElse(null));
         row.setSealedPassword(sealedPassword.orElse(null));
+        row.setTls(settings.encryption().level().name());
+        row.setAuthorities(settings.encryption().authorities().orElse(null));
+        row.setClearPassword(settings.encryption().clearPassword());
         row.setAccountId(account.id());
         row.setSavedAt(clock.millis());
         store.write()

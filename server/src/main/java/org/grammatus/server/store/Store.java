@@ -17,7 +17,9 @@ public class Store implements AutoCloseable {
     /** What a run is called that a stopped server left unfinished. */
     public static final String INTERRUPTED = "INTERRUPTED";
 
-    private static final String OPTIONS = "?journal_mode=WAL&busy_timeout=5000&foreign_keys=on&synchronous=NORMAL";
+    /** What was acknowledged is on the disk, whatever happens to the machine. */
+    private static final String OPTIONS = "?journal_mode=WAL&busy_timeout=5000&foreign_keys=on&synchronous=FULL";
+
     private static final int READERS = 4;
 
     private final HikariDataSource writing;

@@ -31,16 +31,23 @@ class RenderCommandTest {
         ScenarioDatabase.create(database, ScenarioSize.DEMO.withSalesOrders(300));
     }
 
-    private record Outcome(int status, String errors) {}
+    private record Outcome(int status, String errors, String output) {}
 
     private static Outcome grammatus(String... arguments) {
         PrintStream before = System.err;
+        PrintStream beforeOut = System.out;
         ByteArrayOutputStream errors = new ByteArrayOutputStream();
+        ByteArrayOutputStream output = new ByteArrayOutputStream();
         System.setErr(new PrintStream(errors, true, StandardCharsets.UTF_8));
+        System.setOut(new PrintStream(output, true, StandardCharsets.UTF_8));
         try {
-            return new Outcome(GrammatusCommand.execute(arguments), errors.toString(StandardCharsets.UTF_8));
+            return new Outcome(
+                    GrammatusCommand.execute(arguments),
+                    errors.toString(StandardCharsets.UTF_8),
+                    output.toString(StandardCharsets.UTF_8));
         } finally {
             System.setErr(before);
+            System.setOut(beforeOut);
         }
     }
 
@@ -73,7 +80,78 @@ class RenderCommandTest {
     @Test
     void writesTheLogicalResultAsJson() throws Exception {
         assertThat(render("sales-by-fiscal-year", "--format", "json").status()).isZero();
-        assertThat(folder.resolve("out.pdf")).content().startsWith("{\"format\":\"grammatus-result\",\"version\":1");
+        assertThat(folder.resolve("out.pdf")).content().startsWith("{\"format\":\"grammatus-result\",\"version\":2");
+    }
+
+    @Test
+    void aReportTooWideForItsPaperCanBeHadInFormatsWithoutPages() throws Exception {
+        StringBuilder columns = new StringBuilder();
+        for (int i = 0; i < 60; i++) {
+            columns.append(
+                    "{\"id\": \"w%d\", \"label\": \"Amount number %d\", \"value\": \"net_amount\", \"width\": 90},"
+                            .formatted(i, i));
+        }
+        Path file = Files.writeString(
+                folder.resolve("own.json"),
+                Starters.reportText("sales-by-fiscal-year")
+                        .replaceFirst("\"columns\": \\[", "\"columns\": [" + columns));
+        refused(render(file.toString()), "the columns do not fit the paper");
+        assertThat(render(file.toString(), "--format", "csv").status()).isZero();
+        assertThat(folder.resolve("out.pdf")).content().contains("Amount number 59");
+        assertThat(render(file.toString(), "--format", "json").status()).isZero();
+    }
+
+    @Test
+    void helpNamesEveryFormatAndADayThatIsNoneIsSaidInWords() throws Exception {
+        assertThat(grammatus("render", "--help").output()).contains("pdf, csv, json");
+        refused(
+                render("sales-by-fiscal-year", "--business-date", "2026-02-30"),
+                "--business-date: \"2026-02-30\" is no day: February 2026 has 28 days");
+        refused(render("sales-by-fiscal-year", "--business-date", "soon"), "expected a day such as 2026-01-31");
+        refused(render("sales-by-fiscal-year", "--zone", "Europe/Berlim"), "did you mean \"Europe/Berlin\"?");
+    }
+
+    @Test
+    void aDatasetIsTheReportsOwnOrOneThatItIsBuiltOn() throws Exception {
+        String base = Starters.datasetText("sales-order-lines");
+        Path other = Files.writeString(
+                folder.resolve("other.json"),
+                base.replaceFirst("\"id\": \"sales-order-lines\"", "\"id\": \"sales-order-line\""));
+        refused(
+                render("sales-by-fiscal-year", "--dataset", other.toString()),
+                "/dataset: the report stands on dataset \"sales-order-lines\", but --dataset gave \"sales-order-line\"");
+        Path built = Files.writeString(folder.resolve("built.json"), """
+                {"format": "grammatus-dataset", "version": 1, "id": "own-lines", "label": "Own", "builtOn": ["mine"],
+                 "tables": [], "joins": [], "fields": [], "grain": "lines"}""");
+        Path mine = Files.writeString(
+                folder.resolve("mine.json"), base.replaceFirst("\"id\": \"sales-order-lines\"", "\"id\": \"mine\""));
+        Path report = Files.writeString(
+                folder.resolve("own.json"),
+                Starters.reportText("sales-by-fiscal-year").replace("\"sales-order-lines\"", "\"own-lines\""));
+        String grain = base.replaceAll("(?s).*?\"grain\": \"([a-z-]+)\".*", "$1");
+        Files.writeString(built, Files.readString(built).replace("\"lines\"}", "\"" + grain + "\"}"));
+        Outcome both = render(report.toString(), "--dataset", built.toString(), "--dataset", mine.toString());
+        assertThat(both.status()).as(both.errors()).isZero();
+        Files.delete(folder.resolve("out.pdf"));
+        refused(render(report.toString(), "--dataset", built.toString()), "unknown dataset \"mine\"");
+    }
+
+    @Test
+    void anAnswerThatNoRowHasIsSaidWithANearOne() throws Exception {
+        Path file = Files.writeString(
+                folder.resolve("own.json"),
+                Starters.reportText("sales-by-fiscal-year")
+                        .replaceFirst(
+                                "\"prompts\": \\[",
+                                "\"prompts\": [{\"id\": \"p-region\", \"name\": \"region\", \"type\": \"choice\","
+                                        + " \"label\": \"Region\", \"field\": \"region\"},")
+                        .replaceFirst(
+                                "\"filters\": \\[",
+                                "\"filters\": [{\"id\": \"f-region\", \"kind\": \"condition\", \"field\": \"region\","
+                                        + " \"comparison\": \"is\", \"prompt\": \"region\"},"));
+        Outcome outcome = render(file.toString(), "--answer", "region=Cost");
+        assertThat(outcome.status()).isZero();
+        assertThat(outcome.errors()).contains("no row has the Region \"Cost\"; did you mean \"Coast\"?");
     }
 
     private void refused(Outcome outcome, String message) {
@@ -90,7 +168,7 @@ class RenderCommandTest {
         refused(render("sales-by-fiscal-yaer"), "did you mean \"sales-by-fiscal-year\"?");
         refused(
                 render("sales-by-fiscal-year", "--answer", "period=2026-03-31/2026-01-01"),
-                "/answers/period: \"2026-03-31/2026-01-01\" is not a period: the start 2026-03-31 is after the end");
+                "/answers/period: \"2026-03-31/2026-01-01\" is not a period: its first day, 31 March 2026, is after its last, 1 January 2026; swap them");
         refused(render("sales-by-fiscal-year", "--answer", "perod=all"), "did you mean \"period\"?");
         refused(render("sales-by-fiscal-year", "--format", "pfd"), "did you mean \"pdf\"?");
         Path broken =
