@@ -67,6 +67,11 @@ public final class Server implements AutoCloseable {
         return context.getBean(FirstAccount.class).secret().map(secret -> address() + "/set-up#" + secret);
     }
 
+    /** A part of the server, for tests that do what nobody can over HTTP. */
+    <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
     public ServerSettings settings() {
         return settings;
     }

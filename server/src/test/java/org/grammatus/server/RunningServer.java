@@ -74,6 +74,10 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
         org.assertj.core.api.Assertions.assertThat(condition.holds()).isTrue();
     }
 
+    void resetDemoPasswords() {
+        Records.resetDemoPasswords(server);
+    }
+
     String address() {
         return server.address();
     }
