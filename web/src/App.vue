@@ -6,7 +6,9 @@ import TopBar from './shell/TopBar.vue'
 
 const route = useRoute()
 const session = useSession()
-const showsBar = computed(() => route.name !== 'sign-in' && session.person !== undefined)
+const showsBar = computed(
+  () => !['sign-in', 'set-up'].includes(String(route.name)) && session.person !== undefined,
+)
 </script>
 
 <template>

@@ -8,6 +8,8 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/reports' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./session/SignInScreen.vue') },
+    { path: '/set-up', name: 'set-up', component: () => import('./session/SetUpScreen.vue') },
+    { path: '/password', name: 'password', component: () => import('./session/PasswordScreen.vue') },
     { path: '/reports', name: 'library', component: () => import('./library/LibraryScreen.vue') },
     { path: '/reports/:id', name: 'run', component: () => import('./run/RunScreen.vue'), props: true },
     { path: '/bench/:id', name: 'bench', component: () => import('./bench/BenchScreen.vue'), props: true },
@@ -24,26 +26,56 @@ export const router = createRouter({
       component: () => import('./sources/SourcesScreen.vue'),
       props: true,
     },
-    { path: '/:unknown(.*)*', redirect: '/reports' },
+    {
+      path: '/not-for-you/:reason(forAuthors|forAdministrators)',
+      name: 'not-for-you',
+      component: () => import('./shell/MissingScreen.vue'),
+      props: true,
+    },
+    {
+      path: '/:unknown(.*)*',
+      name: 'unknown',
+      component: () => import('./shell/MissingScreen.vue'),
+      props: { reason: 'unknown' },
+    },
   ],
 })
+
+/** Screens that those without an account can see. */
+const OPEN = ['sign-in', 'set-up']
+const FOR_AUTHORS = ['data', 'bench', 'compose']
 
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.load()
-  if (to.name !== 'sign-in' && session.person === undefined) {
-    return { name: 'sign-in', query: { next: to.fullPath } }
+  const name = String(to.name)
+  if (session.person === undefined) {
+    return OPEN.includes(name) ? true : { name: 'sign-in', query: { next: to.fullPath } }
   }
-  const role = session.person?.role
-  const forAuthors = to.name === 'data' || to.name === 'bench' || to.name === 'compose'
-  if ((forAuthors && role === 'READER') || (to.name === 'sources' && role !== 'ADMINISTRATOR')) {
+  if (OPEN.includes(name)) {
     return { name: 'library' }
   }
-  if (to.name === 'sign-in' && session.person !== undefined) {
-    return { name: 'library' }
+  const { role } = session.person
+  if (FOR_AUTHORS.includes(name) && role === 'READER') {
+    const report = name === 'bench' ? String(to.params.id) : undefined
+    return { name: 'not-for-you', params: { reason: 'forAuthors' }, query: { report } }
+  }
+  if (name === 'sources' && role !== 'ADMINISTRATOR') {
+    return { name: 'not-for-you', params: { reason: 'forAdministrators' } }
   }
 })
 
+const TITLES: Record<string, string> = {
+  'sign-in': words.signIn.title,
+  'set-up': words.setUp.title,
+  password: words.password.title,
+  library: words.library.title,
+  data: words.bar.dataScreen,
+  compose: words.bar.dataScreen,
+  sources: words.bar.sources,
+}
+
 router.afterEach((to) => {
-  document.title = to.name === 'sign-in' ? `${words.signIn.title} · Grammatus` : 'Grammatus'
+  const title = TITLES[String(to.name)]
+  document.title = title ? `${title} · Grammatus` : 'Grammatus'
 })

@@ -4,6 +4,8 @@ import type { Report } from './report'
 import { words } from '@/words'
 
 export type Session = components['schemas']['SessionView']
+export type FirstBody = components['schemas']['FirstBody']
+export type Unreadable = components['schemas']['Unreadable']
 export type ReportLine = components['schemas']['ReportLine']
 export type ReportView = components['schemas']['ReportView']
 export type PromptView = components['schemas']['PromptView']
@@ -149,6 +151,18 @@ function send(method: string, path: string, body: unknown, options?: RequestInit
   return call(method, path, JSON.stringify(body), 'application/json', options)
 }
 
+/** A file, with the name that the server gives it (RFC 6266; the encoded form of RFC 8187). */
+export interface NamedFile {
+  name: string
+  content: Blob
+}
+
+async function named(path: string): Promise<NamedFile> {
+  const response = await call('GET', path)
+  const encoded = /filename\*=UTF-8''([^;]+)/i.exec(response.headers.get('Content-Disposition') ?? '')?.[1]
+  return { name: decodeURIComponent(encoded ?? 'report'), content: await response.blob() }
+}
+
 const id = encodeURIComponent
 
 /** The server's interface. */
@@ -156,6 +170,8 @@ export const api = {
   session: () => get<Session>('/api/session'),
   signIn: (name: string, password: string) =>
     call('POST', '/api/session', new URLSearchParams({ name, password })),
+  setUp: (body: FirstBody) => call('POST', '/api/set-up', JSON.stringify(body), 'application/json'),
+  changePassword: (present: string, next: string) => send('PUT', '/api/session/password', { present, next }),
   signOut: () => call('POST', '/api/session/end'),
   reports: () => get<ReportLine[]>('/api/reports'),
   report: (report: string) => get<ReportView>(`/api/reports/${id(report)}`),
@@ -228,6 +244,11 @@ export const api = {
     post<DatasetDocument>('/api/composing/removal', { definition, table }),
   addDataset: (definition: DatasetDefinition) =>
     post<DatasetDocument>('/api/composing/dataset', { definition }),
+  unreadable: () => get<Unreadable[]>('/api/records/unreadable'),
+  unreadableText: async (kind: string, document: string) =>
+    (await call('GET', `/api/records/unreadable/${kind}/${id(document)}`)).text(),
+  repair: (kind: string, document: string, content: string) =>
+    call('PUT', `/api/records/unreadable/${kind}/${id(document)}`, content, 'text/plain'),
   calendar: () => get<CalendarView>('/api/calendar'),
   calendarSample: (calendar: CalendarBody) =>
     get<CalendarView>(`/api/calendar/sample?start=${calendar.fiscalYearStart}&name=${calendar.yearName}`),
@@ -261,11 +282,11 @@ export const api = {
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),
   outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
-  file: async (run: string, format: string) =>
-    (await call('GET', `/api/runs/${id(run)}/file?format=${format}&protect=true`)).blob(),
+  /** @param protect whether what a spreadsheet would run as a formula gets an apostrophe */
+  file: (run: string, format: string, protect: boolean) =>
+    named(`/api/runs/${id(run)}/file?format=${format}&protect=${protect}`),
   figureAtSource: (run: string, place: number, total: string) =>
     get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?place=${place}&total=${id(total)}`),
-  rowsFile: async (run: string, place: number) =>
-    (await call('GET', `/api/runs/${id(run)}/rows/file?place=${place}&protect=true`)).blob(),
+  rowsFile: (run: string, place: number) => named(`/api/runs/${id(run)}/rows/file?place=${place}`),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
 }

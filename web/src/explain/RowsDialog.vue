@@ -22,7 +22,7 @@ const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
 
 async function saveRows() {
   try {
-    saveFile(await api.rowsFile(props.run, props.place!), 'rows.csv')
+    saveFile(await api.rowsFile(props.run, props.place!))
   } catch (e) {
     problem.value = (e as Error).message
   }

@@ -75,6 +75,8 @@ const {
 } = useZoom(page, () => (desk.value ?? document.querySelector('.stage'))?.clientWidth)
 
 const done = computed(() => run.value?.state === 'DONE')
+/** A report wider than its paper has no pages, but its figures. */
+const printed = computed(() => done.value && run.value!.pages > 0)
 const running = computed(() => run.value !== undefined && !isOver(run.value))
 const pages = computed(() => run.value?.pages ?? 1)
 const isAuthor = computed(() => session.person?.role !== 'READER')
@@ -125,6 +127,11 @@ watch([run, number], async ([current, wanted]) => {
   if (current?.state !== 'DONE') {
     return
   }
+  if (current.pages === 0) {
+    page.value = undefined
+    shownRun.value = current.id
+    return
+  }
   if (wanted > current.pages) {
     number.value = current.pages
     return
@@ -166,15 +173,16 @@ function rememberInAddress() {
   })
 }
 
-async function download(format: 'pdf' | 'csv') {
+async function download(format: 'pdf' | 'csv', protect = true) {
   if (!run.value || !report.value) {
     return
   }
   exporting.value = true
   announcement.value = text.exporting
   try {
-    saveFile(await api.file(run.value.id, format), `${props.id}.${format}`)
-    announcement.value = text.exported(`${props.id}.${format}`)
+    const file = await api.file(run.value.id, format, protect)
+    saveFile(file)
+    announcement.value = format === 'csv' ? text.exportedCsv(file.name, protect) : text.exported(file.name)
   } catch (e) {
     announcement.value = ''
     failure.value = (e as Error).message
@@ -182,10 +190,11 @@ async function download(format: 'pdf' | 'csv') {
     exporting.value = false
   }
 }
-const files = [
-  { label: text.export, icon: 'pi pi-file-pdf', command: () => download('pdf') },
+const files = computed(() => [
+  { label: text.export, icon: 'pi pi-file-pdf', disabled: !printed.value, command: () => download('pdf') },
   { label: text.exportCsv, icon: 'pi pi-table', command: () => download('csv') },
-]
+  { label: text.exportExact, icon: 'pi pi-table', command: () => download('csv', false) },
+])
 
 /** Whether what was hit is a figure of the totals, not of a row. */
 function isTotal(sheet: PageView, hit: Hit): boolean {
@@ -380,7 +389,7 @@ function onKey(event: KeyboardEvent) {
           @widen-to-all="(group) => (looked.leave(group), runReport())"
           @whole="resetView"
         />
-        <section v-if="run && done" class="outline" :aria-label="text.groups">
+        <section v-if="run && printed" class="outline" :aria-label="text.groups">
           <h2>{{ text.groups }}</h2>
           <div class="scroll" tabindex="0">
             <GroupOutline
@@ -394,9 +403,9 @@ function onKey(event: KeyboardEvent) {
 
     <main class="stage">
       <div class="tools">
-        <PageNavigation v-if="run && done && shape === 'pages'" v-model="number" :pages="run.pages" />
+        <PageNavigation v-if="run && printed && shape === 'pages'" v-model="number" :pages="run.pages" />
         <SelectButton
-          v-if="run && done"
+          v-if="printed"
           v-model="shape"
           :options="shapes"
           option-label="label"
@@ -407,7 +416,7 @@ function onKey(event: KeyboardEvent) {
         />
         <span class="spring" />
         <FindText
-          v-if="run && done"
+          v-if="run && printed"
           ref="find"
           :run="run.id"
           @go="(hit) => (shape === 'list' ? list?.goTo(hit.strip) : (number = hit.page))"
@@ -486,7 +495,7 @@ function onKey(event: KeyboardEvent) {
           </PaperPage>
         </div>
         <ContinuousList
-          v-else-if="run && done"
+          v-else-if="run && printed"
           ref="list"
           :run="run.id"
           :zoom="zoom"
@@ -534,7 +543,7 @@ function onKey(event: KeyboardEvent) {
         </span>
         <GrandTotals :totals="run.grandTotals" />
       </footer>
-      <p class="visually-hidden" aria-live="polite">{{ announcement }}</p>
+      <p :class="announcement ? 'told' : 'visually-hidden'" role="status">{{ announcement }}</p>
       <CommandMenu ref="readerMenu" :items="menuItems" />
       <Menu ref="fileMenu" :model="files" popup />
       <RowsDialog v-if="run && done" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
@@ -651,6 +660,13 @@ h2 {
 }
 .again {
   padding-block: 0;
+}
+.told {
+  margin: 0;
+  padding: 0.3rem 1rem;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+  color: var(--quiet);
 }
 .funnel span + span::before {
   content: ' · ';

@@ -47,7 +47,10 @@ async function signOut() {
       <span>{{ words.bar.data(session.person.source, session.person.demo) }}</span>
       <span>{{ words.bar.businessDate(businessDate) }}</span>
     </span>
-    <span class="person">{{ session.person.displayName }}</span>
+    <RouterLink to="/password" class="person" :title="words.password.title"
+      >{{ session.person.displayName
+      }}<span class="visually-hidden">, {{ words.password.title }}</span></RouterLink
+    >
     <Button
       :icon="dark ? 'pi pi-sun' : 'pi pi-moon'"
       :aria-label="dark ? words.bar.light : words.bar.dark"
@@ -101,6 +104,7 @@ async function signOut() {
 .person {
   font-weight: 600;
   white-space: nowrap;
+  color: inherit;
 }
 @media (max-width: 800px) {
   .person {

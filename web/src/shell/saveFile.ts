@@ -1,5 +1,7 @@
+import type { NamedFile } from '@/api/client'
+
 /** Hands a file to the browser's downloads. */
-export function saveFile(content: Blob, name: string): void {
+export function saveFile({ name, content }: NamedFile): void {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(content)
   link.download = name

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref, watch } from 'vue'
 import { api, ApiError, type SourceBody, type SourceLine } from '@/api/client'
@@ -13,7 +15,19 @@ const props = defineProps<{ line?: SourceLine }>()
 const emit = defineEmits<{ saved: [id?: string]; close: [] }>()
 
 const text = words.sources
-const empty = (): SourceBody => ({ label: '', kind: 'POSTGRESQL', port: 5432 })
+const empty = (): SourceBody => ({ label: '', kind: 'POSTGRESQL', port: 5432, tls: 'VERIFY' })
+const levels = Object.entries(text.levels).map(([value, label]) => ({ value, label }))
+
+/** What is on record, as it is sent back; the password stays where it is. */
+async function onRecord(id: string): Promise<SourceBody> {
+  const { encryption, ...rest } = await api.source(id)
+  return {
+    ...rest,
+    tls: encryption.level,
+    authorities: encryption.authorities,
+    clearPassword: encryption.clearPassword,
+  }
+}
 const body = ref<SourceBody>(empty())
 const faults = ref<Record<string, string>>({})
 const problem = ref('')
@@ -43,7 +57,7 @@ watch(
   () => props.line?.id,
   (id) =>
     doing(async () => {
-      body.value = id ? { ...(await api.source(id)), password: undefined } : empty()
+      body.value = id ? await onRecord(id) : empty()
     }),
   { immediate: true },
 )
@@ -117,6 +131,29 @@ async function remove() {
       <InspectorField :label="text.password" :hint="line && text.passwordKept">
         <TextInput v-model="body.password" type="password" autocomplete="new-password" />
       </InspectorField>
+      <InspectorField v-slot="{ id }" :label="text.encryption" :problem="faults.tls">
+        <Select
+          v-model="body.tls"
+          :input-id="id"
+          :options="levels"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+        />
+      </InspectorField>
+      <InspectorField
+        v-if="body.tls === 'VERIFY'"
+        :label="text.authorities"
+        :hint="text.authoritiesHint"
+        :problem="faults.authorities"
+      >
+        <TextInput v-model="body.authorities" long />
+      </InspectorField>
+      <label v-if="body.tls === 'OFF'" class="clear">
+        <Checkbox v-model="body.clearPassword" binary />
+        <span>{{ text.clearPassword }}</span>
+      </label>
     </template>
     <p v-if="busy" class="quiet" role="status">{{ text.trying }}</p>
     <p v-if="verdict" :class="verdict.ok ? 'good' : 'problem'" role="status">
@@ -155,6 +192,10 @@ h2 {
   display: grid;
   grid-template-columns: 1fr 7rem;
   gap: 0.6rem;
+}
+.clear {
+  display: flex;
+  gap: 0.5rem;
 }
 .good {
   margin: 0;

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import InstallationCalendar from './InstallationCalendar.vue'
 import SourceForm from './SourceForm.vue'
+import UnreadableDocuments from './UnreadableDocuments.vue'
 import { api, type SourceLine } from '@/api/client'
 import { words } from '@/words'
 
@@ -57,6 +58,7 @@ void load()
           </component>
         </li>
       </ul>
+      <UnreadableDocuments />
       <InstallationCalendar />
     </div>
     <aside>

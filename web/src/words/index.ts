@@ -21,7 +21,40 @@ export const words = {
     tagline: 'Order reports that explain themselves.',
     missing: 'Give your name and your password.',
   },
+  setUp: {
+    title: 'Make the first account',
+    lead: 'The first account is an administrator’s. It can make sources, datasets and reports.',
+    displayName: 'Your name, as others see it',
+    name: 'Name to sign in with',
+    submit: 'Make the account',
+    noSecret: 'This address is not whole. Open the one that the server printed when it started.',
+  },
+  password: {
+    title: 'Change your password',
+    lead: 'You stay signed in here; everywhere else you sign in anew.',
+    present: 'Present password',
+    next: 'New password',
+    rule: 'At least 12 characters; a few words one after the other will do.',
+    submit: 'Change it',
+  },
+  missing: {
+    unknown: {
+      title: 'Nothing stands at this address',
+      lead: 'It may have been mistyped, or be of another version.',
+    },
+    forAuthors: {
+      title: 'This screen is for authors',
+      lead: 'You can run reports, and order, narrow and download them. Ask an administrator if you need to make them too.',
+    },
+    forAdministrators: {
+      title: 'This screen is for administrators',
+      lead: 'Sources and the calendar are set by administrators.',
+    },
+    run: 'Run the report',
+    library: 'All reports',
+  },
   bar: {
+    skip: 'Skip to the work',
     library: 'Reports',
     dataScreen: 'Data',
     sources: 'Sources',
@@ -96,7 +129,11 @@ export const words = {
     of: (pages: number) => `of ${pages.toLocaleString('en-GB')}`,
     export: 'Download PDF',
     exportCsv: 'Download CSV',
-    csvProtected: 'Cells that a spreadsheet would run as formulas are protected with an apostrophe.',
+    exportExact: 'Download CSV, cells exactly as they are',
+    exportedCsv: (name: string, isProtected: boolean) =>
+      isProtected
+        ? `${name} is in your downloads. What a spreadsheet would run as a formula begins with an apostrophe in it; “cells exactly as they are” leaves that out.`
+        : `${name} is in your downloads, cells exactly as they are. A spreadsheet runs what begins with = + - @.`,
     exporting: 'Making the file',
     files: 'Take it away',
     pagesView: 'Pages',

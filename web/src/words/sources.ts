@@ -19,6 +19,15 @@ export const sources = {
   userHint: 'One who may only read',
   password: 'Password',
   passwordKept: 'Leave empty to keep the one on record',
+  encryption: 'Connection',
+  levels: {
+    VERIFY: 'Encrypted, and the server proves who it is',
+    REQUIRE: 'Encrypted, whoever answers',
+    OFF: 'Not encrypted',
+  },
+  authorities: 'Certificates to trust (PEM)',
+  authoritiesHint: 'Empty trusts the authorities that this machine trusts',
+  clearPassword: 'The password may be sent as it is: anybody on the way can read it',
   tryIt: 'Test the connection',
   trying: 'Connecting …',
   save: 'Save',
@@ -28,4 +37,12 @@ export const sources = {
   new: 'New source',
   empty:
     'Choose a source to change it, or add one: a SQLite or DuckDB file on the server, or a PostgreSQL database.',
+  unreadable: 'What cannot be read',
+  unreadableLead:
+    'These documents were set aside when the server started. They are kept whole: mend one here, and it is back at once.',
+  unreadableKinds: { REPORT: 'Report', DATASET: 'Dataset' },
+  mend: (title: string) => `Mend ${title}`,
+  document: 'The document',
+  putBack: 'Put it back',
+  leave: 'Leave it',
 }
