@@ -3,6 +3,7 @@ import * as columns from './edits/columns'
 import * as filters from './edits/filters'
 import * as highlights from './edits/highlights'
 import * as levels from './edits/levels'
+import { firstCondition } from './edits/condition'
 import { columnDirection, orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
 import * as totals from './edits/totals'
@@ -37,7 +38,8 @@ export function useBenchEdits(
 
   function addColumn(field: FieldView) {
     const before = block(report.value!).columns.map((c) => c.id)
-    apply(edits.addColumn(field.label), (r) => columns.addColumn(r, field))
+    const at = before.indexOf(selectedColumns().at(-1) ?? '')
+    apply(edits.addColumn(field.label), (r) => columns.addColumn(r, field, at < 0 ? undefined : at + 1))
     selectNew('column', before, block(report.value!).columns)
   }
 
@@ -72,8 +74,7 @@ export function useBenchEdits(
 
   function addHighlight() {
     const before = block(report.value!).highlights.map((h) => h.id)
-    const number = dataset.value?.fields.find((f) => f.type === 'DECIMAL' || f.type === 'INTEGER')
-    const when = number ? `${number.value} > 100` : 'TRUE'
+    const when = firstCondition(report.value!, dataset.value?.fields ?? [], last())
     apply(edits.addHighlight, (r) => highlights.addHighlight(r, words.bench.inspector.highlight, when))
     selectNew('highlight', before, block(report.value!).highlights)
   }

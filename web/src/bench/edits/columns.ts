@@ -1,4 +1,4 @@
-import { arranged } from './levels'
+import { isLabel, rowsShown, showRows } from './levels'
 import { block, changed, freeId, moved, withBlock } from './report'
 import { everywhere } from './totals'
 import { perRow } from '../perRow'
@@ -10,8 +10,22 @@ export interface CopiedColumns {
   totals: Total[]
 }
 
-/** A field's column, with its usual total at every level. */
+/**
+ * A field's column, with its usual total at every level.
+ *
+ * A report that only groups, and is given figures, becomes a summary; a plain list again as soon as something stands in its rows.
+ */
 export function addColumn(report: Report, field: FieldView, before = block(report).columns.length): Report {
+  const { levels } = block(report)
+  const grown = withColumn(report, field, before)
+  const isFirst = block(report).columns.every((column) => column.off || isLabel(report, column))
+  if (isFirst && levels.length > 0 && field.usual) {
+    return showRows(grown, false)
+  }
+  return showRows(grown, rowsShown(grown, perRow(field) && levels.length === 0))
+}
+
+function withColumn(report: Report, field: FieldView, before: number): Report {
   const id = freeId(report, `c-${field.id}`)
   const columns = [...block(report).columns]
   // What is empty in rows would stand as texts do; a measure's figures stand as figures.
@@ -19,7 +33,7 @@ export function addColumn(report: Report, field: FieldView, before = block(repor
   columns.splice(before, 0, { id, label: field.label, value: field.value, ...align })
   const grown = withBlock(report, { columns })
   if (!field.usual) {
-    return arranged(grown)
+    return grown
   }
   const total: Total = {
     id: freeId(grown, `t-${field.id}`),
@@ -27,15 +41,16 @@ export function addColumn(report: Report, field: FieldView, before = block(repor
     value: field.usual,
     cells: everywhere(grown),
   }
-  return arranged(withBlock(grown, { totals: [...block(grown).totals, total] }))
+  return withBlock(grown, { totals: [...block(grown).totals, total] })
 }
 
 export function removeColumns(report: Report, ids: string[]): Report {
   const { columns, totals } = block(report)
-  return withBlock(report, {
+  const rest = withBlock(report, {
     columns: columns.filter((column) => !ids.includes(column.id)),
     totals: totals.filter((total) => !ids.includes(total.column)),
   })
+  return showRows(rest, rowsShown(rest))
 }
 
 export function moveColumn(report: Report, id: string, before: number): Report {
@@ -52,8 +67,27 @@ export function nudgeColumn(report: Report, id: string, step: -1 | 1): Report {
   return at < 0 || at >= columns.length ? report : moveColumn(report, id, step > 0 ? at + 1 : at)
 }
 
+/** A column changed; what it totals goes along with what it shows. */
 export function changeColumn(report: Report, id: string, change: Partial<Column>): Report {
-  return withBlock(report, { columns: changed(block(report).columns, id, change) })
+  const { columns, totals } = block(report)
+  const before = columns.find((column) => column.id === id)?.value
+  const next = withBlock(report, { columns: changed(columns, id, change) })
+  const { value } = change
+  return before && value
+    ? withBlock(next, {
+        totals: totals.map((total) =>
+          total.column === id ? { ...total, value: takenOver(total.value, before, value) } : total,
+        ),
+      })
+    : next
+}
+
+/** An aggregate of something, taken of something else where that is all it is taken of. */
+function takenOver(aggregate: string, before: string, value: string): string {
+  const [, head, of] = /^([A-Z]+\s*\(\s*(?:DISTINCT\s+)?)([\s\S]*?)\s*\)(?=$|\s)/i.exec(aggregate) ?? []
+  return of === before
+    ? `${head}${value})${aggregate.slice(aggregate.indexOf(')', head!.length + of.length) + 1)}`
+    : aggregate
 }
 
 export function copyColumns(report: Report, ids: string[]): CopiedColumns {

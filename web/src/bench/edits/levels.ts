@@ -65,7 +65,7 @@ export function removeLevel(report: Report, id: string): Report {
       columns: columns
         .filter((column) => column.id !== labelColumnId(id))
         .map((column) => (column.once === id ? stripped({ ...column, once: undefined }) : column)),
-      rows: left.length === 0 ? { ...rows, shown: true } : rows,
+      rows: left.length === 0 ? { ...rows, shown: rowsShown(report, true) } : rows,
     }),
   )
 }
@@ -82,6 +82,20 @@ export function changeLevel(report: Report, id: string, change: Partial<Level>):
 export function showRows(report: Report, shown: boolean): Report {
   const { rows } = block(report)
   return arranged(withBlock(report, { rows: { ...rows, shown } }))
+}
+
+/** Whether a column says what groups printed as lines are called. */
+export function isLabel(report: Report, column: Column): boolean {
+  return block(report).levels.some((level) => column.id === labelColumnId(level.id))
+}
+
+/** Whether rows are worth printing: not where nothing would stand in them. */
+export function rowsShown(report: Report, wanted = block(report).rows.shown): boolean {
+  const { columns } = block(report)
+  const printed = columns.filter((column) => !column.off && !isLabel(report, column))
+  return printed.length === 0 || printed.some((column) => column.value)
+    ? wanted || block(report).rows.shown
+    : false
 }
 
 /** How many rows, from the first, are kept in each group; none keeps all. */

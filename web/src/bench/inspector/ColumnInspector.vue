@@ -3,6 +3,7 @@ import OneOf from '@/shell/OneOf.vue'
 import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
 import { computed } from 'vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
@@ -59,9 +60,8 @@ function change(what: Partial<Column>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.value" :problem="problem('value')">
-    <TextInput
+    <ExpressionField
       :model-value="column.value"
-      long
       :placeholder="text.totalsAlone"
       :invalid="!!problem('value')"
       @update:model-value="(value) => change({ value }, 'value')"

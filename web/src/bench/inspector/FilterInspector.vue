@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import ValuePicker from './ValuePicker.vue'
@@ -81,9 +82,8 @@ function toTyped() {
 <template>
   <template v-if="filter.kind === 'expression'">
     <InspectorField :label="text.where" :hint="text.whereHint" :problem="problem('where')">
-      <TextInput
+      <ExpressionField
         :model-value="filter.where"
-        long
         :invalid="!!problem('where')"
         @update:model-value="(where) => change({ where: where ?? '' }, 'where')"
       />

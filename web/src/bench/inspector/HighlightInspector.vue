@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeHighlight } from '../edits/highlights'
@@ -30,9 +31,8 @@ function change(what: Partial<Highlight>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.when" :hint="text.whenHint" :problem="problem('when')">
-    <TextInput
+    <ExpressionField
       :model-value="highlight.when"
-      long
       :invalid="!!problem('when')"
       @update:model-value="(when) => change({ when: when ?? '' }, 'when')"
     />

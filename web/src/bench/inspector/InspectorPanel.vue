@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, provide } from 'vue'
 import ColumnInspector from './ColumnInspector.vue'
 import FilterInspector from './FilterInspector.vue'
 import HighlightInspector from './HighlightInspector.vue'
@@ -11,6 +11,7 @@ import ShownRows from './ShownRows.vue'
 import PromptInspector from './PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
 import TotalInspector from './TotalInspector.vue'
+import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
 import { limitRows } from '../edits/levels'
 import { block } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
@@ -33,6 +34,10 @@ const emit = defineEmits<{
 }>()
 
 const text = words.bench.inspector
+provide(
+  EXPRESSION_NAMES,
+  computed(() => expressionNames(props.report, props.dataset)),
+)
 const part = computed(() => props.selection.at(-1))
 const name = computed(() => (part.value ? partName(props.report, part.value) : undefined))
 const title = computed(() => {

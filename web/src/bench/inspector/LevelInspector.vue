@@ -2,6 +2,7 @@
 import OneOf from '@/shell/OneOf.vue'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import OrderEditor from './OrderEditor.vue'
 import TextInput from './TextInput.vue'
@@ -71,9 +72,8 @@ function change(what: Partial<Level>, key: string) {
     />
   </InspectorField>
   <InspectorField :label="text.key" :problem="problem('key')">
-    <TextInput
+    <ExpressionField
       :model-value="level.key"
-      long
       :invalid="!!problem('key')"
       @update:model-value="(key) => change({ key: key ?? '' }, 'key')"
     />
@@ -94,7 +94,7 @@ function change(what: Partial<Level>, key: string) {
     @change="(classes) => change({ classes }, 'classes')"
   />
   <InspectorField :label="text.groupLabel" :problem="problem('label')">
-    <TextInput
+    <ExpressionField
       :model-value="level.label"
       :placeholder="field?.lookup ?? level.key"
       @update:model-value="(label) => change({ label }, 'label')"
@@ -128,7 +128,8 @@ function change(what: Partial<Level>, key: string) {
     :hint="text.textHint"
     :problem="problem('headerText')"
   >
-    <TextInput
+    <ExpressionField
+      in-text
       :model-value="level.headerText"
       placeholder="{group}"
       :invalid="!!problem('headerText')"
@@ -145,7 +146,8 @@ function change(what: Partial<Level>, key: string) {
     />
   </InspectorField>
   <InspectorField v-if="level.footer === 'totals'" :label="text.footerText" :problem="problem('footerText')">
-    <TextInput
+    <ExpressionField
+      in-text
       :model-value="level.footerText"
       placeholder="{group} total"
       :invalid="!!problem('footerText')"

@@ -5,8 +5,8 @@ import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
-import TextInput from './TextInput.vue'
 import { COMPARISONS, havingText, simpleHaving, type Having } from '../edits/having'
 import { measureChoices, withChosen } from '../measures'
 import type { DatasetView, Level, Report } from '@/api/client'
@@ -152,9 +152,8 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
       :hint="text.havingHint"
       :problem="problem('having')"
     >
-      <TextInput
+      <ExpressionField
         :model-value="level.having"
-        long
         :invalid="!!problem('having')"
         @update:model-value="(having) => emit('change', { having }, 'having')"
       />

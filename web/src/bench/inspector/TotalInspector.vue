@@ -2,6 +2,7 @@
 import OneOf from '@/shell/OneOf.vue'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
@@ -45,17 +46,15 @@ function change(what: Partial<Total>, key: string) {
 
 <template>
   <InspectorField :label="text.aggregate" :problem="problem('value')">
-    <TextInput
+    <ExpressionField
       :model-value="total.value"
-      long
       :invalid="!!problem('value')"
       @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
     />
   </InspectorField>
   <InspectorField v-if="parts" :label="text.onlyWhere" :hint="text.onlyWhereHint">
-    <TextInput
+    <ExpressionField
       :model-value="parts.where"
-      long
       placeholder="status = 'open'"
       :invalid="!!problem('value')"
       @update:model-value="
@@ -84,9 +83,8 @@ function change(what: Partial<Total>, key: string) {
       :hint="text.planHint"
       :problem="problem('compare/plan')"
     >
-      <TextInput
+      <ExpressionField
         :model-value="total.compare.plan"
-        long
         :invalid="!!problem('compare/plan')"
         @update:model-value="(plan) => changeCompare({ plan: plan ?? '' }, 'plan')"
       />

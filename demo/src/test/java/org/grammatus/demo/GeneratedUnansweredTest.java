@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -152,8 +153,8 @@ class GeneratedUnansweredTest {
         }
 
         @Override
-        public Collection<String> fieldNames() {
-            return known.fieldNames();
+        public Map<String, String> fieldLabels() {
+            return known.fieldLabels();
         }
 
         @Override

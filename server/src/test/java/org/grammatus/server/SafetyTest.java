@@ -96,8 +96,9 @@ class SafetyTest {
             for (int i = 0; i < 250; i++) {
                 Socket socket = socket();
                 socket.getOutputStream()
-                        .write("POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 400\r\n\r\nname="
-                                .getBytes(StandardCharsets.UTF_8));
+                        .write(
+                                "POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 400\r\n\r\nname="
+                                        .getBytes(StandardCharsets.UTF_8));
                 dripping.add(socket);
             }
             for (int i = 0; i < 20; i++) {
@@ -137,14 +138,16 @@ class SafetyTest {
                 Socket socket = socket();
                 socket.setReceiveBufferSize(2_000);
                 socket.getOutputStream()
-                        .write(("GET /api/runs/" + run + "/file?format=json HTTP/1.1\r\nHost: localhost\r\nCookie: GRAMMATUS="
-                                        + cookie + "\r\n\r\n")
+                        .write(("GET /api/runs/" + run
+                                        + "/file?format=json HTTP/1.1\r\nHost: localhost\r\nCookie: GRAMMATUS=" + cookie
+                                        + "\r\n\r\n")
                                 .getBytes(StandardCharsets.UTF_8));
                 slow.add(socket);
             }
             for (int i = 0; i < 10; i++) {
                 long before = System.nanoTime();
-                assertThat(reader.get("/api/runs/" + run + "/pages/1").statusCode()).isEqualTo(200);
+                assertThat(reader.get("/api/runs/" + run + "/pages/1").statusCode())
+                        .isEqualTo(200);
                 assertThat(System.nanoTime() - before).isLessThan(TimeUnit.SECONDS.toNanos(3));
             }
             Browser another = SERVER.signedIn("author");
@@ -165,7 +168,8 @@ class SafetyTest {
                 return left.findAny().isEmpty();
             }
         });
-        assertThat(reader.get("/api/runs/" + run + "/file?format=json").statusCode()).isEqualTo(200);
+        assertThat(reader.get("/api/runs/" + run + "/file?format=json").statusCode())
+                .isEqualTo(200);
     }
 
     @Test
@@ -175,7 +179,8 @@ class SafetyTest {
         byte[] whole = reader.bytes("/api/runs/" + run + "/file?format=json").body();
         try (Socket socket = socket()) {
             socket.getOutputStream()
-                    .write(("GET /api/runs/" + run + "/file?format=json HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nCookie: GRAMMATUS="
+                    .write(("GET /api/runs/" + run
+                                    + "/file?format=json HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nCookie: GRAMMATUS="
                                     + reader.cookie("GRAMMATUS").orElseThrow() + "\r\n\r\n")
                             .getBytes(StandardCharsets.UTF_8));
             InputStream in = socket.getInputStream();
@@ -196,7 +201,9 @@ class SafetyTest {
         ObjectNode formula = report("formulas", "＝SUM(A1)");
         ((ObjectNode) formula.path("blocks").get(0).path("columns").get(0)).put("label", "＝1+1");
         assertThat(author.post("/api/reports", formula.toString()).statusCode()).isEqualTo(201);
-        String id = json(author.post("/api/runs", "{\"report\": \"formulas\", \"answers\": {}}")).path("id").asString();
+        String id = json(author.post("/api/runs", "{\"report\": \"formulas\", \"answers\": {}}"))
+                .path("id")
+                .asString();
         author.get("/api/runs/" + id + "/events");
         String file = "/api/runs/" + id + "/file?format=csv";
         assertThat(author.get(file).body()).contains("'＝1+1");
@@ -206,7 +213,9 @@ class SafetyTest {
     @Test
     void whateverIsStoredCanBeLoaded() throws Exception {
         Browser author = SERVER.signedIn("author");
-        assertThat(author.post("/api/reports", report("sound", "Sound").toString()).statusCode()).isEqualTo(201);
+        assertThat(author.post("/api/reports", report("sound", "Sound").toString())
+                        .statusCode())
+                .isEqualTo(201);
         for (String title : List.of("", "x".repeat(501))) {
             assertThat(author.send(
                                     "PATCH",
@@ -254,12 +263,15 @@ class SafetyTest {
     void copiesMadeAtOnceHaveTitlesOfTheirOwnAndPrivateIdsAreNotTold() throws Exception {
         Browser author = SERVER.signedIn("author");
         Browser admin = SERVER.signedIn("admin");
-        assertThat(author.post("/api/reports", report("private-one", "Private").toString()).statusCode())
+        assertThat(author.post("/api/reports", report("private-one", "Private").toString())
+                        .statusCode())
                 .isEqualTo(201);
-        HttpResponse<String> same = admin.post("/api/reports", report("private-one", "Mine").toString());
+        HttpResponse<String> same =
+                admin.post("/api/reports", report("private-one", "Mine").toString());
         assertThat(same.statusCode()).isEqualTo(201);
         assertThat(json(same).path("id").asString()).isEqualTo("private-one-2");
-        assertThat(author.post("/api/reports", report("private-one", "Again").toString()).statusCode())
+        assertThat(author.post("/api/reports", report("private-one", "Again").toString())
+                        .statusCode())
                 .as("one's own is told")
                 .isEqualTo(409);
         List<String> titles = new ArrayList<>();
@@ -269,13 +281,29 @@ class SafetyTest {
                     .asString());
         }
         assertThat(titles).containsExactly("Private (2)", "Private (3)", "Private (4)");
-        author.send("PATCH", "/api/reports/private-one", "application/json", BodyPublishers.ofString("{\"offered\": true}"));
-        assertThat(admin.send("PATCH", "/api/reports/private-one", "application/json", BodyPublishers.ofString("{\"folder\": \"Kept\"}"))
+        author.send(
+                "PATCH",
+                "/api/reports/private-one",
+                "application/json",
+                BodyPublishers.ofString("{\"offered\": true}"));
+        assertThat(admin.send(
+                                "PATCH",
+                                "/api/reports/private-one",
+                                "application/json",
+                                BodyPublishers.ofString("{\"folder\": \"Kept\"}"))
                         .statusCode())
                 .as("administrators may")
                 .isEqualTo(204);
-        admin.send("PATCH", "/api/reports/private-one-2", "application/json", BodyPublishers.ofString("{\"offered\": true}"));
-        assertThat(author.send("PATCH", "/api/reports/private-one-2", "application/json", BodyPublishers.ofString("{\"offered\": false}"))
+        admin.send(
+                "PATCH",
+                "/api/reports/private-one-2",
+                "application/json",
+                BodyPublishers.ofString("{\"offered\": true}"));
+        assertThat(author.send(
+                                "PATCH",
+                                "/api/reports/private-one-2",
+                                "application/json",
+                                BodyPublishers.ofString("{\"offered\": false}"))
                         .statusCode())
                 .isEqualTo(409);
     }
@@ -298,8 +326,7 @@ class SafetyTest {
                 Path.of("/etc/passwd"),
                 Path.of("/etc/no-such-file"))) {
             HttpResponse<String> tried = admin.post(
-                    "/api/sources/trial",
-                    "{\"label\": \"X\", \"kind\": \"SQLITE\", \"file\": \"" + file + "\"}");
+                    "/api/sources/trial", "{\"label\": \"X\", \"kind\": \"SQLITE\", \"file\": \"" + file + "\"}");
             assertThat(tried.statusCode()).as(file.toString()).isEqualTo(422);
             answers.add(json(tried)
                     .path("problems")
@@ -315,10 +342,18 @@ class SafetyTest {
     void screensAreAskedForAnewAndTheirFilesAreKept() throws Exception {
         HttpResponse<String> page = SERVER.browser().get("/");
         assertThat(page.headers().firstValue("Cache-Control").orElseThrow()).contains("no-cache");
-        assertThat(SERVER.browser().get("/reports/x").headers().firstValue("Cache-Control").orElseThrow())
+        assertThat(SERVER.browser()
+                        .get("/reports/x")
+                        .headers()
+                        .firstValue("Cache-Control")
+                        .orElseThrow())
                 .doesNotContain("max-age=31536000");
         String script = page.body().replaceAll("(?s).*src=\"(/assets/[^\"]+)\".*", "$1");
-        assertThat(SERVER.browser().get(script).headers().firstValue("Cache-Control").orElseThrow())
+        assertThat(SERVER.browser()
+                        .get(script)
+                        .headers()
+                        .firstValue("Cache-Control")
+                        .orElseThrow())
                 .contains("max-age=31536000");
     }
 
@@ -371,17 +406,24 @@ class SafetyTest {
             Browser first = new Browser(server.address());
             first.get("/api/session");
             String secret = setUp.substring(setUp.indexOf('#') + 1);
-            String body = "{\"secret\": \"%s\", \"name\": \"isolde\", \"displayName\": \"Isolde Fennick\", \"password\": \"%s\"}";
-            assertThat(first.post("/api/set-up", body.formatted("guess", "wax and honey and wax")).statusCode())
+            String body =
+                    "{\"secret\": \"%s\", \"name\": \"isolde\", \"displayName\": \"Isolde Fennick\", \"password\": \"%s\"}";
+            assertThat(first.post("/api/set-up", body.formatted("guess", "wax and honey and wax"))
+                            .statusCode())
                     .isEqualTo(404);
-            assertThat(first.post("/api/set-up", body.formatted(secret, "short")).statusCode()).isEqualTo(422);
-            assertThat(first.post("/api/set-up", body.formatted(secret, "wax and honey and wax")).statusCode())
+            assertThat(first.post("/api/set-up", body.formatted(secret, "short"))
+                            .statusCode())
+                    .isEqualTo(422);
+            assertThat(first.post("/api/set-up", body.formatted(secret, "wax and honey and wax"))
+                            .statusCode())
                     .isEqualTo(204);
-            assertThat(first.post("/api/set-up", body.formatted(secret, "wax and honey and wax")).statusCode())
+            assertThat(first.post("/api/set-up", body.formatted(secret, "wax and honey and wax"))
+                            .statusCode())
                     .as("good once")
                     .isEqualTo(404);
             assertThat(server.setUpAddress()).isEmpty();
-            assertThat(first.signIn("isolde", "wax and honey and wax").statusCode()).isEqualTo(204);
+            assertThat(first.signIn("isolde", "wax and honey and wax").statusCode())
+                    .isEqualTo(204);
             assertThat(json(first.get("/api/session")).path("role").asString()).isEqualTo("ADMINISTRATOR");
             assertThat(first.signIn("admin", "admin-demo").statusCode()).isEqualTo(401);
         }
@@ -397,7 +439,9 @@ class SafetyTest {
         try (Server server = Server.start(settings)) {
             Browser author = new Browser(server.address());
             author.signIn("author", "author-demo");
-            assertThat(author.post("/api/reports", report("mine", "Mine").toString()).statusCode()).isEqualTo(201);
+            assertThat(author.post("/api/reports", report("mine", "Mine").toString())
+                            .statusCode())
+                    .isEqualTo(201);
             assertThat(author.send(
                                     "PUT",
                                     "/api/datasets/sales-order-lines",
@@ -416,11 +460,15 @@ class SafetyTest {
             admin.signIn("admin", "admin-demo");
             JsonNode unreadable = json(admin.get("/api/records/unreadable"));
             assertThat(unreadable.toString()).contains("\"DATASET\"", "sales-order-lines");
-            assertThat(admin.get("/api/records/unreadable/DATASET/sales-order-lines").body()).isEqualTo("{\"id\": 7");
-            assertThat(admin.get("/api/datasets/purchase-order-lines/uses?field=quantity").statusCode())
+            assertThat(admin.get("/api/records/unreadable/DATASET/sales-order-lines")
+                            .body())
+                    .isEqualTo("{\"id\": 7");
+            assertThat(admin.get("/api/datasets/purchase-order-lines/uses?field=quantity")
+                            .statusCode())
                     .as("others go on")
                     .isEqualTo(200);
-            HttpResponse<String> run = admin.post("/api/runs", "{\"report\": \"sales-by-fiscal-year\", \"answers\": {}}");
+            HttpResponse<String> run =
+                    admin.post("/api/runs", "{\"report\": \"sales-by-fiscal-year\", \"answers\": {}}");
             assertThat(run.statusCode()).isEqualTo(422);
             assertThat(run.body()).contains("was set aside, because its document cannot be read");
             assertThat(admin.send(
@@ -441,7 +489,8 @@ class SafetyTest {
                                     "PUT",
                                     "/api/records/unreadable/REPORT/mine",
                                     "text/plain",
-                                    BodyPublishers.ofString(report("mine", "Mine").toString()))
+                                    BodyPublishers.ofString(
+                                            report("mine", "Mine").toString()))
                             .statusCode())
                     .isEqualTo(204);
             assertThat(admin.get("/api/records/unreadable").body()).isEqualTo("[]");
@@ -455,7 +504,9 @@ class SafetyTest {
         try (Server server = Server.start(settings)) {
             Browser author = new Browser(server.address());
             author.signIn("author", "author-demo");
-            assertThat(author.post("/api/reports", report("kept", "Kept").toString()).statusCode()).isEqualTo(201);
+            assertThat(author.post("/api/reports", report("kept", "Kept").toString())
+                            .statusCode())
+                    .isEqualTo(201);
             Records.limit(server);
             HttpResponse<String> full = null;
             for (int i = 0; i < 200 && (full == null || full.statusCode() == 201); i++) {

@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -137,10 +138,12 @@ public final class DatasetNames implements Names {
     }
 
     @Override
-    public Collection<String> fieldNames() {
-        List<String> names = new ArrayList<>(dataset.fields().keySet());
-        names.addAll(dataset.named().keySet());
-        return names;
+    public Map<String, String> fieldLabels() {
+        Map<String, String> labels = new LinkedHashMap<>();
+        dataset.fields()
+                .forEach((id, field) -> labels.put(id, field.definition().label()));
+        dataset.named().forEach((id, value) -> labels.put(id, value.label()));
+        return labels;
     }
 
     @Override

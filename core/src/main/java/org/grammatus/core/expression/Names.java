@@ -3,6 +3,7 @@ package org.grammatus.core.expression;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.value.Scalar;
@@ -35,8 +36,8 @@ public interface Names {
         return Optional.empty();
     }
 
-    /** Names of fields, calculated fields and measures. */
-    Collection<String> fieldNames();
+    /** Names of fields, calculated fields and measures, each with what people call it. */
+    Map<String, String> fieldLabels();
 
     /** What {@code :name} stands for: its answer, or NULL of its type. */
     Optional<Scalar> prompt(String name);

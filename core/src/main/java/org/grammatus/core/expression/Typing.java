@@ -208,7 +208,7 @@ public final class Typing {
         Typed field = names.field(n.name(), n.quoted())
                 .orElseThrow(() -> fault(
                         n.position(),
-                        "unknown field \"" + n.name() + "\"" + Suggestion.inWords(n.name(), names.fieldNames())));
+                        "unknown field \"" + n.name() + "\"" + Suggestion.inWords(n.name(), names.fieldLabels())));
         if (place == Place.SCOPE) {
             throw fault(
                     n.position(),

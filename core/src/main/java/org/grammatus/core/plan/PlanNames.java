@@ -76,8 +76,8 @@ final class PlanNames implements Names {
     }
 
     @Override
-    public Collection<String> fieldNames() {
-        return known.fieldNames();
+    public Map<String, String> fieldLabels() {
+        return known.fieldLabels();
     }
 
     @Override

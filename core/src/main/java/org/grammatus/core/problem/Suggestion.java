@@ -3,6 +3,7 @@ package org.grammatus.core.problem;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** Finds the name a person most likely meant. */
@@ -10,6 +11,8 @@ public final class Suggestion {
 
     /** What is longer is no mistyped name. */
     private static final int LONGEST = 200;
+    /** With fewer letters too many labels begin. */
+    private static final int SHORTEST_BEGINNING = 3;
 
     private Suggestion() {}
 
@@ -31,6 +34,42 @@ public final class Suggestion {
         return nearest(typed, names)
                 .map(name -> "; did you mean \"" + name + "\"?")
                 .orElse("");
+    }
+
+    /**
+     * {@code ; did you mean "net_amount" (Net sales)?}, or nothing when none is near: what was typed may be like a name or like what
+     * people call it. The label is told where it says more than the name.
+     *
+     * @param labels what each name is called
+     */
+    public static String inWords(String typed, Map<String, String> labels) {
+        return nearest(typed, labels.keySet())
+                .or(() -> nearest(typed, labels.values())
+                        .or(() -> begunWith(typed, labels.values()))
+                        .flatMap(label -> nameOf(label, labels)))
+                .map(name -> "; did you mean \"" + name + "\"" + inBrackets(name, labels.get(name)) + "?")
+                .orElse("");
+    }
+
+    private static Optional<String> begunWith(String typed, Collection<String> labels) {
+        String lower = typed.toLowerCase(Locale.ROOT);
+        return typed.length() < SHORTEST_BEGINNING
+                ? Optional.empty()
+                : labels.stream()
+                        .filter(label -> label.toLowerCase(Locale.ROOT).startsWith(lower))
+                        .min(Comparator.naturalOrder());
+    }
+
+    private static Optional<String> nameOf(String label, Map<String, String> labels) {
+        return labels.entrySet().stream()
+                .filter(entry -> entry.getValue().equals(label))
+                .map(Map.Entry::getKey)
+                .min(Comparator.naturalOrder());
+    }
+
+    private static String inBrackets(String name, String label) {
+        String spelled = label.replaceAll("[^\\p{L}\\p{N}]+", "_");
+        return spelled.equalsIgnoreCase(name) ? "" : " (" + label + ")";
     }
 
     /** Edits (insert, delete, replace, swap of neighbours) between two texts. */

@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;
@@ -35,8 +36,8 @@ class TypingTest {
         }
 
         @Override
-        public Collection<String> fieldNames() {
-            return FIELDS.keySet();
+        public Map<String, String> fieldLabels() {
+            return FIELDS.keySet().stream().collect(Collectors.toMap(name -> name, name -> name));
         }
 
         @Override

@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -38,8 +39,8 @@ class EvaluatorTest {
         }
 
         @Override
-        public Collection<String> fieldNames() {
-            return FIELDS.keySet();
+        public Map<String, String> fieldLabels() {
+            return FIELDS.keySet().stream().collect(Collectors.toMap(name -> name, name -> name));
         }
 
         @Override

@@ -2,33 +2,37 @@
 import Textarea from 'primevue/textarea'
 import { computed, inject, nextTick, ref, useTemplateRef } from 'vue'
 import { FIELD_ID } from '@/bench/inspector/fieldId'
-import { folded } from '@/shell/folded'
+import { completions, type ExpressionName } from '@/shell/completions'
 import { words } from '@/words'
 
-/** An expression that is typed, with the names and functions that fit what stands before the caret. */
-const props = defineProps<{ names: { id: string; label: string }[]; invalid?: boolean }>()
-const expression = defineModel<string>({ required: true })
+/**
+ * An expression that is typed, with the names and functions that fit what stands before the caret, by what they are called or by
+ * what people call them. In a text it is what stands in braces.
+ */
+const props = defineProps<{
+  names: ExpressionName[]
+  invalid?: boolean
+  placeholder?: string
+  /** Whether expressions stand in braces, in a text around them. */
+  inText?: boolean
+}>()
+const given = defineModel<string | undefined>({ required: true })
+const expression = computed({
+  get: () => given.value ?? '',
+  set: (text) => (given.value = text || undefined),
+})
 
 const MOST = 7
 const id = inject(FIELD_ID, undefined)
 const area = useTemplateRef<{ $el: HTMLTextAreaElement }>('area')
 const list = useTemplateRef('list')
 const caret = ref(0)
-const word = computed(() => /[A-Za-z_][A-Za-z0-9_]*$/.exec(expression.value.slice(0, caret.value))?.[0] ?? '')
-const offered = computed(() => {
-  const typed = folded(word.value)
-  if (!typed) {
-    return []
-  }
-  const names = props.names.map((name) => ({ text: name.id, about: name.label }))
-  const functions = Object.entries(words.data.functions).map(([text, about]) => ({ text, about }))
-  const fits = (text: string) => folded(text).includes(typed)
-  const begins = (text: string) => (folded(text).startsWith(typed) ? 0 : 1)
-  return [...names, ...functions]
-    .filter((offer) => (fits(offer.text) || fits(offer.about)) && folded(offer.text) !== typed)
-    .sort((a, b) => begins(a.text) - begins(b.text))
-    .slice(0, MOST)
-})
+const before = computed(() => expression.value.slice(0, caret.value))
+const isOpen = computed(() => !props.inText || before.value.lastIndexOf('{') > before.value.lastIndexOf('}'))
+const found = computed(() =>
+  isOpen.value ? completions(before.value, props.names) : { typed: '', offers: [] },
+)
+const offered = computed(() => found.value.offers.slice(0, MOST))
 
 function follow() {
   caret.value = area.value?.$el.selectionStart ?? 0
@@ -36,7 +40,7 @@ function follow() {
 
 /** Puts a name in place of the word begun; in a function the caret goes to its first gap. */
 async function take(text: string) {
-  const start = caret.value - word.value.length
+  const start = caret.value - found.value.typed.length
   expression.value = expression.value.slice(0, start) + text + expression.value.slice(caret.value)
   const gap = /\((?:DISTINCT |WHERE )?(?=[ ,)])| (?= )/.exec(text)
   const inside = gap ? gap.index + gap[0].length : text.length
@@ -46,6 +50,9 @@ async function take(text: string) {
   $el.setSelectionRange(start + inside, start + inside)
   follow()
 }
+
+/** Whether the keyboard goes to what is offered. */
+const isWithin = (event: FocusEvent) => list.value?.contains(event.relatedTarget as Node | null) ?? false
 
 function step(event: KeyboardEvent, by: number) {
   const options = [...(list.value?.querySelectorAll('button') ?? [])]
@@ -64,8 +71,9 @@ function step(event: KeyboardEvent, by: number) {
       ref="area"
       v-model="expression"
       :invalid="invalid"
+      :placeholder="placeholder"
       auto-resize
-      rows="3"
+      :rows="inText ? 1 : 2"
       fluid
       size="small"
       spellcheck="false"
@@ -75,15 +83,17 @@ function step(event: KeyboardEvent, by: number) {
       @keyup="follow"
       @click="follow"
       @keydown.down="step($event, 1)"
+      @blur="caret = isWithin($event) ? caret : 0"
     />
     <ul v-if="offered.length" ref="list" :aria-label="words.data.edit.suggestions">
       <li v-for="offer in offered" :key="offer.text">
         <button
           type="button"
-          :title="offer.about"
+          :title="`${offer.text}: ${offer.about}`"
           @click="take(offer.text)"
           @keydown.down="step($event, 1)"
           @keydown.up="step($event, -1)"
+          @keydown.esc.stop="area?.$el.focus()"
         >
           <span>{{ offer.text }}</span>
           <small>{{ offer.about }}</small>

@@ -1,0 +1,19 @@
+import type { InjectionKey, Ref } from 'vue'
+import type { DatasetView, Report } from '@/api/client'
+import type { ExpressionName } from '@/shell/completions'
+
+/** The names that expressions of the report at hand may use. */
+export const EXPRESSION_NAMES: InjectionKey<Readonly<Ref<ExpressionName[]>>> = Symbol('names in expressions')
+
+/** Fields and measures, then the answers to prompts. */
+export function expressionNames(report: Report, dataset: DatasetView): ExpressionName[] {
+  const answers = report.prompts.flatMap((prompt) =>
+    prompt.type === 'period'
+      ? [
+          { id: `:${prompt.name}_from`, label: `${prompt.label}, first day` },
+          { id: `:${prompt.name}_to`, label: `${prompt.label}, last day` },
+        ]
+      : [{ id: `:${prompt.name}`, label: prompt.label }],
+  )
+  return [...dataset.fields.map(({ id, label }) => ({ id, label })), ...answers]
+}
