@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import { useRoute } from 'vue-router'
 import { useSession } from './session/useSession'
+import { asking } from './shell/useUnsaved'
 import TopBar from './shell/TopBar.vue'
 
+// Only those who make datasets ever see it.
+const UnsavedDialog = defineAsyncComponent(() => import('./shell/UnsavedDialog.vue'))
 const route = useRoute()
 const session = useSession()
 const showsBar = computed(
@@ -13,5 +16,6 @@ const showsBar = computed(
 
 <template>
   <TopBar v-if="showsBar" />
+  <UnsavedDialog v-if="asking" />
   <RouterView :key="String(route.params.id ?? route.name)" />
 </template>

@@ -279,6 +279,7 @@ async function discard() {
 
 async function openRun() {
   await editing.flush()
+  await editing.ensure()
   await router.push({ name: 'run', params: { id: props.id } })
 }
 

@@ -13,7 +13,13 @@ watch(visible, () => (typed.value = props.title))
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal :header="words.bench.saveCopy" :style="{ width: '30rem' }">
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :close-on-escape="typed === props.title"
+    :header="words.bench.saveCopy"
+    :style="{ width: '30rem' }"
+  >
     <form @submit.prevent="typed.trim() && emit('save', typed.trim())">
       <label>
         {{ words.bench.copyTitle }}

@@ -1,4 +1,5 @@
 import { onScopeDispose, ref } from 'vue'
+import { begun, onRecord } from './newReport'
 import { api, ApiError, type Editing, type Report } from '@/api/client'
 
 const AFTER_MILLISECONDS = 400
@@ -31,6 +32,11 @@ export function useEditing(id: string) {
 
   /** The newest of what was saved and what was kept. */
   async function load(): Promise<Report> {
+    const fresh = begun(id)
+    if (fresh) {
+      editable.value = true
+      return fresh
+    }
     const view: Editing = await api.editing(id)
     editable.value = view.editable
     const local = localDraft()
@@ -49,6 +55,16 @@ export function useEditing(id: string) {
       keeping.value = 'kept'
     }
     return draft.definition
+  }
+
+  /** Puts a report that was only begun on record; one that is there already stays as it is. */
+  async function ensure(): Promise<void> {
+    const fresh = begun(id)
+    if (fresh) {
+      await api.addReport(fresh)
+      onRecord(id)
+      base.value = (await api.editing(id)).revision
+    }
   }
 
   function localDraft(): LocalDraft | undefined {
@@ -86,6 +102,7 @@ export function useEditing(id: string) {
       return
     }
     try {
+      await ensure()
       await api.keepDraft(id, sent, base.value)
       if (pending === sent) {
         pending = undefined
@@ -101,6 +118,7 @@ export function useEditing(id: string) {
   /** Saves as the next revision; says so where somebody was faster. */
   async function save(definition: Report): Promise<boolean> {
     await flush()
+    await ensure()
     try {
       const { revision } = await api.save(id, definition, base.value)
       settled(revision)
@@ -123,6 +141,7 @@ export function useEditing(id: string) {
 
   /** Gives up what was not saved and returns what was. */
   async function discard(): Promise<Report> {
+    await ensure()
     clearTimeout(timer)
     pending = undefined
     localStorage.removeItem(key)
@@ -148,5 +167,5 @@ export function useEditing(id: string) {
     gone = true
     void flush()
   })
-  return { base, editable, keeping, conflict, load, keep, flush, save, saveOver, discard }
+  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, discard }
 }

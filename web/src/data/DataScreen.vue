@@ -15,6 +15,7 @@ import SampleRows from './SampleRows.vue'
 import { useDataset } from './useDataset'
 import type { FoundPlace } from '@/api/client'
 import { makeReport } from '@/library/makeReport'
+import { mayLeave } from '@/shell/useUnsaved'
 import { words } from '@/words'
 
 const props = defineProps<{ id?: string }>()
@@ -60,7 +61,10 @@ const editTitle = computed(() => {
 /** Fields that are changed together. */
 const ticked = ref<string[]>([])
 
-function add(made: 'CALCULATED' | 'MEASURE') {
+async function add(made: 'CALCULATED' | 'MEASURE') {
+  if (!(await mayLeave())) {
+    return
+  }
   edited.value = { made }
   void look({ show: 'fields', field: undefined })
 }
@@ -72,6 +76,13 @@ async function onSaved(id?: string) {
   await reload()
   await look({ field: named?.id ?? id })
   edited.value = named && { ...named, start: { lookup: id } }
+}
+
+async function edit() {
+  const { value } = field
+  if (value && (await mayLeave())) {
+    edited.value = { made: value.made, id: value.id, label: value.label }
+  }
 }
 
 function nameValues(start: Partial<Details>) {
@@ -198,7 +209,7 @@ const showPlace = (place: FoundPlace) => showRows(place.by, place.key)
         v-else
         :dataset="dataset"
         :field="field"
-        @edit="field && (edited = { made: field.made, id: field.id, label: field.label })"
+        @edit="edit"
         @rows="(value) => field && showRows(field.id, value)"
         @close="look({ field: undefined })"
       />

@@ -12,6 +12,7 @@ import { api, type DatasetView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
 import TextInput from '@/bench/inspector/TextInput.vue'
 import { vFocus } from '@/shell/focus'
+import { useUnsaved } from '@/shell/useUnsaved'
 import { words } from '@/words'
 
 /** One entry of the dictionary, changed for all reports at once. */
@@ -30,12 +31,21 @@ const details = ref<Details>({
   role: props.edited.made === 'CALCULATED' ? 'additive' : undefined,
   ...props.start,
 })
-const { id, name, uses, check, effect, problem, saving, save, remove } = useEntry(
+const { id, name, isChanged, uses, check, effect, problem, saving, save, remove } = useEntry(
   props.edited,
   details,
   props.start,
 )
 const removing = ref(false)
+const isSaved = ref(false)
+useUnsaved(() => isChanged.value && !isSaved.value)
+
+/** A list that is open closes first, and what was typed stays. */
+function onEscape(event: KeyboardEvent) {
+  if (!event.defaultPrevented && !isChanged.value) {
+    emit('close')
+  }
+}
 
 const made = props.edited.made
 const roles = Object.entries(text.roles).map(([value, label]) => ({ value, label }))
@@ -92,6 +102,7 @@ const pointed = computed(
 async function done(work: () => Promise<string | undefined>) {
   const saved = await work()
   if (saved) {
+    isSaved.value = true
     emit('saved', removing.value ? undefined : saved)
   }
 }
@@ -110,7 +121,7 @@ function startRemoving() {
 </script>
 
 <template>
-  <form :aria-label="title" @submit.prevent="submit" @keydown.esc.stop="emit('close')">
+  <form :aria-label="title" @submit.prevent="submit" @keydown.esc.stop="onEscape">
     <h2>{{ title }}</h2>
     <InspectorField
       :label="text.label"

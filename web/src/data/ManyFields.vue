@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import EffectNotice from './EffectNotice.vue'
 import { withShared, type Shared } from './dictionary'
 import { api, type EffectView } from '@/api/client'
 import InspectorField from '@/bench/inspector/InspectorField.vue'
 import TextInput from '@/bench/inspector/TextInput.vue'
+import { useUnsaved } from '@/shell/useUnsaved'
 import { words } from '@/words'
 
 /** Several fields given the same role, format, unit or hiding at once. */
@@ -25,6 +26,17 @@ const hidings = options(text.hide)
 
 watch([shared, hiding, () => props.ids], () => (effect.value = undefined), { deep: true })
 
+const isChanged = computed(() => hiding.value !== undefined || Object.values(shared.value).some(Boolean))
+const isSaved = ref(false)
+useUnsaved(() => isChanged.value && !isSaved.value)
+
+/** A list that is open closes first, and what was typed stays. */
+function onEscape(event: KeyboardEvent) {
+  if (!event.defaultPrevented && !isChanged.value) {
+    emit('close')
+  }
+}
+
 async function save() {
   saving.value = true
   problem.value = ''
@@ -40,6 +52,7 @@ async function save() {
       }
     }
     await api.saveDataset(props.dataset, next, revision)
+    isSaved.value = true
     emit('saved')
   } catch (e) {
     problem.value = (e as Error).message
@@ -50,7 +63,7 @@ async function save() {
 </script>
 
 <template>
-  <form :aria-label="text.many(ids.length)" @submit.prevent="save" @keydown.esc.stop="emit('close')">
+  <form :aria-label="text.many(ids.length)" @submit.prevent="save" @keydown.esc.stop="onEscape">
     <h2>{{ text.many(ids.length) }}</h2>
     <p class="quiet">{{ text.manyHint }}</p>
     <InspectorField v-slot="{ id }" :label="text.role">

@@ -53,6 +53,10 @@ export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<D
   const name = ref(edited.id)
   const uses = ref<UsesView>()
 
+  /** The entry as it was when it was opened, to tell whether something was typed since. */
+  const first = ref(JSON.stringify(details.value))
+  const isChanged = computed(() => JSON.stringify(details.value) !== first.value || name.value !== edited.id)
+
   const id = computed(() => edited.id ?? (opened.value && freeId(opened.value, details.value.label)) ?? '')
 
   /** As it is kept: lines of an order that are still empty are none. */
@@ -80,6 +84,7 @@ export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<D
           hidden: 'hidden' in entry ? entry.hidden : undefined,
           ...start,
         }
+        first.value = JSON.stringify(details.value)
       }
     } catch (e) {
       problem.value = (e as Error).message
@@ -196,5 +201,5 @@ export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<D
   const remove = () => put((newest, at) => withoutEntry(newest, at))
 
   void load()
-  return { id, name, uses, check, effect, problem, saving, save, remove }
+  return { id, name, isChanged, uses, check, effect, problem, saving, save, remove }
 }

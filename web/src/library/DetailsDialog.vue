@@ -25,6 +25,14 @@ watch(
   { immediate: true },
 )
 
+/** Esc gives up nothing that was typed; closing by hand does. */
+const isChanged = computed(
+  () =>
+    title.value !== (props.report?.title ?? '') ||
+    description.value !== (props.report?.description ?? '') ||
+    folder.value !== (props.report?.folder ?? ''),
+)
+
 function save() {
   if (props.report && title.value.trim()) {
     emit('save', props.report.id, {
@@ -37,7 +45,13 @@ function save() {
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" modal :header="words.library.rename" :style="{ width: '32rem' }">
+  <Dialog
+    v-model:visible="visible"
+    modal
+    :close-on-escape="!isChanged"
+    :header="words.library.rename"
+    :style="{ width: '32rem' }"
+  >
     <form @submit.prevent="save">
       <label>{{ words.library.title_ }}<InputText v-model="title" autofocus fluid maxlength="500" /></label>
       <label

@@ -43,7 +43,7 @@ export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
   const inField = !!target?.closest(
     'input, textarea, select, [contenteditable], [role=combobox], [role=listbox]',
   )
-  const inDialog = !!target?.closest('[role=dialog], [role=menu], [role=alertdialog]')
+  const inDialog = !!target?.closest('[role=dialog], [role=menu], [role=alertdialog], [popover]')
   const control = target?.closest('button, a, [role=switch], [role=radio]')
   const onPaper = !!target?.closest('.desk')
   // A button that is pressed already stands for what is selected: its keys act on that.

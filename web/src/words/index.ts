@@ -65,6 +65,12 @@ export const words = {
     data: (source: string, demo: boolean) => (demo ? `Demo data · ${source}` : source),
     businessDate: (date: string) => `Business date ${date}`,
   },
+  unsaved: {
+    title: 'What you changed is not saved',
+    lead: 'Leave this, and it is gone.',
+    stay: 'Stay here',
+    leave: 'Leave without saving',
+  },
   library: {
     title: 'Reports',
     find: 'Find a report',

@@ -11,6 +11,7 @@ import { joinKey } from './measure'
 import TableList from './TableList.vue'
 import { useComposition } from './useComposition'
 import { api, type JoinBody, type Suggestions } from '@/api/client'
+import { useUnsaved } from '@/shell/useUnsaved'
 import { words } from '@/words'
 
 /** Tables become a dataset: one says what a row is, the others hang on it, each join a sentence with its measured match. */
@@ -79,9 +80,13 @@ function rename(part: 'one' | 'other', name: string) {
   }
 }
 
+const isSaved = ref(false)
+useUnsaved(() => !isSaved.value && (past.value.length > 0 || (!props.id && definition.value !== undefined)))
+
 async function save() {
   const id = await composition.save()
   if (id) {
+    isSaved.value = true
     await router.push({ name: 'data', params: { id } })
   }
 }
