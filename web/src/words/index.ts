@@ -65,6 +65,15 @@ export const words = {
     data: (source: string, demo: boolean) => (demo ? `Demo data · ${source}` : source),
     businessDate: (date: string) => `Business date ${date}`,
   },
+  values: {
+    all: (label: string) => `Every ${label.toLowerCase()} there is`,
+    none: 'None is called so',
+    refused: (text: string) => `No value has “${text}” in it.`,
+    near: 'Did you mean',
+    sharedBy: (count: number) => `${count} of this name`,
+    shared: (name: string, count: number) =>
+      `${count} are called ${name}, and all are taken. They are told apart by code:`,
+  },
   unsaved: {
     title: 'What you changed is not saved',
     lead: 'Leave this, and it is gone.',

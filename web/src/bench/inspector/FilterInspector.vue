@@ -114,6 +114,7 @@ function toTyped() {
             :label="text.values"
             many
             @update:model-value="(values) => change({ values: values.length ? values : [''] }, 'values')"
+            @namesake="(by, code) => change({ field: by, values: [code] }, 'field')"
           />
         </div>
         <template v-else-if="count > 0">

@@ -194,14 +194,17 @@ class RunServiceTest {
         Run first = finished(giving(large()));
         Run second = finished(giving(large()));
         CountDownLatch slow = new CountDownLatch(1);
+        CountDownLatch reading = new CountDownLatch(1);
         DatasetReader reader = mock(DatasetReader.class);
         when(reader.read(any(), any())).thenAnswer(call -> {
+            reading.countDown();
             slow.await();
             return STAR;
         });
         CompletableFuture<Run> going = new CompletableFuture<>();
         CompletableFuture<Run> waiting = new CompletableFuture<>();
         service.start(service.prepare(request(), "tobin"), reader, going::complete);
+        assertThat(reading.await(20, TimeUnit.SECONDS)).isTrue();
         Run last = service.prepare(request(), "odile");
         service.start(last, giving(STAR), waiting::complete);
         // One run always goes on; beside it the last one waits for room.

@@ -35,6 +35,7 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
         Typed value = names.field(field, true).orElseThrow();
         note(value, fields);
         new Lookups(dataset, names).nameOf(value).ifPresent(name -> note(name, fields));
+        fields.addAll(Namesakes.fields(dataset, field));
         return of(reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
     }
 

@@ -55,7 +55,8 @@ public record FieldDetail(
                         .map(value -> new FieldValues.Value(
                                 ScalarText.write(Scalars.at(values.values(), value)),
                                 labels.of(values.values(), value),
-                                values.counts()[value]))
+                                values.counts()[value],
+                                List.of()))
                         .toList(),
                 profile.bars().stream()
                         .map(bar -> new Bar(labels.of(bar.from()), labels.of(bar.below()), bar.rows()))

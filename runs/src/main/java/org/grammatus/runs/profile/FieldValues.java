@@ -10,6 +10,7 @@ import org.grammatus.core.profile.ValueCounts;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.FoldedText;
+import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
 
@@ -27,8 +28,9 @@ public final class FieldValues {
      * @param value as it is written in conditions and answers
      * @param label as it is printed
      * @param rows how many of the dataset's rows have it
+     * @param namesakes those who share it, where it is a name that several have
      */
-    public record Value(String value, String label, int rows) {}
+    public record Value(String value, String label, int rows, List<Namesakes.Namesake> namesakes) {}
 
     /**
      * A field's values but blank, in their natural order or most frequent first, at most {@value #MOST}.
@@ -44,16 +46,25 @@ public final class FieldValues {
             counts[row]++;
         }
         ValueCounts values = ValueCounts.of(column.values(), counts);
+        Optional<Namesakes> namesakes = Namesakes.of(column.star(), dataset, field);
         String sought = FoldedText.of(find);
         List<Value> found = new ArrayList<>();
         for (int value : inOrder(values, column.natural())) {
-            String text = ScalarText.write(Scalars.at(values.values(), value));
+            if (found.size() == MOST) {
+                break;
+            }
+            Scalar scalar = Scalars.at(values.values(), value);
+            String text = ScalarText.write(scalar);
             String label = labels.of(values.values(), value);
             if (FoldedText.of(label).contains(sought) || FoldedText.of(text).contains(sought)) {
-                found.add(new Value(text, label, values.counts()[value]));
+                found.add(new Value(
+                        text,
+                        label,
+                        values.counts()[value],
+                        namesakes.map(shared -> shared.of(scalar)).orElse(List.of())));
             }
         }
-        return found.subList(0, Math.min(MOST, found.size()));
+        return found;
     }
 
     /** As the field lists its values, those it does not list after them; else the most frequent first. */

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import AutoComplete from 'primevue/autocomplete'
+import { ref, useTemplateRef } from 'vue'
+import { folded } from './folded'
+import { nearest } from './nearest'
+import { useNewest } from './useNewest'
+import type { FieldValue } from '@/api/client'
+import { words } from '@/words'
+
+/**
+ * A box in which values are chosen from those there are: part of a name and Enter or Tab takes the one that has it, shows those that have
+ * it, or refuses it with the near ones.
+ */
+const props = defineProps<{
+  /** The values that have a text in them. */
+  search: (text: string) => Promise<FieldValue[]>
+  inputId?: string
+  label: string
+  placeholder?: string
+  many?: boolean
+  small?: boolean
+  invalid?: boolean
+}>()
+const values = defineModel<string[]>({ required: true })
+const emit = defineEmits<{ namesake: [field: string, code: string] }>()
+
+const text = words.values
+const box = useTemplateRef<{ show: () => void; hide: () => void }>('box')
+const [offered, search] = useNewest((find) => props.search(find))
+/** What is typed and not chosen yet. */
+const typed = ref('')
+const refused = ref<{ text: string; near: FieldValue[] }>()
+/** A name that is chosen and that several have. */
+const shared = ref<FieldValue>()
+
+function set(chosen: unknown) {
+  const list = Array.isArray(chosen) ? chosen : chosen ? [chosen] : []
+  typed.value = typeof chosen === 'string' ? chosen : ''
+  refused.value = undefined
+  const last = list.at(-1) as FieldValue | string | undefined
+  shared.value = last && typeof last !== 'string' && last.namesakes.length ? last : undefined
+  values.value = list.map((value) => (typeof value === 'string' ? value : (value as FieldValue).value))
+}
+
+const take = (value: FieldValue) => set(props.many ? [...values.value, value] : value)
+
+/** Makes a value of what was typed. */
+async function settle(): Promise<void> {
+  const sought = typed.value.trim()
+  if (!sought) {
+    return
+  }
+  const found = await props.search(sought).catch(() => undefined)
+  if (!found || typed.value.trim() !== sought) {
+    return
+  }
+  const is = (value: FieldValue) => [value.value, value.label].some((name) => folded(name) === folded(sought))
+  const one = found.find(is) ?? (found.length === 1 ? found[0] : undefined)
+  if (one) {
+    take(one)
+    box.value?.hide()
+  } else if (found.length > 1) {
+    offered.value = found
+    box.value?.show()
+  } else {
+    const all = await props.search('').catch(() => [])
+    refused.value = { text: sought, near: nearest(sought, all) }
+  }
+}
+
+function onKey(event: KeyboardEvent) {
+  const input = event.target as HTMLInputElement
+  if (props.many) {
+    typed.value = input.value
+  }
+  // What the arrows stand on is taken by the list itself.
+  const onOption = document.querySelector(`[id="${input.getAttribute('aria-activedescendant')}"]`)
+  if (!typed.value.trim() || onOption) {
+    return
+  }
+  if (event.key === 'Enter') {
+    event.preventDefault()
+    event.stopPropagation()
+  }
+  void settle()
+  if (props.many) {
+    input.value = ''
+  }
+}
+</script>
+
+<template>
+  <div class="values" @keydown.enter.capture="onKey" @keydown.tab.capture="onKey">
+    <AutoComplete
+      ref="box"
+      :model-value="many ? values : (values[0] ?? '')"
+      :suggestions="offered"
+      option-label="value"
+      :multiple="many"
+      :input-id="inputId"
+      :placeholder="placeholder"
+      :aria-label="inputId ? undefined : label"
+      dropdown
+      complete-on-focus
+      fluid
+      :size="small ? 'small' : undefined"
+      :invalid="invalid || !!refused"
+      :empty-search-message="text.none"
+      :pt="{ dropdown: { 'aria-label': text.all(label) }, emptyMessage: { role: 'option' } }"
+      @complete="(event) => search(event.query)"
+      @update:model-value="set"
+    >
+      <template #option="{ option }">
+        <span class="option"
+          ><span
+            >{{ option.label }}
+            <small v-if="option.namesakes.length" class="shared">{{
+              text.sharedBy(option.namesakes.length)
+            }}</small></span
+          ><small>{{ option.rows.toLocaleString('en-GB') }}</small></span
+        >
+      </template>
+    </AutoComplete>
+    <p v-if="refused" class="problem" role="alert">
+      {{ text.refused(refused.text) }}
+      <template v-if="refused.near.length">
+        {{ text.near }}
+        <button v-for="value in refused.near" :key="value.value" type="button" @click="take(value)">
+          {{ value.label }}
+        </button>
+      </template>
+    </p>
+    <div v-if="shared" class="namesakes" role="status">
+      <p>{{ text.shared(shared.label, shared.namesakes.length) }}</p>
+      <ul>
+        <li v-for="one in shared.namesakes" :key="one.code">
+          <slot name="namesake" :one="one">
+            <button type="button" @click="emit('namesake', one.field, one.code)">
+              {{ [one.code, one.about].filter(Boolean).join(' · ') }}
+            </button>
+          </slot>
+        </li>
+      </ul>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.option {
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+  width: 100%;
+}
+small {
+  color: var(--quiet);
+}
+p {
+  margin: 0.25rem 0 0;
+}
+.problem {
+  color: var(--danger);
+}
+.namesakes {
+  color: var(--quiet);
+}
+ul {
+  margin: 0.15rem 0 0;
+  padding-left: 1.1rem;
+}
+button {
+  border: 0;
+  background: none;
+  font: inherit;
+  color: var(--accent);
+  text-decoration: underline;
+  cursor: pointer;
+  padding: 0 0.3rem 0 0;
+  min-height: 24px;
+}
+</style>
