@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.ZoneId;
 import java.util.Properties;
@@ -17,9 +16,16 @@ public final class DuckDbSource implements Source {
     private final String name;
     private final Path file;
     private final ReadLimits limits;
+    private final Drivers drivers;
 
-    /** @param name what the source is called */
-    public DuckDbSource(String name, Path file, ReadLimits limits) {
+    /**
+     * A file of DuckDB's.
+     *
+     * @param name what the source is called
+     * @param drivers among which its own is
+     */
+    public DuckDbSource(String name, Path file, ReadLimits limits, Drivers drivers) {
+        this.drivers = drivers;
         this.name = name;
         this.file = file;
         this.limits = limits;
@@ -47,7 +53,8 @@ public final class DuckDbSource implements Source {
         settings.setProperty("enable_external_access", "false");
         settings.setProperty("jdbc_stream_results", "true");
         try {
-            Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file.toAbsolutePath(), settings);
+            String url = "jdbc:duckdb:" + file.toAbsolutePath();
+            Connection connection = drivers.require(url, "DuckDB").connect(url, settings);
             connection.setAutoCommit(false);
             return new JdbcView(name, connection, new DuckDbDialect(zone), within, this::unreadable);
         } catch (SQLException e) {

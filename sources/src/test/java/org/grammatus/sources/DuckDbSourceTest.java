@@ -55,7 +55,7 @@ class DuckDbSourceTest {
     }
 
     private DuckDbSource source() {
-        return new DuckDbSource("Hives", file, ReadLimits.DEFAULT);
+        return new DuckDbSource("Hives", file, ReadLimits.DEFAULT, Drivers.own());
     }
 
     @Test
@@ -142,12 +142,13 @@ class DuckDbSourceTest {
 
     @Test
     void whatIsNoDatabaseIsSaid() throws Exception {
-        DuckDbSource missing = new DuckDbSource("M", folder.resolve("nowhere.duckdb"), ReadLimits.DEFAULT);
+        DuckDbSource missing =
+                new DuckDbSource("M", folder.resolve("nowhere.duckdb"), ReadLimits.DEFAULT, Drivers.own());
         assertThatThrownBy(missing::glance).hasMessageStartingWith("There is no database at ");
         assertThatThrownBy(missing::version).hasMessageStartingWith("There is no database at ");
         assertThat(folder.resolve("nowhere.duckdb")).doesNotExist();
         Path notes = Files.writeString(folder.resolve("notes.duckdb"), "not a database at all".repeat(1_000));
-        assertThatThrownBy(new DuckDbSource("N", notes, ReadLimits.DEFAULT)::glance)
+        assertThatThrownBy(new DuckDbSource("N", notes, ReadLimits.DEFAULT, Drivers.own())::glance)
                 .isInstanceOf(SourceException.class)
                 .hasMessageContaining("The database N could not be read: IO Error: The file … exists");
     }

@@ -238,7 +238,7 @@ class PushedRowsTest {
                 statement.execute(sql);
             }
         }
-        return new DuckDbSource("Harvests", file, ReadLimits.DEFAULT);
+        return new DuckDbSource("Harvests", file, ReadLimits.DEFAULT, Drivers.own());
     }
 
     @Test

@@ -17,6 +17,7 @@ import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.grammatus.server.store.generated.tables.records.SourceRecord;
+import org.grammatus.sources.Drivers;
 import org.grammatus.sources.DuckDbSource;
 import org.grammatus.sources.Encryption;
 import org.grammatus.sources.PostgresSource;
@@ -41,6 +42,7 @@ public class Sources implements Function<Optional<String>, Source> {
     private final SourcePlaces places;
     private final Source usual;
     private final Path database;
+    private final Drivers drivers;
     private final Map<String, Source> byId = new ConcurrentHashMap<>();
 
     Sources(Store store, Clock clock, ServerSettings settings) {
@@ -49,6 +51,7 @@ public class Sources implements Function<Optional<String>, Source> {
         this.sealing = Sealing.withKeyIn(settings.keyFile());
         this.places = new SourcePlaces(settings);
         this.database = settings.database();
+        this.drivers = Drivers.with(settings.dataDir().resolve("drivers"));
         this.usual = new SqliteSource(settings.database().getFileName().toString(), settings.database(), LIMITS);
     }
 
@@ -104,12 +107,12 @@ public class Sources implements Function<Optional<String>, Source> {
                                 + " was sealed with another key; ask an administrator to enter it again")));
     }
 
-    private static Source source(SourceSettings settings, Optional<String> password) {
+    private Source source(SourceSettings settings, Optional<String> password) {
         return switch (settings.kind()) {
             case SQLITE ->
                 new SqliteSource(settings.label(), Path.of(settings.file().orElseThrow()), LIMITS);
             case DUCKDB ->
-                new DuckDbSource(settings.label(), Path.of(settings.file().orElseThrow()), LIMITS);
+                new DuckDbSource(settings.label(), Path.of(settings.file().orElseThrow()), LIMITS, drivers);
             case POSTGRESQL ->
                 new PostgresSource(
                         new PostgresSource.Address(
