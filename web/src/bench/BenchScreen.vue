@@ -12,6 +12,7 @@ import InspectorPanel from './inspector/InspectorPanel.vue'
 import { partAt, partName, partOf, same, type Part } from './parts'
 import ProblemList from './ProblemList.vue'
 import BenchSpine from './spine/BenchSpine.vue'
+import { addingCommands } from './addingCommands'
 import { benchCommands } from './useBenchCommands'
 import { useBenchEdits } from './useBenchEdits'
 import { block } from './edits/report'
@@ -336,6 +337,9 @@ const commands = benchCommands({
   rowsShown: edits.toggleRows,
 })
 
+/** What the palette adds to the report. */
+const fieldCommands = computed(() => (dataset.value ? addingCommands(dataset.value, edits) : []))
+
 const menuItems = computed(() => {
   // Read here, so that the menu follows the selection.
   void selection.value
@@ -483,6 +487,7 @@ function onKey(event: KeyboardEvent) {
             :zoom="zoom"
             :uncounted="uncounted"
             :chosen="chosen"
+            :explained="why"
             @pick="onPick"
             @open="onOpen"
             @menu="onMenu"
@@ -552,7 +557,7 @@ function onKey(event: KeyboardEvent) {
     <div v-else-if="wrong" class="failure" role="alert">{{ wrong }}</div>
 
     <RowsDialog v-if="run" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
-    <CommandPalette v-model:visible="paletteOpen" :commands="commands" />
+    <CommandPalette v-model:visible="paletteOpen" :commands="[...commands, ...fieldCommands]" />
     <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="text.gestures.list" />
     <CopyDialog
       v-model:visible="copyOpen"

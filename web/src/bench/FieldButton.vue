@@ -9,6 +9,8 @@ defineProps<{
   label?: string
   name: string
   accept?: (field: FieldView) => boolean
+  /** Whether spans of dates are offered, too. */
+  withSpans?: boolean
 }>()
 const emit = defineEmits<{ pick: [field: FieldView] }>()
 
@@ -53,7 +55,7 @@ function pick(field: FieldView) {
     :style="place"
     @toggle="(event) => (isOpen = (event as ToggleEvent).newState === 'open')"
   >
-    <FieldPicker :dataset="dataset" :accept="accept" @pick="pick" />
+    <FieldPicker :dataset="dataset" :accept="accept" :with-spans="withSpans" @pick="pick" />
     <slot :hide="hide" />
   </div>
 </template>

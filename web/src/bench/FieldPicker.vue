@@ -2,20 +2,21 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { offered, perRow } from './perRow'
-import { ranked } from './ranked'
+import { ranked, spans } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
 
-const props = defineProps<{ dataset: DatasetView; accept?: (field: FieldView) => boolean }>()
+const props = defineProps<{ dataset: DatasetView; accept?: (field: FieldView) => boolean; withSpans?: boolean }>()
 const emit = defineEmits<{ pick: [field: FieldView] }>()
 
 const sought = ref('')
-const shown = computed(() =>
-  ranked(
-    offered(props.dataset.fields).filter((field) => props.accept?.(field) ?? true),
-    sought.value,
-  ),
+const accepted = computed(() =>
+  offered(props.dataset.fields).filter((field) => props.accept?.(field) ?? true),
 )
+const shown = computed(() => [
+  ...ranked(accepted.value, sought.value),
+  ...(props.withSpans ? spans(accepted.value, sought.value) : []),
+])
 
 function move(event: KeyboardEvent, step: number) {
   const list = (event.currentTarget as HTMLElement).closest('.picker')!
@@ -40,7 +41,7 @@ function move(event: KeyboardEvent, step: number) {
     <div class="options">
       <button
         v-for="field in shown"
-        :key="field.id"
+        :key="`${field.id} ${field.label}`"
         type="button"
         class="option"
         :title="[field.description, field.formula].filter(Boolean).join(' · ')"

@@ -42,7 +42,7 @@ const options = computed(() =>
 </script>
 
 <template>
-  <div class="sentence" role="group" :aria-label="text.label">
+  <div class="sentence" data-skip="sentence" role="group" :aria-label="text.label">
     <span>{{ text.show }}</span>
     <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
       <span class="chip">
@@ -78,6 +78,7 @@ const options = computed(() =>
       :label="levels.length ? undefined : text.level"
       :name="text.addLevel"
       :accept="perRow"
+      with-spans
       @pick="(field) => emit('addLevel', field)"
     />
     <template v-if="dataset.dateField">

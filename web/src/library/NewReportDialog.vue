@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { ref, watch } from 'vue'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import { makeReport } from './makeReport'
 import { api, type DatasetLine } from '@/api/client'
 import { words } from '@/words'
@@ -9,6 +9,7 @@ const emit = defineEmits<{ made: [id: string] }>()
 const visible = defineModel<boolean>('visible', { required: true })
 const datasets = ref<DatasetLine[]>()
 const problem = ref('')
+const list = useTemplateRef('list')
 
 // At once too: the dialog may have been asked for before its code was there.
 watch(
@@ -19,6 +20,9 @@ watch(
         problem.value = e.message
         return []
       })
+      // Enter takes the first.
+      await nextTick()
+      list.value?.querySelector<HTMLElement>('button:enabled')?.focus()
     }
   },
   { immediate: true },
@@ -38,7 +42,7 @@ async function make(line: DatasetLine) {
 <template>
   <Dialog v-model:visible="visible" modal :header="words.library.makeTitle" :style="{ width: '32rem' }">
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
-    <ul>
+    <ul ref="list">
       <li v-for="dataset in datasets" :key="dataset.id">
         <button type="button" :disabled="!dataset.grain" @click="make(dataset)">
           <strong>{{ dataset.label }}</strong>

@@ -14,6 +14,8 @@ const props = defineProps<{
   uncounted?: Uncounted
   /** Keys of the figures that are chosen. */
   chosen?: string[]
+  /** What is being explained: a figure of a group, or the group. */
+  explained?: { place: number; total?: string }
 }>()
 const emit = defineEmits<{
   pick: [hit: Hit, event: MouseEvent]
@@ -77,6 +79,17 @@ function onLeave() {
 function isChosen(band: Band, cell: Cell): boolean {
   const key = props.chosen?.length ? figureKey(props.page, band, cell) : undefined
   return key !== undefined && props.chosen!.includes(key)
+}
+
+/** The figure itself, or what is printed of the group but its figures. */
+function isExplained(band: Band, cell: Cell): boolean {
+  const { explained, page } = props
+  if (!explained || page.nodes[cell.node]?.place !== explained.place) {
+    return false
+  }
+  return explained.total === undefined
+    ? band.row < 0 && !cell.figure
+    : figureKey(page, band, cell) === `${explained.place}:${explained.total}`
 }
 
 function cellRole(band: Band): string {
@@ -143,7 +156,8 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
             :data-id="page.ids[cell.id]"
             :data-cell="j"
             :data-node="cell.node"
-            :class="{ chosen: isChosen(band, cell) }"
+            :class="{ chosen: isChosen(band, cell), explained: isExplained(band, cell) }"
+            :aria-current="isExplained(band, cell) || undefined"
             :style="cellStyle(cell, band)"
             >{{ cell.text }}</span
           >
@@ -170,6 +184,11 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   background: var(--accent-soft);
   outline: 1px solid var(--accent);
   outline-offset: 1px;
+}
+.band span.explained {
+  background: var(--accent-soft);
+  outline: 2px solid #1d5c63;
+  outline-offset: 2px;
 }
 .sheet {
   display: flex;

@@ -8,7 +8,13 @@ import PaperPage from '@/paper/PaperPage.vue'
 import type { Uncounted } from '@/paper/useLight'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; zoom: number; uncounted: Uncounted; chosen: string[] }>()
+const props = defineProps<{
+  run: string
+  zoom: number
+  uncounted: Uncounted
+  chosen: string[]
+  explained?: { place: number; total?: string }
+}>()
 const emit = defineEmits<{
   pick: [page: PageView, hit: Hit, event: MouseEvent]
   open: [page: PageView, hit: Hit]
@@ -176,6 +182,7 @@ defineExpose({ goTo, scroller })
             :zoom="zoom"
             :uncounted="uncounted"
             :chosen="chosen"
+            :explained="explained"
             continuous
             @pick="(hit, event) => emit('pick', strip.page, hit, event)"
             @open="(hit) => emit('open', strip.page, hit)"

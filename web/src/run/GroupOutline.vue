@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { api, type OutlineEntry } from '@/api/client'
+import { onTreeFocus, onTreeKey } from '@/shell/tree'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; below?: number }>()
@@ -32,14 +33,31 @@ function toggle(entry: OutlineEntry) {
 
 <template>
   <p v-if="below === undefined && entries?.length === 0" class="none">{{ words.run.noGroups }}</p>
-  <ul v-else :class="{ inner: below !== undefined }">
-    <li v-for="entry in entries" :key="entry.place">
+  <ul
+    v-else
+    :class="{ inner: below !== undefined }"
+    :role="below === undefined ? 'tree' : 'group'"
+    :aria-label="below === undefined ? words.run.groups : undefined"
+    @keydown="below === undefined && onTreeKey($event)"
+    @focusin="below === undefined && onTreeFocus($event)"
+  >
+    <li
+      v-for="(entry, i) in entries"
+      :key="entry.place"
+      role="treeitem"
+      :tabindex="below === undefined && i === 0 ? 0 : -1"
+      :aria-expanded="entry.children ? expanded.has(entry.place) : undefined"
+      :aria-label="`${entry.label}, ${words.run.onPage(entry.page)}`"
+      @keydown.enter.stop.prevent="emit('open', entry)"
+      @tree-toggle.stop="entry.children && toggle(entry)"
+    >
       <div class="entry">
         <button
           v-if="entry.children"
           class="toggle"
+          type="button"
+          tabindex="-1"
           :aria-label="`${expanded.has(entry.place) ? words.run.collapse : words.run.expand}: ${entry.label}`"
-          :aria-expanded="expanded.has(entry.place)"
           @click="toggle(entry)"
         >
           <i
@@ -48,10 +66,10 @@ function toggle(entry: OutlineEntry) {
           />
         </button>
         <span v-else class="toggle" />
-        <button class="label" :title="`${entry.label} · ${entry.counts}`" @click="emit('open', entry)">
+        <span class="label" :title="`${entry.label} · ${entry.counts}`" @click="emit('open', entry)">
           {{ entry.label }}
-        </button>
-        <span class="page">{{ entry.page }}</span>
+        </span>
+        <span class="page" aria-hidden="true">{{ entry.page }}</span>
       </div>
       <GroupOutline
         v-if="expanded.has(entry.place)"
@@ -90,7 +108,14 @@ button {
   height: 25px;
   flex: none;
 }
+li:focus-visible {
+  outline: none;
+}
+li:focus-visible > .entry {
+  outline: 2px solid var(--accent);
+}
 .label {
+  cursor: pointer;
   flex: 1;
   min-width: 0;
   text-align: left;

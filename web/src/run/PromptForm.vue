@@ -18,7 +18,7 @@ const asked = defineModel<Answers>({ required: true })
 </script>
 
 <template>
-  <form @submit.prevent="emit('run')">
+  <form data-skip="answers" @submit.prevent="emit('run')">
     <h2 class="visually-hidden">{{ words.run.prompts }}</h2>
     <template v-for="prompt in props.report.prompts" :key="prompt.name">
       <PeriodPrompt

@@ -391,7 +391,7 @@ function onKey(event: KeyboardEvent) {
         />
         <section v-if="run && printed" class="outline" :aria-label="text.groups">
           <h2>{{ text.groups }}</h2>
-          <div class="scroll" tabindex="0">
+          <div class="scroll">
             <GroupOutline
               :run="run.id"
               @open="(entry) => (shape === 'list' ? list?.goTo(entry.strip) : (number = entry.page))"
@@ -477,6 +477,7 @@ function onKey(event: KeyboardEvent) {
             :zoom="zoom"
             :uncounted="uncounted"
             :chosen="chosen"
+            :explained="why"
             @pick="(hit, event) => onPick(page!, hit, event)"
             @open="(hit) => onOpen(page!, hit)"
             @menu="(hit, event) => onMenu(page!, hit, event)"
@@ -501,6 +502,7 @@ function onKey(event: KeyboardEvent) {
           :zoom="zoom"
           :uncounted="uncounted"
           :chosen="chosen"
+          :explained="why"
           @pick="onPick"
           @open="onOpen"
           @menu="onMenu"

@@ -98,6 +98,9 @@ export const bench = {
     none: 'No field is called so.',
     column: (label: string) => `Add ${label} as a column`,
     level: (label: string) => `Group by ${label}`,
+    filter: (label: string) => `Filter by ${label}`,
+    prompt: (label: string) => `Ask for ${label}`,
+    coarsened: (label: string, bucket: string) => `${label}, ${bucket}`,
     table: (noun: string) => `of ${noun}`,
   },
   types: {

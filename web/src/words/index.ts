@@ -74,6 +74,14 @@ export const words = {
     shared: (name: string, count: number) =>
       `${count} are called ${name}, and all are taken. They are told apart by code:`,
   },
+  skip: {
+    label: 'Skip to',
+    work: 'Skip to the work',
+    sentence: 'Skip to the sentence',
+    page: 'Skip to the page',
+    panel: 'Skip to the panel',
+    answers: 'Skip to what is asked',
+  },
   unsaved: {
     title: 'What you changed is not saved',
     lead: 'Leave this, and it is gone.',
@@ -141,6 +149,7 @@ export const words = {
     next: 'Next page',
     last: 'Last page',
     page: 'Page',
+    onPage: (page: number) => `page ${page.toLocaleString('en-GB')}`,
     of: (pages: number) => `of ${pages.toLocaleString('en-GB')}`,
     export: 'Download PDF',
     exportCsv: 'Download CSV',

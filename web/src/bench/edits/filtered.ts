@@ -1,31 +1,77 @@
-/** An aggregate, and the rows that it takes. */
+/** A total without the condition on its rows, and that condition, which all its aggregates share. */
 export interface Filtered {
   aggregate: string
   where?: string
 }
 
-const FILTER = /^([\s\S]*?\))\s*FILTER\s*\(\s*WHERE\s+([\s\S]+)\)\s*$/i
+const AGGREGATE = /\b(?:SUM|COUNT|AVG|MIN|MAX|MEDIAN|FIRST|LAST)\s*\(/gi
+const FILTER = /^\s*FILTER\s*\(\s*WHERE\s+/i
 
-/** The parts of a total that takes some rows only; none where it is made of more than one aggregate. */
-export function filteredParts(value: string): Filtered | undefined {
-  const found = FILTER.exec(value.trim())
-  const parts = found ? { aggregate: found[1]!, where: found[2]!.trim() } : { aggregate: value.trim() }
-  return /^[A-Z]+\s*\([^()]*(\([^()]*\)[^()]*)*\)$/i.test(parts.aggregate) && isWhole(parts.where ?? '')
-    ? parts
-    : undefined
+/**
+ * The parts of a total that takes some rows only; none where its aggregates take different rows, or it has none.
+ *
+ * @param formulas what measures stand for, by name: a total that is one is written out
+ */
+export function filteredParts(value: string, formulas: Record<string, string> = {}): Filtered | undefined {
+  const text = formulas[value.trim()] ?? value.trim()
+  const found = aggregates(text)
+  const [first] = found
+  if (!first || found.some((part) => part.where !== first.where)) {
+    return undefined
+  }
+  const aggregate = found.reduceRight(
+    (rest, part) => rest.slice(0, part.end) + rest.slice(part.filterEnd),
+    text,
+  )
+  return first.where === undefined ? { aggregate } : { aggregate, where: first.where }
 }
 
-/** Whether brackets open and close in it, so that it ends where it seems to. */
-function isWhole(text: string): boolean {
-  let depth = 0
-  for (const sign of text) {
-    depth += sign === '(' ? 1 : sign === ')' ? -1 : 0
-    if (depth < 0) {
-      return false
+/** The total with a condition put to each of its aggregates. */
+export function filteredText({ aggregate, where }: Filtered): string {
+  return where
+    ? aggregates(aggregate).reduceRight(
+        (text, { end }) => `${text.slice(0, end)} FILTER (WHERE ${where})${text.slice(end)}`,
+        aggregate,
+      )
+    : aggregate
+}
+
+interface Part {
+  /** Where its brackets end, and its condition after them. */
+  end: number
+  filterEnd: number
+  where?: string
+}
+
+function aggregates(text: string): Part[] {
+  return [...text.matchAll(AGGREGATE)].flatMap((match): Part[] => {
+    const end = closing(text, match.index + match[0].length)
+    const filter = end && FILTER.exec(text.slice(end))
+    if (!end || !filter) {
+      return end ? [{ end, filterEnd: end }] : []
+    }
+    const from = end + filter[0].length
+    const filterEnd = closing(text, from)
+    return filterEnd ? [{ end, filterEnd, where: text.slice(from, filterEnd - 1).trim() }] : []
+  })
+}
+
+/** Where the bracket that is open at a place is closed; quoted brackets are none. */
+function closing(text: string, from: number): number | undefined {
+  let depth = 1
+  let quote: string | undefined
+  for (let i = from; i < text.length; i++) {
+    const sign = text[i]!
+    if (quote) {
+      quote = sign === quote ? undefined : quote
+    } else if (sign === "'" || sign === '"') {
+      quote = sign
+    } else {
+      depth += sign === '(' ? 1 : sign === ')' ? -1 : 0
+    }
+    if (depth === 0) {
+      return i + 1
     }
   }
-  return depth === 0
+  return undefined
 }
-
-export const filteredText = ({ aggregate, where }: Filtered) =>
-  where ? `${aggregate} FILTER (WHERE ${where})` : aggregate

@@ -76,7 +76,7 @@ const on = {
 </script>
 
 <template>
-  <section class="inspector" :aria-label="text.label">
+  <section class="inspector" data-skip="panel" :aria-label="text.label">
     <h2>{{ title }}</h2>
     <p v-if="!part || name === undefined" class="quiet">{{ text.nothing }}</p>
     <div v-else :key="`${part.kind} ${part.id}`" class="fields">

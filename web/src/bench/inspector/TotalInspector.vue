@@ -22,7 +22,15 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.inspector
 
 const shown = shownChoices()
-const parts = computed(() => filteredParts(props.total.value))
+/** What measures stand for, so that they can take some rows only, too. */
+const formulas = computed(() =>
+  Object.fromEntries(
+    props.dataset.fields.flatMap((field) =>
+      field.made === 'MEASURE' && field.formula && field.usual ? [[field.usual, field.formula]] : [],
+    ),
+  ),
+)
+const parts = computed(() => filteredParts(props.total.value, formulas.value))
 /** The dates of tables, by which other times can be told. */
 const dates = computed(() =>
   props.dataset.fields

@@ -153,6 +153,7 @@ const of = (kind: PartKind) => ({
           :dataset="dataset"
           :name="text.add(text.groups)"
           :accept="perRow"
+          with-spans
           @pick="(field) => emit('addLevel', field)"
         />
       </template>
