@@ -12,6 +12,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.grammatus.core.page.Page;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.Outline;
 import org.grammatus.runs.RunResult;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -52,6 +53,17 @@ class SameFiguresTest {
                 assertThat(stripper.getText(document).replaceAll("\\s", "")).isEqualTo(expected.replaceAll("\\s", ""));
             }
         }
+    }
+
+    @Test
+    void theOutlineListsEveryGroupPrintedAsALineToo() {
+        assertThat(listedBelow(0)).isEqualTo(result.grouped().tree().nodeCount() - 1);
+    }
+
+    private static int listedBelow(int place) {
+        return Outline.below(result, place).stream()
+                .mapToInt(entry -> 1 + (entry.children() ? listedBelow(entry.place()) : 0))
+                .sum();
     }
 
     @Test

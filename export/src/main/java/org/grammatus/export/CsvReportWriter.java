@@ -83,7 +83,7 @@ final class CsvReportWriter implements ReportWriter {
         plan.levels().forEach(level -> names.add(texts.text(level.definition().name())));
         plan.columns()
                 .forEach(column -> names.add(texts.text(column.definition().label())));
-        csv.printRecord(names);
+        csv.printRecord(Headings.unique(names));
     }
 
     private List<String> labels(int node) {

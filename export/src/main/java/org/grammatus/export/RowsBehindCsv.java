@@ -26,9 +26,9 @@ public final class RowsBehindCsv {
         List<DatasetModel.FieldInfo> fields = RowsBehind.fields(grouped.plan());
         CSVPrinter csv = new CSVPrinter(
                 new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8)), CSVFormat.RFC4180);
-        csv.printRecord(fields.stream()
+        csv.printRecord(Headings.unique(fields.stream()
                 .map(field -> texts.text(field.definition().label()))
-                .toList());
+                .toList()));
         List<Column> columns = new ArrayList<>();
         List<int[]> paths = new ArrayList<>();
         for (DatasetModel.FieldInfo field : fields) {

@@ -7,7 +7,7 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.group.GroupTree;
 
-/** The groups of a run that have a heading, each with the page it begins on. */
+/** The groups of a run that have a heading or are printed as lines, each with the page it begins on. */
 public final class Outline {
 
     /** More children than this are not listed at once. */
@@ -22,11 +22,11 @@ public final class Outline {
      * @param counts what was counted in it, in words
      * @param page page it begins on
      * @param strip strip of the continuous list it begins in
-     * @param children whether groups with headings lie in it
+     * @param children whether such groups lie in it
      */
     public record Entry(int place, int depth, String label, String counts, int page, int strip, boolean children) {}
 
-    /** The headed groups right below one, in printed order. */
+    /** The groups right below one that begin with a heading or a line, in printed order. */
     public static List<Entry> below(RunResult result, int parentPlace) {
         Bands bands = result.pages().bands();
         GroupTree tree = result.grouped().tree();
@@ -38,8 +38,10 @@ public final class Outline {
         int parent = tree.nodeAt(parentPlace);
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {
             int node = bands.node(band);
-            if (bands.kind(band) == BandKind.GROUP_HEADING && tree.parentOf(node) == parent) {
-                boolean children = band + 1 < bands.size() && bands.kind(band + 1) == BandKind.GROUP_HEADING;
+            if (begins(bands, band) && node != GroupTree.ROOT && tree.parentOf(node) == parent) {
+                boolean children = bands.kind(band) == BandKind.GROUP_HEADING
+                        && band + 1 < bands.size()
+                        && begins(bands, band + 1);
                 entries.add(new Entry(
                         tree.placeOf(node),
                         tree.depthOf(node),
@@ -51,5 +53,9 @@ public final class Outline {
             }
         }
         return entries;
+    }
+
+    private static boolean begins(Bands bands, int band) {
+        return bands.kind(band) == BandKind.GROUP_HEADING || bands.kind(band) == BandKind.GROUP_LINE;
     }
 }
