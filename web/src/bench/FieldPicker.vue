@@ -6,7 +6,11 @@ import { ranked, spans } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
 
-const props = defineProps<{ dataset: DatasetView; accept?: (field: FieldView) => boolean; withSpans?: boolean }>()
+const props = defineProps<{
+  dataset: DatasetView
+  accept?: (field: FieldView) => boolean
+  withSpans?: boolean
+}>()
 const emit = defineEmits<{ pick: [field: FieldView] }>()
 
 const sought = ref('')

@@ -205,8 +205,14 @@ export function useBenchEdits(
   /** Orders by a column: the other way round where it decides already, figures largest first to begin with. */
   function order(id: string, direction?: Direction) {
     const now = columnDirection(report.value!, id)
-    const isMeasure = block(report.value!).totals.some((total) => total.column === id)
-    const first: Direction = isMeasure ? 'descending' : 'ascending'
+    const { value } = block(report.value!).columns.find((column) => column.id === id) ?? {}
+    const field = dataset.value?.fields.find((f) => f.value === value)
+    // As a reader's click does: figures begin with the largest.
+    const isFigure =
+      field?.type === 'DECIMAL' ||
+      field?.type === 'INTEGER' ||
+      block(report.value!).totals.some((total) => total.column === id)
+    const first: Direction = isFigure ? 'descending' : 'ascending'
     const next = direction ?? (now === undefined ? first : now === 'descending' ? 'ascending' : 'descending')
     apply(edits.order(nameOf({ kind: 'column', id })), (r) => orderByColumn(r, id, next))
   }

@@ -88,6 +88,7 @@ export const bench = {
     noTotals: 'Nothing is totalled.',
     rows: 'Print the rows',
     rowsItem: 'Rows',
+    rowsByKey: 'in the order of their key',
     settings: 'Paper, margins, texts',
     own: 'Typed condition',
     typed: 'Type a condition',
@@ -192,6 +193,9 @@ export const bench = {
       title: 'Order of its own',
       none: 'None: groups that are equal above stand by their label.',
       add: 'Add a value',
+      after: (keys: string) =>
+        `Groups stand ${keys} first; this order decides only among those that are equal there.`,
+      decides: 'Let this order decide',
       fromData: 'Take the values of the data',
       natural: 'Back to the natural order',
       earlier: (key: string) => `Move ${key} up`,

@@ -174,6 +174,8 @@ function change(what: Partial<Level>, key: string) {
     :field="field"
     :keys="level.listed ?? []"
     :problem="problem('listed')"
+    :before="level.order.length ? orderInWords : undefined"
+    @decide="change({ order: [] }, 'order')"
     @change="(listed) => change({ listed: listed?.length ? listed : undefined }, 'listed')"
   />
 </template>

@@ -6,8 +6,14 @@ import { api, type FieldView } from '@/api/client'
 import { words } from '@/words'
 
 /** Keys in an order of their own. A key is dragged, or moved by its arrows; what is not in the list stands after it. */
-const props = defineProps<{ dataset: string; field?: FieldView; keys: string[]; problem?: string }>()
-const emit = defineEmits<{ change: [keys: string[] | undefined] }>()
+const props = defineProps<{
+  dataset: string
+  field?: FieldView
+  keys: string[]
+  problem?: string
+  /** The order that comes before this one, in words. */ before?: string
+}>()
+const emit = defineEmits<{ change: [keys: string[] | undefined]; decide: [] }>()
 
 const text = words.bench.inspector.listed
 const typed = ref('')
@@ -45,7 +51,11 @@ function drop(to: number) {
   <fieldset>
     <legend>{{ text.title }}</legend>
     <p v-if="keys.length === 0" class="quiet">{{ text.none }}</p>
-    <ol v-else>
+    <p v-if="keys.length && before" class="quiet">
+      {{ text.after(before) }}
+      <Button :label="text.decides" text size="small" @click="emit('decide')" />
+    </p>
+    <ol v-if="keys.length">
       <li
         v-for="(key, i) in keys"
         :key="key"

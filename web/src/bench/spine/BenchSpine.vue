@@ -97,6 +97,16 @@ const highlights = computed<SpineItem[]>(() =>
     }
   }),
 )
+/** What rows are ordered by, keys that no column shows among it. */
+const rowOrder = computed(() =>
+  parts.value.rows.order
+    .map(({ by, direction }) => {
+      const column = parts.value.columns.find((c) => c.value === by)
+      const label = column?.label || props.dataset.fields.find((f) => f.value === by)?.label || by
+      return `${label} ${direction === 'descending' ? '▼' : '▲'}`
+    })
+    .join(', '),
+)
 /** The sections whose parts are all handled alike. */
 const of = (kind: PartKind) => ({
   onSelect: (id: string, event: MouseEvent | KeyboardEvent) => emit('select', { kind, id }, event),
@@ -157,6 +167,16 @@ const of = (kind: PartKind) => ({
           @pick="(field) => emit('addLevel', field)"
         />
       </template>
+      <button
+        v-if="parts.rows.shown && parts.columns.length"
+        type="button"
+        class="ordered"
+        :aria-pressed="isSelected('rows')"
+        @click="emit('select', { kind: 'rows', id: '' })"
+      >
+        <span>{{ text.rowsItem }}</span>
+        <small>{{ rowOrder || text.rowsByKey }}</small>
+      </button>
       <label v-if="parts.levels.length" class="rows">
         <ToggleSwitch
           :model-value="parts.rows.shown"
@@ -230,6 +250,30 @@ const of = (kind: PartKind) => ({
   align-items: center;
   gap: 0.5rem;
   padding: 0.2rem 0.35rem;
+}
+.ordered {
+  display: flex;
+  justify-content: space-between;
+  gap: 0.4rem;
+  width: 100%;
+  min-height: 24px;
+  border: 0;
+  border-radius: 3px;
+  background: none;
+  font: inherit;
+  color: inherit;
+  padding: 0.2rem 0.35rem;
+  text-align: left;
+  cursor: pointer;
+}
+.ordered[aria-pressed='true'] {
+  background: var(--accent-soft);
+}
+.ordered small {
+  color: var(--quiet);
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .rows button {
   border: 0;

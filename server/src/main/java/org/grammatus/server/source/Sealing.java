@@ -65,7 +65,7 @@ final class Sealing {
     private static void make(Path file) throws IOException {
         byte[] key = new byte[KEY_BYTES];
         new SecureRandom().nextBytes(key);
-        boolean posix = Files.getFileStore(file.toAbsolutePath().getParent()).supportsFileAttributeView("posix");
+        boolean posix = file.getFileSystem().supportedFileAttributeViews().contains("posix");
         var forOwner = PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------"));
         try (var out = posix
                 ? Files.newByteChannel(file, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), forOwner)
