@@ -27,7 +27,7 @@ function inWords(failure: Error, document: DatasetDefinition | undefined): strin
   const problems = failure instanceof ApiError ? failure.problems : []
   const about = (pointer: string) => (document && entryAt(document, pointer)?.label) ?? pointer
   return problems.length
-    ? problems.map((fault) => `${about(fault.pointer)}: ${fault.message}`).join('; ')
+    ? [...new Set(problems.map((fault) => `${about(fault.pointer)}: ${fault.message}`))].join('; ')
     : failure.message
 }
 

@@ -59,7 +59,7 @@ public final class SpillFolder {
         Path file = folder.resolve(numbers.incrementAndGet() + ENDING);
         try {
             Files.createDirectories(folder);
-            if (Files.getFileStore(folder).getUsableSpace() < ROOM_LEFT * star.bytes()) {
+            if (folder.toFile().getUsableSpace() < ROOM_LEFT * star.bytes()) {
                 LOG.log(System.Logger.Level.WARNING, "The disk has too little room to keep rows in " + folder);
                 return Optional.empty();
             }

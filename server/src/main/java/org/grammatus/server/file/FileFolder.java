@@ -66,7 +66,7 @@ class FileFolder {
     }
 
     private long mostBytes() throws IOException {
-        return Math.min(MOST_BYTES, Files.getFileStore(folder).getUsableSpace() / PART_OF_DISK);
+        return Math.min(MOST_BYTES, folder.toFile().getUsableSpace() / PART_OF_DISK);
     }
 
     /** A file on its way. */
