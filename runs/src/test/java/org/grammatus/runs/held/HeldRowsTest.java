@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -85,6 +86,21 @@ class HeldRowsTest {
 
     private Star read(Reading reading) {
         return held.read(reading, ReadProgress.SILENT);
+    }
+
+    @Test
+    void rowsReadInOneZoneDoNotServeAnother() {
+        Star ofUtc = star(DATASET, 3);
+        Star ofTheEast = star(DATASET, 3);
+        Reading utc = of(DATASET, "a");
+        Reading east = new Reading(DATASET, Set.of("a"), Set.of()).in(ZoneId.of("Asia/Tokyo"));
+        when(reader.read(eq(utc), any())).thenReturn(ofUtc);
+        when(reader.read(eq(east), any())).thenReturn(ofTheEast);
+        for (int again = 0; again < 2; again++) {
+            assertThat(read(utc)).isSameAs(ofUtc);
+            assertThat(read(east)).isSameAs(ofTheEast);
+        }
+        verify(reader, times(2)).read(any(), any());
     }
 
     @Test

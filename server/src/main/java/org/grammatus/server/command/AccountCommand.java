@@ -13,6 +13,8 @@ import org.grammatus.server.account.Role;
 import org.grammatus.server.problem.CannotStartException;
 import org.grammatus.server.store.DataFolder;
 import org.grammatus.server.store.Store;
+import org.springframework.boot.logging.LogLevel;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -45,6 +47,9 @@ final class AccountCommand implements Runnable {
         private CommandLine.Model.CommandSpec spec;
 
         final int over(Consumer<Accounts> work) {
+            // Without a server nobody has said what is logged: the records' opening and closing is of no use here.
+            LoggingSystem.get(AccountCommand.class.getClassLoader())
+                    .setLogLevel(LoggingSystem.ROOT_LOGGER_NAME, LogLevel.WARN);
             try (DataFolder folder = DataFolder.openRecords(dataDir);
                     Store store = new Store(folder)) {
                 work.accept(new Accounts(
