@@ -113,7 +113,7 @@ class DatasetEditingTest {
         JsonNode problem = check(author, wrong, "x").path("problems").get(0);
         assertThat(problem.path("pointer").asString()).matches("/calculated/\\d+/value");
         assertThat(problem.path("position").asString()).isEqualTo("1:1");
-        assertThat(problem.path("message").asString()).contains("did you mean \"net_amount\"?");
+        assertThat(problem.path("message").asString()).contains("did you mean \"net_amount\" (Net sales)?");
 
         ObjectNode right = definition(author);
         add(right, "calculated", "late", "ship_date > promised_date");

@@ -195,6 +195,6 @@ class RenderCommandTest {
         Path file = Files.writeString(
                 folder.resolve("own.json"),
                 Starters.reportText("sales-by-fiscal-year").replace("SUM(net_amount)", "SUM(net_amuont)"));
-        refused(render(file.toString()), "1:5 unknown field \"net_amuont\"; did you mean \"net_amount\"?");
+        refused(render(file.toString()), "1:5 unknown field \"net_amuont\"; did you mean \"net_amount\" (Net sales)?");
     }
 }
