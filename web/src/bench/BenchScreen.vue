@@ -361,7 +361,7 @@ function onKey(event: KeyboardEvent) {
 
 <template>
   <div class="bench">
-    <div class="bar">
+    <header class="bar" :aria-label="text.bar">
       <RouterLink to="/reports" class="back"
         ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
       >
@@ -412,10 +412,10 @@ function onKey(event: KeyboardEvent) {
         :title="`${editable ? text.save : text.saveCopy} (Ctrl+S)`"
         @click="save"
       />
-    </div>
+    </header>
 
     <div v-if="report && dataset" class="parts">
-      <aside class="side">
+      <div class="side">
         <BenchSpine
           :report="report"
           :dataset="dataset"
@@ -437,7 +437,7 @@ function onKey(event: KeyboardEvent) {
             <ProblemList :problems="problems" @go="goToProblem" @cure="applyCure" />
           </template>
         </BenchSpine>
-      </aside>
+      </div>
 
       <main class="stage">
         <GuideSentence
@@ -531,7 +531,7 @@ function onKey(event: KeyboardEvent) {
         </footer>
       </main>
 
-      <aside class="side right">
+      <aside class="side right" :aria-label="text.inspector.label">
         <InspectorPanel
           :report="report"
           :dataset="dataset"

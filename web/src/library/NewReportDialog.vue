@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
-import { nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { makeReport } from './makeReport'
 import { api, type DatasetLine } from '@/api/client'
 import { words } from '@/words'
@@ -10,6 +10,7 @@ const visible = defineModel<boolean>('visible', { required: true })
 const datasets = ref<DatasetLine[]>()
 const problem = ref('')
 const list = useTemplateRef('list')
+const first = computed(() => datasets.value?.find((dataset) => dataset.grain))
 
 // At once too: the dialog may have been asked for before its code was there.
 watch(
@@ -20,13 +21,17 @@ watch(
         problem.value = e.message
         return []
       })
-      // Enter takes the first.
-      await nextTick()
-      list.value?.querySelector<HTMLElement>('button:enabled')?.focus()
+      await focusFirst()
     }
   },
   { immediate: true },
 )
+
+/** Enter takes the first, once the dialog and its list are there, whichever comes last. */
+async function focusFirst() {
+  await nextTick()
+  list.value?.querySelector<HTMLElement>('button:enabled')?.focus()
+}
 
 async function make(line: DatasetLine) {
   try {
@@ -44,7 +49,12 @@ async function make(line: DatasetLine) {
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
     <ul ref="list">
       <li v-for="dataset in datasets" :key="dataset.id">
-        <button type="button" :disabled="!dataset.grain" @click="make(dataset)">
+        <button
+          type="button"
+          :disabled="!dataset.grain"
+          :autofocus="dataset === first"
+          @click="make(dataset)"
+        >
           <strong>{{ dataset.label }}</strong>
           <span>{{ dataset.description }}</span>
           <small>{{ dataset.grain ? words.library.makeHint(dataset.grain) : words.data.unusable }}</small>

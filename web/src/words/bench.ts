@@ -6,6 +6,7 @@ const plural = (count: number, one: string, other: string) =>
 /** The bench, where reports are made. */
 export const bench = {
   back: 'All reports',
+  bar: 'The report',
   untitled: 'Untitled report',
   loading: 'Opening the report',
   undo: (name?: string) => (name ? `Undo: ${name}` : 'Nothing to undo'),

@@ -233,7 +233,7 @@ const of = (kind: PartKind) => ({
     />
     <SpineCount :text="run && text.pageCount(run.pages)" />
     <section>
-      <h3>{{ text.checks }}</h3>
+      <h2>{{ text.checks }}</h2>
       <slot name="checks" />
     </section>
   </nav>
@@ -283,7 +283,7 @@ const of = (kind: PartKind) => ({
   padding: 0;
   cursor: pointer;
 }
-h3 {
+h2 {
   font-size: 1rem;
   margin: 0.3rem 0;
 }

@@ -19,7 +19,7 @@ const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)
 <template>
   <section>
     <header>
-      <h3>{{ words.bench.spine.data }}</h3>
+      <h2>{{ words.bench.spine.data }}</h2>
       <button type="button" class="dataset" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         <span>{{ dataset.label }}</span>
         <i :class="isOpen ? 'pi pi-angle-up' : 'pi pi-angle-down'" aria-hidden="true" />
@@ -69,7 +69,7 @@ header {
   align-items: baseline;
   gap: 0.5rem;
 }
-h3 {
+h2 {
   font-size: 1rem;
   margin: 0;
 }

@@ -47,7 +47,7 @@ function nudge(event: KeyboardEvent, index: number, step: -1 | 1) {
 <template>
   <section class="section">
     <header>
-      <h3>{{ title }}</h3>
+      <h2>{{ title }}</h2>
       <slot name="add" />
     </header>
     <ul v-if="items.length">
@@ -115,7 +115,7 @@ header {
   align-items: center;
   min-height: 28px;
 }
-h3 {
+h2 {
   font-size: 1rem;
   margin: 0;
   flex: 1;

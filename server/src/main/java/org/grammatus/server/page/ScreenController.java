@@ -1,6 +1,7 @@
 package org.grammatus.server.page;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -8,6 +9,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 @Controller
 @Hidden
 class ScreenController {
+
+    private static final String PAGE = "forward:/index.html";
 
     @GetMapping({
         "/sign-in",
@@ -21,9 +24,17 @@ class ScreenController {
         "/compose",
         "/compose/{id}",
         "/sources",
-        "/sources/{id}"
+        "/sources/{id}",
+        "/not-for-you/{reason}"
     })
     String screen() {
-        return "forward:/index.html";
+        return PAGE;
+    }
+
+    /** An address that leads to nothing still leads to the page, which says so; files and the interface answer for themselves. */
+    @GetMapping("/{first:(?!(?:api|assets|faces|error)$)[^.]+}/**")
+    String unknown(HttpServletResponse response) {
+        response.setStatus(HttpServletResponse.SC_NOT_FOUND);
+        return PAGE;
     }
 }
