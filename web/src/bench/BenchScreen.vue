@@ -361,7 +361,7 @@ function onKey(event: KeyboardEvent) {
 
 <template>
   <div class="bench">
-    <header class="bar" :aria-label="text.bar">
+    <section class="bar" :aria-label="text.bar">
       <RouterLink to="/reports" class="back"
         ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
       >
@@ -412,7 +412,7 @@ function onKey(event: KeyboardEvent) {
         :title="`${editable ? text.save : text.saveCopy} (Ctrl+S)`"
         @click="save"
       />
-    </header>
+    </section>
 
     <div v-if="report && dataset" class="parts">
       <div class="side">

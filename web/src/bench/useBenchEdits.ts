@@ -30,7 +30,8 @@ export function useBenchEdits(
 
   /** Selects what a change has brought in. */
   function selectNew(kind: Part['kind'], before: string[], list: { id: string }[]) {
-    const added = list.find((item) => !before.includes(item.id))
+    // A column that names groups may come in with it, before it.
+    const added = list.findLast((item) => !before.includes(item.id))
     if (added) {
       selection.value = [{ kind, id: added.id }]
     }

@@ -370,8 +370,8 @@ function onKey(event: KeyboardEvent) {
       <RouterLink to="/reports" class="back"
         ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
       >
+      <h1>{{ report?.title ?? text.report }}</h1>
       <template v-if="report">
-        <h1>{{ report.title }}</h1>
         <PromptForm
           v-model="asked"
           :report="report"

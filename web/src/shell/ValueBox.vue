@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { ref, useTemplateRef } from 'vue'
+import { nextTick, ref, useTemplateRef } from 'vue'
 import { folded } from './folded'
 import { nearest } from './nearest'
 import { useNewest } from './useNewest'
@@ -50,18 +50,22 @@ async function settle(): Promise<void> {
   if (!sought) {
     return
   }
-  const found = await props.search(sought).catch(() => undefined)
-  if (!found || typed.value.trim() !== sought) {
+  // Searches that typing began are late now: their answers are dropped.
+  await search(sought)
+  if (typed.value.trim() !== sought) {
     return
   }
+  const found = offered.value
   const is = (value: FieldValue) => [value.value, value.label].some((name) => folded(name) === folded(sought))
   const one = found.find(is) ?? (found.length === 1 ? found[0] : undefined)
+  if (!one && found.length > 1) {
+    box.value?.show()
+    return
+  }
+  await nextTick()
+  box.value?.hide()
   if (one) {
     take(one)
-    box.value?.hide()
-  } else if (found.length > 1) {
-    offered.value = found
-    box.value?.show()
   } else {
     const all = await props.search('').catch(() => [])
     refused.value = { text: sought, near: nearest(sought, all) }
@@ -102,6 +106,7 @@ function onKey(event: KeyboardEvent) {
       :aria-label="inputId ? undefined : label"
       dropdown
       complete-on-focus
+      :delay="0"
       fluid
       :size="small ? 'small' : undefined"
       :invalid="invalid || !!refused"

@@ -132,6 +132,7 @@ export const words = {
   },
   run: {
     back: 'All reports',
+    report: 'Report',
     prompts: 'What to show',
     run: 'Run',
     cancel: 'Cancel',

@@ -24,7 +24,8 @@ export function firstCondition(report: Report, fields: FieldView[], inHand?: Par
     )
   }
   const figure = totals[0]
-  const number = offered(fields).find((f) => perRow(f) && isNumber(f))
+  const numbers = offered(fields).filter((f) => perRow(f) && isNumber(f))
+  const number = numbers.find((f) => f.usual?.startsWith('SUM(')) ?? numbers[0]
   return !rows.shown && figure ? `${figure.value} > 0` : number ? about(number.value, number) : 'TRUE'
 }
 
