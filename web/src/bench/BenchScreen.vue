@@ -531,7 +531,7 @@ function onKey(event: KeyboardEvent) {
         </footer>
       </main>
 
-      <aside class="side right" :aria-label="text.inspector.label">
+      <div class="side right">
         <InspectorPanel
           :report="report"
           :dataset="dataset"
@@ -552,7 +552,7 @@ function onKey(event: KeyboardEvent) {
             @close="why = undefined"
           />
         </InspectorPanel>
-      </aside>
+      </div>
     </div>
     <div v-else-if="wrong" class="failure" role="alert">{{ wrong }}</div>
 

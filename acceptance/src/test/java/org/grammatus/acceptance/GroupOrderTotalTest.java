@@ -234,7 +234,7 @@ class GroupOrderTotalTest {
         page.locator("[data-role=TOTALS] [data-id=t-quantity]").first().dblclick();
         Download file = page.waitForDownload(
                 () -> Bench.button(page, "Save them all as CSV").click());
-        assertThat(file.suggestedFilename()).isEqualTo("rows.csv");
+        assertThat(file.suggestedFilename()).isEqualTo("Rows behind Lakeside, Untitled report.csv");
     }
 
     private static BigDecimal number(String printed) {

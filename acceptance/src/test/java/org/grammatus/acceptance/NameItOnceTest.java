@@ -161,7 +161,7 @@ class NameItOnceTest {
         bench.pick("Add a group", "Product code");
         bench.pick("Add a measure or field", "Ordered");
         // By name, though the codes would stand in another order.
-        assertThat(page.locator("[data-role=HEADING]").first()).containsText("Ankle straps");
+        assertThat(page.locator(".paper [data-role=ROW]").first()).containsText("Ankle straps");
     }
 
     @Test
@@ -184,7 +184,7 @@ class NameItOnceTest {
         bench.pick("Add a group", "Status");
         bench.pick("Add a measure or field", "Ordered");
         // By its name, the first of the three.
-        assertThat(page.locator("[data-role=HEADING]").first()).containsText("Awaited");
+        assertThat(page.locator(".paper [data-role=ROW]").first()).containsText("Awaited");
     }
 
     @Test

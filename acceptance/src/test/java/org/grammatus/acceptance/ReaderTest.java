@@ -78,7 +78,8 @@ class ReaderTest {
             page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Download PDF"))
                     .click();
         });
-        assertThat(download.suggestedFilename()).isEqualTo("sales-by-fiscal-year.pdf");
+        assertThat(download.suggestedFilename())
+                .isEqualTo("Sales by fiscal year, region and apiary, 1 January 2026 to 31 March 2026.pdf");
         byte[] pdf = Files.readAllBytes(download.path());
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(new PDFTextStripper().getText(document))

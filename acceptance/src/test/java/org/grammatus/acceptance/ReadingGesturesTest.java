@@ -162,7 +162,9 @@ class ReadingGesturesTest {
         assertThat(page.locator("[data-role=HEADING]").getByText("Tarn Street")).hasCount(0);
         Download download = page.waitForDownload(() -> {
             Bench.button(page, "Take it away").click();
-            page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Download CSV"))
+            page.getByRole(
+                            AriaRole.MENUITEM,
+                            new Page.GetByRoleOptions().setName("Download CSV").setExact(true))
                     .click();
         });
         String csv = Files.readString(download.path());
