@@ -99,7 +99,7 @@ class HandsTest {
         when.click();
         when.press("Control+a");
         bench.page().keyboard().type("net sal");
-        Locator offers = bench.page().getByLabel("Suggestions");
+        Locator offers = bench.page().getByLabel("What fits here");
         assertThat(offers).containsText("net_amount");
         assertThat(offers).containsText("Net sales");
         when.press("ArrowDown");

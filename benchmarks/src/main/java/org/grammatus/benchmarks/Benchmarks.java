@@ -5,7 +5,8 @@ import java.util.Arrays;
 /**
  * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
  *
- * <p>Arguments: {@code group}, {@code variants} or {@code read} for one of them, then line counts; 1,000,000 and 10,000,000 unless given.
+ * <p>Arguments: {@code group}, {@code variants}, {@code read} or {@code readers} for one of them, then line counts; 1,000,000 and
+ * 10,000,000 unless given. {@code readers} has its own size.
  */
 public final class Benchmarks {
 
@@ -23,14 +24,16 @@ public final class Benchmarks {
             case "group" -> GroupAndOrder.run(asked);
             case "variants" -> GroupVariants.run(asked);
             case "read" -> ReadRows.run(asked);
+            case "readers" -> Readers.run();
             case "" -> {
                 GroupAndOrder.run(asked);
                 GroupVariants.run(asked);
                 ReadRows.run(asked);
+                Readers.run();
             }
             default ->
                 throw new IllegalArgumentException(
-                        "Unknown benchmark \"" + name + "\"; group, variants and read are known");
+                        "Unknown benchmark \"" + name + "\"; group, variants, read and readers are known");
         }
     }
 }
