@@ -67,7 +67,7 @@ watch(
 </script>
 
 <template>
-  <section class="panel" :aria-label="field ? text.profile.title(field.label) : text.fields">
+  <section class="panel" :aria-label="field ? text.profile.title(field.label) : text.aboutField">
     <p v-if="!field" class="quiet">{{ text.pick }}</p>
     <template v-else>
       <header>

@@ -188,7 +188,8 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
 .band span.explained {
   background: var(--accent-soft);
   outline: 2px solid #1d5c63;
-  outline-offset: 2px;
+  outline-offset: 0;
+  z-index: 1;
 }
 .sheet {
   display: flex;

@@ -366,7 +366,7 @@ function onKey(event: KeyboardEvent) {
 
 <template>
   <div class="screen">
-    <aside class="side">
+    <aside class="side" :aria-label="text.prompts">
       <RouterLink to="/reports" class="back"
         ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
       >
@@ -510,7 +510,7 @@ function onKey(event: KeyboardEvent) {
           @width="setWidth"
           @fit="(column) => setWidth(column, 'fit')"
         />
-        <aside v-if="why && run" class="explanation">
+        <aside v-if="why && run" class="explanation" :aria-label="words.bench.inspector.whyHint">
           <WhyPanel
             :run="run.id"
             :place="why.place"

@@ -44,6 +44,7 @@ export const data = {
     `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} no ${from}; ` +
     `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,
   rowNoun: { one: 'row', other: 'rows' },
+  aboutField: 'About a field',
   fields: 'Fields',
   measures: 'Measures',
   calculated: 'Calculated fields',
