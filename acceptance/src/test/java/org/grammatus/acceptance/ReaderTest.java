@@ -178,7 +178,8 @@ class ReaderTest {
     void aWrongPeriodIsSaidAtItsPromptAndCannotBeRun() {
         Page page = PRODUCT.signedIn("reader", REPORT);
         period(page, "2026-04-01", "2026-03-01");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("the start 2026-04-01 is after the end 2026-03-01");
+        assertThat(page.getByRole(AriaRole.ALERT))
+                .containsText("its first day, 1 April 2026, is after its last, 1 March 2026; swap them");
         assertThat(button(page, "Run")).isDisabled();
         labelled(page, "To").fill("2026-04-02");
         assertThat(button(page, "Run")).isEnabled();
