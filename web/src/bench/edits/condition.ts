@@ -1,5 +1,5 @@
 import { block } from './report'
-import { offered, perRow } from '../perRow'
+import { offered, perRow, printsInRows } from '../perRow'
 import type { Part } from '../parts'
 import type { FieldView, Report } from '@/api/client'
 
@@ -12,7 +12,8 @@ export function firstCondition(report: Report, fields: FieldView[], inHand?: Par
       : inHand?.kind === 'column'
         ? inHand.id
         : undefined
-  const value = columns.find((c) => c.id === column)?.value
+  const shown = columns.find((c) => c.id === column)?.value
+  const value = printsInRows(shown) ? shown : undefined
   const total = totals.find((t) => (inHand?.kind === 'total' ? t.id === inHand.id : t.column === column))
   if (total && (!value || !rows.shown || inHand?.kind === 'total')) {
     return `${total.value} > 0`

@@ -1,4 +1,5 @@
 import { block, changed, freeId, moved, stripped, withBlock } from './report'
+import { printsInRows } from '../perRow'
 import type { Column, FieldView, Level, Report, Total } from '@/api/client'
 
 type LevelSource = Pick<FieldView, 'id' | 'label'> & { level: NonNullable<FieldView['level']> }
@@ -93,7 +94,7 @@ export function isLabel(report: Report, column: Column): boolean {
 export function rowsShown(report: Report, wanted = block(report).rows.shown): boolean {
   const { columns } = block(report)
   const printed = columns.filter((column) => !column.off && !isLabel(report, column))
-  return printed.length === 0 || printed.some((column) => column.value)
+  return printed.length === 0 || printed.some((column) => printsInRows(column.value))
     ? wanted || block(report).rows.shown
     : false
 }

@@ -89,7 +89,7 @@ class HandsTest {
         command(bench, "Add Order as a column");
         command(bench, "Add Net sales as a column");
         bench.edit(() -> bench.field("Shows").fill("net_amount * 2"));
-        assertThat(bench.page().locator(".paper [data-role=GRAND_TOTAL]")).containsText("16,923,019.28");
+        assertThat(bench.page().getByLabel("Grand total")).containsText("16,923,019.28");
     }
 
     @Test
@@ -106,8 +106,8 @@ class HandsTest {
         assertThat(offers).containsText("Net sales");
         when.press("ArrowDown");
         bench.page().keyboard().press("Enter");
-        bench.edit(() -> bench.page().keyboard().type(" > 5000"));
-        assertThat(when).hasValue("net_amount > 5000");
+        bench.edit(() -> bench.page().keyboard().type(" > 50"));
+        assertThat(when).hasValue("net_amount > 50");
         assertThat(bench.page().locator("[data-look=alert]").first()).isVisible();
     }
 
