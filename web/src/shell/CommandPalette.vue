@@ -18,7 +18,9 @@ const shown = computed(() => {
   const found = props.commands.filter(
     (c) => c.enabled() && parts.every((part) => folded(c.name).includes(part)),
   )
-  return found.slice(0, MOST_SHOWN)
+  // What is typed out whole is meant.
+  const isExact = (c: Command) => Number(folded(c.name) === folded(sought.value))
+  return found.sort((a, b) => isExact(b) - isExact(a)).slice(0, MOST_SHOWN)
 })
 watch(visible, () => {
   sought.value = ''

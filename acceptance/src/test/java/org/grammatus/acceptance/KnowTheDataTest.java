@@ -110,7 +110,8 @@ class KnowTheDataTest {
     @Test
     void readersDoNotSeeIt() {
         Page page = PRODUCT.signedIn("reader", "/data/sales-order-lines");
-        assertThat(page).hasURL(Pattern.compile("/reports$"));
+        assertThat(page).hasURL(Pattern.compile("/not-for-you/forAuthors$"));
+        assertThat(page.getByRole(AriaRole.HEADING)).hasText("This screen is for authors");
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Data"))
                         .count())
                 .isZero();

@@ -70,6 +70,9 @@ class NewDataTest {
         field(page, "User").fill(PostgresServer.READER);
         field(page, "Password").fill("a wrong one");
         button(page, "Test the connection").click();
+        assertThat(page.locator("form [role=status].problem")).containsText("cannot encrypt the connection");
+        choose(page, "Connection", "Not encrypted");
+        button(page, "Test the connection").click();
         assertThat(page.locator("form [role=status].problem")).containsText("refused the user \"hive_reader\"");
         field(page, "Password").fill(PostgresServer.PASSWORD);
         button(page, "Test the connection").click();
