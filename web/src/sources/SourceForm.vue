@@ -135,6 +135,7 @@ async function remove() {
         <Select
           v-model="body.tls"
           :input-id="id"
+          :aria-label="text.encryption"
           :options="levels"
           option-label="label"
           option-value="value"
