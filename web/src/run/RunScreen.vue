@@ -338,6 +338,7 @@ function resetView() {
 
 const commands = runCommands({
   done,
+  printed,
   inPages: () => shape.value === 'pages',
   find: () => find.value?.focus(),
   fitWidth,

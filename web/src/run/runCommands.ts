@@ -5,6 +5,8 @@ import { words } from '@/words'
 /** What a reader can do in a run, as the screen does it. */
 export interface RunActions {
   done: Readonly<Ref<boolean>>
+  /** Whether there are pages: a report wider than its paper has none. */
+  printed: Readonly<Ref<boolean>>
   inPages: () => boolean
   find: () => void
   fitWidth: () => void
@@ -58,7 +60,12 @@ export function runCommands(act: RunActions): Command[] {
     onPage('fit-width', text.fitWidth, ['0'], act.fitWidth, done),
     named('run', text.again, act.run, act.canRun),
     named('whole', words.why.wholeAgain, act.whole, () => !act.isWhole()),
-    named('pdf', text.export, () => act.download('pdf'), done),
+    named(
+      'pdf',
+      text.export,
+      () => act.download('pdf'),
+      () => act.printed.value,
+    ),
     named('csv', text.exportCsv, () => act.download('csv'), done),
     named('edit', words.library.editCopy, act.edit, act.canEdit),
     named('library', text.back, act.library),

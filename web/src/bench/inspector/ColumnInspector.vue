@@ -30,7 +30,6 @@ const once = computed(() => [
   { value: EVERY_ROW, label: text.everyRow },
   ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
 ])
-/** What the column prints now, as it stands on the page. */
 /** What the column prints first on the page: its heading, in however many lines, is no sample. */
 const sample = computed(() => {
   const { page, column } = props
