@@ -165,6 +165,8 @@ async function named(path: string): Promise<NamedFile> {
 
 const id = encodeURIComponent
 
+const shownFields = (fields?: string[]) => (fields ? `&fields=${fields.map(id).join(',')}` : '')
+
 /** The server's interface. */
 export const api = {
   session: () => get<Session>('/api/session'),
@@ -273,8 +275,8 @@ export const api = {
   uncounted: (run: string, place: number, total: string, rows: number[]) =>
     get<number[]>(`/api/runs/${id(run)}/uncounted?place=${place}&total=${id(total)}&rows=${rows.join(',')}`),
   whyOrder: (run: string, place: number) => get<WhyOrder>(`/api/runs/${id(run)}/order?place=${place}`),
-  rowsBehind: (run: string, place: number, offset: number) =>
-    get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}`),
+  rowsBehind: (run: string, place: number, offset: number, fields?: string[]) =>
+    get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}${shownFields(fields)}`),
   path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
   together: (run: string, figures: string[]) =>
     get<FiguresTogether>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
@@ -287,6 +289,7 @@ export const api = {
     named(`/api/runs/${id(run)}/file?format=${format}&protect=${protect}`),
   figureAtSource: (run: string, place: number, total: string) =>
     get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?place=${place}&total=${id(total)}`),
-  rowsFile: (run: string, place: number) => named(`/api/runs/${id(run)}/rows/file?place=${place}`),
+  rowsFile: (run: string, place: number, fields?: string[]) =>
+    named(`/api/runs/${id(run)}/rows/file?place=${place}${shownFields(fields)}`),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
 }

@@ -233,8 +233,11 @@ function explain() {
 const uncounted = (place: number, total: string, rows: number[]) =>
   api.uncounted(run.value!.id, place, total, rows)
 
+/** Its button stays within the keyboard's reach, so that the place is not lost by saving. */
+const isSaved = computed(() => keeping.value === 'saved' && editable.value)
+
 async function save() {
-  if (!report.value) {
+  if (!report.value || isSaved.value) {
     return
   }
   if (!editable.value) {
@@ -408,7 +411,8 @@ function onKey(event: KeyboardEvent) {
       <Button
         :label="editable ? text.save : text.saveCopy"
         icon="pi pi-check"
-        :disabled="keeping === 'saved' && editable"
+        :aria-disabled="isSaved"
+        :class="{ resting: isSaved }"
         :title="`${editable ? text.save : text.saveCopy} (Ctrl+S)`"
         @click="save"
       />
@@ -624,6 +628,10 @@ h1 {
 .bar :deep(button) {
   flex: none;
   white-space: nowrap;
+}
+.bar :deep(.resting) {
+  opacity: 0.5;
+  cursor: default;
 }
 .bar :deep(.mirrored) {
   transform: scaleX(-1);

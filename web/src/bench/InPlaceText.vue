@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { vFocus } from '@/shell/focus'
 
-/** A text of the page as it is edited where it stands; Enter keeps, Escape gives up. */
+/** A text of the page as it is edited where it stands; Enter, Escape and leaving keep it, and one step undoes it. */
 export interface Place {
   left: number
   top: number
@@ -17,12 +17,12 @@ const emit = defineEmits<{ keep: [text: string]; leave: [] }>()
 const value = ref(props.text)
 let over = false
 
-function finish(kept: boolean) {
+function finish() {
   if (over) {
     return
   }
   over = true
-  if (kept && value.value !== props.text) {
+  if (value.value !== props.text) {
     emit('keep', value.value)
   }
   emit('leave')
@@ -46,10 +46,10 @@ function finish(kept: boolean) {
     @click.stop
     @dblclick.stop
     @focus="($event.target as HTMLInputElement).select()"
-    @keydown.enter.stop.prevent="finish(true)"
-    @keydown.esc.stop.prevent="finish(false)"
+    @keydown.enter.stop.prevent="finish"
+    @keydown.esc.stop.prevent="finish"
     @keydown.stop
-    @blur="finish(true)"
+    @blur="finish"
   />
 </template>
 

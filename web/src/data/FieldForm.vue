@@ -240,11 +240,12 @@ function startRemoving() {
       </ul>
       <p v-if="uses.others">{{ text.othersFollow(uses.others) }}</p>
     </div>
+    <h3 v-if="pointed && removing" class="question">{{ text.removeUsed(details.label) }}</h3>
     <EffectNotice v-if="pointed" :effect="effect!" />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="actions">
       <Button
-        v-if="edited.id && made !== 'READ'"
+        v-if="edited.id && made !== 'READ' && !(pointed && removing)"
         :label="text.remove"
         text
         severity="secondary"
@@ -252,10 +253,18 @@ function startRemoving() {
         :disabled="saving"
         @click="startRemoving"
       />
-      <Button :label="text.cancel" text severity="secondary" size="small" @click="emit('close')" />
+      <Button
+        :label="pointed && removing ? text.keepIt : text.cancel"
+        text
+        severity="secondary"
+        size="small"
+        @click="emit('close')"
+      />
       <Button
         type="submit"
-        :label="pointed ? text.saveAnyway : uses ? text.renameAll : text.save"
+        :label="
+          pointed ? (removing ? text.removeAnyway : text.saveAnyway) : uses ? text.renameAll : text.save
+        "
         size="small"
         :disabled="saving || (!!fault && !removing)"
       />
@@ -298,6 +307,10 @@ small {
 }
 .advice {
   font-weight: 600;
+}
+.question {
+  font-size: 1rem;
+  margin: 0;
 }
 .effect {
   background: var(--danger-soft);

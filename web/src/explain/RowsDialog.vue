@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import FieldChoice from './FieldChoice.vue'
 import { api } from '@/api/client'
 import RowsTable from '@/shell/RowsTable.vue'
 import { useRowsAtATime } from '@/shell/useRowsAtATime'
@@ -14,15 +15,18 @@ const emit = defineEmits<{ close: [] }>()
 const AT_ONCE = 100
 const visible = computed({ get: () => props.place !== undefined, set: (v) => !v && emit('close') })
 
+/** Ids of the fields that were chosen; of none, the usual ones are shown. */
+const fields = ref<string[]>()
+
 const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
   AT_ONCE,
-  () => (props.place === undefined ? undefined : `${props.run} ${props.place}`),
-  (offset) => api.rowsBehind(props.run, props.place!, offset),
+  () => (props.place === undefined ? undefined : `${props.run} ${props.place} ${fields.value}`),
+  (offset) => api.rowsBehind(props.run, props.place!, offset, fields.value),
 )
 
 async function saveRows() {
   try {
-    saveFile(await api.rowsFile(props.run, props.place!))
+    saveFile(await api.rowsFile(props.run, props.place!, fields.value))
   } catch (e) {
     problem.value = (e as Error).message
   }
@@ -37,8 +41,18 @@ async function saveRows() {
     :header="rows ? words.why.rowsOf(rows.scope.join(' › '), rows.all, rows.noun) : words.why.rows"
     :style="{ width: 'min(74rem, 94vw)' }"
     content-class="rows-behind"
+    :pt="{ pcMaximizeButton: { root: { 'aria-label': words.why.maximize } } }"
   >
+    <FieldChoice
+      v-if="rows"
+      :model-value="rows.ids"
+      :offered="rows.offered"
+      :chosen="fields !== undefined"
+      @update:model-value="(ids) => (fields = ids)"
+      @usual="fields = undefined"
+    />
     <p v-if="problem" role="alert">{{ problem }}</p>
+    <p v-if="rows?.changed" role="status">{{ words.why.changed }}</p>
     <RowsTable
       v-if="rows"
       class="scroll"

@@ -23,9 +23,12 @@ export function useRowsAtATime<R extends Some>(
   const hasEarlier = computed(() => offset.value > 0)
   const hasLater = computed(() => rows.value !== undefined && offset.value + atOnce < rows.value.all)
 
-  watch(key, () => {
+  watch(key, (now) => {
     offset.value = 0
-    rows.value = undefined
+    // What is there stays until other rows take its place.
+    if (now === undefined) {
+      rows.value = undefined
+    }
   })
   watch(
     [key, offset],
@@ -40,6 +43,7 @@ export function useRowsAtATime<R extends Some>(
           problem.value = ''
         }
       } catch (e) {
+        rows.value = undefined
         problem.value = (e as Error).message
       }
     },

@@ -171,6 +171,9 @@ export const data = {
     saveAnyway: 'Save all the same',
     cancel: 'Cancel',
     remove: 'Delete',
+    removeUsed: (label: string) => `“${label}” is used. Delete it all the same?`,
+    removeAnyway: 'Delete it all the same',
+    keepIt: 'Keep it',
     unlabelled: 'Give it a label.',
     changed: (label: string) =>
       `Somebody changed “${label}” since you opened it. Nothing was saved: what you typed is still here; cancel to see theirs.`,

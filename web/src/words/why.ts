@@ -27,6 +27,14 @@ export const why = {
     all === 0
       ? 'No rows'
       : `${(offset + 1).toLocaleString('en-GB')} to ${(offset + shown).toLocaleString('en-GB')} of ${all.toLocaleString('en-GB')}`,
+  fields: 'Fields to show',
+  fieldsShown: (shown: number, all: number) => `${shown} of ${all} fields shown`,
+  everyField: 'Every field',
+  findField: 'Find a field',
+  maximize: 'Use the whole window, or less of it',
+  usualFields: 'Show the usual fields',
+  changed:
+    'The data have changed since this run, so only the fields that it read can be shown. Run it again to see the others.',
   saveRows: 'Save them all as CSV',
   earlier: 'Earlier rows',
   later: 'Later rows',

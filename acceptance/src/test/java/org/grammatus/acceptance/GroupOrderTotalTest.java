@@ -232,6 +232,13 @@ class GroupOrderTotalTest {
 
         // The rows behind a total are saved, all of them.
         page.locator("[data-role=TOTALS] [data-id=t-quantity]").first().dblclick();
+        Locator behind = page.getByRole(AriaRole.DIALOG);
+        behind.getByText("fields shown").click();
+        Accessibility.check(page);
+        Locator town = behind.getByRole(AriaRole.COLUMNHEADER, new Locator.GetByRoleOptions().setName("Town"));
+        assertThat(town).hasCount(0);
+        behind.getByLabel("Town").check();
+        assertThat(town).isVisible();
         Download file = page.waitForDownload(
                 () -> Bench.button(page, "Save them all as CSV").click());
         assertThat(file.suggestedFilename()).isEqualTo("Rows behind Lakeside, Untitled report.csv");

@@ -3,6 +3,7 @@ package org.grammatus.runs;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Cells;
 import org.grammatus.export.RowsBehindCsv;
+import org.grammatus.sources.DatasetReader;
 
 /** Asks a run why: about groups by their places in its tree, the report itself at 0. Nothing where there is no such place. */
 public final class Explanations {
@@ -70,9 +72,26 @@ public final class Explanations {
         return node(place).filter(node -> node != GroupTree.ROOT).map(node -> WhyOrder.of(grouped, printed, node));
     }
 
-    /** Some of the rows behind a group. */
-    public Optional<RowsBehind> rows(int place, int offset, int limit) {
-        return node(place).map(node -> RowsBehind.of(grouped, printed, node, offset, limit));
+    /**
+     * Some of the rows behind a group.
+     *
+     * @param fields ids of the fields and calculated fields to show; the usual ones unless given
+     * @param reader reads those that the report did not
+     * @throws org.grammatus.sources.SourceException if they cannot be read
+     */
+    public Optional<RowsBehind> rows(
+            int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
+        return node(place).map(node -> {
+            int[] behind = rowsOf(node);
+            int from = Math.clamp(offset, 0, behind.length);
+            int to = Math.min(behind.length, from + Math.clamp(limit, 0, RowsBehind.MOST));
+            WiderRows wider = WiderRows.of(grouped, Arrays.copyOfRange(behind, from, to), fields, reader);
+            return RowsBehind.of(grouped, printed, node, wider.fields(), wider.changed(), offset, limit);
+        });
+    }
+
+    private int[] rowsOf(int node) {
+        return grouped.behind().rows(node, grouped.tree().depthOf(node));
     }
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
@@ -80,9 +99,17 @@ public final class Explanations {
         void write(OutputStream out) throws IOException;
     }
 
-    /** All the rows behind a group as a file. */
-    public Optional<RowsFile> rowsFile(int place, Cells cells) {
-        return node(place).map(node -> out -> RowsBehindCsv.write(grouped, node, cells, out));
+    /**
+     * All the rows behind a group as a file.
+     *
+     * @param fields ids of the fields and calculated fields to show; the usual ones unless given
+     * @param reader reads those that the report did not
+     */
+    public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
+        return node(place).map(node -> out -> {
+            int[] rows = rowsOf(node);
+            RowsBehindCsv.write(WiderRows.of(grouped, rows, fields, reader).fields(), rows, cells, out);
+        });
     }
 
     /**

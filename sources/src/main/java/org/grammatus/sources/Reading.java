@@ -90,6 +90,13 @@ public record Reading(
         return new Reading(dataset, other.fields, tables, conditions, zone, wholeTables);
     }
 
+    /** The same rows with some fields more. */
+    public Reading andFields(Set<String> more) {
+        Set<String> all = new TreeSet<>(fields);
+        all.addAll(more);
+        return new Reading(dataset, all, tables, conditions, zone, wholeTables);
+    }
+
     /** The same without rows that no row of the grain leads to. */
     public Reading ofRowsLedTo() {
         return new Reading(dataset, fields, tables, conditions, zone, false);

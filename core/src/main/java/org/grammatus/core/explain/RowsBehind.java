@@ -7,17 +7,17 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.Plan;
-import org.grammatus.core.table.Column;
 
 /**
- * The rows behind a group's figures, some at a time, with every field that the report reads.
+ * The rows behind a group's figures, some at a time.
  *
  * @param scope the group's path
  * @param noun what rows are called
- * @param fields the fields' labels
+ * @param fields the labels of the fields that are shown
+ * @param ids the fields' ids
  * @param numeric by field: whether its values are figures
+ * @param offered all that the rows can be shown with
+ * @param changed whether the data have changed since the run, so that only fields are there that it read
  * @param offset how many rows come before these
  * @param all how many rows there are
  * @param rows printed values, row by row
@@ -26,7 +26,10 @@ public record RowsBehind(
         List<String> scope,
         String noun,
         List<String> fields,
+        List<String> ids,
         List<Boolean> numeric,
+        List<RowFields.Offered> offered,
+        boolean changed,
         int offset,
         int all,
         List<List<String>> rows) {
@@ -34,43 +37,33 @@ public record RowsBehind(
     /** The most rows given at once. */
     public static final int MOST = 500;
 
-    /** The fields that a report reads, in the dataset's order. */
-    public static List<DatasetModel.FieldInfo> fields(Plan plan) {
-        return plan.dataset().fields().values().stream()
-                .filter(field -> plan.fields().contains(field.definition().id()))
-                .toList();
-    }
-
     /** Rows of a group in row order. */
-    public static RowsBehind of(Grouped grouped, Printed printed, int node, int offset, int limit) {
-        Plan plan = grouped.plan();
-        DatasetModel dataset = plan.dataset();
+    public static RowsBehind of(
+            Grouped grouped, Printed printed, int node, ShownFields shown, boolean changed, int offset, int limit) {
+        DatasetModel dataset = grouped.plan().dataset();
         int[] all = grouped.behind().rows(node, grouped.tree().depthOf(node));
         int from = Math.clamp(offset, 0, all.length);
         int to = Math.min(all.length, from + Math.clamp(limit, 0, MOST));
-        int[] shown = Arrays.copyOfRange(all, from, to);
+        int[] some = Arrays.copyOfRange(all, from, to);
         List<List<String>> rows = new ArrayList<>();
-        for (int i = 0; i < shown.length; i++) {
+        for (int i = 0; i < some.length; i++) {
             rows.add(new ArrayList<>());
         }
-        List<String> labels = new ArrayList<>();
-        List<Boolean> numeric = new ArrayList<>();
-        for (DatasetModel.FieldInfo field : fields(plan)) {
-            String id = field.definition().id();
-            labels.add(field.definition().label());
-            numeric.add(field.type().isNumber());
-            Column values = grouped.star().table(field.table()).fields().get(id);
-            int[] path = grouped.star().path(DatasetModel.GRAIN, field.table());
-            ValueFormat format = new ValueFormat(field.type(), Formats.of(field), plan.locale());
-            for (int i = 0; i < shown.length; i++) {
-                rows.get(i).add(format.format(values, path[shown[i]]));
+        for (ShownFields.Field field : shown.fields()) {
+            ValueFormat format = new ValueFormat(
+                    field.type(), field.pattern(), grouped.plan().locale());
+            for (int i = 0; i < some.length; i++) {
+                rows.get(i).add(format.format(field.values(), field.path()[some[i]]));
             }
         }
         return new RowsBehind(
                 WhyFigure.path(grouped, printed, node),
                 dataset.table(DatasetModel.GRAIN).noun().of(all.length),
-                labels,
-                numeric,
+                shown.fields().stream().map(ShownFields.Field::label).toList(),
+                shown.fields().stream().map(ShownFields.Field::id).toList(),
+                shown.fields().stream().map(field -> field.type().isNumber()).toList(),
+                RowFields.offered(grouped.plan()),
+                changed,
                 from,
                 all.length,
                 rows);

@@ -1,6 +1,7 @@
 package org.grammatus.core.expression;
 
 import java.util.List;
+import java.util.Map;
 import org.antlr.v4.runtime.BaseErrorListener;
 import org.antlr.v4.runtime.CharStreams;
 import org.antlr.v4.runtime.CommonTokenStream;
@@ -13,6 +14,7 @@ import org.grammatus.core.expression.grammar.SqlParser;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Suggestion;
 
 /** Parses the text of an expression. */
 public final class ExpressionParser {
@@ -48,6 +50,25 @@ public final class ExpressionParser {
                             + " values, or split the expression up");
         }
         return expression;
+    }
+
+    /**
+     * Parses an expression of things that people call by labels, which may have several words and are no names.
+     *
+     * @param labels what each name is called
+     * @throws ProblemException with the position of the first fault, and the name of what was written by its label
+     */
+    public static Expression parse(String text, Map<String, String> labels) {
+        try {
+            return parse(text);
+        } catch (ProblemException e) {
+            String hint = Suggestion.labelIn(text, labels);
+            Problem first = e.problems().getFirst();
+            throw hint.isEmpty()
+                    ? e
+                    : new ProblemException(
+                            Problem.error(first.pointer(), first.position().orElseThrow(), first.message() + hint));
+        }
     }
 
     /** Whether an expression has parts inside parts more often than so many times. */

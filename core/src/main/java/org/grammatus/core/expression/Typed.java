@@ -1,6 +1,7 @@
 package org.grammatus.core.expression;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -56,6 +57,16 @@ public sealed interface Typed {
             }
         }
         return false;
+    }
+
+    /** Adds the ids of the fields that it reads, with all that its names stand for. */
+    default void noteFields(Collection<String> fields) {
+        if (this instanceof Field field) {
+            fields.add(field.id());
+        }
+        for (Typed operand : operands()) {
+            operand.noteFields(fields);
+        }
     }
 
     /** How many steps one after the other it may take to compute an expression with all that it uses: every step waits for the next. */

@@ -137,7 +137,7 @@ final class LevelPlanning {
     private Optional<Typed> having(String pointer, String text) {
         Optional<Typed> condition = problems.collect(
                 pointer,
-                () -> Typing.restriction(ExpressionParser.parse(text), names, Typing.Place.SCOPE),
+                () -> Typing.restriction(ExpressionParser.parse(text, names.fieldLabels()), names, Typing.Place.SCOPE),
                 Optional.empty());
         condition.ifPresent(left -> expressions.requireOwn(pointer, left, "Whether a group is kept"));
         return condition;

@@ -31,7 +31,8 @@ final class PlanExpressions {
     }
 
     Typed typed(String pointer, String text, Typing.Place place) {
-        return problems.collect(pointer, () -> Typing.type(ExpressionParser.parse(text), names, place), NOTHING);
+        return problems.collect(
+                pointer, () -> Typing.type(ExpressionParser.parse(text, names.fieldLabels()), names, place), NOTHING);
     }
 
     /** The terms of an order of rows. */
@@ -63,7 +64,7 @@ final class PlanExpressions {
         Typed by = problems.collect(
                 pointer + "/by",
                 () -> {
-                    Expression parsed = ExpressionParser.parse(term.by());
+                    Expression parsed = ExpressionParser.parse(term.by(), names.fieldLabels());
                     scope[0] = Typing.aggregates(parsed, names);
                     return Typing.type(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
                 },

@@ -54,15 +54,8 @@ final class PlanNames implements Names {
     }
 
     private Optional<Typed> noted(Optional<Typed> named) {
-        named.ifPresent(this::note);
+        named.ifPresent(value -> value.noteFields(used));
         return named;
-    }
-
-    private void note(Typed e) {
-        if (e instanceof Typed.Field field) {
-            used.add(field.id());
-        }
-        e.operands().forEach(this::note);
     }
 
     @Override

@@ -207,7 +207,7 @@ public final class Planner {
     }
 
     private Optional<Plan.RowFilter> condition(Report.Filter filter) {
-        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset));
+        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset), names.fieldLabels());
         return Typing.restriction(condition, names, Typing.Place.ROW)
                 .map(left -> new Plan.RowFilter(filter.id(), left));
     }
@@ -218,7 +218,7 @@ public final class Planner {
         Typed when = problems.collect(
                 pointer + "/when",
                 () -> {
-                    Expression parsed = ExpressionParser.parse(highlight.when());
+                    Expression parsed = ExpressionParser.parse(highlight.when(), names.fieldLabels());
                     scope[0] = printsRows ? Typing.aggregatesItsPlace(parsed, names) : Typing.aggregates(parsed, names);
                     return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.CELL);
                 },

@@ -53,7 +53,7 @@ final class TextPlanning {
 
     private Plan.TextPart figure(Template.Part.Slot slot) {
         try {
-            Expression expression = ExpressionParser.parse(slot.expression());
+            Expression expression = ExpressionParser.parse(slot.expression(), names.fieldLabels());
             boolean scope = Typing.aggregates(expression, names);
             Typed value = Typing.type(expression, names, scope ? Typing.Place.SCOPE : Typing.Place.ROW);
             return new Plan.TextPart.Figure(value, scope, Formats.of(value, dataset));

@@ -51,6 +51,21 @@ public final class Suggestion {
                 .orElse("");
     }
 
+    /**
+     * {@code ; did you mean "net_amount" (Net sales)?}, where a text has a label of several words in it; of several the longest.
+     *
+     * @param labels what each name is called
+     */
+    public static String labelIn(String text, Map<String, String> labels) {
+        String lower = text.toLowerCase(Locale.ROOT);
+        return labels.values().stream()
+                .filter(label -> label.contains(" ") && lower.contains(label.toLowerCase(Locale.ROOT)))
+                .max(Comparator.comparingInt(String::length).thenComparing(Comparator.reverseOrder()))
+                .flatMap(label -> nameOf(label, labels))
+                .map(name -> "; did you mean \"" + name + "\"" + inBrackets(name, labels.get(name)) + "?")
+                .orElse("");
+    }
+
     private static Optional<String> begunWith(String typed, Collection<String> labels) {
         String lower = typed.toLowerCase(Locale.ROOT);
         return typed.length() < SHORTEST_BEGINNING

@@ -10,6 +10,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
@@ -98,8 +99,9 @@ class WhyTest {
     @Test
     void theRowsBehindAGroupAreItsRowsInOrderSomeAtATime() {
         Grouped grouped = grouped("all");
-        RowsBehind behind = RowsBehind.of(grouped, new Printed(grouped), node(grouped, "Lakeside"), 0, 2);
+        RowsBehind behind = rows(grouped, node(grouped, "Lakeside"), 0);
         assertThat(behind.fields()).containsExactly("Order", "Ordered", "Region", "Freight", "Net");
+        assertThat(behind.ids()).containsExactlyElementsOf(RowFields.read(grouped.plan()));
         assertThat(behind.numeric()).containsExactly(false, false, false, true, true);
         assertThat(behind.all()).isEqualTo(3);
         assertThat(behind.noun()).isEqualTo("lines");
@@ -107,11 +109,20 @@ class WhyTest {
                 .containsExactly(
                         List.of("S2", "5 Feb 2026 10:00", "Lakeside", "7.50", "20.00"),
                         List.of("S1", "5 Jan 2026 10:00", "Lakeside", "5.00", "10.00"));
-        assertThat(RowsBehind.of(grouped, new Printed(grouped), node(grouped, "Lakeside"), 2, 2)
-                        .rows())
-                .hasSize(1);
-        assertThat(RowsBehind.of(grouped, new Printed(grouped), GroupTree.ROOT, 99, 2)
-                        .rows())
-                .isEmpty();
+        assertThat(rows(grouped, node(grouped, "Lakeside"), 2).rows()).hasSize(1);
+        assertThat(rows(grouped, GroupTree.ROOT, 99).rows()).isEmpty();
+    }
+
+    private static RowsBehind rows(Grouped grouped, int node, int offset) {
+        ShownFields shown = ShownFields.of(grouped.plan(), RowFields.read(grouped.plan()), grouped.star());
+        return RowsBehind.of(grouped, new Printed(grouped), node, shown, false, offset, 2);
+    }
+
+    @Test
+    void rowsAreOfferedWithEveryFieldOfTheDatasetThatIsNotHidden() {
+        Plan plan = grouped("all").plan();
+        assertThat(RowFields.offered(plan).stream().map(RowFields.Offered::id))
+                .containsExactlyElementsOf(plan.dataset().rowNames());
+        assertThat(RowFields.usual(plan)).containsAll(RowFields.read(plan));
     }
 }

@@ -33,8 +33,8 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
         Set<String> fields = new TreeSet<>();
         DatasetNames names = new DatasetNames(dataset, today);
         Typed value = names.field(field, true).orElseThrow();
-        note(value, fields);
-        new Lookups(dataset, names).nameOf(value).ifPresent(name -> note(name, fields));
+        value.noteFields(fields);
+        new Lookups(dataset, names).nameOf(value).ifPresent(name -> name.noteFields(fields));
         fields.addAll(Namesakes.fields(dataset, field));
         return of(reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
     }
@@ -66,17 +66,10 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
     /** A name's column may be gone from its source while the key is still there. */
     private static boolean isRead(Typed value, Star star) {
         Set<String> fields = new TreeSet<>();
-        note(value, fields);
+        value.noteFields(fields);
         return fields.stream()
                 .allMatch(id ->
                         star.table(star.dataset().field(id).table()).fields().containsKey(id));
-    }
-
-    private static void note(Typed value, Set<String> fields) {
-        if (value instanceof Typed.Field field) {
-            fields.add(field.id());
-        }
-        value.operands().forEach(operand -> note(operand, fields));
     }
 
     /** For each row of the grain the row of the home table. */

@@ -102,8 +102,9 @@ class ExplainController {
             @RequestParam("place") int place,
             @RequestParam(name = "offset", defaultValue = "0") int offset,
             @RequestParam(name = "limit", defaultValue = "100") int limit,
+            @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             Principal principal) {
-        return found(explanations(id, principal).rows(place, offset, limit));
+        return found(explanations(id, principal).rows(place, offset, limit, fields, reader));
     }
 
     @GetMapping("/rows/file")
@@ -111,6 +112,7 @@ class ExplainController {
     void rowsFile(
             @PathVariable("id") String id,
             @RequestParam("place") int place,
+            @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             @RequestParam(name = "protect", defaultValue = "true") boolean protect,
             Principal principal,
             @Parameter(hidden = true) HttpServletRequest request,
@@ -118,7 +120,8 @@ class ExplainController {
             throws IOException {
         RunResult result = result(id, principal);
         Explanations explanations = new Explanations(result);
-        Explanations.RowsFile rows = found(explanations.rowsFile(place, protect ? Cells.PROTECTED : Cells.EXACT));
+        Explanations.RowsFile rows =
+                found(explanations.rowsFile(place, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
         String group = explanations.path(place).orElse(List.of()).stream()
                 .map(Explanations.PathStep::label)
                 .reduce((a, b) -> a + " " + b)

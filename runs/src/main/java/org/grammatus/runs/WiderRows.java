@@ -1,0 +1,66 @@
+package org.grammatus.runs;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.explain.RowFields;
+import org.grammatus.core.explain.ShownFields;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.table.Column;
+import org.grammatus.core.table.Scalars;
+import org.grammatus.core.table.Star;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+
+/**
+ * The fields that rows of a run are shown with. What the report did not read is read now, and shown only if the rows are still those of
+ * the run.
+ *
+ * @param changed whether they are not, so that only what the report read is shown
+ */
+record WiderRows(ShownFields fields, boolean changed) {
+
+    /**
+     * Finds the values of fields.
+     *
+     * @param rows of the grain that are to be shown
+     * @param asked ids of fields and calculated fields; the usual ones unless given
+     * @throws org.grammatus.sources.SourceException if they cannot be read
+     */
+    static WiderRows of(Grouped grouped, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
+        Plan plan = grouped.plan();
+        List<String> ids = asked.orElseGet(() -> RowFields.usual(plan));
+        Set<String> needed = RowFields.needed(plan, ids);
+        if (plan.fields().containsAll(needed)) {
+            return new WiderRows(ShownFields.of(plan, ids, grouped.star()), false);
+        }
+        Star again = reader.read(Reading.of(plan).andFields(needed), ReadProgress.SILENT);
+        List<String> read = RowFields.read(plan);
+        return isSame(grouped.star(), again, read, rows)
+                ? new WiderRows(ShownFields.of(plan, ids, again), false)
+                : new WiderRows(ShownFields.of(plan, read, grouped.star()), true);
+    }
+
+    /** Whether rows read a second time are what they were, by all that both readings have. */
+    private static boolean isSame(Star star, Star again, List<String> fields, int[] rows) {
+        return star.rowCount() == again.rowCount()
+                && fields.stream().allMatch(field -> isSame(star, again, field, rows));
+    }
+
+    private static boolean isSame(Star star, Star again, String field, int[] rows) {
+        int table = star.dataset().field(field).table();
+        Column first = star.table(table).fields().get(field);
+        Column second = again.table(table).fields().get(field);
+        int[] path = star.path(DatasetModel.GRAIN, table);
+        int[] pathAgain = again.path(DatasetModel.GRAIN, table);
+        for (int row : rows) {
+            if (!Scalars.at(first, path[row]).equals(Scalars.at(second, pathAgain[row]))) {
+                return false;
+            }
+        }
+        return true;
+    }
+}
