@@ -15,7 +15,11 @@ public record ReadLimits(long mostRows, Duration longestStatement, Duration long
 
     /** The same for a look at what there is, which somebody waits for. */
     public ReadLimits glancing() {
-        return new ReadLimits(mostRows, GLANCE, GLANCE);
+        return new ReadLimits(mostRows, atMost(longestStatement), atMost(longestSilence));
+    }
+
+    private static Duration atMost(Duration usual) {
+        return usual.compareTo(GLANCE) < 0 ? usual : GLANCE;
     }
 
     public static final ReadLimits DEFAULT = new ReadLimits(50_000_000, Duration.ofMinutes(10), Duration.ofMinutes(2));

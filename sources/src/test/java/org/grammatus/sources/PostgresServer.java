@@ -10,6 +10,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** A real PostgreSQL for tests, with a user who may only read, and a log of every statement that reached it. */
 public final class PostgresServer implements AutoCloseable {
@@ -26,6 +27,7 @@ public final class PostgresServer implements AutoCloseable {
             log = Files.createTempFile("postgres", ".log");
             server = EmbeddedPostgres.builder()
                     .setServerConfig("log_statement", "all")
+                    .setServerConfig("log_connections", "on")
                     .setServerConfig("log_line_prefix", "[%u] ")
                     .setServerConfig("max_connections", "20")
                     .setOutputRedirector(ProcessBuilder.Redirect.to(log.toFile()))
@@ -40,14 +42,48 @@ public final class PostgresServer implements AutoCloseable {
 
     /** Local connections would need no password by themselves. */
     private void askForPasswords() throws IOException {
+        Files.writeString(
+                Path.of(asked("SHOW hba_file")), "host all postgres all trust\nhost all all all scram-sha-256\n");
+        execute("SELECT pg_reload_conf()");
+    }
+
+    /** Has connections encrypted that ask for it, from now on. */
+    public void encrypt(TestCertificate certificate) throws IOException {
+        Path folder = Path.of(asked("SHOW data_directory"));
+        certificate.write(folder.resolve("server.crt"), folder.resolve("server.key"));
+        execute("ALTER SYSTEM SET ssl = on", "SELECT pg_reload_conf()");
+    }
+
+    /** Makes a user whose password the server wants as it is. */
+    public void askInTheClear(String user) throws IOException {
+        execute("CREATE ROLE " + user + " LOGIN PASSWORD '" + PASSWORD.replace("'", "''") + "'");
+        Path file = Path.of(asked("SHOW hba_file"));
+        Files.writeString(file, "host all " + user + " all password\n" + Files.readString(file));
+        execute("SELECT pg_reload_conf()");
+    }
+
+    /** How many connections of readers were encrypted since the server started. */
+    public int encryptedConnections() {
+        return (int) linesOfLog()
+                .filter(line -> line.contains("connection authorized"))
+                .filter(line -> line.contains("SSL enabled"))
+                .count();
+    }
+
+    private Stream<String> linesOfLog() {
+        try {
+            return Files.readAllLines(log).stream();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private String asked(String question) {
         try (Connection connection = server.getPostgresDatabase().getConnection();
-                Statement statement = connection.createStatement()) {
-            try (ResultSet file = statement.executeQuery("SHOW hba_file")) {
-                file.next();
-                Files.writeString(
-                        Path.of(file.getString(1)), "host all postgres all trust\nhost all all all scram-sha-256\n");
-            }
-            statement.execute("SELECT pg_reload_conf()");
+                Statement statement = connection.createStatement();
+                ResultSet answer = statement.executeQuery(question)) {
+            answer.next();
+            return answer.getString(1);
         } catch (SQLException e) {
             throw new IllegalStateException(e);
         }
@@ -79,8 +115,9 @@ public final class PostgresServer implements AutoCloseable {
     }
 
     /** Every statement that the reader sent since the server started. */
-    public List<String> statementsOfReader() throws IOException {
-        return Files.readAllLines(log).stream()
+    public List<String> statementsOfReader() {
+        return linesOfLog()
+                .filter(line -> line.contains("statement: ") || line.contains("execute "))
                 .filter(line -> line.startsWith("[" + READER + "]") && line.contains("LOG:"))
                 .map(line -> line.replaceFirst("^.*?(statement|execute [^:]*): ", ""))
                 .toList();
