@@ -194,6 +194,41 @@ class SourcesTest {
                 .contains("yard");
     }
 
+    /** A file with one table of so many columns. */
+    private static String widePlace(int columns) throws Exception {
+        Path file = SERVER.database().resolveSibling("wide" + columns + ".duckdb");
+        String every =
+                IntStream.range(0, columns).mapToObj(i -> "7 AS column" + i).collect(Collectors.joining(", "));
+        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
+                Statement statement = connection.createStatement()) {
+            statement.execute("CREATE TABLE wide AS SELECT " + every);
+        }
+        ObjectNode body = Browser.JSON
+                .createObjectNode()
+                .put("label", "Wide " + columns)
+                .put("kind", "DUCKDB")
+                .put("file", file.toString());
+        return json(SERVER.signedIn("admin").post("/api/sources", body.toString()))
+                .path("id")
+                .asString();
+    }
+
+    @Test
+    void aTableOfTwoThousandColumnsIsADatasetAndOneOfMoreIsToldSo() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode dataset = started(author, widePlace(2_000), "wide", "two-thousand");
+        assertThat(dataset.path("fields")).hasSize(2_000);
+        json(author.post("/api/composing/dataset", asking(dataset).toString()));
+        assertThat(json(author.get("/api/datasets/two-thousand/profile")).path("fields"))
+                .hasSize(2_000);
+
+        ObjectNode grain = Browser.JSON.createObjectNode().put("id", "more").put("table", "wide");
+        grain.put("source", widePlace(2_001));
+        HttpResponse<String> refused = author.post("/api/composing/start", grain.toString());
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("2,001 columns", "2,000", "view");
+    }
+
     @Test
     void aPasswordOnRecordGoesToNoOtherPlace() throws Exception {
         String id = added("Kept");

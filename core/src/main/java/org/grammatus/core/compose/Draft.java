@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
@@ -183,6 +185,15 @@ public final class Draft {
 
     private static final int MOST_KEY_COLUMNS = 8;
 
+    private static void requireFew(TableShape shape, int fields) {
+        if (fields > Dataset.MOST_FIELDS) {
+            throw new ProblemException(Problem.error(
+                    "/table",
+                    "%s has %,d columns, and with them the dataset would have %,d fields, more than %,d; have a view made in the source of those that reports need"
+                            .formatted(shape.name(), shape.columns().size(), fields, Dataset.MOST_FIELDS)));
+        }
+    }
+
     private static Dataset withTable(Dataset dataset, SampledTable added, List<String> key, Optional<Pointer> pointer) {
         Set<String> ids = new HashSet<>();
         dataset.tables().forEach(table -> ids.add(table.id()));
@@ -213,6 +224,7 @@ public final class Draft {
                 name = Optional.of(field.id());
             }
         }
+        requireFew(shape, fields.size());
         List<Dataset.Table> tables = new ArrayList<>(dataset.tables());
         tables.add(new Dataset.Table(
                 tableId, added.source(), shape.name(), key, noun, code, name.isPresent() ? name : code));

@@ -46,6 +46,9 @@ public record Dataset(
         Optional<List<Calculated>> calculated,
         Optional<List<Measure>> measures) {
 
+    /** The most fields that one may have. */
+    public static final int MOST_FIELDS = 2_000;
+
     public static final String FORMAT = "grammatus-dataset";
     public static final int VERSION = 1;
 
