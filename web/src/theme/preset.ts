@@ -7,6 +7,13 @@ export const preset = definePreset(Aura, {
     borderRadius: { none: '0', xs: '2px', sm: '3px', md: '4px', lg: '6px', xl: '8px' },
   },
   components: {
+    // Quiet actions stand on the bench's ground, too, where the library's own shade is too light.
+    button: {
+      colorScheme: {
+        light: { text: { secondary: { color: '{surface.600}' } } },
+        dark: { text: { secondary: { color: '{surface.300}' } } },
+      },
+    },
     togglebutton: {
       colorScheme: {
         light: { root: { color: '{surface.600}', hoverColor: '{surface.700}' } },
