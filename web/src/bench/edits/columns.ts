@@ -30,7 +30,8 @@ function withColumn(report: Report, field: FieldView, before: number): Report {
   const columns = [...block(report).columns]
   // What is empty in rows would stand as texts do; a measure's figures stand as figures.
   const align = perRow(field) ? {} : { align: 'end' as const }
-  columns.splice(before, 0, { id, label: field.label, value: field.value, ...align })
+  const value = field.value ? { value: field.value } : {}
+  columns.splice(before, 0, { id, label: field.label, ...value, ...align })
   const grown = withBlock(report, { columns })
   if (!field.usual) {
     return grown

@@ -2,7 +2,7 @@
 import OneOf from '@/shell/OneOf.vue'
 import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
@@ -49,6 +49,22 @@ function change(what: Partial<Column>, key: string) {
     `${props.column.id} ${key}`,
   )
 }
+/** An emptied box counts once it is left: until then something else may be typed, which the column's totals follow. */
+const emptied = ref(false)
+
+function shows(value: string | undefined) {
+  emptied.value = !value
+  if (value) {
+    change({ value }, 'value')
+  }
+}
+
+function leaveShows() {
+  if (emptied.value) {
+    emptied.value = false
+    change({ value: undefined }, 'value')
+  }
+}
 </script>
 
 <template>
@@ -60,10 +76,11 @@ function change(what: Partial<Column>, key: string) {
   </InspectorField>
   <InspectorField :label="text.value" :problem="problem('value')">
     <ExpressionField
-      :model-value="column.value"
+      :model-value="emptied ? undefined : column.value"
       :placeholder="text.totalsAlone"
       :invalid="!!problem('value')"
-      @update:model-value="(value) => change({ value }, 'value')"
+      @update:model-value="shows"
+      @focusout="leaveShows"
     />
   </InspectorField>
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">

@@ -90,6 +90,14 @@ class HandsTest {
         command(bench, "Add Net sales as a column");
         bench.edit(() -> bench.field("Shows").fill("net_amount * 2"));
         assertThat(bench.page().getByLabel("Grand total")).containsText("16,923,019.28");
+        // What is typed into an emptied box takes them along, too.
+        bench.field("Shows").fill("");
+        bench.edit(() -> bench.field("Shows").fill("net_amount * 3"));
+        assertThat(bench.page().getByLabel("Grand total")).containsText("25,384,528.92");
+        bench.field("Shows").fill("");
+        bench.edit(() -> bench.field("Label").focus());
+        assertThat(bench.field("Shows")).hasValue("");
+        assertThat(bench.page().getByLabel("Grand total")).containsText("25,384,528.92");
     }
 
     @Test

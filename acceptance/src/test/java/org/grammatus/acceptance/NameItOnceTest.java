@@ -94,8 +94,11 @@ class NameItOnceTest {
         Locator effect = page.locator(".effect");
         assertThat(effect).containsText("1 report would not run any more");
         assertThat(effect).containsText("Expected deliveries");
+        assertThat(page.locator("form")).containsText("“Days late” is used. Delete it all the same?");
+        assertThat(button(page, "Delete it all the same")).isVisible();
+        assertThat(Bench.button(page, "Delete")).hasCount(0);
         Accessibility.check(page);
-        button(page, "Cancel").click();
+        button(page, "Keep it").click();
         assertThat(page.locator(".panel h2")).hasText("Days late");
     }
 

@@ -109,20 +109,4 @@ class OrderInHandTest {
         bench.field("Shows").fill("Net sales * 2");
         assertThat(bench.page().locator(".failure")).containsText("did you mean \"net_amount\" (Net sales)?");
     }
-
-    @Test
-    void deletingAUsedFieldIsOneQuestion() {
-        Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=days_late");
-        Bench.button(page, "Edit Days late").click();
-        Bench.button(page, "Delete").click();
-        Locator form = page.getByRole(AriaRole.FORM);
-        assertThat(form.getByRole(AriaRole.HEADING, new Locator.GetByRoleOptions().setName("“Days late” is used")))
-                .isVisible();
-        assertThat(form).containsText("would not run any more");
-        assertThat(Bench.button(page, "Delete it all the same")).isVisible();
-        assertThat(Bench.button(page, "Delete")).hasCount(0);
-        Accessibility.check(page);
-        Bench.button(page, "Keep it").click();
-        assertThat(Bench.button(page, "Edit Days late")).isVisible();
-    }
 }
