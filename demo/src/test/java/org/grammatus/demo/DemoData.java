@@ -17,15 +17,15 @@ import org.grammatus.sources.SqliteSource;
 import org.grammatus.sources.StarReader;
 
 /** Demo databases by size, each made once for all tests, and the starter report run over them. */
-final class DemoData {
+public final class DemoData {
 
-    static final RunContext CONTEXT = new RunContext(ScenarioSize.DEMO.lastDay(), ZoneId.of("UTC"));
+    public static final RunContext CONTEXT = new RunContext(ScenarioSize.DEMO.lastDay(), ZoneId.of("UTC"));
 
     private static final Map<ScenarioSize, Path> FILES = new ConcurrentHashMap<>();
 
     private DemoData() {}
 
-    static Path database(ScenarioSize size) {
+    public static Path database(ScenarioSize size) {
         return FILES.computeIfAbsent(size, s -> {
             try {
                 Path folder = Files.createTempDirectory("grammatus-demo");

@@ -1,0 +1,173 @@
+package org.grammatus.demo.same;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.demo.DemoData;
+import org.grammatus.demo.ScenarioSize;
+import org.grammatus.demo.Starters;
+import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.RunEngine;
+import org.grammatus.runs.RunLimits;
+import org.grammatus.runs.RunRequest;
+import org.grammatus.runs.RunResult;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.StarReader;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/**
+ * What is printed stays what it was: digests of every format of the reports that come with the product and of generated ones, each beside
+ * what it was when they were last written down. Where a change is meant, {@code -Dgrammatus.results=write} writes them down anew, and the
+ * change of the files says which reports it reached.
+ */
+class SameResultsTest {
+
+    private static final int GENERATED = 500;
+    private static final boolean WRITE = "write".equals(System.getProperty("grammatus.results"));
+    private static final Path FOLDER = Path.of("src/test/resources/org/grammatus/demo/same");
+    private static final List<String> PERIODS =
+            List.of("previous month", "fiscal year to date", "2026-08-03/2026-08-16");
+
+    private static DatasetReader reader;
+
+    @BeforeAll
+    static void open() {
+        reader = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    }
+
+    private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
+        DatasetModel dataset =
+                DatasetModel.of(Starters.dataset(report.dataset()).orElseThrow());
+        return new RunEngine(RunLimits.DEFAULT)
+                .run(
+                        new RunRequest(report, dataset, new Answers(answers), DemoData.CONTEXT, view),
+                        reader,
+                        progress -> {},
+                        () -> false);
+    }
+
+    private static byte[] written(RunResult result, Format format) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        format.writer().write(result, out, WriteProgress.SILENT);
+        return format == Format.PDF ? drawn(out.toByteArray()) : out.toByteArray();
+    }
+
+    /** What a PDF draws, page by page: compressed bytes depend on the machine's compression. */
+    private static byte[] drawn(byte[] pdf) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            for (PDPage page : document.getPages()) {
+                out.write(page.getContents().readAllBytes());
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static String digest(byte[] content) {
+        try {
+            byte[] all = MessageDigest.getInstance("SHA-256").digest(content);
+            return HexFormat.of().formatHex(all, 0, 6);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static String digest(RunResult result, Format format) {
+        try {
+            return digest(written(result, format));
+        } catch (ProblemException e) {
+            return digest(e.getMessage().getBytes(StandardCharsets.UTF_8)) + "!";
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** One digest a format, and one of all pages as they are shown; of a report that cannot be run, of why. */
+    private static String digests(Report report, Map<String, String> answers, ReaderView view) {
+        try {
+            RunResult result = run(report, answers, view);
+            List<String> all = new ArrayList<>();
+            for (Format format : Format.values()) {
+                all.add(format.word() + " " + digest(result, format));
+            }
+            if (result.pageCount() > 0) {
+                String pages = IntStream.rangeClosed(1, result.pageCount())
+                        .mapToObj(number -> result.pages().page(number).toString())
+                        .reduce("", String::concat);
+                all.add("pages " + digest(pages.getBytes(StandardCharsets.UTF_8)));
+            }
+            return String.join(" ", all);
+        } catch (ProblemException e) {
+            return "refused: " + e.getMessage().replace('\n', ' ');
+        }
+    }
+
+    private static void compare(String name, List<String> now) throws IOException {
+        Path file = FOLDER.resolve(name);
+        if (WRITE) {
+            Files.createDirectories(FOLDER);
+            Files.write(file, now);
+        }
+        assertThat(now).isEqualTo(Files.readAllLines(file));
+    }
+
+    @Test
+    void theReportsThatComeWithTheProduct() throws IOException {
+        List<String> now = new ArrayList<>();
+        for (String id : Starters.reportIds()) {
+            Report report = Starters.report(id).orElseThrow();
+            for (String period : PERIODS) {
+                Map<String, String> answers = report.prompts().stream()
+                                .anyMatch(prompt -> prompt.name().equals("period"))
+                        ? Map.of("period", period)
+                        : Map.of();
+                now.add(report.id() + " " + period.replace(' ', '-') + ": "
+                        + digests(report, answers, ReaderView.PLAIN));
+            }
+        }
+        compare("starters.txt", now);
+    }
+
+    @Test
+    void generatedReportsAsTheirReadersLookAtThem() throws IOException {
+        List<String> now = new ArrayList<>();
+        int ran = 0;
+        for (int seed = 0; seed < GENERATED; seed++) {
+            RandomReport random = new RandomReport(seed);
+            String digests;
+            try {
+                Report report = Definitions.readReport(random.text());
+                digests = digests(report, Map.of(), random.view());
+            } catch (ProblemException e) {
+                digests = "refused: " + e.getMessage().replace('\n', ' ');
+            }
+            ran += digests.startsWith("refused") ? 0 : 1;
+            now.add(seed + ": " + digests);
+        }
+        compare("generated.txt", now);
+        assertThat(ran).as("most of them run").isGreaterThan(GENERATED * 4 / 5);
+    }
+}
