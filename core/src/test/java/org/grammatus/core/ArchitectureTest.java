@@ -17,6 +17,7 @@ class ArchitectureTest {
     private static final List<String> IN_ORDER = List.of(
             "problem",
             "value",
+            "choice",
             "definition",
             "expression",
             "dataset",

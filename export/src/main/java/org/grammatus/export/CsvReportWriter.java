@@ -13,7 +13,10 @@ import java.util.concurrent.CancellationException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Footer;
+import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Plan;
@@ -74,8 +77,8 @@ final class CsvReportWriter implements ReportWriter {
         return depth > 0 ? depth : Math.max(1, plan.levels().size());
     }
 
-    private static boolean isUnprinted(Report.Level level) {
-        return level.header() == Report.Header.NONE && level.footer() == Report.Footer.NONE;
+    private static boolean isUnprinted(ReportLevel level) {
+        return level.header() == Header.NONE && level.footer() == Footer.NONE;
     }
 
     private void head(CSVPrinter csv) throws IOException {
@@ -134,8 +137,8 @@ final class CsvReportWriter implements ReportWriter {
         List<Column> shared = grouped.cells().get(depth);
         for (int c = 0; c < plan.columns().size(); c++) {
             int column = c;
-            Optional<Integer> total = printed.totalAt(c, depth, Report.Place.HEADER)
-                    .or(() -> printed.totalAt(column, depth, Report.Place.FOOTER));
+            Optional<Integer> total =
+                    printed.totalAt(c, depth, Place.HEADER).or(() -> printed.totalAt(column, depth, Place.FOOTER));
             if (total.isPresent()) {
                 record.add(value(grouped.totals().get(total.get()), node));
             } else {

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
@@ -165,7 +165,7 @@ final class JsonReportWriter implements ReportWriter {
         }
         json.writeObjectPropertyStart("cells");
         for (int c = 0; c < cells.size(); c++) {
-            Report.Column column = grouped.plan().columns().get(c).definition();
+            ReportColumn column = grouped.plan().columns().get(c).definition();
             json.writeName(column.id());
             value(cells.get(c), within);
         }

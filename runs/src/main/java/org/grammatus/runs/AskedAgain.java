@@ -3,8 +3,9 @@ package org.grammatus.runs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.LeftOut;
@@ -77,8 +78,8 @@ public record AskedAgain(String source, String statement, String figure, boolean
     /** Whether a total is an aggregate alone, not rounded on the way. */
     private static boolean isPlain(Grouped grouped, int total) {
         Plan.Total planned = grouped.plan().totals().get(total);
-        boolean rounds = grouped.plan().block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
-        return planned.shown() == Report.Shown.VALUE && planned.comparison().isEmpty() && !rounds;
+        boolean rounds = grouped.plan().block().rounding().equals(Optional.of(Rounding.EACH_LINE));
+        return planned.shown() == Shown.VALUE && planned.comparison().isEmpty() && !rounds;
     }
 
     /** Whether a group has rows, and all that its path and the filters let through. */

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Pages;
@@ -102,7 +102,7 @@ public final class RunResult implements Printout {
         List<GrandTotal> totals = new ArrayList<>();
         for (int column = 0; column < grouped.plan().columns().size(); column++) {
             String label = grouped.plan().columns().get(column).definition().label();
-            printed.totalAt(column, 0, Report.Place.FOOTER)
+            printed.totalAt(column, 0, Place.FOOTER)
                     .ifPresent(total -> totals.add(new GrandTotal(label, printed.total(total, GroupTree.ROOT))));
         }
         return totals;

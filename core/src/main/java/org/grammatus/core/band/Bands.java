@@ -1,7 +1,8 @@
 package org.grammatus.core.band;
 
 import java.util.Arrays;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Footer;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 
@@ -80,12 +81,12 @@ public final class Bands {
         int depth = grouped.tree().depthOf(node);
         if (depth == 0) {
             add(BandKind.REPORT_FOOTER, node, NO_ROW);
-        } else if (level(depth).footer() == Report.Footer.TOTALS) {
+        } else if (level(depth).footer() == Footer.TOTALS) {
             add(BandKind.GROUP_FOOTER, node, NO_ROW);
         }
     }
 
-    private Report.Level level(int depth) {
+    private ReportLevel level(int depth) {
         return grouped.plan().levels().get(depth - 1).definition();
     }
 

@@ -11,11 +11,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.Place;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
@@ -47,7 +48,7 @@ public final class Printed {
 
     private final Map<Plan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
-    private final List<Map<Report.Place, List<Optional<Integer>>>> totalsAt;
+    private final List<Map<Place, List<Optional<Integer>>>> totalsAt;
 
     public Printed(Grouped grouped) {
         this.grouped = grouped;
@@ -80,7 +81,7 @@ public final class Printed {
         }
     }
 
-    private Optional<Report.Unit> unit(Plan.Total total) {
+    private Optional<FigureUnit> unit(Plan.Total total) {
         return total.isAmount()
                 ? plan.columns().get(total.column()).definition().unit()
                 : Optional.empty();
@@ -172,16 +173,16 @@ public final class Printed {
     }
 
     /** The total that stands in a column of a group's header or footer. */
-    public Optional<Integer> totalAt(int column, int depth, Report.Place place) {
+    public Optional<Integer> totalAt(int column, int depth, Place place) {
         return totalsAt.get(depth).get(place).get(column);
     }
 
     /** By depth, place and column: the total that stands there, found once for all groups. */
-    private static List<Map<Report.Place, List<Optional<Integer>>>> totalsAt(Plan plan) {
-        List<Map<Report.Place, List<Optional<Integer>>>> byDepth = new ArrayList<>();
+    private static List<Map<Place, List<Optional<Integer>>>> totalsAt(Plan plan) {
+        List<Map<Place, List<Optional<Integer>>>> byDepth = new ArrayList<>();
         for (int depth = 0; depth <= plan.levels().size(); depth++) {
-            Map<Report.Place, List<Optional<Integer>>> byPlace = new EnumMap<>(Report.Place.class);
-            for (Report.Place place : Report.Place.values()) {
+            Map<Place, List<Optional<Integer>>> byPlace = new EnumMap<>(Place.class);
+            for (Place place : Place.values()) {
                 List<Optional<Integer>> byColumn =
                         new ArrayList<>(Collections.nCopies(plan.columns().size(), Optional.empty()));
                 for (int i = 0; i < plan.totals().size(); i++) {

@@ -7,8 +7,8 @@ import com.ibm.icu.util.ULocale;
 import java.math.BigDecimal;
 import java.util.Date;
 import java.util.Optional;
+import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
@@ -33,9 +33,9 @@ public final class ValueFormat {
     }
 
     /** @param unit what figures are counted in, where not in ones */
-    public ValueFormat(Type type, String pattern, ULocale locale, Optional<Report.Unit> unit) {
+    public ValueFormat(Type type, String pattern, ULocale locale, Optional<FigureUnit> unit) {
         this.type = type;
-        this.leftOut = unit.map(Report.Unit::digits).orElse(0);
+        this.leftOut = unit.map(FigureUnit::digits).orElse(0);
         this.numbers = type.isNumber() ? numbers(pattern, locale) : null;
         this.dates = switch (type.kind()) {
             case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);

@@ -1,6 +1,7 @@
 package org.grammatus.core.band;
 
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Look;
+import org.grammatus.core.definition.ReportColumn;
 
 /** The words that the program itself puts on pages, in one place so that they can be translated. */
 public final class Words {
@@ -23,7 +24,7 @@ public final class Words {
     }
 
     /** What a column is called, with what its figures are counted in. */
-    public static String heading(Report.Column column) {
+    public static String heading(ReportColumn column) {
         return column.unit()
                 .map(unit -> switch (unit) {
                     case THOUSANDS -> " (thousands)";
@@ -45,7 +46,7 @@ public final class Words {
     }
 
     /** The sign beside a marked row, which tells it apart without colour. */
-    public static String sign(Report.Look look) {
+    public static String sign(Look look) {
         return switch (look) {
             case ALERT -> "▲";
             case WATCH -> "◆";

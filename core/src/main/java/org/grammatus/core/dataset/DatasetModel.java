@@ -8,8 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
@@ -59,7 +59,7 @@ public final class DatasetModel {
             Optional<String> unit,
             Optional<List<String>> order,
             boolean hidden,
-            Optional<Report.Direction> direction) {}
+            Optional<Direction> direction) {}
 
     /**
      * A field with its type and home.

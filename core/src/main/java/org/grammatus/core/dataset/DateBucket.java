@@ -9,7 +9,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.IsoFields;
 import java.util.Date;
-import org.grammatus.core.definition.Report.Bucket;
+import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.value.Type;
 
 /**

@@ -2,7 +2,17 @@ package org.grammatus.core.dataset;
 
 import java.util.List;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportLimit;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.expression.RenamedText;
 
 /**
@@ -90,8 +100,8 @@ public record Renaming(String from, String to) {
                 report.page());
     }
 
-    private Report.Prompt prompt(Report.Prompt p) {
-        return new Report.Prompt(
+    private ReportPrompt prompt(ReportPrompt p) {
+        return new ReportPrompt(
                 p.id(),
                 p.name(),
                 p.type(),
@@ -102,8 +112,8 @@ public record Renaming(String from, String to) {
                 p.defaultAnswer());
     }
 
-    private Report.Filter filter(Report.Filter f) {
-        return new Report.Filter(
+    private ReportFilter filter(ReportFilter f) {
+        return new ReportFilter(
                 f.id(),
                 f.kind(),
                 f.field().map(this::id),
@@ -114,8 +124,8 @@ public record Renaming(String from, String to) {
                 f.off());
     }
 
-    private Report.Block block(Report.Block b) {
-        return new Report.Block(
+    private ReportBlock block(ReportBlock b) {
+        return new ReportBlock(
                 b.id(),
                 b.kind(),
                 b.levels().stream().map(this::level).toList(),
@@ -128,8 +138,8 @@ public record Renaming(String from, String to) {
                 b.rows().with(b.rows().shown(), terms(b.rows().order())));
     }
 
-    private Report.Level level(Report.Level l) {
-        return new Report.Level(
+    private ReportLevel level(ReportLevel l) {
+        return new ReportLevel(
                 l.id(),
                 l.name(),
                 expression(l.key()),
@@ -149,14 +159,14 @@ public record Renaming(String from, String to) {
                 l.off());
     }
 
-    private List<Report.OrderTerm> terms(List<Report.OrderTerm> terms) {
+    private List<OrderTerm> terms(List<OrderTerm> terms) {
         return terms.stream()
-                .map(term -> new Report.OrderTerm(term.id(), expression(term.by()), term.direction(), term.basis()))
+                .map(term -> new OrderTerm(term.id(), expression(term.by()), term.direction(), term.basis()))
                 .toList();
     }
 
-    private Report.Column column(Report.Column c) {
-        return new Report.Column(
+    private ReportColumn column(ReportColumn c) {
+        return new ReportColumn(
                 c.id(),
                 c.label(),
                 c.value().map(this::expression),
@@ -168,8 +178,8 @@ public record Renaming(String from, String to) {
                 c.off());
     }
 
-    private Report.Total total(Report.Total t) {
-        return new Report.Total(
+    private ReportTotal total(ReportTotal t) {
+        return new ReportTotal(
                 t.id(),
                 t.column(),
                 expression(t.value()),
@@ -179,16 +189,16 @@ public record Renaming(String from, String to) {
                 t.cells());
     }
 
-    private Report.Compare compare(Report.Compare c) {
-        return new Report.Compare(c.with(), c.date().map(this::id), c.plan().map(this::expression), c.cut(), c.shown());
+    private ReportCompare compare(ReportCompare c) {
+        return new ReportCompare(c.with(), c.date().map(this::id), c.plan().map(this::expression), c.cut(), c.shown());
     }
 
-    private Report.Limit limit(Report.Limit l) {
-        return new Report.Limit(l.keep(), expression(l.by()), l.count(), l.percent(), l.others());
+    private ReportLimit limit(ReportLimit l) {
+        return new ReportLimit(l.keep(), expression(l.by()), l.count(), l.percent(), l.others());
     }
 
-    private Report.Highlight highlight(Report.Highlight h) {
-        return new Report.Highlight(h.id(), h.label(), expression(h.when()), h.look(), h.off());
+    private ReportHighlight highlight(ReportHighlight h) {
+        return new ReportHighlight(h.id(), h.label(), expression(h.when()), h.look(), h.off());
     }
 
     private String id(String id) {

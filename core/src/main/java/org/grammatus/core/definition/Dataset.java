@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -285,7 +286,7 @@ public record Dataset(
             String value,
             Optional<String> format,
             Optional<String> unit,
-            Optional<Report.Direction> order) {}
+            Optional<Direction> order) {}
 
     /** Whether adding the field's values up means anything. */
     public enum Role {

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import org.grammatus.core.choice.ComparedWith;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
@@ -19,9 +21,9 @@ final class References {
     /** Every fault of a report. */
     static List<Problem> of(Report report) {
         References references = new References();
-        references.ids("/prompts", report.prompts(), Report.Prompt::id);
-        references.ids("/filters", report.filters(), Report.Filter::id);
-        references.ids("/blocks", report.blocks(), Report.Block::id);
+        references.ids("/prompts", report.prompts(), ReportPrompt::id);
+        references.ids("/filters", report.filters(), ReportFilter::id);
+        references.ids("/blocks", report.blocks(), ReportBlock::id);
         for (int i = 0; i < report.prompts().size(); i++) {
             references.uniqueName(report.prompts(), i);
             references.prompt("/prompts/" + i, report.prompts().get(i));
@@ -69,25 +71,25 @@ final class References {
         }
     }
 
-    private void block(String pointer, Report.Block block) {
-        ids(pointer + "/levels", block.levels(), Report.Level::id);
-        ids(pointer + "/columns", block.columns(), Report.Column::id);
-        ids(pointer + "/totals", block.totals(), Report.Total::id);
-        ids(pointer + "/highlights", block.highlights(), Report.Highlight::id);
+    private void block(String pointer, ReportBlock block) {
+        ids(pointer + "/levels", block.levels(), ReportLevel::id);
+        ids(pointer + "/columns", block.columns(), ReportColumn::id);
+        ids(pointer + "/totals", block.totals(), ReportTotal::id);
+        ids(pointer + "/highlights", block.highlights(), ReportHighlight::id);
         rows(pointer + "/rows", block.rows());
         for (int i = 0; i < block.levels().size(); i++) {
             level(pointer + "/levels/" + i, block.levels().get(i));
         }
-        List<String> columns = block.columns().stream().map(Report.Column::id).toList();
+        List<String> columns = block.columns().stream().map(ReportColumn::id).toList();
         List<String> places =
-                new ArrayList<>(block.levels().stream().map(Report.Level::id).toList());
-        places.add(Report.Cell.REPORT);
+                new ArrayList<>(block.levels().stream().map(ReportLevel::id).toList());
+        places.add(ReportCell.REPORT);
         for (int i = 0; i < block.columns().size(); i++) {
             String at = pointer + "/columns/" + i + "/once";
             block.columns().get(i).once().ifPresent(level -> known(at, "level", level, places));
         }
         for (int i = 0; i < block.totals().size(); i++) {
-            Report.Total total = block.totals().get(i);
+            ReportTotal total = block.totals().get(i);
             String at = pointer + "/totals/" + i;
             known(at + "/column", "column", total.column(), columns);
             total.compare().ifPresent(compare -> compare(at + "/compare", total, compare));
@@ -97,8 +99,8 @@ final class References {
         }
     }
 
-    private void level(String pointer, Report.Level level) {
-        ids(pointer + "/order", level.order(), Report.OrderTerm::id);
+    private void level(String pointer, ReportLevel level) {
+        ids(pointer + "/order", level.order(), OrderTerm::id);
         level.limit().ifPresent(limit -> {
             if (limit.count().isPresent() && limit.percent().isPresent()) {
                 problems.error(
@@ -116,8 +118,8 @@ final class References {
         }
     }
 
-    private void rows(String pointer, Report.Rows rows) {
-        ids(pointer + "/order", rows.order(), Report.OrderTerm::id);
+    private void rows(String pointer, ReportRows rows) {
+        ids(pointer + "/order", rows.order(), OrderTerm::id);
         if (rows.limit().isPresent()) {
             unused(pointer + "/percent", rows.percent(), "rows are limited by \"limit\" or \"percent\", not by both");
         }
@@ -126,8 +128,8 @@ final class References {
         }
     }
 
-    private void compare(String pointer, Report.Total total, Report.Compare compare) {
-        boolean plan = compare.with() == Report.ComparedWith.PLAN;
+    private void compare(String pointer, ReportTotal total, ReportCompare compare) {
+        boolean plan = compare.with() == ComparedWith.PLAN;
         if (plan) {
             needed(pointer, "plan", compare.plan(), "a comparison with a plan");
             unused(pointer + "/date", compare.date(), "a plan is of the same time");
@@ -141,8 +143,8 @@ final class References {
         }
     }
 
-    private void prompt(String pointer, Report.Prompt prompt) {
-        boolean choice = prompt.type() == Report.PromptType.CHOICE;
+    private void prompt(String pointer, ReportPrompt prompt) {
+        boolean choice = prompt.type() == PromptType.CHOICE;
         if (choice && prompt.field().isEmpty()) {
             problems.error(pointer, "property \"field\" is missing: a choice needs it");
         }
@@ -151,7 +153,7 @@ final class References {
         }
     }
 
-    private void filter(String pointer, Report.Filter filter, List<Report.Prompt> prompts) {
+    private void filter(String pointer, ReportFilter filter, List<ReportPrompt> prompts) {
         switch (filter.kind()) {
             case PERIOD -> {
                 needed(pointer, "field", filter.field(), "a period filter");
@@ -159,14 +161,14 @@ final class References {
                 unused(pointer + "/where", filter.where(), "a period filter has no condition of its own");
                 unused(pointer + "/comparison", filter.comparison(), "a period filter compares with its prompt");
                 unused(pointer + "/values", filter.values(), "a period filter compares with its prompt");
-                filter.prompt().ifPresent(name -> prompt(pointer, name, Report.PromptType.PERIOD, prompts));
+                filter.prompt().ifPresent(name -> prompt(pointer, name, PromptType.PERIOD, prompts));
             }
             case CONDITION -> {
                 needed(pointer, "field", filter.field(), "a condition");
                 needed(pointer, "comparison", filter.comparison(), "a condition");
                 unused(pointer + "/where", filter.where(), "a condition is made of a field and values");
                 filter.comparison().ifPresent(comparison -> operands(pointer, filter, comparison));
-                filter.prompt().ifPresent(name -> prompt(pointer, name, Report.PromptType.CHOICE, prompts));
+                filter.prompt().ifPresent(name -> prompt(pointer, name, PromptType.CHOICE, prompts));
             }
             case EXPRESSION -> {
                 needed(pointer, "where", filter.where(), "an expression filter");
@@ -179,7 +181,7 @@ final class References {
     }
 
     /** A condition compares with as many values as its comparison takes, or with one prompt. */
-    private void operands(String pointer, Report.Filter filter, Report.Comparison comparison) {
+    private void operands(String pointer, ReportFilter filter, FilterComparison comparison) {
         int values = filter.values().map(List::size).orElse(0);
         int found = values + (filter.prompt().isPresent() ? 1 : 0);
         int most = switch (comparison) {
@@ -188,7 +190,7 @@ final class References {
             case IS, IS_NOT -> Integer.MAX_VALUE;
             default -> 1;
         };
-        int least = Math.min(most, comparison == Report.Comparison.BETWEEN ? 2 : 1);
+        int least = Math.min(most, comparison == FilterComparison.BETWEEN ? 2 : 1);
         if (filter.prompt().isPresent() && values > 0) {
             problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
         } else if (found < least || found > most) {
@@ -199,10 +201,10 @@ final class References {
         }
     }
 
-    private void prompt(String pointer, String name, Report.PromptType type, List<Report.Prompt> prompts) {
+    private void prompt(String pointer, String name, PromptType type, List<ReportPrompt> prompts) {
         List<String> names = prompts.stream()
                 .filter(p -> p.type() == type)
-                .map(Report.Prompt::name)
+                .map(ReportPrompt::name)
                 .toList();
         known(pointer + "/prompt", "prompt", name, names);
     }
@@ -219,7 +221,7 @@ final class References {
         }
     }
 
-    private void uniqueName(List<Report.Prompt> prompts, int index) {
+    private void uniqueName(List<ReportPrompt> prompts, int index) {
         String name = prompts.get(index).name();
         for (int i = 0; i < index; i++) {
             if (prompts.get(i).name().equals(name)) {

@@ -1,6 +1,25 @@
 package org.grammatus.core.definition;
 
 import java.util.Locale;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Basis;
+import org.grammatus.core.choice.Bucket;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.ComparedWith;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.EmptyGroups;
+import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.Footer;
+import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.choice.Look;
+import org.grammatus.core.choice.Orientation;
+import org.grammatus.core.choice.PaperSize;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.value.Kind;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -18,28 +37,28 @@ final class WordEnums {
     static SimpleModule module() {
         SimpleModule module = new SimpleModule("words");
         add(module, Kind.class);
-        add(module, Report.PromptType.class);
-        add(module, Report.FilterKind.class);
-        add(module, Report.Comparison.class);
-        add(module, Report.Look.class);
-        add(module, Report.BlockKind.class);
-        add(module, Report.Bucket.class);
-        add(module, Report.Direction.class);
-        add(module, Report.Header.class);
-        add(module, Report.Footer.class);
-        add(module, Report.Place.class);
-        add(module, Report.Align.class);
-        add(module, Report.Paper.class);
-        add(module, Report.Orientation.class);
-        add(module, Report.Basis.class);
-        add(module, Report.Empty.class);
-        add(module, Report.End.class);
-        add(module, Report.Cover.class);
-        add(module, Report.Shown.class);
-        add(module, Report.ComparedWith.class);
-        add(module, Report.Compared.class);
-        add(module, Report.Unit.class);
-        add(module, Report.Rounding.class);
+        add(module, PromptType.class);
+        add(module, FilterKind.class);
+        add(module, FilterComparison.class);
+        add(module, Look.class);
+        add(module, BlockKind.class);
+        add(module, Bucket.class);
+        add(module, Direction.class);
+        add(module, Header.class);
+        add(module, Footer.class);
+        add(module, Place.class);
+        add(module, Align.class);
+        add(module, PaperSize.class);
+        add(module, Orientation.class);
+        add(module, Basis.class);
+        add(module, EmptyGroups.class);
+        add(module, LimitEnd.class);
+        add(module, Cover.class);
+        add(module, Shown.class);
+        add(module, ComparedWith.class);
+        add(module, Compared.class);
+        add(module, FigureUnit.class);
+        add(module, Rounding.class);
         add(module, Dataset.Role.class);
         add(module, Dataset.Keep.class);
         add(module, Dataset.YearName.class);
@@ -48,8 +67,8 @@ final class WordEnums {
 
     /** The word of a choice. Paper sizes keep the capitals they are known by. */
     static String word(Enum<?> choice) {
-        if (choice instanceof Report.Paper paper) {
-            return paper == Report.Paper.A4 ? "A4" : "Letter";
+        if (choice instanceof PaperSize paper) {
+            return paper == PaperSize.A4 ? "A4" : "Letter";
         }
         return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }

@@ -6,9 +6,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Plan;
@@ -37,9 +38,8 @@ final class Recount {
      * @param node the group
      */
     static Optional<Scalar> of(Grouped grouped, Plan.Total total, int node, int depth) {
-        boolean plain =
-                total.shown() == Report.Shown.VALUE && total.comparison().isEmpty();
-        boolean rounded = grouped.plan().block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
+        boolean plain = total.shown() == Shown.VALUE && total.comparison().isEmpty();
+        boolean rounded = grouped.plan().block().rounding().equals(Optional.of(Rounding.EACH_LINE));
         boolean few = grouped.kept().rows().length <= MOST_ROWS;
         return few && plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
                 ? of(grouped, aggregate, grouped.behind().rows(node, depth))

@@ -8,9 +8,11 @@ import java.util.Optional;
 import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
@@ -94,11 +96,11 @@ public record WhyFigure(
     private static List<String> conditions(Plan plan, InWords words) {
         List<String> conditions = new ArrayList<>();
         for (Plan.RowFilter filter : plan.filters()) {
-            Report.Filter definition = plan.report().filters().stream()
+            ReportFilter definition = plan.report().filters().stream()
                     .filter(f -> f.id().equals(filter.id()))
                     .findFirst()
                     .orElseThrow();
-            if (definition.kind() == Report.FilterKind.PERIOD) {
+            if (definition.kind() == FilterKind.PERIOD) {
                 String prompt = definition.prompt().orElseThrow();
                 plan.prompts().stream()
                         .filter(p -> p.prompt().name().equals(prompt))
@@ -128,7 +130,7 @@ public record WhyFigure(
         Plan plan = grouped.plan();
         Typed value = plan.totals().get(total).value();
         int depth = grouped.tree().depthOf(node);
-        boolean plain = plan.totals().get(total).shown() == Report.Shown.VALUE
+        boolean plain = plan.totals().get(total).shown() == Shown.VALUE
                 && plan.totals().get(total).comparison().isEmpty();
         if (value.unnamed() instanceof Typed.Aggregate aggregate) {
             int home = new Homes(plan.dataset()).orGrain(aggregate);

@@ -6,9 +6,10 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
@@ -78,8 +79,8 @@ final class Aggregates implements Frame {
     /** A level can ask that sums over groups without rows be zero. */
     private void zeroWithoutRows(Column sums) {
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            Report.Level level = plan.levels().get(depth - 1).definition();
-            if (level.empty().equals(Optional.of(Report.Empty.ZERO))) {
+            ReportLevel level = plan.levels().get(depth - 1).definition();
+            if (level.empty().equals(Optional.of(EmptyGroups.ZERO))) {
                 int from = nodes.first(depth) + nodes.withRows(depth);
                 int to = nodes.first(depth + 1);
                 switch (sums) {

@@ -6,7 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Dictionaries;
 import org.grammatus.core.table.Scalars;

@@ -9,9 +9,11 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 import java.util.stream.IntStream;
+import org.grammatus.core.choice.EmptyGroups;
+import org.grammatus.core.choice.Header;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
@@ -139,8 +141,8 @@ public final class Grouping {
     private BitSet blank() {
         BitSet blank = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            Report.Level level = plan.levels().get(depth - 1).definition();
-            if (level.empty().equals(Optional.of(Report.Empty.BLANK))) {
+            ReportLevel level = plan.levels().get(depth - 1).definition();
+            if (level.empty().equals(Optional.of(EmptyGroups.BLANK))) {
                 blank.set(nodes.first(depth) + nodes.withRows(depth), nodes.first(depth + 1));
             }
         }
@@ -255,7 +257,7 @@ public final class Grouping {
     private BitSet markedLines(Plan.Highlight highlight, PrintedGroups groups) {
         BitSet marked = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            if (plan.levels().get(depth - 1).definition().header() != Report.Header.LINE) {
+            if (plan.levels().get(depth - 1).definition().header() != Header.LINE) {
                 continue;
             }
             int first = nodes.first(depth);
@@ -327,7 +329,7 @@ public final class Grouping {
      */
     private List<Column> cells(int depth, Optional<Column> labels, Behind behind) {
         List<Column> cells = new ArrayList<>();
-        if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Report.Header.LINE) {
+        if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Header.LINE) {
             Plan.Level level = plan.levels().get(depth - 1);
             for (Plan.Column column : plan.columns()) {
                 if (level.coarsening().isEmpty() && column.value().equals(level.key())) {

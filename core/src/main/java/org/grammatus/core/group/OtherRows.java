@@ -5,8 +5,8 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntPredicate;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
@@ -48,7 +48,7 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
     }
 
     private static boolean isPlain(Plan.Total total) {
-        return total.shown() == Report.Shown.VALUE
+        return total.shown() == Shown.VALUE
                 && total.comparison().isEmpty()
                 && !total.value().looksOver();
     }

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Plan;
@@ -57,7 +57,7 @@ final class Overlap {
     }
 
     private static String inWords(Plan.Total total, Dataset.Table table, Plan.Level level, long shared) {
-        boolean share = total.shown() == Report.Shown.SHARE_OF_PARENT || total.shown() == Report.Shown.SHARE_OF_REPORT;
+        boolean share = total.shown() == Shown.SHARE_OF_PARENT || total.shown() == Shown.SHARE_OF_REPORT;
         String one = table.noun().one();
         return "groups of level \"" + level.definition().name() + "\" overlap: one " + one
                 + " counts in each group that it has rows in, " + shared + (shared == 1 ? " time" : " times")

@@ -6,8 +6,9 @@ import java.math.BigInteger;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.ScalarFunction;
 import org.grammatus.core.expression.Typed;
@@ -45,7 +46,7 @@ final class RoundedLines {
     }
 
     private static boolean wanted(Plan plan) {
-        return plan.block().rounding().equals(Optional.of(Report.Rounding.EACH_LINE));
+        return plan.block().rounding().equals(Optional.of(Rounding.EACH_LINE));
     }
 
     /** Averages, extremes and counts are of exact figures everywhere, as everybody expects. */
@@ -114,7 +115,7 @@ final class RoundedLines {
                         .get(total.column())
                         .definition()
                         .unit()
-                        .map(Report.Unit::digits)
+                        .map(FigureUnit::digits)
                         .orElse(0);
     }
 

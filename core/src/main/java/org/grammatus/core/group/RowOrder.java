@@ -1,8 +1,8 @@
 package org.grammatus.core.group;
 
 import java.util.List;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report.Direction;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;

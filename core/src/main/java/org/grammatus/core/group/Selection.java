@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportRows;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
@@ -79,7 +81,7 @@ final class Selection {
     }
 
     private boolean coversEverything() {
-        return plan.block().cover() == Report.Cover.EVERYTHING;
+        return plan.block().cover() == Cover.EVERYTHING;
     }
 
     private byte leftOut() {
@@ -88,7 +90,7 @@ final class Selection {
 
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
     private void limitRows() {
-        Report.Rows rows = plan.block().rows();
+        ReportRows rows = plan.block().rows();
         if (!rows.limited()) {
             return;
         }
@@ -117,7 +119,7 @@ final class Selection {
     }
 
     /** The rows within the limit of each group of the last level. */
-    private BitSet firstOfEachGroup(Report.Rows rows) {
+    private BitSet firstOfEachGroup(ReportRows rows) {
         int[] ordered = new Figures(plan, nodes, new Faults()).values().orderedRows();
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
         int[] room = new int[nodes.nodeCount()];
@@ -184,7 +186,7 @@ final class Selection {
             from = to;
         }
         if (out > 0) {
-            boolean largest = limit.definition().keep() == Report.End.LARGEST;
+            boolean largest = limit.definition().keep() == LimitEnd.LARGEST;
             LeftOut.Why why = largest ? LeftOut.Why.NOT_AMONG_LARGEST : LeftOut.Why.NOT_AMONG_SMALLEST;
             say(level, out, sorted.length, limit.others() ? LeftOut.Why.AMONG_OTHERS : why);
         }

@@ -2,7 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.List;
 import java.util.function.IntConsumer;
-import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Column;
 

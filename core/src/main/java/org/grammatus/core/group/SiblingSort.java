@@ -2,7 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import java.util.Optional;
-import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.table.Column;
 
 /**

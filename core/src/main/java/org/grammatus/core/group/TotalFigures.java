@@ -3,7 +3,7 @@ package org.grammatus.core.group;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.expression.ArithmeticOperator;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.table.Arithmetic;
@@ -37,12 +37,12 @@ final class TotalFigures {
         return total.comparison()
                 .map(comparison -> compared(values, comparison, total, faults))
                 .orElseGet(() -> isRunning(total) && values == exact
-                        ? stepping.running(total.value(), total.shown() == Report.Shown.RUNNING_IN_PARENT, faults)
+                        ? stepping.running(total.value(), total.shown() == Shown.RUNNING_IN_PARENT, faults)
                         : printed.of(total, values, faults));
     }
 
     private static boolean isRunning(Plan.Total total) {
-        return total.shown() == Report.Shown.RUNNING_IN_PARENT || total.shown() == Report.Shown.RUNNING_IN_REPORT;
+        return total.shown() == Shown.RUNNING_IN_PARENT || total.shown() == Shown.RUNNING_IN_REPORT;
     }
 
     private Column compared(Column values, Plan.Comparison comparison, Plan.Total total, Faults faults) {

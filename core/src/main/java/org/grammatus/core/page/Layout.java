@@ -7,7 +7,9 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.Look;
+import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.plan.Plan;
@@ -46,9 +48,9 @@ final class Layout {
                         TextStyle.COLUMN_HEADING,
                         columns.widths()[c]))
                 .toList();
-        this.nameWidths = new int[plan.levels().size() + 1][Report.Place.values().length];
+        this.nameWidths = new int[plan.levels().size() + 1][Place.values().length];
         for (int depth = 0; depth < nameWidths.length; depth++) {
-            for (Report.Place place : Report.Place.values()) {
+            for (Place place : Place.values()) {
                 nameWidths[depth][place.ordinal()] = measureNameWidth(depth, place);
             }
         }
@@ -163,14 +165,14 @@ final class Layout {
     List<String> headingText(int node, boolean continued) {
         int depth = depth(node);
         String label = printed.heading(node) + (continued ? Words.CONTINUED : "");
-        return lines(label, TextStyle.heading(depth), nameWidth(depth, Report.Place.HEADER));
+        return lines(label, TextStyle.heading(depth), nameWidth(depth, Place.HEADER));
     }
 
     int headingHeight(int node, boolean continued) {
         int depth = depth(node);
         return spaceAbove(BandKind.GROUP_HEADING, depth)
                 + headingText(node, continued).size() * lineHeight(TextStyle.heading(depth))
-                + (continued ? 0 : figuresHeight(depth, Report.Place.HEADER, TextStyle.TOTAL))
+                + (continued ? 0 : figuresHeight(depth, Place.HEADER, TextStyle.TOTAL))
                 + 100;
     }
 
@@ -233,7 +235,7 @@ final class Layout {
     TextStyle rowStyle(int band) {
         int mark = plan.highlights().isEmpty() ? Marks.NONE : markOf(band);
         boolean strong =
-                mark != Marks.NONE && plan.highlights().get(mark).definition().look() != Report.Look.WATCH;
+                mark != Marks.NONE && plan.highlights().get(mark).definition().look() != Look.WATCH;
         return strong ? TextStyle.STRONG_CELL : TextStyle.CELL;
     }
 
@@ -247,25 +249,25 @@ final class Layout {
     }
 
     private int footerWidth(int depth) {
-        return nameWidth(depth, Report.Place.FOOTER);
+        return nameWidth(depth, Place.FOOTER);
     }
 
     /** Room for a group's name: before its first figure, or the whole line where that is too narrow. */
-    private int nameWidth(int depth, Report.Place place) {
+    private int nameWidth(int depth, Place place) {
         return nameWidths[depth][place.ordinal()];
     }
 
-    private int measureNameWidth(int depth, Report.Place place) {
+    private int measureNameWidth(int depth, Place place) {
         return (figuresBelow(depth, place) ? paper.right() : firstTotalLeft(depth, place)) - indent(depth);
     }
 
     /** Whether a group's figures stand on a line of their own, below its name. */
-    boolean figuresBelow(int depth, Report.Place place) {
+    boolean figuresBelow(int depth, Place place) {
         return firstTotalLeft(depth, place) - indent(depth) < LEAST_NAME;
     }
 
     /** Height of the line of figures below a name, where there is one. */
-    private int figuresHeight(int depth, Report.Place place, TextStyle style) {
+    private int figuresHeight(int depth, Place place, TextStyle style) {
         return figuresBelow(depth, place) ? lineHeight(style) : 0;
     }
 
@@ -285,12 +287,12 @@ final class Layout {
         return spaceAbove(kind, depth(node))
                 + lines * lineHeight(footerStyle(kind))
                 + counts
-                + figuresHeight(depth(node), Report.Place.FOOTER, footerStyle(kind))
+                + figuresHeight(depth(node), Place.FOOTER, footerStyle(kind))
                 + 250;
     }
 
     /** Left edge of the leftmost total of a level, before which the group's name has room. */
-    private int firstTotalLeft(int depth, Report.Place place) {
+    private int firstTotalLeft(int depth, Place place) {
         for (int c = 0; c < plan.columns().size(); c++) {
             if (printed.totalAt(c, depth, place).isPresent()) {
                 return columns.x()[c] - ColumnLayout.GAP / 2;
@@ -303,14 +305,14 @@ final class Layout {
     int indent(int depth) {
         int levels = 0;
         for (int d = 1; d < depth; d++) {
-            levels += plan.levels().get(d - 1).definition().header() == Report.Header.HEADING ? 1 : 0;
+            levels += plan.levels().get(d - 1).definition().header() == Header.HEADING ? 1 : 0;
         }
         return paper.left() + INDENT * levels;
     }
 
     private int headingLevels() {
         return (int) plan.levels().stream()
-                .filter(level -> level.definition().header() == Report.Header.HEADING)
+                .filter(level -> level.definition().header() == Header.HEADING)
                 .count();
     }
 
@@ -344,7 +346,7 @@ final class Layout {
         boolean inside = kind == BandKind.DETAIL || kind == BandKind.OTHER_ROWS || kind == BandKind.GROUP_FOOTER;
         GroupTree tree = bands.grouped().tree();
         for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(depth(n) - 1).definition().header() == Report.Header.HEADING) {
+            if (plan.levels().get(depth(n) - 1).definition().header() == Header.HEADING) {
                 open.addFirst(n);
             }
         }

@@ -1,7 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Look;
 
 /**
  * One page as data. Lengths are hundredths of a point, {@code x} from the left, {@code y} from the top. Cells refer to the
@@ -95,7 +95,7 @@ public record Page(
      * @param id the highlight's id
      * @param look how its rows look
      */
-    public record Mark(String id, String label, Report.Look look) {}
+    public record Mark(String id, String label, Look look) {}
 
     /**
      * A run of text.

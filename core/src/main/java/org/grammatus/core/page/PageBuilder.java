@@ -11,7 +11,11 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Page.BandRole;
@@ -248,7 +252,7 @@ final class PageBuilder {
             text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, level);
         }
         if (!repeated) {
-            figures(node, depth, Report.Place.HEADER, TextStyle.TOTAL, firstBaseline);
+            figures(node, depth, Place.HEADER, TextStyle.TOTAL, firstBaseline);
         }
         y += 100;
         box(BandRole.HEADING, top, node, first);
@@ -270,7 +274,7 @@ final class PageBuilder {
             if (!line && printedAbove(band, c)) {
                 continue;
             }
-            Optional<Integer> total = line ? printed.totalAt(c, depth, Report.Place.HEADER) : Optional.empty();
+            Optional<Integer> total = line ? printed.totalAt(c, depth, Place.HEADER) : Optional.empty();
             List<String> lines =
                     total.isPresent() ? List.of(printed.total(total.get(), node)) : layout.cellLines(band, c);
             String id = total.map(t -> plan.totals().get(t).definition().id())
@@ -288,7 +292,7 @@ final class PageBuilder {
 
     /** A mark's sign stands left of the columns, so that it is seen in print without colour. */
     private void mark(int mark, int top, int node) {
-        Report.Highlight highlight = plan.highlights().get(mark).definition();
+        ReportHighlight highlight = plan.highlights().get(mark).definition();
         String sign = Words.sign(highlight.look());
         TextStyle style = TextStyle.STRONG_CELL;
         int size = layout.size(style);
@@ -361,7 +365,7 @@ final class PageBuilder {
                 grand ? THICK : depth == 1 ? MEDIUM : THIN));
         int firstBaseline = y + layout.lineHeight(style) - layout.size(style) / 4;
         String id = grand
-                ? Report.Cell.REPORT
+                ? ReportCell.REPORT
                 : plan.levels().get(depth - 1).definition().id();
         int end = 0;
         for (String line : layout.footerText(kind, node)) {
@@ -375,12 +379,12 @@ final class PageBuilder {
             int baseline = y - layout.size(beside ? style : TextStyle.COUNTS) / 4;
             text(printed.countsInWords(node), TextStyle.COUNTS, x, baseline, node, "");
         }
-        figures(node, depth, Report.Place.FOOTER, style, firstBaseline);
+        figures(node, depth, Place.FOOTER, style, firstBaseline);
         y += 250;
         box(grand ? BandRole.GRAND_TOTAL : BandRole.TOTALS, top, node, first);
     }
 
-    private void figures(int node, int depth, Report.Place place, TextStyle style, int besideName) {
+    private void figures(int node, int depth, Place place, TextStyle style, int besideName) {
         boolean below = layout.figuresBelow(depth, place);
         y += below ? layout.lineHeight(style) : 0;
         int baseline = below ? y - layout.size(style) / 4 : besideName;
@@ -401,7 +405,7 @@ final class PageBuilder {
     private void feed(int node, int top, int bottom) {
         GroupTree tree = layout.bands().grouped().tree();
         for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(layout.depth(n) - 1).definition().header() != Report.Header.LINE) {
+            if (plan.levels().get(layout.depth(n) - 1).definition().header() != Header.LINE) {
                 braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
             }
         }
@@ -426,7 +430,7 @@ final class PageBuilder {
             return;
         }
         ColumnLayout columns = layout.columns();
-        Report.Align align = plan.columns().get(column).align();
+        Align align = plan.columns().get(column).align();
         String printable = style.face().printable(text);
         int width = style.face().width(printable, layout.size(style));
         int x = switch (align) {
@@ -434,7 +438,7 @@ final class PageBuilder {
             case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
             case END -> columns.right(column) - width;
         };
-        boolean end = align == Report.Align.END;
+        boolean end = align == Align.END;
         int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
         cells.add(new Page.Cell(
                 x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
@@ -492,7 +496,7 @@ final class PageBuilder {
                     tree.lastPlace(node),
                     depth,
                     report
-                            ? Report.Cell.REPORT
+                            ? ReportCell.REPORT
                             : plan.levels().get(depth - 1).definition().id(),
                     report ? plan.report().title() : printed.label(node)));
         }

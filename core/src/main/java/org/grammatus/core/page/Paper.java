@@ -1,6 +1,8 @@
 package org.grammatus.core.page;
 
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Orientation;
+import org.grammatus.core.choice.PaperSize;
+import org.grammatus.core.definition.PageSetup;
 
 /**
  * The sheet and what may be printed on. Hundredths of a point.
@@ -14,13 +16,13 @@ record Paper(int width, int height, int left, int right, int top, int bottom) {
 
     private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
 
-    static Paper of(Report.PageSetup setup) {
-        int shorter = setup.paper() == Report.Paper.A4 ? millimetres(210) : 61_200;
-        int longer = setup.paper() == Report.Paper.A4 ? millimetres(297) : 79_200;
-        boolean portrait = setup.orientation() == Report.Orientation.PORTRAIT;
+    static Paper of(PageSetup setup) {
+        int shorter = setup.paper() == PaperSize.A4 ? millimetres(210) : 61_200;
+        int longer = setup.paper() == PaperSize.A4 ? millimetres(297) : 79_200;
+        boolean portrait = setup.orientation() == Orientation.PORTRAIT;
         int width = portrait ? shorter : longer;
         int height = portrait ? longer : shorter;
-        Report.PageSetup.Margins m = setup.margins();
+        PageSetup.Margins m = setup.margins();
         return new Paper(
                 width,
                 height,

@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Period;
@@ -15,8 +17,8 @@ final class AskedPeriods {
     private final Map<String, Period> byField = new HashMap<>();
 
     AskedPeriods(Report report, List<ResolvedPrompt> prompts) {
-        for (Report.Filter filter : report.filters()) {
-            if (filter.kind() == Report.FilterKind.PERIOD && !filter.off().orElse(false)) {
+        for (ReportFilter filter : report.filters()) {
+            if (filter.kind() == FilterKind.PERIOD && !filter.off().orElse(false)) {
                 prompts.stream()
                         .filter(prompt -> filter.prompt()
                                 .equals(Optional.of(prompt.prompt().name())))

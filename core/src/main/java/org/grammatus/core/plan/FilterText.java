@@ -3,7 +3,8 @@ package org.grammatus.core.plan;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.problem.Problem;
@@ -22,11 +23,11 @@ public final class FilterText {
 
     private static final Position START = new Position(1, 1);
 
-    private final Report.Filter filter;
+    private final ReportFilter filter;
     private final String field;
     private final Type type;
 
-    private FilterText(Report.Filter filter, String field, Type type) {
+    private FilterText(ReportFilter filter, String field, Type type) {
         this.filter = filter;
         this.field = field;
         this.type = type;
@@ -37,14 +38,14 @@ public final class FilterText {
      *
      * @throws ProblemException if a value does not fit the field
      */
-    public static String of(Report.Filter filter, DatasetModel dataset) {
-        if (filter.kind() == Report.FilterKind.EXPRESSION) {
+    public static String of(ReportFilter filter, DatasetModel dataset) {
+        if (filter.kind() == FilterKind.EXPRESSION) {
             return filter.where().orElseThrow();
         }
         String id = filter.field().orElseThrow();
         Type type = dataset.typeOf(id).orElse(Type.TEXT);
         FilterText text = new FilterText(filter, '"' + id + '"', type);
-        return filter.kind() == Report.FilterKind.PERIOD ? text.period() : text.condition();
+        return filter.kind() == FilterKind.PERIOD ? text.period() : text.condition();
     }
 
     /** A period reaches from its first day 00:00 up to, not including, the day after its last: the last day counts whole. */

@@ -4,6 +4,8 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
@@ -11,7 +13,9 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.NumberClass;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportLimit;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -50,7 +54,7 @@ final class LevelPlanning {
         this.homes = new Homes(dataset);
     }
 
-    Plan.Level level(String pointer, Report.Level level) {
+    Plan.Level level(String pointer, ReportLevel level) {
         Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
         int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
         Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
@@ -74,7 +78,7 @@ final class LevelPlanning {
                 codeBehind(key));
     }
 
-    private Optional<Coarsening> coarsening(String pointer, Report.Level level, Type type) {
+    private Optional<Coarsening> coarsening(String pointer, ReportLevel level, Type type) {
         if (level.bucket().isPresent() && !type.isTime()) {
             problems.error(
                     pointer + "/bucket",
@@ -90,7 +94,7 @@ final class LevelPlanning {
                 .or(() -> level.classes().map(classes -> classes(pointer + "/classes", classes)));
     }
 
-    private NumberClasses classes(String pointer, List<Report.NumberClass> classes) {
+    private NumberClasses classes(String pointer, List<NumberClass> classes) {
         List<NumberClasses.Entry> entries = new ArrayList<>();
         for (int i = 0; i < classes.size(); i++) {
             Optional<BigDecimal> upTo = classes.get(i).upTo().map(BigDecimal::new);
@@ -143,11 +147,10 @@ final class LevelPlanning {
         return condition;
     }
 
-    private Plan.Limit limit(String pointer, Report.Limit limit) {
+    private Plan.Limit limit(String pointer, ReportLimit limit) {
         Typed by = expressions.typed(pointer + "/by", limit.by(), Typing.Place.SCOPE);
         expressions.requireOwn(pointer + "/by", by, "Which groups are kept");
-        Report.Direction direction =
-                limit.keep() == Report.End.LARGEST ? Report.Direction.DESCENDING : Report.Direction.ASCENDING;
+        Direction direction = limit.keep() == LimitEnd.LARGEST ? Direction.DESCENDING : Direction.ASCENDING;
         return new Plan.Limit(new Plan.Term(by, true, direction, false), limit);
     }
 

@@ -6,9 +6,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportLimit;
+import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -42,7 +53,7 @@ public record Plan(
         Set<String> fields,
         List<Problem> notices) {
 
-    public Report.Block block() {
+    public ReportBlock block() {
         return report.blocks().getFirst();
     }
 
@@ -90,7 +101,7 @@ public record Plan(
      * @param codeBehindName where the key is a name that several things may share, the field that tells them apart
      */
     public record Level(
-            Report.Level definition,
+            ReportLevel definition,
             String pointer,
             Typed key,
             Optional<Coarsening> coarsening,
@@ -133,7 +144,7 @@ public record Plan(
      *
      * @param by what is compared; the groups that come first are kept
      */
-    public record Limit(Term by, Report.Limit definition) {
+    public record Limit(Term by, ReportLimit definition) {
 
         /** How many of so many siblings are kept: a share of a hundred is rounded up. */
         public int keptOf(int siblings) {
@@ -180,7 +191,7 @@ public record Plan(
      *
      * @param overScope whether it is computed over the rows of a group printed as a line
      */
-    public record Highlight(Report.Highlight definition, String pointer, Typed when, boolean overScope) {}
+    public record Highlight(ReportHighlight definition, String pointer, Typed when, boolean overScope) {}
 
     /**
      * One key of an order.
@@ -188,7 +199,7 @@ public record Plan(
      * @param overScope whether it is computed over a group's rows, rather than read from its first row
      * @param acrossReport whether it is computed over all groups of a key, whatever their parents
      */
-    public record Term(Typed by, boolean overScope, Report.Direction direction, boolean acrossReport) {}
+    public record Term(Typed by, boolean overScope, Direction direction, boolean acrossReport) {}
 
     /**
      * A column.
@@ -199,12 +210,12 @@ public record Plan(
      * @param onceIn depth of the level in whose groups its value is printed once
      */
     public record Column(
-            Report.Column definition,
+            ReportColumn definition,
             String pointer,
             Typed value,
             int home,
             String format,
-            Report.Align align,
+            Align align,
             Optional<Integer> onceIn) {
 
         /** Whether its width is what its figures need and never less. */
@@ -223,15 +234,15 @@ public record Plan(
      * @param places by level index, with {@value #REPORT_LEVEL} for the report
      */
     public record Total(
-            Report.Total definition,
+            ReportTotal definition,
             String pointer,
             Typed value,
-            Report.Shown shown,
+            Shown shown,
             Optional<Comparison> comparison,
             Type type,
             int column,
             String format,
-            Map<Integer, Report.Place> places) {
+            Map<Integer, Place> places) {
 
         /** Stands for the report where a level's index is asked for. */
         public static final int REPORT_LEVEL = -1;
@@ -239,7 +250,7 @@ public record Plan(
         /** Whether it is of the value's own kind, not a percentage or a place. */
         public boolean isAmount() {
             return comparison
-                    .map(c -> c.shown() != Report.Compared.PERCENT)
+                    .map(c -> c.shown() != Compared.PERCENT)
                     .orElse(
                             switch (shown) {
                                 case VALUE, RUNNING_IN_PARENT, RUNNING_IN_REPORT, CHANGE -> true;
@@ -256,17 +267,17 @@ public record Plan(
     /** What a total is compared with. */
     public sealed interface Comparison {
 
-        Report.Compared shown();
+        Compared shown();
 
         /** Another aggregate of the same rows. */
-        record WithPlan(Typed plan, Report.Compared shown) implements Comparison {}
+        record WithPlan(Typed plan, Compared shown) implements Comparison {}
 
         /**
          * The same aggregate of another time.
          *
          * @param shift none where the answers leave the other time open
          */
-        record WithTime(Optional<Shift> shift, Report.Compared shown) implements Comparison {}
+        record WithTime(Optional<Shift> shift, Compared shown) implements Comparison {}
     }
 
     /**

@@ -3,8 +3,9 @@ package org.grammatus.core.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.Basis;
 import org.grammatus.core.dataset.Lookups;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
@@ -36,7 +37,7 @@ final class PlanExpressions {
     }
 
     /** The terms of an order of rows. */
-    List<Plan.Term> rowTerms(String pointer, List<Report.OrderTerm> order) {
+    List<Plan.Term> rowTerms(String pointer, List<OrderTerm> order) {
         List<Plan.Term> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             if (order.get(i).basis().isPresent()) {
@@ -50,7 +51,7 @@ final class PlanExpressions {
     }
 
     /** The terms of an order of the groups at a depth. */
-    List<Plan.Term> groupTerms(String pointer, List<Report.OrderTerm> order, int depth) {
+    List<Plan.Term> groupTerms(String pointer, List<OrderTerm> order, int depth) {
         List<Plan.Term> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             terms.add(groupTerm(pointer + "/" + i, order.get(i), depth));
@@ -58,8 +59,8 @@ final class PlanExpressions {
         return List.copyOf(terms);
     }
 
-    private Plan.Term groupTerm(String pointer, Report.OrderTerm term, int depth) {
-        boolean across = term.basis().equals(Optional.of(Report.Basis.REPORT));
+    private Plan.Term groupTerm(String pointer, OrderTerm term, int depth) {
+        boolean across = term.basis().equals(Optional.of(Basis.REPORT));
         boolean[] scope = new boolean[1];
         Typed by = problems.collect(
                 pointer + "/by",

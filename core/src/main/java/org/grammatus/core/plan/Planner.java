@@ -6,12 +6,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import org.grammatus.core.choice.Align;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
@@ -99,7 +106,7 @@ public final class Planner {
     }
 
     private Plan plan(List<ResolvedPrompt> prompts, RunContext context, Problems ofAnswers) {
-        Report.Block block = report.blocks().getFirst();
+        ReportBlock block = report.blocks().getFirst();
         for (int i = 0; i < report.prompts().size(); i++) {
             known("/prompts/" + i, report.prompts().get(i).field());
         }
@@ -110,11 +117,11 @@ public final class Planner {
             filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
         }
         LevelPlanning levelPlanning = new LevelPlanning(dataset, names, lookups, problems, expressions, asked);
-        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), Report.Level::off, levelPlanning::level);
+        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
         List<Plan.Column> columns = active(
                 BLOCK + "/columns",
                 block.columns(),
-                Report.Column::off,
+                ReportColumn::off,
                 (pointer, column) -> column(pointer, column, levels));
         List<Plan.Total> totals = new ArrayList<>();
         TotalPlanning totalPlanning =
@@ -133,7 +140,7 @@ public final class Planner {
         List<Plan.Highlight> highlights = active(
                 BLOCK + "/highlights",
                 block.highlights(),
-                Report.Highlight::off,
+                ReportHighlight::off,
                 (pointer, rule) -> highlight(pointer, rule, printsRows));
         List<Plan.Term> rowOrder =
                 expressions.rowTerms(BLOCK + "/rows/order", block.rows().order());
@@ -187,9 +194,9 @@ public final class Planner {
         return List.copyOf(planned);
     }
 
-    private Optional<Plan.RowFilter> filter(String pointer, Report.Filter filter) {
+    private Optional<Plan.RowFilter> filter(String pointer, ReportFilter filter) {
         boolean whole = !checked.isWrong(pointer)
-                && (filter.kind() == Report.FilterKind.EXPRESSION || !checked.isWrongInside(pointer));
+                && (filter.kind() == FilterKind.EXPRESSION || !checked.isWrongInside(pointer));
         if (filter.off().orElse(false) || !known(pointer, filter.field()) || !whole) {
             return Optional.empty();
         }
@@ -201,19 +208,19 @@ public final class Planner {
         Problems own = new Problems();
         Optional<Plan.RowFilter> planned = own.collect(at, () -> condition(filter), Optional.<Plan.RowFilter>empty());
         // The expression of a built filter is ours: a place in it would tell its author nothing.
-        boolean typed = filter.kind() == Report.FilterKind.EXPRESSION;
+        boolean typed = filter.kind() == FilterKind.EXPRESSION;
         own.found().forEach(problem -> problems.add(typed ? problem : problem.withoutPosition()));
         return planned;
     }
 
-    private Optional<Plan.RowFilter> condition(Report.Filter filter) {
+    private Optional<Plan.RowFilter> condition(ReportFilter filter) {
         Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset), names.fieldLabels());
         return Typing.restriction(condition, names, Typing.Place.ROW)
                 .map(left -> new Plan.RowFilter(filter.id(), left));
     }
 
     /** A rule is about the rows that are printed, unless it adds up what it does not say the group of. */
-    private Plan.Highlight highlight(String pointer, Report.Highlight highlight, boolean printsRows) {
+    private Plan.Highlight highlight(String pointer, ReportHighlight highlight, boolean printsRows) {
         boolean[] scope = new boolean[1];
         Typed when = problems.collect(
                 pointer + "/when",
@@ -226,11 +233,11 @@ public final class Planner {
         return new Plan.Highlight(highlight, pointer, when, scope[0]);
     }
 
-    private Plan.Column column(String pointer, Report.Column column, List<Plan.Level> levels) {
+    private Plan.Column column(String pointer, ReportColumn column, List<Plan.Level> levels) {
         Typed value = column.value()
                 .map(text -> lookups.shown(expressions.typed(pointer + "/value", text, Typing.Place.CELL)))
                 .orElse(NO_VALUE);
-        Report.Align align = column.align().orElse(value.type().isNumber() ? Report.Align.END : Report.Align.START);
+        Align align = column.align().orElse(value.type().isNumber() ? Align.END : Align.START);
         String format = column.format().orElseGet(() -> Formats.of(value, dataset));
         // What a column of totals alone is printed by is checked with each of them.
         if (column.value().isPresent()) {

@@ -4,9 +4,20 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.Footer;
+import org.grammatus.core.choice.Header;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportRows;
+import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.problem.Problem;
@@ -47,7 +58,7 @@ public record ReaderView(
     }
 
     /** @param column a column's id */
-    public record Sort(String column, Report.Direction direction) {}
+    public record Sort(String column, Direction direction) {}
 
     /**
      * A group of a level, whatever its parents.
@@ -81,13 +92,13 @@ public record ReaderView(
      */
     public Report applied(Plan plan) {
         Report report = plan.report();
-        Report.Block block = report.blocks().getFirst();
-        List<Report.Filter> filters = new ArrayList<>(report.filters());
+        ReportBlock block = report.blocks().getFirst();
+        List<ReportFilter> filters = new ArrayList<>(report.filters());
         for (int i = 0; i < only.size(); i++) {
             filters.add(filter(
                     "view-only-" + i, condition(level(plan, only.get(i).level()), only.get(i))));
         }
-        List<Report.Level> levels = new ArrayList<>();
+        List<ReportLevel> levels = new ArrayList<>();
         int last = downTo.map(id -> block.levels()
                         .indexOf(level(plan, id, "/view/downTo", "show").definition()))
                 .orElse(Integer.MAX_VALUE);
@@ -95,13 +106,13 @@ public record ReaderView(
                 .filter(id -> !id.equals(block.id()))
                 .forEach(id -> level(plan, id, "/view/whole", "show all groups of"));
         for (int i = 0; i < block.levels().size(); i++) {
-            Report.Level level = block.levels().get(i);
-            Report.Level seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
-            Report.Level ordered = ordered(seen, plan);
+            ReportLevel level = block.levels().get(i);
+            ReportLevel seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
+            ReportLevel ordered = ordered(seen, plan);
             levels.add(i < last ? ordered : i == last ? innermost(ordered) : unprinted(ordered));
         }
-        Report.Rows rows = block.rows().with(block.rows().shown() && downTo.isEmpty(), rowOrder(plan));
-        Report.Block viewed = new Report.Block(
+        ReportRows rows = block.rows().with(block.rows().shown() && downTo.isEmpty(), rowOrder(plan));
+        ReportBlock viewed = new ReportBlock(
                 block.id(),
                 block.kind(),
                 levels,
@@ -128,19 +139,19 @@ public record ReaderView(
     }
 
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
-    private static Report.Level innermost(Report.Level level) {
-        return level.header() == Report.Header.LINE ? level : level.standing(Report.Header.NONE, Report.Footer.TOTALS);
+    private static ReportLevel innermost(ReportLevel level) {
+        return level.header() == Header.LINE ? level : level.standing(Header.NONE, Footer.TOTALS);
     }
 
     /** What is folded away still groups and chooses, so that the figures around it stay the same. */
-    private static Report.Level unprinted(Report.Level level) {
-        return level.standing(Report.Header.NONE, Report.Footer.NONE);
+    private static ReportLevel unprinted(ReportLevel level) {
+        return level.standing(Header.NONE, Footer.NONE);
     }
 
-    private static Report.Filter filter(String id, String where) {
-        return new Report.Filter(
+    private static ReportFilter filter(String id, String where) {
+        return new ReportFilter(
                 id,
-                Report.FilterKind.EXPRESSION,
+                FilterKind.EXPRESSION,
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -150,38 +161,38 @@ public record ReaderView(
     }
 
     /** A level ordered by the totals it prints under the columns asked for, or by what its lines show there. */
-    private Report.Level ordered(Report.Level level, Plan plan) {
-        List<Report.OrderTerm> terms = new ArrayList<>();
+    private ReportLevel ordered(ReportLevel level, Plan plan) {
+        List<OrderTerm> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             Sort sort = order.get(i);
-            Report.Column column = column(plan, sort.column());
+            ReportColumn column = column(plan, sort.column());
             Optional<String> total = plan.report().blocks().getFirst().totals().stream()
                     .filter(t -> t.column().equals(sort.column())
                             && t.cells().stream().anyMatch(cell -> cell.at().equals(level.id())))
-                    .map(Report.Total::value)
+                    .map(ReportTotal::value)
                     .findFirst();
-            boolean line = level.header() == Report.Header.LINE;
+            boolean line = level.header() == Header.LINE;
             String id = "view-order-" + level.id() + "-" + i;
             total.or(() -> line ? column.value() : Optional.empty())
-                    .ifPresent(by -> terms.add(new Report.OrderTerm(id, by, sort.direction(), Optional.empty())));
+                    .ifPresent(by -> terms.add(new OrderTerm(id, by, sort.direction(), Optional.empty())));
         }
         return terms.isEmpty() ? level : level.with(terms, level.limit());
     }
 
-    private List<Report.OrderTerm> rowOrder(Plan plan) {
-        List<Report.OrderTerm> terms = new ArrayList<>();
+    private List<OrderTerm> rowOrder(Plan plan) {
+        List<OrderTerm> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
-            Report.Column column = column(plan, order.get(i).column());
-            Report.Direction direction = order.get(i).direction();
+            ReportColumn column = column(plan, order.get(i).column());
+            Direction direction = order.get(i).direction();
             String id = "view-order-rows-" + i;
-            column.value().ifPresent(by -> terms.add(new Report.OrderTerm(id, by, direction, Optional.empty())));
+            column.value().ifPresent(by -> terms.add(new OrderTerm(id, by, direction, Optional.empty())));
         }
         terms.addAll(plan.report().blocks().getFirst().rows().order());
         return terms;
     }
 
-    private List<Report.Column> widened(Plan plan) {
-        List<Report.Column> columns =
+    private List<ReportColumn> widened(Plan plan) {
+        List<ReportColumn> columns =
                 new ArrayList<>(plan.report().blocks().getFirst().columns());
         for (Width width : widths) {
             int points = width.points().orElse(Width.LEAST);
@@ -196,11 +207,11 @@ public record ReaderView(
         return columns;
     }
 
-    private static Report.Column column(Plan plan, String id) {
+    private static ReportColumn column(Plan plan, String id) {
         return column(plan, id, "/view/order", "order by");
     }
 
-    private static Report.Column column(Plan plan, String id, String pointer, String act) {
+    private static ReportColumn column(Plan plan, String id, String pointer, String act) {
         return plan.report().blocks().getFirst().columns().stream()
                 .filter(column -> column.id().equals(id))
                 .findFirst()

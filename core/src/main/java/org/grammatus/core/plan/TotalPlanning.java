@@ -6,8 +6,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.ComparedWith;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -48,26 +54,26 @@ final class TotalPlanning {
     }
 
     /** A total; none where its column is switched off. */
-    Optional<Plan.Total> total(String pointer, Report.Total total, List<Plan.Level> levels, List<Plan.Column> columns) {
+    Optional<Plan.Total> total(String pointer, ReportTotal total, List<Plan.Level> levels, List<Plan.Column> columns) {
         Typed value = expressions.typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
-        Report.Shown shown = total.shown().orElse(Report.Shown.VALUE);
+        Shown shown = total.shown().orElse(Shown.VALUE);
         Optional<Plan.Comparison> comparison = total.compare().map(c -> comparison(pointer + "/compare", c));
         if (!value.type().isNumber()
                 && value != PlanExpressions.NOTHING
-                && (shown != Report.Shown.VALUE || comparison.isPresent())) {
+                && (shown != Shown.VALUE || comparison.isPresent())) {
             problems.error(
                     pointer + "/value",
                     "is a " + value.type() + "; a share, a rank, a running total or a comparison needs a number");
         }
         boolean steps = value.stepping().findAny().isPresent();
-        if (steps && (shown != Report.Shown.VALUE || comparison.isPresent())) {
+        if (steps && (shown != Shown.VALUE || comparison.isPresent())) {
             problems.error(
                     pointer + "/value",
                     "steps over groups in printed order already; a share, rank, change or comparison takes a plain aggregate");
         }
-        Map<Integer, Report.Place> places = new HashMap<>();
+        Map<Integer, Place> places = new HashMap<>();
         for (int i = 0; i < total.cells().size(); i++) {
-            Report.Cell cell = total.cells().get(i);
+            ReportCell cell = total.cells().get(i);
             String at = pointer + "/cells/" + i + "/at";
             depth(cell.at(), levels).ifPresent(depth -> {
                 places.put(depth - 1, cell.in());
@@ -108,7 +114,7 @@ final class TotalPlanning {
         return column;
     }
 
-    private static Type shown(Report.Shown shown, Type type) {
+    private static Type shown(Shown shown, Type type) {
         return switch (shown) {
             case VALUE, RUNNING_IN_PARENT, RUNNING_IN_REPORT, CHANGE -> type;
             case SHARE_OF_PARENT, SHARE_OF_REPORT, CHANGE_PERCENT -> ratio(type, type);
@@ -134,16 +140,16 @@ final class TotalPlanning {
         return Type.decimal(Decimals.divisionScale(a.scale(), b.scale()));
     }
 
-    private static boolean isPercent(Report.Shown shown, Optional<Plan.Comparison> comparison) {
+    private static boolean isPercent(Shown shown, Optional<Plan.Comparison> comparison) {
         return comparison
-                .map(c -> c.shown() == Report.Compared.PERCENT)
-                .orElse(shown == Report.Shown.SHARE_OF_PARENT
-                        || shown == Report.Shown.SHARE_OF_REPORT
-                        || shown == Report.Shown.CHANGE_PERCENT);
+                .map(c -> c.shown() == Compared.PERCENT)
+                .orElse(shown == Shown.SHARE_OF_PARENT
+                        || shown == Shown.SHARE_OF_REPORT
+                        || shown == Shown.CHANGE_PERCENT);
     }
 
-    private Plan.Comparison comparison(String pointer, Report.Compare compare) {
-        if (compare.with() == Report.ComparedWith.PLAN) {
+    private Plan.Comparison comparison(String pointer, ReportCompare compare) {
+        if (compare.with() == ComparedWith.PLAN) {
             Typed plan = expressions.typed(pointer + "/plan", compare.plan().orElse("0"), Typing.Place.SCOPE);
             if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
                 problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
@@ -164,9 +170,9 @@ final class TotalPlanning {
         return new Plan.Comparison.WithTime(shift(pointer, compare, field), compare.shown());
     }
 
-    private Optional<Plan.Shift> shift(String pointer, Report.Compare compare, String field) {
+    private Optional<Plan.Shift> shift(String pointer, ReportCompare compare, String field) {
         Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
-        if (compare.with() == Report.ComparedWith.LAST_YEAR) {
+        if (compare.with() == ComparedWith.LAST_YEAR) {
             return Optional.of(new Plan.Shift(field, MONTHS_OF_YEAR, 0, until));
         }
         Optional<Period> period = asked.of(field).filter(p -> p.from().isPresent() && p.to().isPresent());
@@ -191,7 +197,7 @@ final class TotalPlanning {
 
     /** Depth of a level that is switched on, 0 for the report. */
     static Optional<Integer> depth(String id, List<Plan.Level> levels) {
-        if (id.equals(Report.Cell.REPORT)) {
+        if (id.equals(ReportCell.REPORT)) {
             return Optional.of(0);
         }
         for (int i = 0; i < levels.size(); i++) {

@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -34,7 +35,7 @@ public record Answers(Map<String, String> written) {
      *
      * @throws ProblemException with every wrong answer, each at {@code /answers/<name>}
      */
-    public List<ResolvedPrompt> resolve(List<Report.Prompt> prompts, RunContext context, DatasetModel dataset) {
+    public List<ResolvedPrompt> resolve(List<ReportPrompt> prompts, RunContext context, DatasetModel dataset) {
         Problems problems = new Problems();
         List<ResolvedPrompt> resolved = resolve(prompts, context, dataset, problems);
         problems.throwIfErrors();
@@ -43,8 +44,8 @@ public record Answers(Map<String, String> written) {
 
     /** Resolves the answers likewise; what is wrong is noted, and a prompt whose answer is wrong has none. */
     public List<ResolvedPrompt> resolve(
-            List<Report.Prompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
-        List<String> names = prompts.stream().map(Report.Prompt::name).toList();
+            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
+        List<String> names = prompts.stream().map(ReportPrompt::name).toList();
         for (String name : new TreeMap<>(written).keySet()) {
             if (!names.contains(name)) {
                 String known = names.isEmpty() ? "none" : String.join(", ", names);
@@ -55,13 +56,13 @@ public record Answers(Map<String, String> written) {
         }
         List<ResolvedPrompt> resolved = new ArrayList<>();
         PeriodText periods = new PeriodText(context.businessDate(), dataset.calendar());
-        for (Report.Prompt prompt : prompts) {
+        for (ReportPrompt prompt : prompts) {
             String at = "/answers/" + prompt.name();
             String text = Optional.ofNullable(written.get(prompt.name()))
                     .or(prompt::defaultAnswer)
                     .orElse("")
                     .trim();
-            boolean period = prompt.type() == Report.PromptType.PERIOD;
+            boolean period = prompt.type() == PromptType.PERIOD;
             if (text.isEmpty() && prompt.required().orElse(false)) {
                 String give = period ? "give a period" : "choose a value";
                 problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give));
@@ -79,8 +80,7 @@ public record Answers(Map<String, String> written) {
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
-    private static Scalar choice(
-            String at, Report.Prompt prompt, String text, DatasetModel dataset, Problems problems) {
+    private static Scalar choice(String at, ReportPrompt prompt, String text, DatasetModel dataset, Problems problems) {
         Optional<Type> known = prompt.field().flatMap(dataset::typeOf);
         Type type = known.orElse(Type.TEXT);
         if (text.isEmpty() || known.isEmpty()) {

@@ -1,8 +1,9 @@
 package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
 
@@ -13,11 +14,11 @@ import org.grammatus.core.value.Scalar;
  * @param period the days it stands for now; open for a choice
  * @param choice the chosen value; NULL without one, and for a period
  */
-public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period, Scalar choice) {
+public record ResolvedPrompt(ReportPrompt prompt, String asked, Period period, Scalar choice) {
 
     /** The answer with month names, as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}; a choice as it is. */
     public String inWords(ULocale locale) {
-        if (prompt.type() == Report.PromptType.CHOICE) {
+        if (prompt.type() == PromptType.CHOICE) {
             return asked.isEmpty() ? "all" : asked;
         }
         String from = period.from().map(d -> day(d.toEpochDay(), locale)).orElse("");
@@ -33,7 +34,7 @@ public record ResolvedPrompt(Report.Prompt prompt, String asked, Period period, 
 
     /** What the answer stands for as it is written in files and addresses: an ISO 8601 interval, or the chosen value. */
     public String resolved() {
-        return prompt.type() == Report.PromptType.CHOICE ? asked : period.toString();
+        return prompt.type() == PromptType.CHOICE ? asked : period.toString();
     }
 
     private static String day(long epochDay, ULocale locale) {

@@ -3,8 +3,8 @@ package org.grammatus.core.dataset;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grammatus.core.Samples;
+import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.definition.Report.Bucket;
 import org.junit.jupiter.api.Test;
 
 /** What is proposed for a field makes sense for what it holds. */

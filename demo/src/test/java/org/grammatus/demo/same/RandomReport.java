@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.ReaderView;
 
 /** A report over the sales of the demo, and how a reader looks at it, made from a seed: the same seed gives the same report. */
@@ -181,9 +181,8 @@ final class RandomReport {
         if (chance(50)) {
             return ReaderView.PLAIN;
         }
-        List<ReaderView.Sort> order = chance(60)
-                ? List.of(new ReaderView.Sort(one(columns), one(List.of(Report.Direction.values()))))
-                : List.of();
+        List<ReaderView.Sort> order =
+                chance(60) ? List.of(new ReaderView.Sort(one(columns), one(List.of(Direction.values())))) : List.of();
         List<ReaderView.Width> widths =
                 chance(20) ? List.of(new ReaderView.Width(one(columns), Optional.of(60))) : List.of();
         List<ReaderView.Only> only = !narrowed.isEmpty() && chance(40) ? List.of(one(narrowed)) : List.of();

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.grammatus.core.choice.Bucket;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.Report.Bucket;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -83,7 +83,7 @@ record DatasetView(
             boolean hidden,
             Optional<String> lookup,
             List<String> names,
-            Optional<Report.Direction> direction,
+            Optional<Direction> direction,
             String value,
             Optional<LevelView> level,
             Optional<String> usual,
@@ -178,7 +178,7 @@ record DatasetView(
             boolean hidden,
             Optional<String> lookup,
             List<String> names,
-            Optional<Report.Direction> direction,
+            Optional<Direction> direction,
             DatasetModel dataset) {
         return new FieldView(
                 subject.id(),

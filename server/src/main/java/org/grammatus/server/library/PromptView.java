@@ -1,7 +1,9 @@
 package org.grammatus.server.library;
 
 import java.util.Optional;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.prompt.ResolvedPrompt;
 
 /**
@@ -12,14 +14,14 @@ import org.grammatus.core.prompt.ResolvedPrompt;
  */
 public record PromptView(
         String name,
-        Report.PromptType type,
+        PromptType type,
         String label,
         Optional<String> help,
         boolean required,
         String asked,
         AnswerView answer) {
 
-    public static PromptView of(Report.Prompt prompt, ResolvedPrompt resolved, Report report) {
+    public static PromptView of(ReportPrompt prompt, ResolvedPrompt resolved, Report report) {
         return new PromptView(
                 prompt.name(),
                 prompt.type(),

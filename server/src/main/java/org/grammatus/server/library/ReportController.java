@@ -10,6 +10,8 @@ import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.runs.profile.FieldValues;
@@ -137,7 +139,7 @@ class ReportController {
                 report.dataset(),
                 dataset.definition().label(),
                 report.blocks().getFirst().levels().stream()
-                        .map(Report.Level::name)
+                        .map(ReportLevel::name)
                         .toList(),
                 report.prompts().stream()
                         .map(prompt -> PromptView.of(prompt, resolved.get(prompt.name()), report))
@@ -166,7 +168,7 @@ class ReportController {
         String field = report.prompts().stream()
                 .filter(p -> p.name().equals(prompt))
                 .findFirst()
-                .flatMap(Report.Prompt::field)
+                .flatMap(ReportPrompt::field)
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
         return FieldValues.of(
                 reader,

@@ -19,6 +19,9 @@ import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -509,10 +512,10 @@ public class Reports {
     }
 
     private static String fields(Report report) {
-        Report.Block block = report.blocks().getFirst();
+        ReportBlock block = report.blocks().getFirst();
         return Stream.concat(
-                        block.levels().stream().map(Report.Level::name),
-                        block.columns().stream().map(Report.Column::label))
+                        block.levels().stream().map(ReportLevel::name),
+                        block.columns().stream().map(ReportColumn::label))
                 .filter(name -> !name.isBlank())
                 .distinct()
                 .collect(Collectors.joining(", "));

@@ -2,7 +2,7 @@ package org.grammatus.server.run;
 
 import java.util.List;
 import java.util.Optional;
-import org.grammatus.core.definition.Report.Direction;
+import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.ReaderView;
 import org.grammatus.core.plan.ReaderView.Only;
 import org.grammatus.core.plan.ReaderView.Sort;

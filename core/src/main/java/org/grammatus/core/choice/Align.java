@@ -1,0 +1,7 @@
+package org.grammatus.core.choice;
+
+public enum Align {
+    START,
+    CENTRE,
+    END
+}

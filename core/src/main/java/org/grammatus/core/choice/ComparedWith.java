@@ -1,0 +1,7 @@
+package org.grammatus.core.choice;
+
+public enum ComparedWith {
+    LAST_YEAR,
+    PREVIOUS_PERIOD,
+    PLAN
+}

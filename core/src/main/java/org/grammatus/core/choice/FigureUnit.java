@@ -1,0 +1,18 @@
+package org.grammatus.core.choice;
+
+/** What figures are counted in. */
+public enum FigureUnit {
+    THOUSANDS(3),
+    MILLIONS(6);
+
+    private final int digits;
+
+    FigureUnit(int digits) {
+        this.digits = digits;
+    }
+
+    /** How many digits before the point it leaves out. */
+    public int digits() {
+        return digits;
+    }
+}

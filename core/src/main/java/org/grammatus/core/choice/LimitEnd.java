@@ -1,0 +1,6 @@
+package org.grammatus.core.choice;
+
+public enum LimitEnd {
+    LARGEST,
+    SMALLEST
+}

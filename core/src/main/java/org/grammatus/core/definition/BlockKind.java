@@ -1,0 +1,5 @@
+package org.grammatus.core.definition;
+
+public enum BlockKind {
+    BANDED
+}

@@ -1,0 +1,7 @@
+package org.grammatus.core.definition;
+
+public enum FilterKind {
+    PERIOD,
+    CONDITION,
+    EXPRESSION
+}

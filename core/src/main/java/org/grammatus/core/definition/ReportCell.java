@@ -1,0 +1,15 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import org.grammatus.core.choice.Place;
+
+/**
+ * A place of a total.
+ *
+ * @param at a level's id, or {@value #REPORT} for the grand total
+ */
+@JsonPropertyOrder({"at", "in"})
+public record ReportCell(String at, Place in) {
+    /** Stands for the whole report where a level's id is asked for. */
+    public static final String REPORT = "report";
+}

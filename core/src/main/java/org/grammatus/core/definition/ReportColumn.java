@@ -1,0 +1,36 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.Optional;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.FigureUnit;
+
+/**
+ * A column of figures or texts.
+ *
+ * @param value expression of one row; none for a column of totals alone
+ * @param format CLDR number or date pattern; none takes the field's
+ * @param unit whether figures are printed in thousands or millions, which the heading says
+ * @param width points; measured from what is printed unless given
+ * @param once id of the level in whose groups the value is printed once, and again at the top of a page
+ * @param off whether the column is kept but not printed
+ */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "off"})
+public record ReportColumn(
+        String id,
+        String label,
+        Optional<String> value,
+        Optional<String> format,
+        Optional<FigureUnit> unit,
+        Optional<Align> align,
+        Optional<Integer> width,
+        Optional<String> once,
+        Optional<Boolean> off) {
+
+    /** The same column at another width. */
+    public ReportColumn withWidth(Optional<Integer> points) {
+        return new ReportColumn(id, label, value, format, unit, align, points, once, off);
+    }
+}

@@ -1,0 +1,24 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.choice.Shown;
+
+/**
+ * A line of the totals grid: an aggregate, the column it stands under, and the levels at which it is printed.
+ *
+ * @param shown what is made of the aggregate; the aggregate itself unless given
+ * @param compare what the aggregate is compared with
+ */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({"id", "column", "value", "shown", "compare", "format", "cells"})
+public record ReportTotal(
+        String id,
+        String column,
+        String value,
+        Optional<Shown> shown,
+        Optional<ReportCompare> compare,
+        Optional<String> format,
+        List<ReportCell> cells) {}
