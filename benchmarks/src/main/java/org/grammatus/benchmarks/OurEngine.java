@@ -10,8 +10,8 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
@@ -23,7 +23,7 @@ import org.grammatus.core.value.Type;
 /** The engine on held rows: the whole way from rows to groups in order, as a run goes it. */
 final class OurEngine {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Star star;
 
     /** With the question that the anchor answers, too. */
@@ -35,7 +35,11 @@ final class OurEngine {
     OurEngine(Lines lines, String report) throws IOException {
         DatasetModel dataset = DatasetModel.of(Definitions.readDataset(resource("lines.dataset.json")));
         plan = Planner.plan(
-                Definitions.readReport(report), dataset, Answers.NONE, RunContext.on(LocalDate.of(2026, 11, 20)));
+                        Definitions.readReport(report),
+                        dataset,
+                        Answers.NONE,
+                        RunContext.on(LocalDate.of(2026, 11, 20)))
+                .table();
         star = new Star(
                 dataset,
                 List.of(new Star.Rows(

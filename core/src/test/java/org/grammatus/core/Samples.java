@@ -17,8 +17,8 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
@@ -201,7 +201,12 @@ public final class Samples {
     }
 
     public Grouped grouped(Report report, DatasetModel dataset, Answers answers) {
-        Plan plan = Planner.plan(report, dataset, answers, CONTEXT);
+        return grouped(Planner.plan(report, dataset, answers, CONTEXT).table());
+    }
+
+    /** Groups of a plan over a dataset that is read as it is. */
+    public Grouped grouped(TablePlan plan) {
+        DatasetModel dataset = plan.dataset();
         Faults faults = new Faults();
         Star star = star(dataset);
         return Grouping.group(plan, star, KeptRows.of(plan, star, faults, () -> false), faults, () -> false);

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.AskedAgain;
 import org.grammatus.runs.RunEngine;
@@ -45,12 +45,11 @@ class AskedAgainTest {
         int places = result.grouped().tree().nodeCount();
         int asked = 0;
         for (int place = 0; place < places; place += 1 + places / 12) {
-            for (Plan.Total total : result.grouped().plan().totals()) {
-                Optional<AskedAgain> answer =
-                        AskedAgain.of(request, result, place, total.definition().id(), READER);
+            for (TotalPlan total : result.grouped().plan().totals()) {
+                Optional<AskedAgain> answer = AskedAgain.of(request, result, place, total.id(), READER);
                 asked += answer.isPresent() ? 1 : 0;
                 answer.ifPresent(again -> assertThat(again.same())
-                        .as("%s: %s says %s", total.definition().value(), again.statement(), again.figure())
+                        .as("%s: %s says %s", total.value(), again.statement(), again.figure())
                         .isTrue());
             }
         }
@@ -62,9 +61,9 @@ class AskedAgainTest {
         RunRequest request = request("order-scorecard", "2026-01-01/2026-06-30");
         RunResult result = new RunEngine(RunLimits.DEFAULT).run(request, READER, p -> {}, () -> false);
         assertThat(new Printed(result.grouped()).total(0, 0)).isNotEmpty();
-        for (Plan.Total total : result.grouped().plan().totals()) {
-            if (total.definition().value().contains("/")) {
-                assertThat(AskedAgain.of(request, result, 0, total.definition().id(), READER))
+        for (TotalPlan total : result.grouped().plan().totals()) {
+            if (total.text().contains("/")) {
+                assertThat(AskedAgain.of(request, result, 0, total.id(), READER))
                         .isEmpty();
             }
         }

@@ -16,10 +16,10 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 
@@ -33,7 +33,7 @@ final class CsvReportWriter implements ReportWriter {
     private final CsvTexts texts;
     private Grouped grouped;
     private Printed printed;
-    private Plan plan;
+    private TablePlan plan;
 
     CsvReportWriter(Cells cells) {
         this.texts = new CsvTexts(cells);
@@ -71,21 +71,20 @@ final class CsvReportWriter implements ReportWriter {
     /** Depth of the innermost level of which anything is printed; of the innermost at all where nothing is. */
     private int deepestPrinted() {
         int depth = plan.levels().size();
-        while (depth > 0 && isUnprinted(plan.levels().get(depth - 1).definition())) {
+        while (depth > 0 && isUnprinted(plan.levels().get(depth - 1))) {
             depth--;
         }
         return depth > 0 ? depth : Math.max(1, plan.levels().size());
     }
 
-    private static boolean isUnprinted(ReportLevel level) {
+    private static boolean isUnprinted(LevelPlan level) {
         return level.header() == Header.NONE && level.footer() == Footer.NONE;
     }
 
     private void head(CSVPrinter csv) throws IOException {
         List<String> names = new ArrayList<>();
-        plan.levels().forEach(level -> names.add(texts.text(level.definition().name())));
-        plan.columns()
-                .forEach(column -> names.add(texts.text(column.definition().label())));
+        plan.levels().forEach(level -> names.add(texts.text(level.name())));
+        plan.columns().forEach(column -> names.add(texts.text(column.label())));
         csv.printRecord(Headings.unique(names));
     }
 

@@ -6,12 +6,13 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.OtherRows;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
@@ -56,7 +57,7 @@ final class JsonReportWriter implements ReportWriter {
         this.grouped = result;
         this.printed = new Printed(grouped);
         this.progress = progress;
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         this.rowValues = plan.printsRows()
                 ? plan.columns().stream().map(grouped.behind()::values).toList()
                 : List.of();
@@ -77,15 +78,15 @@ final class JsonReportWriter implements ReportWriter {
         out.write('\n');
     }
 
-    private void head(Plan plan) {
-        json.writeStringProperty("report", plan.report().id());
-        json.writeStringProperty("title", plan.report().title());
-        json.writeStringProperty("dataset", plan.report().dataset());
+    private void head(TablePlan plan) {
+        json.writeStringProperty("report", plan.inputs().report());
+        json.writeStringProperty("title", plan.inputs().title());
+        json.writeStringProperty("dataset", plan.inputs().dataset());
         json.writeStringProperty("businessDate", plan.context().businessDate().toString());
         json.writeArrayPropertyStart("answers");
         for (ResolvedPrompt prompt : plan.prompts()) {
             json.writeStartObject();
-            json.writeStringProperty("name", prompt.prompt().name());
+            json.writeStringProperty("name", prompt.name());
             json.writeStringProperty("asked", prompt.asked());
             json.writeStringProperty("resolved", prompt.resolved());
             json.writeStringProperty("words", AnswerWords.of(prompt, plan, grouped.star()));
@@ -93,7 +94,7 @@ final class JsonReportWriter implements ReportWriter {
         }
         json.writeEndArray();
         json.writeArrayPropertyStart("levels");
-        plan.levels().forEach(level -> json.writeString(level.definition().id()));
+        plan.levels().forEach(level -> json.writeString(level.id()));
         json.writeEndArray();
         json.writeNumberProperty("rowsKept", grouped.kept().rows().length);
     }
@@ -110,7 +111,7 @@ final class JsonReportWriter implements ReportWriter {
         if (depth > 0) {
             int within = grouped.within(node);
             json.writeStringProperty(
-                    "level", grouped.plan().levels().get(depth - 1).definition().id());
+                    "level", grouped.plan().levels().get(depth - 1).id());
             json.writeName("key");
             value(grouped.keys().get(depth).orElseThrow(), within);
             json.writeStringProperty("label", printed.label(node));
@@ -146,12 +147,12 @@ final class JsonReportWriter implements ReportWriter {
     }
 
     private void totals(int node, int depth) {
-        int level = depth == 0 ? Plan.Total.REPORT_LEVEL : depth - 1;
+        int level = depth == 0 ? TotalPlan.REPORT_LEVEL : depth - 1;
         json.writeObjectPropertyStart("totals");
         for (int t = 0; t < grouped.plan().totals().size(); t++) {
-            Plan.Total total = grouped.plan().totals().get(t);
+            TotalPlan total = grouped.plan().totals().get(t);
             if (total.places().containsKey(level)) {
-                json.writeName(total.definition().id());
+                json.writeName(total.id());
                 value(grouped.totals().get(t), node);
             }
         }
@@ -165,7 +166,7 @@ final class JsonReportWriter implements ReportWriter {
         }
         json.writeObjectPropertyStart("cells");
         for (int c = 0; c < cells.size(); c++) {
-            ReportColumn column = grouped.plan().columns().get(c).definition();
+            ColumnPlan column = grouped.plan().columns().get(c);
             json.writeName(column.id());
             value(cells.get(c), within);
         }
@@ -182,7 +183,7 @@ final class JsonReportWriter implements ReportWriter {
         json.writeObjectPropertyStart("totals");
         for (int t = 0; t < others.totals().size(); t++) {
             if (others.totals().get(t).isPresent()) {
-                json.writeName(grouped.plan().totals().get(t).definition().id());
+                json.writeName(grouped.plan().totals().get(t).id());
                 value(others.totals().get(t).get(), node);
             }
         }
@@ -196,9 +197,9 @@ final class JsonReportWriter implements ReportWriter {
             json.writeStartObject();
             mark(grouped.marks().ofRow(grouped.rows()[i]));
             for (int c = 0; c < rowValues.size(); c++) {
-                Plan.Column column = grouped.plan().columns().get(c);
+                ColumnPlan column = grouped.plan().columns().get(c);
                 int row = grouped.rows()[i];
-                json.writeName(column.definition().id());
+                json.writeName(column.id());
                 if (grouped.repeats().get(c).get(row)) {
                     json.writeNull();
                 } else {
@@ -213,8 +214,7 @@ final class JsonReportWriter implements ReportWriter {
     private void mark(int highlight) {
         if (highlight != Marks.NONE) {
             json.writeStringProperty(
-                    "mark",
-                    grouped.plan().highlights().get(highlight).definition().id());
+                    "mark", grouped.plan().highlights().get(highlight).id());
         }
     }
 

@@ -16,10 +16,9 @@ import java.util.HexFormat;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
-import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.type.Face;
 import org.openpdf.text.Document;
 import org.openpdf.text.DocumentException;
@@ -58,7 +57,7 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
-        Plan plan = pages.bands().grouped().plan();
+        TablePlan plan = pages.bands().grouped().plan();
         Page first = pages.page(1);
         Document document = new Document(paper(first));
         PdfWriter writer = PdfWriter.getInstance(document, stream);
@@ -80,16 +79,16 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     /** Identity and date come from the inputs, not from chance or the clock. */
-    private static void describe(Document document, PdfWriter writer, Plan plan) {
-        document.addTitle(plan.report().title());
+    private static void describe(Document document, PdfWriter writer, TablePlan plan) {
+        document.addTitle(plan.inputs().title());
         document.addCreator("Grammatus");
-        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(plan.report().locale()));
-        String id = digest(Definitions.write(plan.report()) + plan.prompts() + plan.context());
+        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(plan.locale().toLanguageTag()));
+        String id = digest(plan.inputs().fingerprint() + plan.prompts() + plan.context());
         writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
         writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);
     }
 
-    private static PdfDate creationDate(Plan plan) {
+    private static PdfDate creationDate(TablePlan plan) {
         return new PdfDate(GregorianCalendar.from(plan.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
     }
 

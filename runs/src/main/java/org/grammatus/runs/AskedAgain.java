@@ -9,8 +9,10 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.LeftOut;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -47,13 +49,13 @@ public record AskedAgain(String source, String statement, String figure, boolean
         if (path.isEmpty() || index < 0 || !isPlain(grouped, index) || !hasAllRows(grouped, path.get(), place)) {
             return Optional.empty();
         }
-        Plan narrowed = narrowed(request, path.get()).plan();
+        TablePlan narrowed = narrowed(request, path.get()).plan().table();
         Typed value = narrowed.totals().get(index).value().unnamed();
         if (!(value instanceof Typed.Aggregate aggregate)) {
             return Optional.empty();
         }
         List<Typed> conditions =
-                narrowed.filters().stream().map(Plan.RowFilter::condition).toList();
+                narrowed.filters().stream().map(FilterPlan::condition).toList();
         int node = grouped.tree().nodeAt(place);
         Scalar ours = Scalars.at(grouped.totals().get(index), node);
         return reader.figure(new FigureQuestion(narrowed.dataset(), aggregate, conditions))
@@ -66,9 +68,9 @@ public record AskedAgain(String source, String statement, String figure, boolean
                 answer.source(), answer.statement(), said, answer.value().equals(ours));
     }
 
-    private static int index(Plan plan, String total) {
+    private static int index(TablePlan plan, String total) {
         for (int i = 0; i < plan.totals().size(); i++) {
-            if (plan.totals().get(i).definition().id().equals(total)) {
+            if (plan.totals().get(i).id().equals(total)) {
                 return i;
             }
         }
@@ -77,8 +79,8 @@ public record AskedAgain(String source, String statement, String figure, boolean
 
     /** Whether a total is an aggregate alone, not rounded on the way. */
     private static boolean isPlain(Grouped grouped, int total) {
-        Plan.Total planned = grouped.plan().totals().get(total);
-        boolean rounds = grouped.plan().block().rounding().equals(Optional.of(Rounding.EACH_LINE));
+        TotalPlan planned = grouped.plan().totals().get(total);
+        boolean rounds = grouped.plan().rounding() == Rounding.EACH_LINE;
         return planned.shown() == Shown.VALUE && planned.comparison().isEmpty() && !rounds;
     }
 

@@ -15,7 +15,8 @@ import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -60,9 +61,9 @@ public final class Explanations {
     }
 
     private Optional<Integer> total(String id) {
-        List<Plan.Total> totals = grouped.plan().totals();
+        List<TotalPlan> totals = grouped.plan().totals();
         return IntStream.range(0, totals.size())
-                .filter(i -> totals.get(i).definition().id().equals(id))
+                .filter(i -> totals.get(i).id().equals(id))
                 .boxed()
                 .findFirst();
     }
@@ -144,11 +145,11 @@ public final class Explanations {
 
     private PathStep step(int node) {
         int depth = grouped.tree().depthOf(node);
-        Plan.Level level = grouped.plan().levels().get(depth - 1);
+        LevelPlan level = grouped.plan().levels().get(depth - 1);
         Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), grouped.within(node));
         return new PathStep(
-                level.definition().id(),
-                level.definition().name(),
+                level.id(),
+                level.name(),
                 printed.label(node),
                 key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
                 grouped.isOthers(node));

@@ -77,7 +77,7 @@ public record FiguresTogether(int count, String sum, String average) {
         }
         int node = grouped.tree().nodeAt(place);
         for (int i = 0; i < grouped.totals().size(); i++) {
-            if (grouped.plan().totals().get(i).definition().id().equals(total)) {
+            if (grouped.plan().totals().get(i).id().equals(total)) {
                 return Optional.of(Scalars.at(grouped.totals().get(i), node));
             }
         }
@@ -89,7 +89,7 @@ public record FiguresTogether(int count, String sum, String average) {
             return Optional.empty();
         }
         for (int i = 0; i < grouped.plan().columns().size(); i++) {
-            if (grouped.plan().columns().get(i).definition().id().equals(column)
+            if (grouped.plan().columns().get(i).id().equals(column)
                     && !grouped.repeats().get(i).get(row)) {
                 Column values = printed.rowValues(i);
                 int home = grouped.plan().columns().get(i).home();

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 
 /**
  * What each part of a definition does to the rows.
@@ -23,7 +24,7 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> 
 
     public static PartCounts of(RunResult result) {
         Grouped grouped = result.grouped();
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         List<Count> kept = new ArrayList<>();
         for (int i = 0; i < plan.filters().size(); i++) {
             kept.add(new Count(
@@ -32,14 +33,13 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> 
         InWords words = new InWords(plan.dataset());
         List<LevelOrder> levels = new ArrayList<>();
         for (int i = 0; i < plan.levels().size(); i++) {
-            Plan.Level level = plan.levels().get(i);
+            LevelPlan level = plan.levels().get(i);
             int groups = grouped.keys().get(i + 1).orElseThrow().size();
-            levels.add(new LevelOrder(level.definition().id(), words.order(level, plan.totals()), groups));
+            levels.add(new LevelOrder(level.id(), words.order(level, plan.totals()), groups));
         }
         List<Count> marked = new ArrayList<>();
         for (int i = 0; i < plan.highlights().size(); i++) {
-            marked.add(new Count(
-                    plan.highlights().get(i).definition().id(), grouped.marks().count(i)));
+            marked.add(new Count(plan.highlights().get(i).id(), grouped.marks().count(i)));
         }
         return new PartCounts(kept, levels, marked);
     }

@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Faults;
@@ -52,17 +53,18 @@ public final class RunEngine {
             return cancelled.getAsBoolean();
         };
         Plan plan = request.plan();
+        TablePlan table = plan.table();
         RunProgress progress = RunProgress.WAITING.with(RunState.READING);
         listener.accept(progress);
         long[] rowsRead = new long[1];
-        Star star = reader.read(Reading.of(plan), rows -> {
+        Star star = reader.read(Reading.of(table), rows -> {
             rowsRead[0] = rows;
             listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
             return !ended.getAsBoolean() && withinLimit(rows);
         });
         listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
         try (AutoCloseable computing = turn.get()) {
-            return computed(plan, star, reader, listener, ended);
+            return computed(plan, table, star, reader, listener, ended);
         } catch (RuntimeException e) {
             throw e;
         } catch (Exception e) {
@@ -77,12 +79,17 @@ public final class RunEngine {
     }
 
     private static RunResult computed(
-            Plan plan, Star star, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
+            Plan plan,
+            TablePlan table,
+            Star star,
+            DatasetReader reader,
+            Consumer<RunProgress> listener,
+            BooleanSupplier ended) {
         Faults faults = new Faults();
-        KeptRows kept = KeptRows.of(plan, star, faults, ended);
-        Grouped grouped = Grouping.group(plan, star, kept, faults, ended);
-        List<Problem> unknown = kept.rows().length == 0 ? UnknownAnswers.of(plan, reader) : List.of();
-        RunResult result = RunResult.of(grouped, unknown, ended);
+        KeptRows kept = KeptRows.of(table, star, faults, ended);
+        Grouped grouped = Grouping.group(table, star, kept, faults, ended);
+        List<Problem> unknown = kept.rows().length == 0 ? UnknownAnswers.of(table, reader) : List.of();
+        RunResult result = RunResult.of(plan, grouped, unknown, ended);
         listener.accept(new RunProgress(
                 RunState.DONE,
                 star.rowCount(),

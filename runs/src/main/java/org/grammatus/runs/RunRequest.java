@@ -26,7 +26,6 @@ public record RunRequest(Report report, DatasetModel dataset, Answers answers, R
      * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, the definition or the view
      */
     public Plan plan() {
-        Plan plan = Planner.plan(report, dataset, answers, context);
-        return view.isPlain() ? plan : Planner.plan(view.applied(plan), dataset, answers, context);
+        return view.applied(Planner.plan(report, dataset, answers, context));
     }
 }

@@ -10,6 +10,7 @@ import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -21,13 +22,16 @@ public final class RunResult implements Printout {
     /** What the smallest result takes: its plan, its texts, its layout. */
     private static final long OVERHEAD = 500_000;
 
+    private final Plan plan;
     private final Bands bands;
     private final Optional<Pages> pages;
     private final List<Problem> unprintable;
     private final List<Problem> ofAnswers;
 
-    private RunResult(Bands bands, Optional<Pages> pages, List<Problem> unprintable, List<Problem> ofAnswers) {
+    private RunResult(
+            Plan plan, Bands bands, Optional<Pages> pages, List<Problem> unprintable, List<Problem> ofAnswers) {
         this.ofAnswers = List.copyOf(ofAnswers);
+        this.plan = plan;
         this.bands = bands;
         this.pages = pages;
         this.unprintable = List.copyOf(unprintable);
@@ -39,12 +43,12 @@ public final class RunResult implements Printout {
      * @param ofAnswers what is said of the answers
      * @param cancelled asked often; true ends it with a CancellationException
      */
-    static RunResult of(Grouped grouped, List<Problem> ofAnswers, BooleanSupplier cancelled) {
+    static RunResult of(Plan plan, Grouped grouped, List<Problem> ofAnswers, BooleanSupplier cancelled) {
         Bands bands = Bands.of(grouped);
         try {
-            return new RunResult(bands, Optional.of(Pages.of(bands, cancelled)), List.of(), ofAnswers);
+            return new RunResult(plan, bands, Optional.of(Pages.of(bands, cancelled)), List.of(), ofAnswers);
         } catch (ProblemException e) {
-            return new RunResult(bands, Optional.empty(), e.problems(), ofAnswers);
+            return new RunResult(plan, bands, Optional.empty(), e.problems(), ofAnswers);
         }
     }
 
@@ -72,7 +76,7 @@ public final class RunResult implements Printout {
         List<Problem> notices = new ArrayList<>(unprintable);
         Grouped grouped = grouped();
         notices.addAll(ofAnswers);
-        notices.addAll(grouped.plan().notices());
+        notices.addAll(plan.notices());
         notices.addAll(grouped.notices());
         return notices;
     }
@@ -89,7 +93,7 @@ public final class RunResult implements Printout {
 
     /** What was asked, with what was answered. */
     public List<ResolvedPrompt> prompts() {
-        return grouped().plan().prompts();
+        return plan.inputs().prompts();
     }
 
     /** A total of the whole report in printed form, under the label of its column. */
@@ -101,7 +105,7 @@ public final class RunResult implements Printout {
         Printed printed = new Printed(grouped);
         List<GrandTotal> totals = new ArrayList<>();
         for (int column = 0; column < grouped.plan().columns().size(); column++) {
-            String label = grouped.plan().columns().get(column).definition().label();
+            String label = grouped.plan().columns().get(column).label();
             printed.totalAt(column, 0, Place.FOOTER)
                     .ifPresent(total -> totals.add(new GrandTotal(label, printed.total(total, GroupTree.ROOT))));
         }

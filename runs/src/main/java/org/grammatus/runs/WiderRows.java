@@ -7,7 +7,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.explain.RowFields;
 import org.grammatus.core.explain.ShownFields;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
@@ -31,7 +31,7 @@ record WiderRows(ShownFields fields, boolean changed) {
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
     static WiderRows of(Grouped grouped, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         List<String> ids = asked.orElseGet(() -> RowFields.usual(plan));
         Set<String> needed = RowFields.needed(plan, ids);
         if (plan.fields().containsAll(needed)) {

@@ -8,7 +8,9 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 
 /**
  * What is to be read of a dataset. Immutable.
@@ -39,11 +41,11 @@ public record Reading(
     }
 
     /** What a plan needs and no more. */
-    public static Reading of(Plan plan) {
-        boolean allValues = plan.levels().stream().anyMatch(Plan.Level::showsAllValues);
+    public static Reading of(TablePlan plan) {
+        boolean allValues = plan.levels().stream().anyMatch(LevelPlan::showsAllValues);
         // A group without rows is called as its key is wherever the data have it.
-        boolean withoutRows = plan.levels().stream()
-                .anyMatch(level -> level.definition().empty().isPresent());
+        boolean withoutRows =
+                plan.levels().stream().anyMatch(level -> level.empty().isPresent());
         return new Reading(
                 plan.dataset(),
                 plan.fields(),
@@ -53,19 +55,20 @@ public record Reading(
                 withoutRows);
     }
 
-    private static List<Typed> conditions(Plan plan) {
+    private static List<Typed> conditions(TablePlan plan) {
         return plan.filters().stream()
-                .map(Plan.RowFilter::condition)
+                .map(FilterPlan::condition)
                 .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
                 .toList();
     }
 
     /** Rows of another time than the one that was asked for are wanted where figures are compared with theirs. */
-    private static Stream<Plan.Shift> otherTimes(Plan plan) {
+    private static Stream<TablePlan.Shift> otherTimes(TablePlan plan) {
         return plan.totals().stream()
                 .flatMap(total -> total.comparison().stream())
-                .flatMap(comparison ->
-                        comparison instanceof Plan.Comparison.WithTime time ? time.shift().stream() : Stream.empty());
+                .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithTime time
+                        ? time.shift().stream()
+                        : Stream.empty());
     }
 
     private static boolean reads(Typed expression, String field) {

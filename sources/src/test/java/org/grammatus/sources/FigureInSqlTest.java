@@ -14,8 +14,9 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Faults;
@@ -46,13 +47,13 @@ class FigureInSqlTest {
     @TempDir
     Path folder;
 
-    private static Plan plan(String where) {
+    private static TablePlan plan(String where) {
         String totals = IntStream.range(0, TOTALS.size())
                 .mapToObj(i -> "{\"id\": \"t%d\", \"column\": \"c\", \"value\": \"%s\", \"cells\": []}"
                         .formatted(i, TOTALS.get(i)))
                 .collect(Collectors.joining(","));
         return Planner.plan(
-                Definitions.readReport("""
+                        Definitions.readReport("""
                         {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d",
                          "locale": "en-GB", "prompts": [],
                          "filters": [{"id": "f", "kind": "expression", "where": "%s"}],
@@ -60,9 +61,10 @@ class FigureInSqlTest {
                            "totals": [%s], "counts": [], "highlights": [], "rows": {"shown": false, "order": []}}],
                          "page": {"paper": "A4", "orientation": "portrait",
                                   "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}""".formatted(where, totals)),
-                PushedRowsTest.DATASET,
-                Answers.NONE,
-                new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")));
+                        PushedRowsTest.DATASET,
+                        Answers.NONE,
+                        new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")))
+                .table();
     }
 
     /** How many figures the source was asked for; all of them are the engine's. */
@@ -72,7 +74,7 @@ class FigureInSqlTest {
         int asked = 0;
         for (int i = 0; i < conditions; i++) {
             String where = PushedRowsTest.condition(random, random.nextInt(3));
-            Plan plan = plan(where);
+            TablePlan plan = plan(where);
             Star star = reader.read(Reading.of(plan).ofAllRows(), ReadProgress.SILENT);
             Faults faults = new Faults();
             KeptRows kept = KeptRows.of(plan, star, faults, () -> false);
@@ -81,7 +83,7 @@ class FigureInSqlTest {
                 Optional<SourceFigure> answer = reader.figure(new FigureQuestion(
                         plan.dataset(),
                         (Typed.Aggregate) plan.totals().get(t).value(),
-                        plan.filters().stream().map(Plan.RowFilter::condition).toList()));
+                        plan.filters().stream().map(FilterPlan::condition).toList()));
                 asked += answer.isPresent() ? 1 : 0;
                 if (answer.isPresent()) {
                     assertThat(answer.get().value())

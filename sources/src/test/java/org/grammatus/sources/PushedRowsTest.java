@@ -15,8 +15,8 @@ import java.util.List;
 import java.util.Random;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
@@ -54,14 +54,14 @@ class PushedRowsTest {
     @TempDir
     Path folder;
 
-    static Plan plan(String where) {
+    static TablePlan plan(String where) {
         return plan(where, "");
     }
 
     /** @param levels as JSON */
-    static Plan plan(String where, String levels) {
+    static TablePlan plan(String where, String levels) {
         return Planner.plan(
-                Definitions.readReport("""
+                        Definitions.readReport("""
                         {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "d",
                          "locale": "en-GB", "prompts": [],
                          "filters": [{"id": "f", "kind": "expression", "where": "%s"}],
@@ -70,13 +70,14 @@ class PushedRowsTest {
                            "highlights": [], "rows": {"shown": true, "order": []}}],
                          "page": {"paper": "A4", "orientation": "portrait",
                                   "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}""".formatted(where, levels)),
-                DATASET,
-                Answers.NONE,
-                new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")));
+                        DATASET,
+                        Answers.NONE,
+                        new RunContext(LocalDate.of(2026, 11, 20), ZoneId.of("UTC")))
+                .table();
     }
 
     /** The keys of the rows that pass, and how many were read. */
-    private static List<Long> kept(StarReader reader, Plan plan, Reading reading, int[] read) {
+    private static List<Long> kept(StarReader reader, TablePlan plan, Reading reading, int[] read) {
         Star star = reader.read(reading, ReadProgress.SILENT);
         read[0] = star.rowCount();
         long[] ids = ((Column.Longs) star.at(DatasetModel.GRAIN).field("id")).values();
@@ -148,7 +149,7 @@ class PushedRowsTest {
         long fewer = 0;
         for (int i = 0; i < conditions; i++) {
             String where = condition(random, random.nextInt(3));
-            Plan plan = plan(where);
+            TablePlan plan = plan(where);
             int[] all = new int[1];
             int[] some = new int[1];
             List<Long> expected = kept(reader, plan, Reading.of(plan).ofAllRows(), all);
@@ -276,7 +277,7 @@ class PushedRowsTest {
             statement.execute("CREATE TABLE harvest (id, n, d, t, day, at, yard_id)");
             statement.execute("INSERT INTO harvest (id, t) VALUES (1, ''' OR 1 = 1 --'), (2, 'x')");
         }
-        Plan plan = plan("t = ''' OR 1 = 1 --'");
+        TablePlan plan = plan("t = ''' OR 1 = 1 --'");
         int[] read = new int[1];
         assertThat(kept(StarReader.over(new SqliteSource(file)), plan, Reading.of(plan), read))
                 .containsExactly(1L);

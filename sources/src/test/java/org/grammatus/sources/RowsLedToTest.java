@@ -14,7 +14,7 @@ import java.util.Random;
 import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.table.Star;
@@ -138,7 +138,7 @@ class RowsLedToTest {
     @Test
     void groupsWithoutRowsNeedWholeTables() {
         assertThat(Reading.of(PushedRowsTest.plan("n > 1")).wholeTables()).isFalse();
-        Plan listed = PushedRowsTest.plan("n > 1", """
+        TablePlan listed = PushedRowsTest.plan("n > 1", """
                 {"id": "y", "name": "Y", "key": "name", "listed": ["far"], "empty": "zero", "order": [],
                  "header": "heading", "footer": "none"}""");
         assertThat(Reading.of(listed).wholeTables()).isTrue();

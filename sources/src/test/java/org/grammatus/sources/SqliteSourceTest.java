@@ -13,8 +13,8 @@ import java.time.ZoneId;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.table.Column;
@@ -68,12 +68,13 @@ class SqliteSourceTest {
         return file;
     }
 
-    private static Plan plan() {
+    private static TablePlan plan() {
         return Planner.plan(
-                Definitions.readReport(REPORT),
-                DatasetModel.of(Definitions.readDataset(DATASET)),
-                Answers.NONE,
-                new RunContext(LocalDate.of(2026, 1, 1), ZoneId.of("UTC")));
+                        Definitions.readReport(REPORT),
+                        DatasetModel.of(Definitions.readDataset(DATASET)),
+                        Answers.NONE,
+                        new RunContext(LocalDate.of(2026, 1, 1), ZoneId.of("UTC")))
+                .table();
     }
 
     private static Star read(Path file) {

@@ -6,7 +6,7 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
@@ -21,15 +21,15 @@ public final class AnswerWords {
     private AnswerWords() {}
 
     /** An answer to one of a plan's prompts. */
-    public static String of(ResolvedPrompt answer, Plan plan, Star star) {
+    public static String of(ResolvedPrompt answer, TablePlan plan, Star star) {
         return Optional.of(answer.choice())
                 .filter(choice -> !(choice instanceof Scalar.Null))
-                .flatMap(choice -> name(choice, answer.prompt().field().orElseThrow(), plan, star))
+                .flatMap(choice -> name(choice, answer.field().orElseThrow(), plan, star))
                 .orElseGet(() -> answer.inWords(plan.locale()));
     }
 
     /** What a value of a field is called where it is a key; none where no row has it. */
-    private static Optional<String> name(Scalar choice, String field, Plan plan, Star star) {
+    private static Optional<String> name(Scalar choice, String field, TablePlan plan, Star star) {
         DatasetNames names = new DatasetNames(plan.dataset(), plan.context().businessDate());
         Optional<Typed> key = names.field(field, true);
         Optional<Typed> name = key.flatMap(new Lookups(plan.dataset(), names)::nameOf);

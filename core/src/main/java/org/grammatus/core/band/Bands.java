@@ -2,9 +2,9 @@ package org.grammatus.core.band;
 
 import java.util.Arrays;
 import org.grammatus.core.choice.Footer;
-import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.LevelPlan;
 
 /** The bands of a report from first to last, three small numbers each. Immutable. */
 public final class Bands {
@@ -86,8 +86,8 @@ public final class Bands {
         }
     }
 
-    private ReportLevel level(int depth) {
-        return grouped.plan().levels().get(depth - 1).definition();
+    private LevelPlan level(int depth) {
+        return grouped.plan().levels().get(depth - 1);
     }
 
     private void add(BandKind kind, int node, int row) {

@@ -16,12 +16,14 @@ import org.grammatus.core.choice.Place;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.LeftOut;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -34,7 +36,7 @@ import org.grammatus.core.value.Type;
 public final class Printed {
 
     private final Grouped grouped;
-    private final Plan plan;
+    private final TablePlan plan;
     /** The same on every page. */
     private String answers;
 
@@ -46,7 +48,7 @@ public final class Printed {
     /** By column, what tells its values apart. */
     private final Column[] rowKeys;
 
-    private final Map<Plan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
+    private final Map<TablePlan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
     private final List<Map<Place, List<Optional<Integer>>>> totalsAt;
 
@@ -57,7 +59,7 @@ public final class Printed {
         this.totalsAt = totalsAt(plan);
         this.counts = NumberFormat.getIntegerInstance(locale);
         labelFormats.add(Optional.empty());
-        for (Plan.Level level : plan.levels()) {
+        for (LevelPlan level : plan.levels()) {
             Type type = level.label().orElse(level.key()).type();
             String pattern = switch (type.kind()) {
                 case INTEGER, DECIMAL -> "0.##################";
@@ -69,22 +71,16 @@ public final class Printed {
         }
         this.rowValues = new Column[plan.columns().size()];
         this.rowKeys = new Column[plan.columns().size()];
-        for (Plan.Column column : plan.columns()) {
-            columnFormats.add(new ValueFormat(
-                    column.value().type(),
-                    column.format(),
-                    locale,
-                    column.definition().unit()));
+        for (ColumnPlan column : plan.columns()) {
+            columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale, column.unit()));
         }
-        for (Plan.Total total : plan.totals()) {
+        for (TotalPlan total : plan.totals()) {
             totalFormats.add(new ValueFormat(total.type(), total.format(), locale, unit(total)));
         }
     }
 
-    private Optional<FigureUnit> unit(Plan.Total total) {
-        return total.isAmount()
-                ? plan.columns().get(total.column()).definition().unit()
-                : Optional.empty();
+    private Optional<FigureUnit> unit(TotalPlan total) {
+        return total.isAmount() ? plan.columns().get(total.column()).unit() : Optional.empty();
     }
 
     public Grouped grouped() {
@@ -133,13 +129,13 @@ public final class Printed {
                 .orElseGet(() -> Words.total(label(node)));
     }
 
-    private String text(Plan.GroupText text, List<Optional<Column>> values, int node) {
+    private String text(TablePlan.GroupText text, List<Optional<Column>> values, int node) {
         StringBuilder out = new StringBuilder();
         for (int i = 0; i < text.parts().size(); i++) {
             switch (text.parts().get(i)) {
-                case Plan.TextPart.Literal literal -> out.append(literal.text());
-                case Plan.TextPart.GroupLabel group -> out.append(label(node));
-                case Plan.TextPart.Figure figure -> {
+                case TablePlan.TextPart.Literal literal -> out.append(literal.text());
+                case TablePlan.TextPart.GroupLabel group -> out.append(label(node));
+                case TablePlan.TextPart.Figure figure -> {
                     int at = figure.overScope() ? node : grouped.within(node);
                     out.append(textFormats
                             .computeIfAbsent(
@@ -159,8 +155,8 @@ public final class Printed {
         List<String> words = new ArrayList<>();
         for (int i = 0; i < plan.counted().size(); i++) {
             long count = grouped.counts().get(i)[node];
-            Dataset.Noun noun = plan.dataset().table(plan.counted().get(i)).noun();
-            words.add(counts.format(count) + " " + noun.of(count));
+            words.add(counts.format(count) + " "
+                    + plan.dataset().table(plan.counted().get(i)).noun().of(count));
         }
         return String.join(", ", words);
     }
@@ -178,7 +174,7 @@ public final class Printed {
     }
 
     /** By depth, place and column: the total that stands there, found once for all groups. */
-    private static List<Map<Place, List<Optional<Integer>>>> totalsAt(Plan plan) {
+    private static List<Map<Place, List<Optional<Integer>>>> totalsAt(TablePlan plan) {
         List<Map<Place, List<Optional<Integer>>>> byDepth = new ArrayList<>();
         for (int depth = 0; depth <= plan.levels().size(); depth++) {
             Map<Place, List<Optional<Integer>>> byPlace = new EnumMap<>(Place.class);
@@ -186,8 +182,8 @@ public final class Printed {
                 List<Optional<Integer>> byColumn =
                         new ArrayList<>(Collections.nCopies(plan.columns().size(), Optional.empty()));
                 for (int i = 0; i < plan.totals().size(); i++) {
-                    Plan.Total total = plan.totals().get(i);
-                    int level = depth == 0 ? Plan.Total.REPORT_LEVEL : depth - 1;
+                    TotalPlan total = plan.totals().get(i);
+                    int level = depth == 0 ? TotalPlan.REPORT_LEVEL : depth - 1;
                     if (total.places().get(level) == place) {
                         byColumn.set(total.column(), Optional.of(i));
                     }
@@ -215,7 +211,7 @@ public final class Printed {
 
     /** Whether a column says what the groups of a level are called; a blank there would leave a group without a name. */
     private boolean isKeyOf(int depth, int column) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         Typed value = plan.columns().get(column).value();
         return value.equals(level.key()) || level.isCalledBy(value);
     }
@@ -232,7 +228,7 @@ public final class Printed {
 
     /** Whether two rows have the same value in a column: the same key, whatever it is called, or both none. */
     public boolean isSame(int column, int row, int other) {
-        Plan.Column shown = plan.columns().get(column);
+        ColumnPlan shown = plan.columns().get(column);
         if (rowKeys[column] == null) {
             rowKeys[column] = shown.value() instanceof Typed.Called called
                     ? Evaluator.evaluate(called.key(), grouped.star().at(shown.home()), new Faults())
@@ -262,7 +258,7 @@ public final class Printed {
     public String answersInWords() {
         if (answers == null) {
             answers = plan.prompts().stream()
-                    .map(answer -> answer.prompt().label() + ": " + AnswerWords.of(answer, plan, grouped.star()))
+                    .map(answer -> answer.label() + ": " + AnswerWords.of(answer, plan, grouped.star()))
                     .collect(Collectors.joining(" · "));
         }
         return answers;

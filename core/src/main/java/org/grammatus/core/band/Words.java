@@ -1,7 +1,7 @@
 package org.grammatus.core.band;
 
 import org.grammatus.core.choice.Look;
-import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.plan.ColumnPlan;
 
 /** The words that the program itself puts on pages, in one place so that they can be translated. */
 public final class Words {
@@ -24,7 +24,7 @@ public final class Words {
     }
 
     /** What a column is called, with what its figures are counted in. */
-    public static String heading(ReportColumn column) {
+    public static String heading(ColumnPlan column) {
         return column.unit()
                 .map(unit -> switch (unit) {
                     case THOUSANDS -> " (thousands)";

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Expression;
@@ -66,7 +67,32 @@ public final class DatasetModel {
      *
      * @param table number of its home table
      */
-    public record FieldInfo(Dataset.Field definition, Type type, int table) {}
+    public record FieldInfo(Dataset.Field definition, Type type, int table) {
+
+        public String id() {
+            return definition.id();
+        }
+
+        /** What people call it. */
+        public String label() {
+            return definition.label();
+        }
+
+        /** Whether it is not offered when reports are made. */
+        public boolean isHidden() {
+            return definition.hidden().orElse(false);
+        }
+
+        /** Whether its values are added up. */
+        public boolean isAdditive() {
+            return definition.role() == Dataset.Role.ADDITIVE;
+        }
+
+        /** Whether its values are numbers and codes by which things are told apart. */
+        public boolean isIdentifier() {
+            return definition.role() == Dataset.Role.IDENTIFIER;
+        }
+    }
 
     private DatasetModel(
             Dataset definition,
@@ -189,6 +215,18 @@ public final class DatasetModel {
 
     public Dataset definition() {
         return definition;
+    }
+
+    /** What people call it. */
+    public String label() {
+        return definition.label();
+    }
+
+    /** Ids of the fields by which people tell the rows of its tables apart, and call them. */
+    public List<String> codesAndNames() {
+        return definition.tables().stream()
+                .flatMap(table -> Stream.concat(table.code().stream(), table.name().stream()))
+                .toList();
     }
 
     public FiscalCalendar calendar() {

@@ -8,7 +8,9 @@ import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
@@ -28,7 +30,7 @@ public final class InWords {
     public String of(Typed e) {
         return switch (e) {
             case Typed.Constant c -> constant(c.value());
-            case Typed.Field f -> dataset.field(f.id()).definition().label();
+            case Typed.Field f -> dataset.field(f.id()).label();
             case Typed.Named n -> dataset.named(n.id()).label();
             case Typed.Called c -> of(c.name());
             case Typed.Negate n -> "−" + nested(n.operand());
@@ -164,7 +166,7 @@ public final class InWords {
     }
 
     /** What a total shows, in words: "share of its parent, of sum of Net". */
-    public String made(Plan.Total total) {
+    public String made(TotalPlan total) {
         String value = definition(total.value());
         if (total.comparison().isPresent()) {
             return compared(total.comparison().get(), value);
@@ -181,10 +183,10 @@ public final class InWords {
         };
     }
 
-    private String compared(Plan.Comparison comparison, String value) {
+    private String compared(TablePlan.Comparison comparison, String value) {
         String other = switch (comparison) {
-            case Plan.Comparison.WithPlan plan -> definition(plan.plan());
-            case Plan.Comparison.WithTime time ->
+            case TablePlan.Comparison.WithPlan plan -> definition(plan.plan());
+            case TablePlan.Comparison.WithTime time ->
                 time.shift().map(shift -> value + ", " + earlier(shift)).orElse("no figure, since the period is open");
         };
         return switch (comparison.shown()) {
@@ -195,7 +197,7 @@ public final class InWords {
     }
 
     /** When rows of another time were, seen from theirs. */
-    private String earlier(Plan.Shift shift) {
+    private String earlier(TablePlan.Shift shift) {
         String step = shift.days() > 0
                 ? shift.days() + " days"
                 : shift.months() == MONTHS_OF_YEAR
@@ -204,13 +206,13 @@ public final class InWords {
         String until = shift.until()
                 .map(day -> ", up to the day that answers to " + ScalarText.write(new Scalar.Date(day)))
                 .orElse("");
-        return step + " earlier by " + dataset.field(shift.field()).definition().label() + until;
+        return step + " earlier by " + dataset.field(shift.field()).label() + until;
     }
 
     /** An order in words: "by Net sales, largest first, then by name". */
-    public String order(Plan.Level level, List<Plan.Total> totals) {
+    public String order(LevelPlan level, List<TotalPlan> totals) {
         List<String> terms = new ArrayList<>();
-        for (Plan.Term term : level.order()) {
+        for (TablePlan.Term term : level.order()) {
             boolean natural = dataset.naturalOrder(term.by()).isPresent();
             boolean down = term.direction() == Direction.DESCENDING;
             terms.add("by " + term(term.by(), totals) + ", "
@@ -223,7 +225,7 @@ public final class InWords {
         return String.join(", then ", terms);
     }
 
-    private String byName(Plan.Level level) {
+    private String byName(LevelPlan level) {
         if (level.coarsening().isPresent()) {
             return level.coarsening().get() instanceof DateBucket ? "by time" : "from the lowest class up";
         }
@@ -234,7 +236,7 @@ public final class InWords {
     }
 
     /** A measure is called as the column it is printed in, where there is one. */
-    private String term(Typed by, List<Plan.Total> totals) {
+    private String term(Typed by, List<TotalPlan> totals) {
         Optional<String> column = totals.stream()
                 .filter(total -> total.value().equals(by))
                 .findFirst()

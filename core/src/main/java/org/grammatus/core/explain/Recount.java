@@ -12,7 +12,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -37,9 +37,9 @@ final class Recount {
      *
      * @param node the group
      */
-    static Optional<Scalar> of(Grouped grouped, Plan.Total total, int node, int depth) {
+    static Optional<Scalar> of(Grouped grouped, TotalPlan total, int node, int depth) {
         boolean plain = total.shown() == Shown.VALUE && total.comparison().isEmpty();
-        boolean rounded = grouped.plan().block().rounding().equals(Optional.of(Rounding.EACH_LINE));
+        boolean rounded = grouped.plan().rounding() == Rounding.EACH_LINE;
         boolean few = grouped.kept().rows().length <= MOST_ROWS;
         return few && plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
                 ? of(grouped, aggregate, grouped.behind().rows(node, depth))

@@ -7,9 +7,8 @@ import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 
 /** With what the rows behind a figure can be shown: the fields and calculated fields of their dataset. */
 public final class RowFields {
@@ -24,11 +23,10 @@ public final class RowFields {
     private RowFields() {}
 
     /** All that can be shown, in the dataset's order: what is not hidden, and what the report reads all the same. */
-    public static List<Offered> offered(Plan plan) {
+    public static List<Offered> offered(TablePlan plan) {
         DatasetModel dataset = plan.dataset();
         Stream<Offered> fields = dataset.fields().values().stream()
-                .map(DatasetModel.FieldInfo::definition)
-                .filter(field -> !field.hidden().orElse(false) || plan.fields().contains(field.id()))
+                .filter(field -> !field.isHidden() || plan.fields().contains(field.id()))
                 .map(field -> new Offered(field.id(), field.label()));
         Stream<Offered> calculated = dataset.calculated().stream()
                 .filter(value -> !value.hidden())
@@ -37,7 +35,7 @@ public final class RowFields {
     }
 
     /** The fields that a report reads, in the dataset's order. */
-    public static List<String> read(Plan plan) {
+    public static List<String> read(TablePlan plan) {
         return plan.dataset().fields().keySet().stream()
                 .filter(plan.fields()::contains)
                 .toList();
@@ -47,21 +45,14 @@ public final class RowFields {
      * What is shown unless something is chosen: what the report reads, and what people tell the rows by, which is the codes and names of
      * all that a row belongs to, its own numbers and its own amounts.
      */
-    public static List<String> usual(Plan plan) {
+    public static List<String> usual(TablePlan plan) {
         DatasetModel dataset = plan.dataset();
         Set<String> usual = new LinkedHashSet<>(plan.fields());
-        dataset.definition().tables().stream()
-                .flatMap(table -> Stream.concat(table.code().stream(), table.name().stream()))
-                .forEach(usual::add);
+        usual.addAll(dataset.codesAndNames());
         dataset.fields().values().stream()
-                .filter(field -> field.table() == DatasetModel.GRAIN
-                        && tellsRows(field.definition().role()))
-                .forEach(field -> usual.add(field.definition().id()));
+                .filter(field -> field.table() == DatasetModel.GRAIN && (field.isIdentifier() || field.isAdditive()))
+                .forEach(field -> usual.add(field.id()));
         return offered(plan).stream().map(Offered::id).filter(usual::contains).toList();
-    }
-
-    private static boolean tellsRows(Dataset.Role role) {
-        return role == Dataset.Role.IDENTIFIER || role == Dataset.Role.ADDITIVE;
     }
 
     /**
@@ -69,13 +60,13 @@ public final class RowFields {
      *
      * @param shown ids of fields and calculated fields that are offered
      */
-    public static Set<String> needed(Plan plan, List<String> shown) {
+    public static Set<String> needed(TablePlan plan, List<String> shown) {
         Set<String> needed = new TreeSet<>(plan.fields());
         shown.forEach(id -> value(plan, id).noteFields(needed));
         return needed;
     }
 
-    static Typed value(Plan plan, String id) {
+    static Typed value(TablePlan plan, String id) {
         return new DatasetNames(plan.dataset(), plan.context().businessDate())
                 .field(id, true)
                 .orElseThrow();

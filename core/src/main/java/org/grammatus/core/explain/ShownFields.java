@@ -7,7 +7,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -32,7 +32,7 @@ public record ShownFields(List<Field> fields) {
      * @param ids of fields and calculated fields; what is not offered is left out
      * @param star rows that have what the fields need
      */
-    public static ShownFields of(Plan plan, List<String> ids, Star star) {
+    public static ShownFields of(TablePlan plan, List<String> ids, Star star) {
         Set<String> wanted = new HashSet<>(ids);
         return new ShownFields(RowFields.offered(plan).stream()
                 .filter(offered -> wanted.contains(offered.id()))
@@ -40,7 +40,7 @@ public record ShownFields(List<Field> fields) {
                 .toList());
     }
 
-    private static Field field(Plan plan, RowFields.Offered offered, Star star) {
+    private static Field field(TablePlan plan, RowFields.Offered offered, Star star) {
         Typed value = RowFields.value(plan, offered.id());
         int home = new Homes(plan.dataset()).orGrain(value);
         return new Field(

@@ -11,13 +11,13 @@ import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.FilterKind;
-import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
@@ -52,16 +52,16 @@ public record WhyFigure(
 
     /** Explains a total of a group. */
     public static WhyFigure of(Grouped grouped, Printed printed, int total, int node) {
-        Plan plan = grouped.plan();
-        Plan.Total planned = plan.totals().get(total);
+        TablePlan plan = grouped.plan();
+        TotalPlan planned = plan.totals().get(total);
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
-                Words.heading(plan.columns().get(planned.column()).definition()),
+                Words.heading(plan.columns().get(planned.column())),
                 figure,
                 exact(Scalars.at(grouped.totals().get(total), node), figure),
                 words.made(planned),
-                planned.definition().value(),
+                planned.text(),
                 path(grouped, printed, node),
                 conditions(plan, words),
                 printed.countsInWords(node),
@@ -69,7 +69,7 @@ public record WhyFigure(
                 recounted(grouped, planned, total, node));
     }
 
-    private static String recounted(Grouped grouped, Plan.Total planned, int total, int node) {
+    private static String recounted(Grouped grouped, TotalPlan planned, int total, int node) {
         Scalar figure = Scalars.at(grouped.totals().get(total), node);
         return Recount.of(grouped, planned, node, grouped.tree().depthOf(node))
                 .map(again -> again.equals(figure)
@@ -88,26 +88,20 @@ public record WhyFigure(
         List<String> path = new ArrayList<>();
         for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
             int depth = grouped.tree().depthOf(n);
-            path.addFirst(grouped.plan().levels().get(depth - 1).definition().name() + " " + printed.label(n));
+            path.addFirst(grouped.plan().levels().get(depth - 1).name() + " " + printed.label(n));
         }
         return path.isEmpty() ? List.of(WHOLE_REPORT) : path;
     }
 
-    private static List<String> conditions(Plan plan, InWords words) {
+    private static List<String> conditions(TablePlan plan, InWords words) {
         List<String> conditions = new ArrayList<>();
-        for (Plan.RowFilter filter : plan.filters()) {
-            ReportFilter definition = plan.report().filters().stream()
-                    .filter(f -> f.id().equals(filter.id()))
-                    .findFirst()
-                    .orElseThrow();
-            if (definition.kind() == FilterKind.PERIOD) {
-                String prompt = definition.prompt().orElseThrow();
-                plan.prompts().stream()
-                        .filter(p -> p.prompt().name().equals(prompt))
-                        .forEach(p -> conditions.add(p.prompt().label() + " " + p.inWords(plan.locale())));
-            } else {
-                conditions.add(words.of(filter.condition()));
-            }
+        for (FilterPlan filter : plan.filters()) {
+            filter.period()
+                    .ifPresentOrElse(
+                            prompt -> plan.prompts().stream()
+                                    .filter(p -> p.name().equals(prompt))
+                                    .forEach(p -> conditions.add(p.label() + " " + p.inWords(plan.locale()))),
+                            () -> conditions.add(words.of(filter.condition())));
         }
         return conditions;
     }
@@ -127,7 +121,7 @@ public record WhyFigure(
 
     private static List<String> remarks(Grouped grouped, Printed printed, int total, int node) {
         List<String> remarks = new ArrayList<>();
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         Typed value = plan.totals().get(total).value();
         int depth = grouped.tree().depthOf(node);
         boolean plain = plan.totals().get(total).shown() == Shown.VALUE

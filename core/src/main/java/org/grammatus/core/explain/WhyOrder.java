@@ -8,7 +8,8 @@ import org.grammatus.core.band.Words;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
 
 /**
@@ -34,11 +35,11 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
 
     /** Explains the place of a group that is not the report itself. */
     public static WhyOrder of(Grouped grouped, Printed printed, int node) {
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         GroupTree tree = grouped.tree();
         int depth = tree.depthOf(node);
         int parent = tree.parentOf(node);
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         InWords words = new InWords(plan.dataset());
         List<Integer> siblings = new ArrayList<>();
         for (int place = tree.placeOf(parent) + 1; place <= tree.lastPlace(parent); ) {
@@ -66,12 +67,12 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 siblings.size());
     }
 
-    private static String print(Plan.Term term, Grouped grouped, int node, int depth) {
+    private static String print(TablePlan.Term term, Grouped grouped, int node, int depth) {
         Scalar value = grouped.behind().value(term, node, depth);
         if (value instanceof Scalar.Null) {
             return Words.NONE;
         }
-        Plan plan = grouped.plan();
+        TablePlan plan = grouped.plan();
         return new ValueFormat(value.type(), Formats.of(term.by(), plan.dataset()), plan.locale()).format(value);
     }
 }

@@ -263,6 +263,11 @@ public sealed interface Typed {
         return this instanceof Over || anyOperand(Typed::looksOver);
     }
 
+    /** Whether it contains an aggregate, under whatever name and of whichever group. */
+    default boolean aggregates() {
+        return this instanceof Aggregate || this instanceof Over || anyOperand(Typed::aggregates);
+    }
+
     /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */
     default int deepestOver() {
         if (this instanceof Over over) {

@@ -9,10 +9,10 @@ import java.util.function.Supplier;
 import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -28,7 +28,7 @@ import org.grammatus.core.table.Star;
  */
 final class Aggregates implements Frame {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Nodes nodes;
     private final Star star;
     private final DatasetModel dataset;
@@ -41,7 +41,7 @@ final class Aggregates implements Frame {
      *
      * @param orderedRows all kept rows in row order, asked for only where an aggregate depends on it
      */
-    Aggregates(Plan plan, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
+    Aggregates(TablePlan plan, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
         this.plan = plan;
         this.nodes = nodes;
         this.orderedRows = orderedRows;
@@ -79,7 +79,7 @@ final class Aggregates implements Frame {
     /** A level can ask that sums over groups without rows be zero. */
     private void zeroWithoutRows(Column sums) {
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            ReportLevel level = plan.levels().get(depth - 1).definition();
+            LevelPlan level = plan.levels().get(depth - 1);
             if (level.empty().equals(Optional.of(EmptyGroups.ZERO))) {
                 int from = nodes.first(depth) + nodes.withRows(depth);
                 int to = nodes.first(depth + 1);

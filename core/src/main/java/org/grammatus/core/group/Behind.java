@@ -2,7 +2,8 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -13,7 +14,7 @@ import org.grammatus.core.value.Scalar;
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */
 public final class Behind {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Nodes nodes;
     private final Figures figures;
     private final SiblingOrder order;
@@ -43,13 +44,13 @@ public final class Behind {
     }
 
     /** The value by which a term of a level's order puts a group in its place. */
-    public synchronized Scalar value(Plan.Term term, int node, int depth) {
+    public synchronized Scalar value(TablePlan.Term term, int node, int depth) {
         Column column = order.values(term, depth, varying -> {});
         return Scalars.at(column, order.placeOf(term, node, depth));
     }
 
     /** A column's values by row of its home table. */
-    public synchronized Column values(Plan.Column column) {
+    public synchronized Column values(ColumnPlan column) {
         Frame frame = column.value().looksOver() ? printedRows : nodes.star().at(column.home());
         return Evaluator.evaluate(column.value(), frame, new Faults());
     }

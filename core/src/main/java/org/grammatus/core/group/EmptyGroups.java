@@ -11,7 +11,7 @@ import java.util.stream.LongStream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Scalars;
@@ -35,7 +35,7 @@ final class EmptyGroups {
      * @param byRow the level's key by row of its home table
      * @param kept rows of the home table that a selected row leads to
      */
-    static Column keys(Plan.Level level, DatasetModel dataset, Star star, Column byRow, int[] kept) {
+    static Column keys(LevelPlan level, DatasetModel dataset, Star star, Column byRow, int[] kept) {
         return level.coarsening()
                 .map(coarsening -> switch (coarsening) {
                     case NumberClasses classes -> places(classes.count());
@@ -51,7 +51,7 @@ final class EmptyGroups {
         return new Column.Longs(Type.INTEGER, LongStream.rangeClosed(1, count).toArray());
     }
 
-    private static Column spans(Plan.Level level, DateBucket bucket, Column.Longs byRow, int[] kept) {
+    private static Column spans(LevelPlan level, DateBucket bucket, Column.Longs byRow, int[] kept) {
         long first = Long.MAX_VALUE;
         long last = Long.MIN_VALUE;
         for (int row : kept) {
@@ -71,7 +71,7 @@ final class EmptyGroups {
         return new Column.Longs(Type.DATE, spans.build().toArray());
     }
 
-    private static Column known(Plan.Level level, DatasetModel dataset, Star star, Column byRow) {
+    private static Column known(LevelPlan level, DatasetModel dataset, Star star, Column byRow) {
         Set<Scalar> keys = new LinkedHashSet<>();
         dataset.naturalOrder(level.key()).ifPresent(order -> order.forEach(value -> keys.add(new Scalar.Text(value))));
         int[] codes = KeyCodes.of(byRow).codes();

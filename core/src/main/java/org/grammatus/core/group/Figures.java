@@ -2,7 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -10,13 +10,13 @@ import org.grammatus.core.table.Faults;
 /** A tree of groups with all that is computed of it, each once. Not thread-safe. */
 final class Figures {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Nodes nodes;
     private final NodeValues values;
     private final Aggregates aggregates;
     private final Faults faults;
 
-    Figures(Plan plan, Nodes nodes, Faults faults) {
+    Figures(TablePlan plan, Nodes nodes, Faults faults) {
         this.plan = plan;
         this.nodes = nodes;
         this.faults = faults;
@@ -24,7 +24,7 @@ final class Figures {
         this.aggregates = new Aggregates(plan, nodes, faults, values::orderedRows);
     }
 
-    Plan plan() {
+    TablePlan plan() {
         return plan;
     }
 
@@ -51,7 +51,7 @@ final class Figures {
 
     /** An expression over all groups that share a key of one level, whatever their parents: by node of the level's depth. */
     Column acrossReport(Typed overScope, int depth) {
-        Plan alone = plan.withLevels(plan.levels().subList(depth - 1, depth));
+        TablePlan alone = plan.withLevels(plan.levels().subList(depth - 1, depth));
         Nodes keys = Nodes.of(alone, nodes.star(), nodes.kept(), faults, () -> false);
         Column byKey = new Figures(alone, keys, faults).of(overScope);
         JointCodes codes = JointCodes.of(keys.keys(1), nodes.keys(depth));

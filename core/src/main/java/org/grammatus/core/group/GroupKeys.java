@@ -4,7 +4,7 @@ import java.math.BigInteger;
 import java.util.Arrays;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -19,7 +19,7 @@ final class GroupKeys {
     private GroupKeys() {}
 
     /** A level's key by row of its home table. */
-    static Column of(Plan.Level level, Star star, Faults faults) {
+    static Column of(LevelPlan level, Star star, Faults faults) {
         Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
         return level.coarsening()
                 .map(coarsening -> switch (coarsening) {

@@ -4,7 +4,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.KeptRows;
@@ -31,7 +31,7 @@ import org.grammatus.core.table.Star;
  * @param behind what is asked when a figure or an order is to be explained
  */
 public record Grouped(
-        Plan plan,
+        TablePlan plan,
         Star star,
         KeptRows kept,
         GroupTree tree,

@@ -13,10 +13,13 @@ import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Cure;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.table.Column;
@@ -29,7 +32,7 @@ import org.grammatus.core.table.Star;
 /** The step from selected rows to groups in order with their figures. */
 public final class Grouping {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Star star;
     private final Selection selection;
     private final Nodes nodes;
@@ -38,7 +41,7 @@ public final class Grouping {
     private final Homes homes;
     private final List<Problem> notices = new ArrayList<>();
 
-    private Grouping(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    private Grouping(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
         this.star = star;
         this.faults = faults;
@@ -53,7 +56,7 @@ public final class Grouping {
      *
      * @param cancelled asked between levels; a cancelled run ends with a CancellationException
      */
-    public static Grouped group(Plan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
+    public static Grouped group(TablePlan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
         return new Grouping(plan, star, kept, rowFaults, cancelled).grouped(kept);
     }
 
@@ -65,7 +68,7 @@ public final class Grouping {
         SiblingOrder order = new SiblingOrder(figures);
         selection.leftOutOfReport().forEach(out -> notices.add(out.notice()));
         for (int depth = 1; depth < depths; depth++) {
-            Plan.Level level = plan.levels().get(depth - 1);
+            LevelPlan level = plan.levels().get(depth - 1);
             Column label = figures.values().labels(depth, varyingLabel(level));
             keys.add(Optional.of(nodes.keys(depth)));
             labels.add(Optional.of(label));
@@ -78,11 +81,10 @@ public final class Grouping {
         Stepping stepping = new Stepping(figures, tree, others::containsKey);
         TotalFigures totalFigures = new TotalFigures(figures, selection, printed, stepping);
         List<Column> totals = new ArrayList<>();
-        for (Plan.Total total : plan.totals()) {
+        for (TotalPlan total : plan.totals()) {
             Faults own = new Faults();
             totals.add(totalFigures.of(total, own));
-            notices.addAll(inWords(
-                    total.pointer(), own, "total \"" + total.definition().id() + "\""));
+            notices.addAll(inWords(total.pointer(), own, "total \"" + total.id() + "\""));
             RoundedLines.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
             Overlap.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
         }
@@ -141,7 +143,7 @@ public final class Grouping {
     private BitSet blank() {
         BitSet blank = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            ReportLevel level = plan.levels().get(depth - 1).definition();
+            LevelPlan level = plan.levels().get(depth - 1);
             if (level.empty().equals(Optional.of(EmptyGroups.BLANK))) {
                 blank.set(nodes.first(depth) + nodes.withRows(depth), nodes.first(depth + 1));
             }
@@ -155,32 +157,31 @@ public final class Grouping {
     }
 
     private IntConsumer varying(int depth, String what) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         return count -> notices.add(varies(level, what, count));
     }
 
     /** Groups by what is shown have one label each. */
-    private IntConsumer varyingLabel(Plan.Level level) {
+    private IntConsumer varyingLabel(LevelPlan level) {
         return count -> {
             Problem problem = varies(level, "the label", count);
             boolean plainKey = level.coarsening().isEmpty() && level.listed().isEmpty();
-            notices.add(level.definition()
-                    .label()
+            notices.add(level.labelText()
                     .filter(label -> plainKey)
                     .map(label -> problem.curedBy(Cure.of("Group by what is shown", level.pointer() + "/key", label)))
                     .orElse(problem));
         };
     }
 
-    private static Problem varies(Plan.Level level, String what, int groups) {
+    private static Problem varies(LevelPlan level, String what, int groups) {
         return Problem.notice(
                 level.pointer(),
-                what + " of level \"" + level.definition().name() + "\" varies inside " + groups
+                what + " of level \"" + level.name() + "\" varies inside " + groups
                         + (groups == 1 ? " group" : " groups") + "; the first row's stands");
     }
 
     /** Says where a group holds several things that share the name it is grouped by. */
-    private void adviseOnNames(int depth, Plan.Level level) {
+    private void adviseOnNames(int depth, LevelPlan level) {
         if (level.codeBehindName().isEmpty()) {
             return;
         }
@@ -200,9 +201,7 @@ public final class Grouping {
                                     new Cure.SetText(level.pointer() + "/key", References.to(code.id())),
                                     new Cure.SetText(
                                             level.pointer() + "/label",
-                                            level.definition()
-                                                    .label()
-                                                    .orElse(level.definition().key()))))));
+                                            level.labelText().orElse(level.keyText()))))));
         }
     }
 
@@ -210,14 +209,14 @@ public final class Grouping {
         if (depth == 0) {
             return new GroupTexts(List.of(), List.of());
         }
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         return new GroupTexts(
                 textValues(level.headerText(), depth, groups), textValues(level.footerText(), depth, groups));
     }
 
-    private List<Optional<Column>> textValues(Optional<Plan.GroupText> text, int depth, PrintedGroups groups) {
-        return text.map(Plan.GroupText::parts).orElse(List.of()).stream()
-                .map(part -> part instanceof Plan.TextPart.Figure figure
+    private List<Optional<Column>> textValues(Optional<TablePlan.GroupText> text, int depth, PrintedGroups groups) {
+        return text.map(TablePlan.GroupText::parts).orElse(List.of()).stream()
+                .map(part -> part instanceof TablePlan.TextPart.Figure figure
                         ? Optional.of(
                                 figure.overScope()
                                         ? groups.of(figure.value())
@@ -230,7 +229,7 @@ public final class Grouping {
         List<BitSet> markedRows = new ArrayList<>();
         List<BitSet> markedNodes = new ArrayList<>();
         boolean rowsShown = plan.printsRows();
-        for (Plan.Highlight highlight : plan.highlights()) {
+        for (HighlightPlan highlight : plan.highlights()) {
             markedRows.add(
                     highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows, printedRows));
             markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight, groups) : new BitSet());
@@ -238,7 +237,7 @@ public final class Grouping {
         return Marks.firstWins(markedRows, markedNodes);
     }
 
-    private BitSet markedRows(Plan.Highlight highlight, int[] rows, PrintedRows printedRows) {
+    private BitSet markedRows(HighlightPlan highlight, int[] rows, PrintedRows printedRows) {
         boolean over = highlight.when().looksOver();
         int home = over ? DatasetModel.GRAIN : homes.orGrain(highlight.when());
         Frame frame = over ? printedRows : star.at(home);
@@ -254,10 +253,10 @@ public final class Grouping {
     }
 
     /** The groups printed as lines for which a condition holds; one on rows is read from the group's first row. */
-    private BitSet markedLines(Plan.Highlight highlight, PrintedGroups groups) {
+    private BitSet markedLines(HighlightPlan highlight, PrintedGroups groups) {
         BitSet marked = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            if (plan.levels().get(depth - 1).definition().header() != Header.LINE) {
+            if (plan.levels().get(depth - 1).header() != Header.LINE) {
                 continue;
             }
             int first = nodes.first(depth);
@@ -316,7 +315,7 @@ public final class Grouping {
 
     private Optional<OtherRows> otherRows(GroupTree tree) {
         boolean any = plan.printsRows()
-                && plan.block().rows().standTogether()
+                && plan.rows().standTogether()
                 && !selection.unprinted().isEmpty();
         return any
                 ? Optional.of(OtherRows.of(figures, selection.unprinted(), node -> standsAlone(tree, node)))
@@ -329,9 +328,9 @@ public final class Grouping {
      */
     private List<Column> cells(int depth, Optional<Column> labels, Behind behind) {
         List<Column> cells = new ArrayList<>();
-        if (depth > 0 && plan.levels().get(depth - 1).definition().header() == Header.LINE) {
-            Plan.Level level = plan.levels().get(depth - 1);
-            for (Plan.Column column : plan.columns()) {
+        if (depth > 0 && plan.levels().get(depth - 1).header() == Header.LINE) {
+            LevelPlan level = plan.levels().get(depth - 1);
+            for (ColumnPlan column : plan.columns()) {
                 if (level.coarsening().isEmpty() && column.value().equals(level.key())) {
                     cells.add(nodes.keys(depth));
                     continue;

@@ -4,7 +4,7 @@ import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.function.IntPredicate;
 import org.grammatus.core.expression.ArithmeticOperator;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
@@ -27,7 +27,7 @@ final class InPrintedOrder {
     }
 
     /** What a total shows, made of its values by node. */
-    Column of(Plan.Total total, Column values, Faults faults) {
+    Column of(TotalPlan total, Column values, Faults faults) {
         Type type = total.type();
         return switch (total.shown()) {
             case VALUE -> values;

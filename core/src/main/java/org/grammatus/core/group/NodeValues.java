@@ -7,7 +7,8 @@ import java.util.function.IntConsumer;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -16,14 +17,14 @@ import org.grammatus.core.table.Star;
 /** The values of expressions on rows, as groups see them: that of their first row. Not thread-safe. */
 final class NodeValues {
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Star star;
     private final Nodes nodes;
     private final Faults faults;
     private final Homes homes;
     private int[] orderedRows;
 
-    NodeValues(Plan plan, Nodes nodes, Faults faults) {
+    NodeValues(TablePlan plan, Nodes nodes, Faults faults) {
         this.plan = plan;
         this.star = nodes.star();
         this.nodes = nodes;
@@ -55,7 +56,7 @@ final class NodeValues {
      * @param varying told in how many nodes the rows differ, if in any
      */
     Column labels(int depth, IntConsumer varying) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         if (level.label().isEmpty()) {
             return nodes.keys(depth);
         }
@@ -64,7 +65,7 @@ final class NodeValues {
         return withRows == labels.size() ? labels : withoutRows(level, depth, labels, withRows);
     }
 
-    private Column withoutRows(Plan.Level level, int depth, Column labels, int withRows) {
+    private Column withoutRows(LevelPlan level, int depth, Column labels, int withRows) {
         Column keys = GroupKeys.of(level, star, faults);
         JointCodes codes = JointCodes.of(keys, nodes.keys(depth));
         Map<Integer, Integer> rowOfKey = new HashMap<>();

@@ -9,7 +9,8 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Column;
@@ -30,7 +31,7 @@ final class Nodes {
     /** More groups without rows than this are a mistake. */
     private static final int MOST_EMPTY = 1_000_000;
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Star star;
     private final KeptRows kept;
     private final Folding folding;
@@ -51,7 +52,7 @@ final class Nodes {
 
     private final int[] withRows;
 
-    private Nodes(Plan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+    private Nodes(TablePlan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
         int depths = plan.levels().size() + 1;
         this.plan = plan;
         this.star = star;
@@ -82,17 +83,18 @@ final class Nodes {
     }
 
     /** Groups rows in which every group stands by itself. */
-    static Nodes of(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    static Nodes of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         return of(plan, star, kept, Folding.none(plan.levels().size() + 1), faults, cancelled);
     }
 
-    static Nodes of(Plan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+    static Nodes of(
+            TablePlan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
         return new Nodes(plan, star, kept, folding, faults, cancelled);
     }
 
     /** Finds the nodes of one depth and their parents. */
     private void group(int depth, Faults faults) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         DatasetModel dataset = plan.dataset();
         table[depth] = depth == 1 ? level.home() : dataset.finest(table[depth - 1], level.home());
         Column key = GroupKeys.of(level, star, faults);
@@ -111,7 +113,7 @@ final class Nodes {
         } else {
             numberByRow(depth, rows, rowCodes, codes.count(), key, fateOfRow);
         }
-        if (level.definition().empty().isPresent()) {
+        if (level.empty().isPresent()) {
             fillIn(depth, EmptyGroups.keys(level, dataset, star, key, used(level.home())));
         }
     }
@@ -157,7 +159,7 @@ final class Nodes {
 
     /** Gives each pair of a parent and a code a node, as rows come. */
     private void numberByRow(int depth, int[] rows, int[] codesOfRows, int codes, Column key, byte[] fateOfRow) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         int[] rowCodes = codesOfRows;
         if (fateOfRow != null) {
             // What is folded has, in each parent, one key that no row has.
@@ -229,7 +231,7 @@ final class Nodes {
 
     /** Adds to each group above the keys that it has no rows of. */
     private void fillIn(int depth, Column wanted) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         Optional<SharedDays> days = SharedDays.at(depth, plan, star, used(level.home()));
         JointCodes codes = JointCodes.of(keys[depth], wanted);
         PairTable known = new PairTable(withRows[depth]);
@@ -292,10 +294,10 @@ final class Nodes {
 
     private void requireFew(int depth, int added) {
         if (added > MOST_EMPTY) {
-            Plan.Level level = plan.levels().get(depth - 1);
+            LevelPlan level = plan.levels().get(depth - 1);
             throw new ProblemException(Problem.error(
                     level.pointer() + "/empty",
-                    "level \"" + level.definition().name() + "\" would show more than " + MOST_EMPTY
+                    "level \"" + level.name() + "\" would show more than " + MOST_EMPTY
                             + " groups without rows; leave them out, or list the ones you want"));
         }
     }
@@ -354,7 +356,7 @@ final class Nodes {
         return gathered;
     }
 
-    Plan plan() {
+    TablePlan plan() {
         return plan;
     }
 

@@ -7,7 +7,8 @@ import java.util.Optional;
 import java.util.function.IntPredicate;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
@@ -22,7 +23,7 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
 
     /** @param standsAlone whether a node of the last depth shows its rows */
     static OtherRows of(Figures figures, BitSet rows, IntPredicate standsAlone) {
-        Plan plan = figures.plan();
+        TablePlan plan = figures.plan();
         Nodes shown = figures.nodes();
         int[] left = Arrays.stream(shown.kept().rows()).filter(rows::get).toArray();
         KeptRows kept = new KeptRows(left, shown.kept().afterEach());
@@ -47,7 +48,7 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
         return new OtherRows(counts, totals);
     }
 
-    private static boolean isPlain(Plan.Total total) {
+    private static boolean isPlain(TotalPlan total) {
         return total.shown() == Shown.VALUE
                 && total.comparison().isEmpty()
                 && !total.value().looksOver();

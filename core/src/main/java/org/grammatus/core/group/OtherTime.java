@@ -4,7 +4,8 @@ import java.util.BitSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -33,8 +34,8 @@ final class OtherTime {
         this.namesake = namesake;
     }
 
-    static OtherTime of(Figures ours, Selection selection, Plan.Shift shift) {
-        Plan plan = ours.plan();
+    static OtherTime of(Figures ours, Selection selection, TablePlan.Shift shift) {
+        TablePlan plan = ours.plan();
         Star star = ShiftedStar.of(ours.nodes().star(), shift);
         KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
         KeptRows until = shift.until().isPresent() ? until(kept, star, shift) : kept;
@@ -44,7 +45,7 @@ final class OtherTime {
     }
 
     /** The rows whose moved day is not after the last one that takes part. */
-    private static KeptRows until(KeptRows kept, Star star, Plan.Shift shift) {
+    private static KeptRows until(KeptRows kept, Star star, TablePlan.Shift shift) {
         int home = star.dataset().field(shift.field()).table();
         Column.Longs days = (Column.Longs) star.table(home).fields().get(shift.field());
         long unit = days.type().kind() == Kind.TIMESTAMP ? Scalars.MICROS_OF_DAY : 1;
@@ -59,7 +60,7 @@ final class OtherTime {
     }
 
     /** What a total's value comes to at the other time, by node of the report; each line is rounded there as it is here. */
-    Column figures(Plan.Total total) {
+    Column figures(TotalPlan total) {
         if (RoundedLines.apply(total, theirs)) {
             return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake);
         }

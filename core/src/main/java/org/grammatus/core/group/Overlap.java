@@ -7,10 +7,10 @@ import java.util.TreeSet;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TotalPlan;
 
 /** Says of a total that its groups share what it counts: they do not add up to the figure around them. */
 final class Overlap {
@@ -18,7 +18,7 @@ final class Overlap {
     private Overlap() {}
 
     /** What is said of a total, once, of the outermost of its levels whose groups share anything; nothing where none do. */
-    static Optional<String> notice(Plan.Total total, Figures figures) {
+    static Optional<String> notice(TotalPlan total, Figures figures) {
         List<Typed.Aggregate> summed = new ArrayList<>();
         summed(total.value(), summed);
         return summed.stream()
@@ -28,7 +28,7 @@ final class Overlap {
                 .findFirst();
     }
 
-    private static Optional<String> notice(Plan.Total total, int home, Figures figures) {
+    private static Optional<String> notice(TotalPlan total, int home, Figures figures) {
         Nodes nodes = figures.nodes();
         DatasetModel dataset = figures.plan().dataset();
         for (int level : new TreeSet<>(total.places().keySet())) {
@@ -37,7 +37,10 @@ final class Overlap {
                 long shared = shared(figures.aggregates().rowCounts(home), nodes, depth);
                 if (shared > 0) {
                     return Optional.of(inWords(
-                            total, dataset.table(home), figures.plan().levels().get(level), shared));
+                            total,
+                            dataset.table(home).noun().one(),
+                            figures.plan().levels().get(level),
+                            shared));
                 }
             }
         }
@@ -56,12 +59,11 @@ final class Overlap {
         return shared;
     }
 
-    private static String inWords(Plan.Total total, Dataset.Table table, Plan.Level level, long shared) {
+    private static String inWords(TotalPlan total, String one, LevelPlan level, long shared) {
         boolean share = total.shown() == Shown.SHARE_OF_PARENT || total.shown() == Shown.SHARE_OF_REPORT;
-        String one = table.noun().one();
-        return "groups of level \"" + level.definition().name() + "\" overlap: one " + one
+        return "groups of level \"" + level.name() + "\" overlap: one " + one
                 + " counts in each group that it has rows in, " + shared + (shared == 1 ? " time" : " times")
-                + " more than once; figures of total \"" + total.definition().id()
+                + " more than once; figures of total \"" + total.id()
                 + "\" do not add up to those around them" + (share ? ", shares may pass 100 %" : "");
     }
 

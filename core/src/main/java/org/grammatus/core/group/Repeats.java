@@ -3,7 +3,7 @@ package org.grammatus.core.group;
 import java.util.Arrays;
 import java.util.BitSet;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.table.Star;
 
 /**
@@ -20,7 +20,7 @@ final class Repeats {
      * @param rows the rows in printed order
      * @param rowStart by place in the tree, where the group's rows start
      */
-    static BitSet of(Plan.Column column, Star star, int[] rows, int[] rowStart) {
+    static BitSet of(ColumnPlan column, Star star, int[] rows, int[] rowStart) {
         BitSet repeats = new BitSet();
         if (column.home() == DatasetModel.GRAIN || !column.value().type().isNumber()) {
             return repeats;

@@ -12,7 +12,8 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.ScalarFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.value.Decimals;
@@ -27,12 +28,12 @@ final class RoundedLines {
     private RoundedLines() {}
 
     /** Whether a report rounds the lines of a total first, and the total can add up what is rounded. */
-    static boolean apply(Plan.Total total, Figures figures) {
+    static boolean apply(TotalPlan total, Figures figures) {
         return wanted(figures.plan()) && whyExact(total, figures).isEmpty();
     }
 
     /** Why a total is of exact figures although its report rounds each line first, in words; nothing where it rounds, or need not. */
-    static Optional<String> notice(Plan.Total total, Figures figures) {
+    static Optional<String> notice(TotalPlan total, Figures figures) {
         boolean rounds = wanted(figures.plan())
                 && total.isAmount()
                 && !total.places().isEmpty()
@@ -40,13 +41,13 @@ final class RoundedLines {
                 && !isAverage(total.value());
         return rounds
                 ? whyExact(total, figures)
-                        .map(why -> "total \"" + total.definition().id()
+                        .map(why -> "total \"" + total.id()
                                 + "\" is of exact figures, though each line is rounded first: " + why)
                 : Optional.empty();
     }
 
-    private static boolean wanted(Plan plan) {
-        return plan.block().rounding().equals(Optional.of(Rounding.EACH_LINE));
+    private static boolean wanted(TablePlan plan) {
+        return plan.rounding() == Rounding.EACH_LINE;
     }
 
     /** Averages, extremes and counts are of exact figures everywhere, as everybody expects. */
@@ -59,8 +60,8 @@ final class RoundedLines {
      *
      * @param exact by node
      */
-    static Column of(Plan.Total total, Column exact, Figures figures) {
-        Plan plan = figures.plan();
+    static Column of(TotalPlan total, Column exact, Figures figures) {
+        TablePlan plan = figures.plan();
         if (!apply(total, figures)) {
             return exact;
         }
@@ -82,13 +83,13 @@ final class RoundedLines {
     }
 
     /** What keeps a total from adding up rounded figures; nothing where it can. */
-    private static Optional<String> whyExact(Plan.Total total, Figures figures) {
+    private static Optional<String> whyExact(TotalPlan total, Figures figures) {
         if (!(total.value().unnamed() instanceof Typed.Aggregate sum)
                 || sum.function() != AggregateFunction.SUM
                 || sum.distinct()) {
             return Optional.of("it is no plain sum");
         }
-        Plan plan = figures.plan();
+        TablePlan plan = figures.plan();
         int home = new Homes(plan.dataset()).orGrain(sum);
         int lines = isPrintedPerRow(sum, total, plan)
                 ? figures.nodes().depths() - 1
@@ -99,21 +100,20 @@ final class RoundedLines {
                 ? Optional.empty()
                 : Optional.of(
                         "one " + plan.dataset().table(home).noun().one() + " may stand in several groups of level \""
-                                + plan.levels().get(lines - 1).definition().name() + "\"");
+                                + plan.levels().get(lines - 1).name() + "\"");
     }
 
-    private static boolean isPrintedPerRow(Typed.Aggregate sum, Plan.Total total, Plan plan) {
+    private static boolean isPrintedPerRow(Typed.Aggregate sum, TotalPlan total, TablePlan plan) {
         Typed printed = plan.columns().get(total.column()).value();
         return plan.printsRows() && sum.argument().map(Typed::unnamed).equals(Optional.of(printed.unnamed()));
     }
 
     /** How many digits after the point are printed; less than none where whole thousands are. */
-    private static int digits(Plan.Total total, Plan plan) {
+    private static int digits(TotalPlan total, TablePlan plan) {
         int printed = new DecimalFormat(total.format()).getMaximumFractionDigits();
         return printed
                 - plan.columns()
                         .get(total.column())
-                        .definition()
                         .unit()
                         .map(FigureUnit::digits)
                         .orElse(0);

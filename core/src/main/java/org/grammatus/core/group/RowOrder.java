@@ -3,7 +3,7 @@ package org.grammatus.core.group;
 import java.util.List;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -18,13 +18,13 @@ final class RowOrder {
     private RowOrder() {}
 
     /** Sorts rows, by their numbers at the grain: by the plan's terms, then by the grain's key. */
-    static void sort(int[] rows, Plan plan, Star star, Faults faults) {
+    static void sort(int[] rows, TablePlan plan, Star star, Faults faults) {
         IntOrder rest = (a, b) -> 0;
         for (Column key : star.table(DatasetModel.GRAIN).keys()) {
             rest = rest.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
         }
         rest = rest.then(Integer::compare);
-        List<Plan.Term> terms = plan.rowOrder();
+        List<TablePlan.Term> terms = plan.rows().order();
         for (int i = terms.size() - 1; i > 0; i--) {
             rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);
         }
@@ -32,17 +32,17 @@ final class RowOrder {
             rest.sort(rows, 0, rows.length);
             return;
         }
-        Plan.Term main = terms.getFirst();
+        TablePlan.Term main = terms.getFirst();
         Column values = values(main, star, faults);
         SiblingSort.of(values, main.direction(), order(values, main, plan), rest)
                 .sort(rows);
     }
 
-    private static Column values(Plan.Term term, Star star, Faults faults) {
+    private static Column values(TablePlan.Term term, Star star, Faults faults) {
         return Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults);
     }
 
-    private static IntOrder order(Column values, Plan.Term term, Plan plan) {
+    private static IntOrder order(Column values, TablePlan.Term term, TablePlan plan) {
         return ColumnOrder.of(
                 values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
     }

@@ -11,8 +11,10 @@ import java.util.function.BooleanSupplier;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.ReportRows;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.LimitPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
 import org.grammatus.core.table.KeptRows;
@@ -35,7 +37,7 @@ final class Selection {
      */
     record Choice(int depth, Nodes before, byte[] fates, byte unmatched) {}
 
-    private final Plan plan;
+    private final TablePlan plan;
     private final Star star;
     private final BooleanSupplier cancelled;
     private final List<Choice> choices = new ArrayList<>();
@@ -43,14 +45,14 @@ final class Selection {
     private final BitSet unprinted = new BitSet();
     private Nodes nodes;
 
-    private Selection(Plan plan, Star star, BooleanSupplier cancelled) {
+    private Selection(TablePlan plan, Star star, BooleanSupplier cancelled) {
         this.plan = plan;
         this.star = star;
         this.cancelled = cancelled;
     }
 
     /** Groups the kept rows and chooses the groups that are shown. */
-    static Selection of(Plan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    static Selection of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         Selection selection = new Selection(plan, star, cancelled);
         selection.nodes = Nodes.of(plan, star, kept, faults, cancelled);
         selection.limitRows();
@@ -81,7 +83,7 @@ final class Selection {
     }
 
     private boolean coversEverything() {
-        return plan.block().cover() == Cover.EVERYTHING;
+        return plan.cover() == Cover.EVERYTHING;
     }
 
     private byte leftOut() {
@@ -90,7 +92,7 @@ final class Selection {
 
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
     private void limitRows() {
-        ReportRows rows = plan.block().rows();
+        RowsPlan rows = plan.rows();
         if (!rows.limited()) {
             return;
         }
@@ -103,7 +105,7 @@ final class Selection {
         boolean stand = rows.standTogether();
         leftOut.add(new LeftOut(
                 plan.dataset().table(DatasetModel.GRAIN).noun().other(),
-                "/blocks/0/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
+                plan.pointer() + "/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
                 out,
                 all,
                 stand ? LeftOut.Why.OTHER_ROWS : LeftOut.Why.BEYOND_LIMIT,
@@ -119,14 +121,14 @@ final class Selection {
     }
 
     /** The rows within the limit of each group of the last level. */
-    private BitSet firstOfEachGroup(ReportRows rows) {
+    private BitSet firstOfEachGroup(RowsPlan rows) {
         int[] ordered = new Figures(plan, nodes, new Faults()).values().orderedRows();
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
         int[] room = new int[nodes.nodeCount()];
         for (int node : nodeOf) {
             room[node]++;
         }
-        Arrays.setAll(room, node -> Plan.Limit.keptOf(room[node], rows.limit(), rows.percent()));
+        Arrays.setAll(room, node -> LimitPlan.keptOf(room[node], rows.limit(), rows.percent()));
         BitSet left = new BitSet(star.rowCount());
         for (int i = 0; i < ordered.length; i++) {
             left.set(ordered[i], room[nodeOf[i]]-- > 0);
@@ -135,7 +137,7 @@ final class Selection {
     }
 
     private void keep(int depth) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         if (level.having().isEmpty()) {
             return;
         }
@@ -155,13 +157,13 @@ final class Selection {
     }
 
     private void limit(int depth) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         if (level.limit().isEmpty()) {
             return;
         }
-        Plan.Limit limit = level.limit().get();
+        LimitPlan limit = level.limit().get();
         Figures figures = new Figures(plan, nodes, new Faults());
-        List<Plan.Term> terms = new ArrayList<>(List.of(limit.by()));
+        List<TablePlan.Term> terms = new ArrayList<>(List.of(limit.by()));
         terms.addAll(level.order());
         int[] sorted = new SiblingOrder(figures)
                 .sorted(depth, terms, figures.values().labels(depth, varying -> {}), varying -> {});
@@ -186,15 +188,15 @@ final class Selection {
             from = to;
         }
         if (out > 0) {
-            boolean largest = limit.definition().keep() == LimitEnd.LARGEST;
+            boolean largest = limit.keep() == LimitEnd.LARGEST;
             LeftOut.Why why = largest ? LeftOut.Why.NOT_AMONG_LARGEST : LeftOut.Why.NOT_AMONG_SMALLEST;
             say(level, out, sorted.length, limit.others() ? LeftOut.Why.AMONG_OTHERS : why);
         }
         apply(new Choice(depth, nodes, fates, beyond), out);
     }
 
-    private void say(Plan.Level level, int out, int all, LeftOut.Why why) {
-        leftOut.add(new LeftOut(level.definition().name(), level.pointer(), out, all, why, coversEverything()));
+    private void say(LevelPlan level, int out, int all, LeftOut.Why why) {
+        leftOut.add(new LeftOut(level.name(), level.pointer(), out, all, why, coversEverything()));
     }
 
     /** A choice that leaves nothing out still counts: what only another time has is not among the chosen. */
@@ -222,7 +224,7 @@ final class Selection {
             fateOfRow[rows[i]] = fates[nodeOf[i] - first];
         }
         Set<List<Scalar>> absent = new HashSet<>();
-        if (plan.levels().get(depth - 1).definition().empty().isPresent()) {
+        if (plan.levels().get(depth - 1).empty().isPresent()) {
             for (int node = 0; node < fates.length; node++) {
                 if (fates[node] != Fate.SHOWN) {
                     absent.add(of.path(first + node));

@@ -7,7 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Evaluator;
 import org.grammatus.core.table.Faults;
@@ -35,12 +36,12 @@ final class SharedDays {
      *
      * @param kept rows of the level's home table that a selected row leads to
      */
-    static Optional<SharedDays> at(int depth, Plan plan, Star star, int[] kept) {
-        Plan.Level level = plan.levels().get(depth - 1);
+    static Optional<SharedDays> at(int depth, TablePlan plan, Star star, int[] kept) {
+        LevelPlan level = plan.levels().get(depth - 1);
         List<Integer> depths = new ArrayList<>();
         List<DateBucket> buckets = new ArrayList<>();
         for (int around = 1; around <= depth; around++) {
-            Plan.Level other = plan.levels().get(around - 1);
+            LevelPlan other = plan.levels().get(around - 1);
             if (other.key().equals(level.key()) && other.coarsening().orElse(null) instanceof DateBucket bucket) {
                 depths.add(around);
                 buckets.add(bucket);
@@ -69,7 +70,7 @@ final class SharedDays {
     }
 
     /** The first and the last day that can be shared. */
-    private static long[] range(Plan.Level level, List<DateBucket> buckets, Star star, int[] kept) {
+    private static long[] range(LevelPlan level, List<DateBucket> buckets, Star star, int[] kept) {
         Optional<LocalDate> from = level.asked().flatMap(Period::from);
         Optional<LocalDate> to = level.asked().flatMap(Period::to);
         long[] data = from.isPresent() && to.isPresent() ? new long[2] : days(level, star, kept);
@@ -96,7 +97,7 @@ final class SharedDays {
     }
 
     /** The first and the last day in the data, the first after the last where there is none. */
-    private static long[] days(Plan.Level level, Star star, int[] kept) {
+    private static long[] days(LevelPlan level, Star star, int[] kept) {
         Column.Longs dates = (Column.Longs) Evaluator.evaluate(level.key(), star.at(level.home()), new Faults());
         long unit = dates.type().kind() == Kind.TIMESTAMP ? Scalars.MICROS_OF_DAY : 1;
         long first = Long.MAX_VALUE;

@@ -3,7 +3,8 @@ package org.grammatus.core.group;
 import java.util.List;
 import java.util.function.IntConsumer;
 import org.grammatus.core.choice.Direction;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.table.Column;
 
 /**
@@ -13,7 +14,7 @@ import org.grammatus.core.table.Column;
 final class SiblingOrder {
 
     private final Figures figures;
-    private final Plan plan;
+    private final TablePlan plan;
     private final Nodes nodes;
 
     SiblingOrder(Figures figures) {
@@ -29,7 +30,7 @@ final class SiblingOrder {
      * @param label the depth's labels
      * @param varying told in how many nodes the rows differ on a term that is read from the first one
      */
-    int[] sorted(int depth, List<Plan.Term> terms, Column label, IntConsumer varying) {
+    int[] sorted(int depth, List<TablePlan.Term> terms, Column label, IntConsumer varying) {
         int first = nodes.first(depth);
         IntOrder rest = byName(depth, label);
         for (int i = terms.size() - 1; i > 0; i--) {
@@ -39,12 +40,12 @@ final class SiblingOrder {
         return new Siblings(nodes, depth).sorted(whole(depth, terms, rest, varying));
     }
 
-    private SiblingSort whole(int depth, List<Plan.Term> terms, IntOrder rest, IntConsumer varying) {
+    private SiblingSort whole(int depth, List<TablePlan.Term> terms, IntOrder rest, IntConsumer varying) {
         boolean folded = nodes.hasFolded(depth);
         if (terms.isEmpty()) {
             return SiblingSort.of(folded ? foldedLast(depth).then(rest) : rest);
         }
-        Plan.Term main = terms.getFirst();
+        TablePlan.Term main = terms.getFirst();
         Column values = values(main, depth, varying);
         IntOrder byMain = byTerm(main, values, nodes.first(depth));
         if (folded) {
@@ -56,7 +57,7 @@ final class SiblingOrder {
     }
 
     private IntOrder byName(int depth, Column label) {
-        Plan.Level level = plan.levels().get(depth - 1);
+        LevelPlan level = plan.levels().get(depth - 1);
         int first = nodes.first(depth);
         IntOrder byKey = shifted(ColumnOrder.byKey(nodes.keys(depth)), first);
         if (level.coarsening().isPresent()) {
@@ -77,12 +78,12 @@ final class SiblingOrder {
     }
 
     /** Whether a term's values are by node, rather than by node within the depth. */
-    private static boolean byNode(Plan.Term term) {
+    private static boolean byNode(TablePlan.Term term) {
         return term.overScope() && !term.acrossReport();
     }
 
     /** A term's values: by node where it is computed over groups, by node within the depth otherwise. */
-    Column values(Plan.Term term, int depth, IntConsumer varying) {
+    Column values(TablePlan.Term term, int depth, IntConsumer varying) {
         if (term.acrossReport()) {
             return figures.acrossReport(term.by(), depth);
         }
@@ -90,11 +91,11 @@ final class SiblingOrder {
     }
 
     /** Where a node's value stands among a term's values. */
-    int placeOf(Plan.Term term, int node, int depth) {
+    int placeOf(TablePlan.Term term, int node, int depth) {
         return byNode(term) ? node : node - nodes.first(depth);
     }
 
-    private IntOrder byTerm(Plan.Term term, Column values, int first) {
+    private IntOrder byTerm(TablePlan.Term term, Column values, int first) {
         IntOrder order = ColumnOrder.of(
                 values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
         return byNode(term) ? order : shifted(order, first);

@@ -5,7 +5,8 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.expression.ArithmeticOperator;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.table.Arithmetic;
 import org.grammatus.core.table.Column;
 import org.grammatus.core.table.Faults;
@@ -20,7 +21,7 @@ final class TotalFigures {
     private final Selection selection;
     private final InPrintedOrder printed;
     private final Stepping stepping;
-    private final Map<Plan.Shift, OtherTime> otherTimes = new HashMap<>();
+    private final Map<TablePlan.Shift, OtherTime> otherTimes = new HashMap<>();
 
     TotalFigures(Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping) {
         this.stepping = stepping;
@@ -30,7 +31,7 @@ final class TotalFigures {
     }
 
     /** A total's figures. */
-    Column of(Plan.Total total, Faults faults) {
+    Column of(TotalPlan total, Faults faults) {
         Column exact = new PrintedGroups(figures.aggregates(), stepping, faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
@@ -41,11 +42,11 @@ final class TotalFigures {
                         : printed.of(total, values, faults));
     }
 
-    private static boolean isRunning(Plan.Total total) {
+    private static boolean isRunning(TotalPlan total) {
         return total.shown() == Shown.RUNNING_IN_PARENT || total.shown() == Shown.RUNNING_IN_REPORT;
     }
 
-    private Column compared(Column values, Plan.Comparison comparison, Plan.Total total, Faults faults) {
+    private Column compared(Column values, TablePlan.Comparison comparison, TotalPlan total, Faults faults) {
         Column other = other(comparison, total, faults);
         Type type = total.type();
         return switch (comparison.shown()) {
@@ -55,14 +56,14 @@ final class TotalFigures {
         };
     }
 
-    private Column other(Plan.Comparison comparison, Plan.Total total, Faults faults) {
+    private Column other(TablePlan.Comparison comparison, TotalPlan total, Faults faults) {
         return switch (comparison) {
-            case Plan.Comparison.WithPlan plan -> figures.of(plan.plan(), faults);
-            case Plan.Comparison.WithTime time -> atOtherTime(time.shift(), total);
+            case TablePlan.Comparison.WithPlan plan -> figures.of(plan.plan(), faults);
+            case TablePlan.Comparison.WithTime time -> atOtherTime(time.shift(), total);
         };
     }
 
-    private Column atOtherTime(Optional<Plan.Shift> shift, Plan.Total total) {
+    private Column atOtherTime(Optional<TablePlan.Shift> shift, TotalPlan total) {
         return shift.map(step -> otherTimes
                         .computeIfAbsent(step, s -> OtherTime.of(figures, selection, s))
                         .figures(total))

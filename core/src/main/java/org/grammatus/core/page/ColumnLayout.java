@@ -11,7 +11,9 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.table.Column;
@@ -38,7 +40,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     private static final int LEAST_PERCENT = 50;
 
     static ColumnLayout of(Printed printed, Paper paper, int indent) {
-        List<Plan.Column> columns = printed.grouped().plan().columns();
+        List<ColumnPlan> columns = printed.grouped().plan().columns();
         int[] natural = new int[columns.size()];
         for (int c = 0; c < natural.length; c++) {
             natural[c] = new Measure(printed, c).natural();
@@ -57,11 +59,11 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         throw new ProblemException(Problem.error(
                 columns.get(widest).pointer(),
                 "the columns do not fit the paper, even in small type; remove columns, use landscape or narrower margins,"
-                        + " or narrow \"" + columns.get(widest).definition().label() + "\", the widest"));
+                        + " or narrow \"" + columns.get(widest).label() + "\", the widest"));
     }
 
     private static Optional<ColumnLayout> fit(
-            List<Plan.Column> columns, int[] natural, int left, int available, int percent) {
+            List<ColumnPlan> columns, int[] natural, int left, int available, int percent) {
         int count = columns.size();
         int[] widths = new int[count];
         int gap = GAP * percent / 100;
@@ -100,7 +102,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
 
     /** Takes what is missing from the text columns, from each in proportion to what it can spare. */
     private static void narrow(
-            List<Plan.Column> columns, int[] widths, int room, int leastTexts, int texts, int percent) {
+            List<ColumnPlan> columns, int[] widths, int room, int leastTexts, int texts, int percent) {
         long spare = texts - leastTexts;
         long missing = texts - room;
         for (int c = 0; c < widths.length; c++) {
@@ -112,11 +114,9 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     }
 
     /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
-    private static void widen(List<Plan.Column> columns, int[] widths, int left) {
+    private static void widen(List<ColumnPlan> columns, int[] widths, int left) {
         int texts = (int) columns.stream().filter(column -> !column.rigid()).count();
-        if (texts == 0
-                && widths.length > 0
-                && columns.getFirst().definition().width().isEmpty()) {
+        if (texts == 0 && widths.length > 0 && columns.getFirst().width().isEmpty()) {
             widths[0] += left;
         }
         int spread = 0;
@@ -131,8 +131,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     }
 
     /** The width asked for; figures have what they need even so. */
-    private static int asked(Plan.Column column, int natural) {
-        int asked = column.definition().width().map(points -> points * 100).orElse(natural);
+    private static int asked(ColumnPlan column, int natural) {
+        int asked = column.width().map(points -> points * 100).orElse(natural);
         return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
     }
 
@@ -156,7 +156,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
 
         private final Printed printed;
         private final Grouped grouped;
-        private final Plan plan;
+        private final TablePlan plan;
         private final int index;
         private int widest;
 
@@ -168,8 +168,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
 
         int natural() {
-            for (String word :
-                    Words.heading(plan.columns().get(index).definition()).split(" ")) {
+            for (String word : Words.heading(plan.columns().get(index)).split(" ")) {
                 text(word, TextStyle.COLUMN_HEADING);
             }
             // Marked rows may be set in the bolder face, which is wider.
@@ -184,7 +183,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             }
             for (int t = 0; t < plan.totals().size(); t++) {
                 if (plan.totals().get(t).column() == index) {
-                    boolean grand = plan.totals().get(t).places().containsKey(Plan.Total.REPORT_LEVEL);
+                    boolean grand = plan.totals().get(t).places().containsKey(TotalPlan.REPORT_LEVEL);
                     TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
                     values(grouped.totals().get(t), printed.totalFormat(t), style);
                     otherRows(t);

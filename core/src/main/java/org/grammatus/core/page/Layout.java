@@ -12,7 +12,8 @@ import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Marks;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.type.LineBreaker;
 
 /** Heights and lines of bands: what both the page breaks and the pages themselves are made from. Not thread-safe. */
@@ -27,7 +28,7 @@ final class Layout {
 
     private final Bands bands;
     private final Printed printed;
-    private final Plan plan;
+    private final TablePlan plan;
     private final Paper paper;
     private final ColumnLayout columns;
     private final List<List<String>> headingLines;
@@ -40,13 +41,11 @@ final class Layout {
         this.bands = bands;
         this.printed = new Printed(bands.grouped());
         this.plan = bands.grouped().plan();
-        this.paper = Paper.of(plan.report().page());
+        this.paper = Paper.of(plan.inputs().page());
         this.columns = ColumnLayout.of(printed, paper, INDENT * headingLevels());
         this.headingLines = IntStream.range(0, plan.columns().size())
-                .mapToObj(c -> lines(
-                        Words.heading(plan.columns().get(c).definition()),
-                        TextStyle.COLUMN_HEADING,
-                        columns.widths()[c]))
+                .mapToObj(
+                        c -> lines(Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))
                 .toList();
         this.nameWidths = new int[plan.levels().size() + 1][Place.values().length];
         for (int depth = 0; depth < nameWidths.length; depth++) {
@@ -54,8 +53,7 @@ final class Layout {
                 nameWidths[depth][place.ordinal()] = measureNameWidth(depth, place);
             }
         }
-        this.anyNewPage = plan.levels().stream()
-                .anyMatch(level -> level.definition().newPage().orElse(false));
+        this.anyNewPage = plan.levels().stream().anyMatch(LevelPlan::newPage);
         boolean any = false;
         for (boolean w : columns.wraps()) {
             any |= w;
@@ -71,7 +69,7 @@ final class Layout {
         return printed;
     }
 
-    Plan plan() {
+    TablePlan plan() {
         return plan;
     }
 
@@ -138,7 +136,7 @@ final class Layout {
     }
 
     private int reportHeaderHeight() {
-        int height = lines(plan.report().title(), TextStyle.TITLE, paper.printableWidth())
+        int height = lines(plan.inputs().title(), TextStyle.TITLE, paper.printableWidth())
                         .size()
                 * lineHeight(TextStyle.TITLE);
         for (String text : subtitles()) {
@@ -150,7 +148,7 @@ final class Layout {
     /** What stands below the title: the description, the answers and what is not shown. */
     List<String> subtitles() {
         List<String> texts = new ArrayList<>();
-        plan.report().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
+        plan.inputs().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
         String answers = printed.answersInWords();
         if (!answers.isEmpty()) {
             texts.add(answers);
@@ -234,8 +232,7 @@ final class Layout {
 
     TextStyle rowStyle(int band) {
         int mark = plan.highlights().isEmpty() ? Marks.NONE : markOf(band);
-        boolean strong =
-                mark != Marks.NONE && plan.highlights().get(mark).definition().look() != Look.WATCH;
+        boolean strong = mark != Marks.NONE && plan.highlights().get(mark).look() != Look.WATCH;
         return strong ? TextStyle.STRONG_CELL : TextStyle.CELL;
     }
 
@@ -305,14 +302,14 @@ final class Layout {
     int indent(int depth) {
         int levels = 0;
         for (int d = 1; d < depth; d++) {
-            levels += plan.levels().get(d - 1).definition().header() == Header.HEADING ? 1 : 0;
+            levels += plan.levels().get(d - 1).header() == Header.HEADING ? 1 : 0;
         }
         return paper.left() + INDENT * levels;
     }
 
     private int headingLevels() {
         return (int) plan.levels().stream()
-                .filter(level -> level.definition().header() == Header.HEADING)
+                .filter(level -> level.header() == Header.HEADING)
                 .count();
     }
 
@@ -325,7 +322,7 @@ final class Layout {
         int node = bands.node(band);
         int before = bands.node(band - 1);
         for (int depth = 1; depth <= depth(node); depth++) {
-            boolean asked = plan.levels().get(depth - 1).definition().newPage().orElse(false);
+            boolean asked = plan.levels().get(depth - 1).newPage();
             boolean another = depth(before) < depth || tree.ancestor(node, depth) != tree.ancestor(before, depth);
             if (asked && another) {
                 return true;
@@ -346,7 +343,7 @@ final class Layout {
         boolean inside = kind == BandKind.DETAIL || kind == BandKind.OTHER_ROWS || kind == BandKind.GROUP_FOOTER;
         GroupTree tree = bands.grouped().tree();
         for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(depth(n) - 1).definition().header() == Header.HEADING) {
+            if (plan.levels().get(depth(n) - 1).header() == Header.HEADING) {
                 open.addFirst(n);
             }
         }

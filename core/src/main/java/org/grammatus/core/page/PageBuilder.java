@@ -14,13 +14,12 @@ import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.definition.ReportCell;
-import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.PageText;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 
 /** Puts the bands of one page in their places. Used once. */
 final class PageBuilder {
@@ -31,7 +30,7 @@ final class PageBuilder {
 
     private final Layout layout;
     private final Printed printed;
-    private final Plan plan;
+    private final TablePlan plan;
     private final Paper paper;
     private final int number;
     private final int of;
@@ -119,10 +118,7 @@ final class PageBuilder {
                 braces(to),
                 columnBoxes(),
                 plan.highlights().stream()
-                        .map(h -> new Page.Mark(
-                                h.definition().id(),
-                                h.definition().label(),
-                                h.definition().look()))
+                        .map(h -> new Page.Mark(h.id(), h.label(), h.look()))
                         .toList());
     }
 
@@ -143,7 +139,7 @@ final class PageBuilder {
     private void reportHeader() {
         int top = y;
         int first = cells.size();
-        paragraph(plan.report().title(), TextStyle.TITLE);
+        paragraph(plan.inputs().title(), TextStyle.TITLE);
         for (String text : layout.subtitles()) {
             paragraph(text, TextStyle.SUBTITLE);
         }
@@ -162,7 +158,7 @@ final class PageBuilder {
         int top = y;
         int first = cells.size();
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
-        marginTexts(pageText(plan.report().page().header(), plan.report().title()), printed.answersInWords());
+        marginTexts(pageText(plan.inputs().page().header(), plan.inputs().title()), printed.answersInWords());
         y += 600;
         box(BandRole.PAGE_HEADER, top, GroupTree.ROOT, first);
     }
@@ -172,24 +168,21 @@ final class PageBuilder {
         int top = y;
         int first = cells.size();
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
-        String source = plan.dataset().definition().label() + " · business date "
+        String source = plan.dataset().label() + " · business date "
                 + printed.day(plan.context().businessDate().toEpochDay());
-        marginTexts(pageText(plan.report().page().footer(), source), Words.page(number, of));
+        marginTexts(pageText(plan.inputs().page().footer(), source), Words.page(number, of));
         box(BandRole.PAGE_FOOTER, top, GroupTree.ROOT, first);
     }
 
-    private String pageText(Optional<String> own, String otherwise) {
-        return own.map(text -> PageText.parse(text)
-                        .filled(Map.of(
-                                PageText.Name.TITLE, plan.report().title(),
-                                PageText.Name.ANSWERS, printed.answersInWords(),
-                                PageText.Name.DATASET,
-                                        plan.dataset().definition().label(),
-                                PageText.Name.BUSINESS_DATE,
-                                        printed.day(
-                                                plan.context().businessDate().toEpochDay()),
-                                PageText.Name.PAGE, Integer.toString(number),
-                                PageText.Name.PAGES, Integer.toString(of))))
+    private String pageText(Optional<PageText> own, String otherwise) {
+        return own.map(text -> text.filled(Map.of(
+                        PageText.Name.TITLE, plan.inputs().title(),
+                        PageText.Name.ANSWERS, printed.answersInWords(),
+                        PageText.Name.DATASET, plan.dataset().label(),
+                        PageText.Name.BUSINESS_DATE,
+                                printed.day(plan.context().businessDate().toEpochDay()),
+                        PageText.Name.PAGE, Integer.toString(number),
+                        PageText.Name.PAGES, Integer.toString(of))))
                 .orElse(otherwise);
     }
 
@@ -231,7 +224,7 @@ final class PageBuilder {
                         c,
                         baseline,
                         GroupTree.ROOT,
-                        plan.columns().get(c).definition().id());
+                        plan.columns().get(c).id());
             }
         }
         y += height;
@@ -246,7 +239,7 @@ final class PageBuilder {
         int first = cells.size();
         y += layout.spaceAbove(BandKind.GROUP_HEADING, depth);
         int firstBaseline = y + layout.lineHeight(style) - layout.size(style) / 4;
-        String level = plan.levels().get(depth - 1).definition().id();
+        String level = plan.levels().get(depth - 1).id();
         for (String line : layout.headingText(node, repeated)) {
             y += layout.lineHeight(style);
             text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, level);
@@ -277,8 +270,8 @@ final class PageBuilder {
             Optional<Integer> total = line ? printed.totalAt(c, depth, Place.HEADER) : Optional.empty();
             List<String> lines =
                     total.isPresent() ? List.of(printed.total(total.get(), node)) : layout.cellLines(band, c);
-            String id = total.map(t -> plan.totals().get(t).definition().id())
-                    .orElse(plan.columns().get(c).definition().id());
+            String id = total.map(t -> plan.totals().get(t).id())
+                    .orElse(plan.columns().get(c).id());
             for (int i = 0; i < lines.size(); i++) {
                 int baseline = top + (i + 1) * layout.lineHeight(style) - layout.size(style) / 4;
                 columnText(lines.get(i), style, c, baseline, node, id);
@@ -292,7 +285,7 @@ final class PageBuilder {
 
     /** A mark's sign stands left of the columns, so that it is seen in print without colour. */
     private void mark(int mark, int top, int node) {
-        ReportHighlight highlight = plan.highlights().get(mark).definition();
+        HighlightPlan highlight = plan.highlights().get(mark);
         String sign = Words.sign(highlight.look());
         TextStyle style = TextStyle.STRONG_CELL;
         int size = layout.size(style);
@@ -324,7 +317,7 @@ final class PageBuilder {
         TextStyle style = TextStyle.CELL;
         for (String line : layout.otherRowsText(node)) {
             y += layout.lineHeight(style);
-            String id = plan.block().id();
+            String id = plan.id();
             text(line, style, layout.columns().x()[0], y - layout.size(style) / 4, node, id);
         }
         y += layout.otherRowsBelow() ? layout.lineHeight(style) : 0;
@@ -364,9 +357,7 @@ final class PageBuilder {
                 paper.right() - layout.indent(depth),
                 grand ? THICK : depth == 1 ? MEDIUM : THIN));
         int firstBaseline = y + layout.lineHeight(style) - layout.size(style) / 4;
-        String id = grand
-                ? ReportCell.REPORT
-                : plan.levels().get(depth - 1).definition().id();
+        String id = grand ? TablePlan.REPORT : plan.levels().get(depth - 1).id();
         int end = 0;
         for (String line : layout.footerText(kind, node)) {
             y += layout.lineHeight(style);
@@ -397,7 +388,7 @@ final class PageBuilder {
                             column,
                             baseline,
                             node,
-                            plan.totals().get(total).definition().id()));
+                            plan.totals().get(total).id()));
         }
     }
 
@@ -405,7 +396,7 @@ final class PageBuilder {
     private void feed(int node, int top, int bottom) {
         GroupTree tree = layout.bands().grouped().tree();
         for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(layout.depth(n) - 1).definition().header() != Header.LINE) {
+            if (plan.levels().get(layout.depth(n) - 1).header() != Header.LINE) {
                 braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
             }
         }
@@ -462,7 +453,7 @@ final class PageBuilder {
         List<Page.ColumnBox> columns = new ArrayList<>();
         for (int c = 0; c < plan.columns().size(); c++) {
             columns.add(new Page.ColumnBox(
-                    plan.columns().get(c).definition().id(),
+                    plan.columns().get(c).id(),
                     layout.columns().x()[c],
                     layout.columns().widths()[c]));
         }
@@ -495,10 +486,8 @@ final class PageBuilder {
                     tree.placeOf(node),
                     tree.lastPlace(node),
                     depth,
-                    report
-                            ? ReportCell.REPORT
-                            : plan.levels().get(depth - 1).definition().id(),
-                    report ? plan.report().title() : printed.label(node)));
+                    report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
+                    report ? plan.inputs().title() : printed.label(node)));
         }
         return list;
     }

@@ -2,7 +2,7 @@ package org.grammatus.core.page;
 
 import org.grammatus.core.choice.Orientation;
 import org.grammatus.core.choice.PaperSize;
-import org.grammatus.core.definition.PageSetup;
+import org.grammatus.core.plan.PagePlan;
 
 /**
  * The sheet and what may be printed on. Hundredths of a point.
@@ -16,20 +16,19 @@ record Paper(int width, int height, int left, int right, int top, int bottom) {
 
     private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
 
-    static Paper of(PageSetup setup) {
+    static Paper of(PagePlan setup) {
         int shorter = setup.paper() == PaperSize.A4 ? millimetres(210) : 61_200;
         int longer = setup.paper() == PaperSize.A4 ? millimetres(297) : 79_200;
         boolean portrait = setup.orientation() == Orientation.PORTRAIT;
         int width = portrait ? shorter : longer;
         int height = portrait ? longer : shorter;
-        PageSetup.Margins m = setup.margins();
         return new Paper(
                 width,
                 height,
-                millimetres(m.left()),
-                width - millimetres(m.right()),
-                millimetres(m.top()),
-                height - millimetres(m.bottom()));
+                millimetres(setup.left()),
+                width - millimetres(setup.right()),
+                millimetres(setup.top()),
+                height - millimetres(setup.bottom()));
     }
 
     private static int millimetres(int mm) {

@@ -29,7 +29,7 @@ final class Advice {
 
     private Advice() {}
 
-    static List<Problem> on(List<Plan.Column> columns, List<Plan.Total> totals, DatasetModel dataset) {
+    static List<Problem> on(List<ColumnPlan> columns, List<TotalPlan> totals, DatasetModel dataset) {
         List<Problem> advice = new ArrayList<>();
         totals.forEach(total -> onSum(total, dataset, advice));
         totals.forEach(total -> onUnits(total, dataset, advice));
@@ -39,7 +39,7 @@ final class Advice {
     }
 
     /** Summing prices, rates or identifiers; summing an amount once for each of its parts. */
-    private static void onSum(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
+    private static void onSum(TotalPlan total, DatasetModel dataset, List<Problem> advice) {
         if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() == AggregateFunction.SUM
                 && a.argument().isPresent()) {
@@ -65,15 +65,15 @@ final class Advice {
     }
 
     /** A total of something else than its column shows: one of the two was changed alone, or it is meant so. */
-    private static void onOther(Plan.Total total, Plan.Column column, List<Problem> advice) {
+    private static void onOther(TotalPlan total, ColumnPlan column, List<Problem> advice) {
         if (total.value().unnamed() instanceof Typed.Aggregate a
                 && a.function() != AggregateFunction.COUNT
                 && a.argument().isPresent()
-                && column.definition().value().isPresent()
+                && column.text().isPresent()
                 && column.value().type().isNumber()
                 && !a.argument().get().unnamed().equals(column.value().unnamed())
-                && ExpressionParser.parse(total.definition().value()) instanceof Expression.Aggregate written) {
-            String shown = column.definition().value().get();
+                && ExpressionParser.parse(total.text()) instanceof Expression.Aggregate written) {
+            String shown = column.text().get();
             String pointer = total.pointer() + "/value";
             if (advice.stream().anyMatch(known -> known.pointer().equals(pointer))) {
                 return;
@@ -86,21 +86,21 @@ final class Advice {
                     written.position()));
             advice.add(Problem.advice(
                             pointer,
-                            "the column \"" + column.definition().label() + "\" shows " + shown
+                            "the column \"" + column.label() + "\" shows " + shown
                                     + ", and this total below it is of something else")
                     .curedBy(Cure.of("Take the total of what the column shows", pointer, instead)));
         }
     }
 
     /** Adding what is counted in different units. */
-    private static void onUnits(Plan.Total total, DatasetModel dataset, List<Problem> advice) {
+    private static void onUnits(TotalPlan total, DatasetModel dataset, List<Problem> advice) {
         Set<String> units = new TreeSet<>();
         added(total.value(), dataset, units);
         if (units.size() > 1) {
             String pointer = total.pointer() + "/value";
             Problem problem = Problem.notice(
                     pointer, "adds figures in different units: " + String.join(", ", units) + "; total each by itself");
-            advice.add(firstAlone(ExpressionParser.parse(total.definition().value()))
+            advice.add(firstAlone(ExpressionParser.parse(total.text()))
                     .map(alone -> problem.curedBy(Cure.of("Take " + alone + " alone", pointer, alone)))
                     .orElse(problem));
         }
@@ -153,14 +153,13 @@ final class Advice {
     }
 
     /** One label over two computations. */
-    private static void onLabels(List<Plan.Column> columns, DatasetModel dataset, List<Problem> advice) {
-        Set<String> labels = columns.stream()
-                .map(column -> column.definition().label().strip())
-                .collect(Collectors.toCollection(HashSet::new));
-        Map<String, Plan.Column> first = new HashMap<>();
-        for (Plan.Column column : columns) {
-            String label = column.definition().label().strip();
-            Plan.Column earlier = label.isEmpty() ? null : first.putIfAbsent(label, column);
+    private static void onLabels(List<ColumnPlan> columns, DatasetModel dataset, List<Problem> advice) {
+        Set<String> labels =
+                columns.stream().map(column -> column.label().strip()).collect(Collectors.toCollection(HashSet::new));
+        Map<String, ColumnPlan> first = new HashMap<>();
+        for (ColumnPlan column : columns) {
+            String label = column.label().strip();
+            ColumnPlan earlier = label.isEmpty() ? null : first.putIfAbsent(label, column);
             if (earlier != null && !earlier.value().equals(column.value())) {
                 String pointer = column.pointer() + "/label";
                 String other = unused(label, column, dataset, labels);
@@ -174,7 +173,7 @@ final class Advice {
     }
 
     /** What a column's value is called in the dataset, or its label with a number, whichever no column is called. */
-    private static String unused(String label, Plan.Column column, DatasetModel dataset, Set<String> labels) {
+    private static String unused(String label, ColumnPlan column, DatasetModel dataset, Set<String> labels) {
         Optional<String> own =
                 subject(column.value(), dataset).map(Proposals.Subject::label).filter(l -> !labels.contains(l));
         return own.orElseGet(() -> Stream.iterate(2, n -> n + 1)

@@ -20,8 +20,7 @@ final class AskedPeriods {
         for (ReportFilter filter : report.filters()) {
             if (filter.kind() == FilterKind.PERIOD && !filter.off().orElse(false)) {
                 prompts.stream()
-                        .filter(prompt -> filter.prompt()
-                                .equals(Optional.of(prompt.prompt().name())))
+                        .filter(prompt -> filter.prompt().equals(Optional.of(prompt.name())))
                         .filter(prompt -> !prompt.period().isOpen())
                         .findFirst()
                         .ifPresent(prompt -> byField.putIfAbsent(filter.field().orElse(""), prompt.period()));

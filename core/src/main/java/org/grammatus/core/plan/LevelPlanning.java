@@ -54,17 +54,21 @@ final class LevelPlanning {
         this.homes = new Homes(dataset);
     }
 
-    Plan.Level level(String pointer, ReportLevel level) {
+    LevelPlan level(String pointer, ReportLevel level) {
         Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
         int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
         Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
-        return new Plan.Level(
-                level,
+        return new LevelPlan(
+                level.id(),
+                level.name(),
                 pointer,
+                level.key(),
+                level.label(),
                 key,
                 coarsening,
                 asked.of(key),
                 listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
+                level.empty(),
                 level.label()
                         .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
                         .map(label -> coarsening.isPresent() || label.equals(key) ? label : Typed.Called.of(key, label))
@@ -73,8 +77,11 @@ final class LevelPlanning {
                 expressions.groupTerms(pointer + "/order", level.order(), depth),
                 level.having().flatMap(text -> having(pointer + "/having", text)),
                 level.limit().map(limit -> limit(pointer + "/limit", limit)),
+                level.header(),
                 level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
+                level.footer(),
                 level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
+                level.newPage().orElse(false),
                 codeBehind(key));
     }
 
@@ -147,17 +154,22 @@ final class LevelPlanning {
         return condition;
     }
 
-    private Plan.Limit limit(String pointer, ReportLimit limit) {
+    private LimitPlan limit(String pointer, ReportLimit limit) {
         Typed by = expressions.typed(pointer + "/by", limit.by(), Typing.Place.SCOPE);
         expressions.requireOwn(pointer + "/by", by, "Which groups are kept");
         Direction direction = limit.keep() == LimitEnd.LARGEST ? Direction.DESCENDING : Direction.ASCENDING;
-        return new Plan.Limit(new Plan.Term(by, true, direction, false), limit);
+        return new LimitPlan(
+                new TablePlan.Term(by, true, direction, false),
+                limit.keep(),
+                limit.count(),
+                limit.percent(),
+                limit.others().orElse(false));
     }
 
-    private Plan.GroupText text(String pointer, String text, int depth) {
-        Plan.GroupText planned = texts.groupText(pointer, text);
-        for (Plan.TextPart part : planned.parts()) {
-            if (part instanceof Plan.TextPart.Figure figure) {
+    private TablePlan.GroupText text(String pointer, String text, int depth) {
+        TablePlan.GroupText planned = texts.groupText(pointer, text);
+        for (TablePlan.TextPart part : planned.parts()) {
+            if (part instanceof TablePlan.TextPart.Figure figure) {
                 expressions.requireAround(pointer, figure.value(), depth);
             }
         }

@@ -37,29 +37,29 @@ final class PlanExpressions {
     }
 
     /** The terms of an order of rows. */
-    List<Plan.Term> rowTerms(String pointer, List<OrderTerm> order) {
-        List<Plan.Term> terms = new ArrayList<>();
+    List<TablePlan.Term> rowTerms(String pointer, List<OrderTerm> order) {
+        List<TablePlan.Term> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             if (order.get(i).basis().isPresent()) {
                 problems.error(pointer + "/" + i + "/basis", "rows are compared by themselves; remove this property");
             }
             Typed by =
                     lookups.shown(typed(pointer + "/" + i + "/by", order.get(i).by(), Typing.Place.ROW));
-            terms.add(new Plan.Term(by, false, order.get(i).direction(), false));
+            terms.add(new TablePlan.Term(by, false, order.get(i).direction(), false));
         }
         return List.copyOf(terms);
     }
 
     /** The terms of an order of the groups at a depth. */
-    List<Plan.Term> groupTerms(String pointer, List<OrderTerm> order, int depth) {
-        List<Plan.Term> terms = new ArrayList<>();
+    List<TablePlan.Term> groupTerms(String pointer, List<OrderTerm> order, int depth) {
+        List<TablePlan.Term> terms = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             terms.add(groupTerm(pointer + "/" + i, order.get(i), depth));
         }
         return List.copyOf(terms);
     }
 
-    private Plan.Term groupTerm(String pointer, OrderTerm term, int depth) {
+    private TablePlan.Term groupTerm(String pointer, OrderTerm term, int depth) {
         boolean across = term.basis().equals(Optional.of(Basis.REPORT));
         boolean[] scope = new boolean[1];
         Typed by = problems.collect(
@@ -75,7 +75,7 @@ final class PlanExpressions {
         if (by.stepping().findAny().isPresent()) {
             problems.error(pointer + "/by", "an order cannot depend on the order that it makes; leave out ORDER BY");
         }
-        return new Plan.Term(lookups.shown(by), scope[0], term.direction(), across && scope[0]);
+        return new TablePlan.Term(lookups.shown(by), scope[0], term.direction(), across && scope[0]);
     }
 
     /**

@@ -30,6 +30,15 @@ final class PlanNames implements Names {
     private final Level rows;
     private final Set<String> used = new TreeSet<>();
 
+    /** The names of a table's expressions, for what is said of it once it is planned. */
+    static PlanNames of(TablePlan table) {
+        List<Level> levels = table.levels().stream()
+                .map(level -> new Level(level.id(), level.name()))
+                .toList();
+        return new PlanNames(
+                table.dataset(), levels, table.prompts(), table.context().businessDate());
+    }
+
     PlanNames(DatasetModel dataset, List<Level> levels, List<ResolvedPrompt> prompts, LocalDate today) {
         this.levels = List.copyOf(levels);
         Dataset.Table grain = dataset.table(DatasetModel.GRAIN);
@@ -103,8 +112,8 @@ final class PlanNames implements Names {
     private static Map<String, Scalar> answers(List<ResolvedPrompt> prompts) {
         Map<String, Scalar> answers = new TreeMap<>();
         for (ResolvedPrompt prompt : prompts) {
-            String name = prompt.prompt().name();
-            switch (prompt.prompt().type()) {
+            String name = prompt.name();
+            switch (prompt.type()) {
                 case PERIOD -> {
                     answers.put(name + FROM, date(prompt.period().from()));
                     answers.put(name + TO, date(prompt.period().to()));

@@ -1,5 +1,6 @@
 package org.grammatus.core.plan;
 
+import com.ibm.icu.util.ULocale;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -7,23 +8,28 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.PageSetup;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportRows;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
@@ -36,13 +42,16 @@ import org.grammatus.core.value.Type;
 /** Makes a plan from a definition and answers. Parts that are switched off take no part in it. */
 public final class Planner {
 
-    private static final String BLOCK = "/blocks/0";
     /** What a row shows in a column of totals alone; a number, since totals mostly are. */
     private static final Typed NO_VALUE = new Typed.Constant(new Scalar.Null(Type.INTEGER));
 
     private final Checked<Report> checked;
-    private final Report report;
+    private final ReportBlock block;
+    /** Where the block stands in the definition. */
+    private final String pointer;
+
     private final DatasetModel dataset;
+    private final RunInputs inputs;
     private final Problems problems = new Problems();
     private final PlanNames names;
     private final Homes homes;
@@ -50,15 +59,19 @@ public final class Planner {
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
 
-    private Planner(Checked<Report> checked, DatasetModel dataset, List<ResolvedPrompt> prompts, RunContext context) {
+    private Planner(Checked<Report> checked, int block, DatasetModel dataset, RunInputs inputs) {
+        Report report = checked.document().orElseThrow();
         this.checked = checked;
-        this.report = checked.document().orElseThrow();
+        this.block = report.blocks().get(block);
+        this.pointer = "/blocks/" + block;
         this.dataset = dataset;
-        this.names = new PlanNames(dataset, levels(report), prompts, context.businessDate());
+        this.inputs = inputs;
+        this.names = new PlanNames(
+                dataset, levels(this.block), inputs.prompts(), inputs.context().businessDate());
         this.homes = new Homes(dataset);
         this.lookups = new Lookups(dataset, names);
         this.expressions = new PlanExpressions(names, lookups, problems);
-        this.asked = new AskedPeriods(report, prompts);
+        this.asked = new AskedPeriods(report, inputs.prompts());
     }
 
     /**
@@ -82,20 +95,76 @@ public final class Planner {
         Problems problems = new Problems();
         Report report = checked.document().get();
         List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset, problems);
-        return new Planner(checked, dataset, prompts, context).plan(prompts, context, problems);
+        List<Problem> ofAnswers = problems.found();
+        Problems found = new Problems();
+        RunInputs inputs = inputs(report, prompts, context, dataset, found);
+        List<BlockPlan> blocks = new ArrayList<>();
+        for (int i = 0; i < report.blocks().size(); i++) {
+            Planner planner = new Planner(checked, i, dataset, inputs);
+            blocks.add(planner.table(report.filters()));
+            found.addAll(planner.problems.found());
+        }
+        found.addAll(ofAnswers);
+        if (found.hasErrors() || !checked.faults().isEmpty()) {
+            throw new ProblemException(checked.with(found.found()).faults());
+        }
+        for (BlockPlan planned : blocks) {
+            switch (planned) {
+                case TablePlan table -> found.addAll(Advice.on(table.columns(), table.totals(), dataset));
+            }
+        }
+        return new Plan(inputs, blocks, found.found());
+    }
+
+    /** What all blocks are made with; what is wrong with it is noted. */
+    private static RunInputs inputs(
+            Report report, List<ResolvedPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
+        for (int i = 0; i < report.prompts().size(); i++) {
+            known("/prompts/" + i, report.prompts().get(i).field(), dataset, problems);
+        }
+        report.zone()
+                .filter(zone -> RunContext.zone(zone).isEmpty())
+                .ifPresent(zone -> problems.error(
+                        "/zone",
+                        "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
+                                + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds())));
+        PageSetup page = report.page();
+        return new RunInputs(
+                report.id(),
+                report.title(),
+                report.description(),
+                report.dataset(),
+                ULocale.forLanguageTag(report.locale()),
+                context,
+                prompts,
+                new PagePlan(
+                        page.paper(),
+                        page.orientation(),
+                        page.margins().top(),
+                        page.margins().right(),
+                        page.margins().bottom(),
+                        page.margins().left(),
+                        pageText("/page/header", page.header(), problems),
+                        pageText("/page/footer", page.footer(), problems)),
+                Definitions.write(report));
+    }
+
+    private static Optional<PageText> pageText(String pointer, Optional<String> text, Problems problems) {
+        return text.flatMap(
+                t -> problems.collect(pointer, () -> Optional.of(PageText.parse(t)), Optional.<PageText>empty()));
     }
 
     /** The names of keys that were chosen are read, too, so that the answers can be said in words. */
-    private void noteNames(List<ResolvedPrompt> prompts) {
-        prompts.stream()
+    private void noteNames() {
+        inputs.prompts().stream()
                 .filter(prompt -> !(prompt.choice() instanceof Scalar.Null))
-                .flatMap(prompt -> prompt.prompt().field().stream())
+                .flatMap(prompt -> prompt.field().stream())
                 .flatMap(field -> names.field(field, true).stream())
                 .forEach(lookups::nameOf);
     }
 
     /** Whether a field that is named outside expressions is there; notes it if not. */
-    private boolean known(String pointer, Optional<String> field) {
+    private static boolean known(String pointer, Optional<String> field, DatasetModel dataset, Problems problems) {
         boolean missing = field.isPresent() && !dataset.rowNames().contains(field.get());
         if (missing) {
             problems.error(
@@ -105,78 +174,62 @@ public final class Planner {
         return !missing;
     }
 
-    private Plan plan(List<ResolvedPrompt> prompts, RunContext context, Problems ofAnswers) {
-        ReportBlock block = report.blocks().getFirst();
-        for (int i = 0; i < report.prompts().size(); i++) {
-            known("/prompts/" + i, report.prompts().get(i).field());
-        }
-        noteNames(prompts);
-        report.zone().filter(zone -> RunContext.zone(zone).isEmpty()).ifPresent(this::unknownZone);
-        List<Plan.RowFilter> filters = new ArrayList<>();
-        for (int i = 0; i < report.filters().size(); i++) {
-            filter("/filters/" + i, report.filters().get(i)).ifPresent(filters::add);
+    private TablePlan table(List<ReportFilter> ofReport) {
+        noteNames();
+        List<FilterPlan> filters = new ArrayList<>();
+        for (int i = 0; i < ofReport.size(); i++) {
+            filter("/filters/" + i, ofReport.get(i)).ifPresent(filters::add);
         }
         LevelPlanning levelPlanning = new LevelPlanning(dataset, names, lookups, problems, expressions, asked);
-        List<Plan.Level> levels = active(BLOCK + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
-        List<Plan.Column> columns = active(
-                BLOCK + "/columns",
-                block.columns(),
-                ReportColumn::off,
-                (pointer, column) -> column(pointer, column, levels));
-        List<Plan.Total> totals = new ArrayList<>();
-        TotalPlanning totalPlanning =
-                new TotalPlanning(dataset, names, problems, expressions, asked, context.businessDate());
+        List<LevelPlan> levels = active(pointer + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
+        List<ColumnPlan> columns = active(
+                pointer + "/columns", block.columns(), ReportColumn::off, (at, column) -> column(at, column, levels));
+        List<TotalPlan> totals = new ArrayList<>();
+        TotalPlanning totalPlanning = new TotalPlanning(
+                dataset, names, problems, expressions, asked, inputs.context().businessDate());
         for (int i = 0; i < block.totals().size(); i++) {
             totalPlanning
-                    .total(BLOCK + "/totals/" + i, block.totals().get(i), levels, columns)
+                    .total(pointer + "/totals/" + i, block.totals().get(i), levels, columns)
                     .ifPresent(totals::add);
         }
         checkGrid(totals);
         List<Integer> counted = new ArrayList<>();
         for (int i = 0; i < block.counts().size(); i++) {
-            counted(BLOCK + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
+            counted(pointer + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
         }
-        boolean printsRows = block.rows().shown() && !columns.isEmpty();
-        List<Plan.Highlight> highlights = active(
-                BLOCK + "/highlights",
+        ReportRows rows = block.rows();
+        boolean printsRows = rows.shown() && !columns.isEmpty();
+        List<HighlightPlan> highlights = active(
+                pointer + "/highlights",
                 block.highlights(),
                 ReportHighlight::off,
-                (pointer, rule) -> highlight(pointer, rule, printsRows));
-        List<Plan.Term> rowOrder =
-                expressions.rowTerms(BLOCK + "/rows/order", block.rows().order());
-        report.page().header().ifPresent(text -> problems.collect("/page/header", () -> PageText.parse(text), null));
-        report.page().footer().ifPresent(text -> problems.collect("/page/footer", () -> PageText.parse(text), null));
-        problems.addAll(ofAnswers.found());
-        if (problems.hasErrors() || !checked.faults().isEmpty()) {
-            throw new ProblemException(checked.with(problems.found()).faults());
-        }
-        problems.addAll(Advice.on(columns, totals, dataset));
-        return new Plan(
-                report,
+                (at, rule) -> highlight(at, rule, printsRows));
+        RowsPlan rowsPlan = new RowsPlan(
+                rows.shown(),
+                expressions.rowTerms(pointer + "/rows/order", rows.order()),
+                rows.limit(),
+                rows.percent(),
+                rows.others().orElse(false));
+        return new TablePlan(
+                inputs,
+                block.id(),
+                pointer,
                 dataset,
-                context,
-                prompts,
                 List.copyOf(filters),
                 levels,
                 columns,
                 List.copyOf(totals),
                 List.copyOf(counted),
+                block.cover(),
+                block.rounding().orElse(Rounding.PRINTED),
                 highlights,
-                rowOrder,
-                names.used(),
-                problems.found());
-    }
-
-    private void unknownZone(String zone) {
-        problems.error(
-                "/zone",
-                "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
-                        + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds()));
+                rowsPlan,
+                names.used());
     }
 
     /** The levels that are switched on, outermost first. */
-    private static List<Names.Level> levels(Report report) {
-        return report.blocks().getFirst().levels().stream()
+    private static List<Names.Level> levels(ReportBlock block) {
+        return block.levels().stream()
                 .filter(level -> !level.off().orElse(false))
                 .map(level -> new Names.Level(level.id(), level.name()))
                 .toList();
@@ -194,10 +247,10 @@ public final class Planner {
         return List.copyOf(planned);
     }
 
-    private Optional<Plan.RowFilter> filter(String pointer, ReportFilter filter) {
+    private Optional<FilterPlan> filter(String pointer, ReportFilter filter) {
         boolean whole = !checked.isWrong(pointer)
                 && (filter.kind() == FilterKind.EXPRESSION || !checked.isWrongInside(pointer));
-        if (filter.off().orElse(false) || !known(pointer, filter.field()) || !whole) {
+        if (filter.off().orElse(false) || !known(pointer, filter.field(), dataset, problems) || !whole) {
             return Optional.empty();
         }
         String at = switch (filter.kind()) {
@@ -206,34 +259,31 @@ public final class Planner {
             case CONDITION -> filter.prompt().isPresent() ? pointer + "/prompt" : pointer;
         };
         Problems own = new Problems();
-        Optional<Plan.RowFilter> planned = own.collect(at, () -> condition(filter), Optional.<Plan.RowFilter>empty());
+        Optional<FilterPlan> planned = own.collect(at, () -> condition(filter), Optional.<FilterPlan>empty());
         // The expression of a built filter is ours: a place in it would tell its author nothing.
         boolean typed = filter.kind() == FilterKind.EXPRESSION;
         own.found().forEach(problem -> problems.add(typed ? problem : problem.withoutPosition()));
         return planned;
     }
 
-    private Optional<Plan.RowFilter> condition(ReportFilter filter) {
+    private Optional<FilterPlan> condition(ReportFilter filter) {
         Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset), names.fieldLabels());
         return Typing.restriction(condition, names, Typing.Place.ROW)
-                .map(left -> new Plan.RowFilter(filter.id(), left));
+                .map(left -> new FilterPlan(
+                        filter.id(), left, filter.prompt().filter(prompt -> filter.kind() == FilterKind.PERIOD)));
     }
 
-    /** A rule is about the rows that are printed, unless it adds up what it does not say the group of. */
-    private Plan.Highlight highlight(String pointer, ReportHighlight highlight, boolean printsRows) {
-        boolean[] scope = new boolean[1];
-        Typed when = problems.collect(
+    private HighlightPlan highlight(String pointer, ReportHighlight rule, boolean printsRows) {
+        HighlightPlan wrong = new HighlightPlan(
+                rule.id(), rule.label(), rule.look(), pointer, rule.when(), PlanExpressions.NOTHING, false);
+        return problems.collect(
                 pointer + "/when",
-                () -> {
-                    Expression parsed = ExpressionParser.parse(highlight.when(), names.fieldLabels());
-                    scope[0] = printsRows ? Typing.aggregatesItsPlace(parsed, names) : Typing.aggregates(parsed, names);
-                    return Typing.condition(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.CELL);
-                },
-                PlanExpressions.NOTHING);
-        return new Plan.Highlight(highlight, pointer, when, scope[0]);
+                () -> HighlightPlanning.planned(
+                        rule.id(), rule.label(), rule.look(), pointer, rule.when(), names, printsRows),
+                wrong);
     }
 
-    private Plan.Column column(String pointer, ReportColumn column, List<Plan.Level> levels) {
+    private ColumnPlan column(String pointer, ReportColumn column, List<LevelPlan> levels) {
         Typed value = column.value()
                 .map(text -> lookups.shown(expressions.typed(pointer + "/value", text, Typing.Place.CELL)))
                 .orElse(NO_VALUE);
@@ -246,22 +296,34 @@ public final class Planner {
         Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
         // What looks at groups around a row differs from row to row.
         int home = value.looksOver() ? DatasetModel.GRAIN : homes.orGrain(value);
-        return new Plan.Column(column, pointer, value, home, format, align, onceIn);
+        return new ColumnPlan(
+                column.id(),
+                column.label(),
+                pointer,
+                column.value(),
+                value,
+                home,
+                format,
+                column.format().isPresent(),
+                column.unit(),
+                align,
+                column.width(),
+                onceIn);
     }
 
     /** Two totals cannot be printed in one cell. */
-    private void checkGrid(List<Plan.Total> totals) {
+    private void checkGrid(List<TotalPlan> totals) {
         for (int i = 0; i < totals.size(); i++) {
             for (int j = 0; j < i; j++) {
-                Plan.Total a = totals.get(j);
-                Plan.Total b = totals.get(i);
+                TotalPlan a = totals.get(j);
+                TotalPlan b = totals.get(i);
                 boolean meet = a.column() == b.column()
                         && b.places().entrySet().stream()
                                 .anyMatch(p -> p.getValue() == a.places().get(p.getKey()));
                 if (meet) {
                     problems.error(
                             b.pointer() + "/cells",
-                            "stands in a cell that \"" + a.definition().id()
+                            "stands in a cell that \"" + a.id()
                                     + "\" has already; choose another column, level or place");
                 }
             }

@@ -9,17 +9,12 @@ import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
-import org.grammatus.core.definition.FilterKind;
-import org.grammatus.core.definition.OrderTerm;
-import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.ReportBlock;
-import org.grammatus.core.definition.ReportColumn;
-import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportLevel;
-import org.grammatus.core.definition.ReportRows;
-import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.ExpressionPrinter;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
@@ -28,8 +23,8 @@ import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
 
 /**
- * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a report before it is planned, so
- * that everything after is computed again. Immutable.
+ * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a plan:
+ * an order asked for by a column means the totals and lines under it, here and nowhere else. Immutable.
  *
  * @param order columns to order by, first one first
  * @param only groups that rows must lie in; all of them must hold
@@ -85,115 +80,104 @@ public record ReaderView(
     }
 
     /**
-     * The report as the reader looks at it.
+     * A plan as the reader looks at it: what it reads and how it groups stay what they are, unless the reader narrows it.
      *
-     * @param plan of the report as its author made it
-     * @throws ProblemException if a column or level is not there, or a key does not fit
+     * @throws ProblemException if a column or level is not there, a key does not fit, or nothing can be ordered by a column
      */
-    public Report applied(Plan plan) {
-        Report report = plan.report();
-        ReportBlock block = report.blocks().getFirst();
-        List<ReportFilter> filters = new ArrayList<>(report.filters());
-        for (int i = 0; i < only.size(); i++) {
-            filters.add(filter(
-                    "view-only-" + i, condition(level(plan, only.get(i).level()), only.get(i))));
-        }
-        List<ReportLevel> levels = new ArrayList<>();
-        int last = downTo.map(id -> block.levels()
-                        .indexOf(level(plan, id, "/view/downTo", "show").definition()))
+    public Plan applied(Plan plan) {
+        return isPlain() ? plan : plan.withTables(this::applied);
+    }
+
+    private TablePlan applied(TablePlan table) {
+        Names names = PlanNames.of(table);
+        int last = downTo.map(id -> table.levels().indexOf(level(table, id, "/view/downTo", "show")))
                 .orElse(Integer.MAX_VALUE);
         whole.stream()
-                .filter(id -> !id.equals(block.id()))
-                .forEach(id -> level(plan, id, "/view/whole", "show all groups of"));
-        for (int i = 0; i < block.levels().size(); i++) {
-            ReportLevel level = block.levels().get(i);
-            ReportLevel seen = whole.contains(level.id()) ? level.with(level.order(), Optional.empty()) : level;
-            ReportLevel ordered = ordered(seen, plan);
-            levels.add(i < last ? ordered : i == last ? innermost(ordered) : unprinted(ordered));
+                .filter(id -> !id.equals(table.id()))
+                .forEach(id -> level(table, id, "/view/whole", "show all groups of"));
+        List<FilterPlan> filters = new ArrayList<>(table.filters());
+        for (int i = 0; i < only.size(); i++) {
+            filters.add(narrowing("view-only-" + i, table, only.get(i), names));
         }
-        ReportRows rows = block.rows().with(block.rows().shown() && downTo.isEmpty(), rowOrder(plan));
-        ReportBlock viewed = new ReportBlock(
-                block.id(),
-                block.kind(),
-                levels,
-                widened(plan),
-                block.totals(),
-                block.totalsCover(),
-                block.rounding(),
-                block.counts(),
-                block.highlights(),
-                whole.contains(block.id()) ? rows.whole() : rows);
-        return new Report(
-                report.format(),
-                report.version(),
-                report.id(),
-                report.title(),
-                report.description(),
-                report.dataset(),
-                report.locale(),
-                report.zone(),
-                report.prompts(),
-                filters,
-                List.of(viewed),
-                report.page());
+        List<LevelPlan> levels = new ArrayList<>();
+        for (int i = 0; i < table.levels().size(); i++) {
+            LevelPlan level = table.levels().get(i);
+            LevelPlan seen = ordered(whole.contains(level.id()) ? level.whole() : level, i, table);
+            levels.add(i < last ? seen : i == last ? innermost(seen) : unprinted(seen));
+        }
+        boolean shown = table.rows().shown() && downTo.isEmpty();
+        RowsPlan rows = table.rows().with(shown, rowOrder(table));
+        List<HighlightPlan> highlights = shown == table.rows().shown()
+                ? table.highlights()
+                : table.highlights().stream()
+                        .map(rule -> HighlightPlanning.again(rule, names, false))
+                        .toList();
+        return table.with(
+                List.copyOf(filters),
+                List.copyOf(levels),
+                widened(table),
+                highlights,
+                whole.contains(table.id()) ? rows.whole() : rows);
     }
 
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
-    private static ReportLevel innermost(ReportLevel level) {
+    private static LevelPlan innermost(LevelPlan level) {
         return level.header() == Header.LINE ? level : level.standing(Header.NONE, Footer.TOTALS);
     }
 
     /** What is folded away still groups and chooses, so that the figures around it stay the same. */
-    private static ReportLevel unprinted(ReportLevel level) {
+    private static LevelPlan unprinted(LevelPlan level) {
         return level.standing(Header.NONE, Footer.NONE);
     }
 
-    private static ReportFilter filter(String id, String where) {
-        return new ReportFilter(
-                id,
-                FilterKind.EXPRESSION,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(where),
-                Optional.empty());
-    }
-
     /** A level ordered by the totals it prints under the columns asked for, or by what its lines show there. */
-    private ReportLevel ordered(ReportLevel level, Plan plan) {
-        List<OrderTerm> terms = new ArrayList<>();
-        for (int i = 0; i < order.size(); i++) {
-            Sort sort = order.get(i);
-            ReportColumn column = column(plan, sort.column());
-            Optional<String> total = plan.report().blocks().getFirst().totals().stream()
-                    .filter(t -> t.column().equals(sort.column())
-                            && t.cells().stream().anyMatch(cell -> cell.at().equals(level.id())))
-                    .map(ReportTotal::value)
+    private LevelPlan ordered(LevelPlan level, int index, TablePlan table) {
+        List<TablePlan.Term> terms = new ArrayList<>();
+        for (Sort sort : order) {
+            ColumnPlan column = column(table, sort.column());
+            Optional<Typed> total = table.totals().stream()
+                    .filter(t -> table.columns().get(t.column()).equals(column)
+                            && t.places().containsKey(index))
+                    .map(TotalPlan::value)
                     .findFirst();
             boolean line = level.header() == Header.LINE;
-            String id = "view-order-" + level.id() + "-" + i;
-            total.or(() -> line ? column.value() : Optional.empty())
-                    .ifPresent(by -> terms.add(new OrderTerm(id, by, sort.direction(), Optional.empty())));
+            total.or(() -> line && column.text().isPresent() ? Optional.of(column.value()) : Optional.empty())
+                    .ifPresent(by -> terms.add(term(by, sort, column)));
         }
-        return terms.isEmpty() ? level : level.with(terms, level.limit());
+        return terms.isEmpty() ? level : level.ordered(List.copyOf(terms));
     }
 
-    private List<OrderTerm> rowOrder(Plan plan) {
-        List<OrderTerm> terms = new ArrayList<>();
-        for (int i = 0; i < order.size(); i++) {
-            ReportColumn column = column(plan, order.get(i).column());
-            Direction direction = order.get(i).direction();
-            String id = "view-order-rows-" + i;
-            column.value().ifPresent(by -> terms.add(new OrderTerm(id, by, direction, Optional.empty())));
+    private List<TablePlan.Term> rowOrder(TablePlan table) {
+        List<TablePlan.Term> terms = new ArrayList<>();
+        for (Sort sort : order) {
+            ColumnPlan column = column(table, sort.column());
+            if (column.value().looksOver()) {
+                throw new ProblemException(Problem.error(
+                        "/view/order",
+                        "the column \"" + column.label()
+                                + "\" looks at the groups around a row; order by one that does not"));
+            }
+            if (column.text().isPresent()) {
+                terms.add(term(column.value(), sort, column));
+            }
         }
-        terms.addAll(plan.report().blocks().getFirst().rows().order());
-        return terms;
+        terms.addAll(table.rows().order());
+        return List.copyOf(terms);
     }
 
-    private List<ReportColumn> widened(Plan plan) {
-        List<ReportColumn> columns =
-                new ArrayList<>(plan.report().blocks().getFirst().columns());
+    private static TablePlan.Term term(Typed by, Sort sort, ColumnPlan column) {
+        if (by.stepping().findAny().isPresent()) {
+            throw new ProblemException(
+                    Problem.error(
+                            "/view/order",
+                            "the column \"" + column.label()
+                                    + "\" steps over groups in printed order, and an order cannot depend on the order that it makes"));
+        }
+        return new TablePlan.Term(by, by.aggregates(), sort.direction(), false);
+    }
+
+    private List<ColumnPlan> widened(TablePlan table) {
+        List<ColumnPlan> columns = new ArrayList<>(table.columns());
         for (Width width : widths) {
             int points = width.points().orElse(Width.LEAST);
             if (points < Width.LEAST || points > Width.MOST) {
@@ -201,39 +185,42 @@ public record ReaderView(
                         "/view/widths",
                         "a column is from " + Width.LEAST + " to " + Width.MOST + " points wide, not " + points));
             }
+            column(table, width.column(), "/view/widths", "set the width of");
             columns.replaceAll(c -> c.id().equals(width.column()) ? c.withWidth(width.points()) : c);
-            column(plan, width.column(), "/view/widths", "set the width of");
         }
-        return columns;
+        return List.copyOf(columns);
     }
 
-    private static ReportColumn column(Plan plan, String id) {
-        return column(plan, id, "/view/order", "order by");
+    private static ColumnPlan column(TablePlan table, String id) {
+        return column(table, id, "/view/order", "order by");
     }
 
-    private static ReportColumn column(Plan plan, String id, String pointer, String act) {
-        return plan.report().blocks().getFirst().columns().stream()
+    private static ColumnPlan column(TablePlan table, String id, String pointer, String act) {
+        return table.columns().stream()
                 .filter(column -> column.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new ProblemException(
                         Problem.error(pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
     }
 
-    private static Plan.Level level(Plan plan, String id) {
-        return level(plan, id, "/view/only", "narrow to a group of");
-    }
-
-    private static Plan.Level level(Plan plan, String id, String pointer, String act) {
-        return plan.levels().stream()
-                .filter(level -> level.definition().id().equals(id))
+    private static LevelPlan level(TablePlan table, String id, String pointer, String act) {
+        return table.levels().stream()
+                .filter(level -> level.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new ProblemException(
                         Problem.error(pointer, "the report has no level \"" + id + "\"; " + act + " one of its own")));
     }
 
+    private static FilterPlan narrowing(String id, TablePlan table, Only only, Names names) {
+        String text = condition(level(table, only.level(), "/view/only", "narrow to a group of"), only);
+        Typed condition = Typing.restriction(ExpressionParser.parse(text), names, Typing.Place.ROW)
+                .orElseThrow();
+        return new FilterPlan(id, condition, Optional.empty());
+    }
+
     /** What a row must meet to lie in the group. */
-    private static String condition(Plan.Level level, Only only) {
-        String key = "(" + level.definition().key() + ")";
+    private static String condition(LevelPlan level, Only only) {
+        String key = "(" + level.keyText() + ")";
         if (only.key().isEmpty()) {
             return key + " IS NULL";
         }

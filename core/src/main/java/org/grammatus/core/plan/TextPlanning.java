@@ -30,33 +30,33 @@ final class TextPlanning {
         this.problems = problems;
     }
 
-    Plan.GroupText groupText(String pointer, String text) {
+    TablePlan.GroupText groupText(String pointer, String text) {
         Template template = problems.collect(pointer, () -> Template.parse(text), new Template(List.of()));
-        List<Plan.TextPart> parts = new ArrayList<>();
+        List<TablePlan.TextPart> parts = new ArrayList<>();
         for (Template.Part part : template.parts()) {
             parts.add(
                     switch (part) {
-                        case Template.Part.Literal literal -> new Plan.TextPart.Literal(literal.text());
+                        case Template.Part.Literal literal -> new TablePlan.TextPart.Literal(literal.text());
                         case Template.Part.Slot slot -> slot(pointer, slot);
                     });
         }
-        return new Plan.GroupText(List.copyOf(parts));
+        return new TablePlan.GroupText(List.copyOf(parts));
     }
 
-    private Plan.TextPart slot(String pointer, Template.Part.Slot slot) {
+    private TablePlan.TextPart slot(String pointer, Template.Part.Slot slot) {
         String text = slot.expression().trim();
         if (text.equalsIgnoreCase(GROUP) && names.field(GROUP, false).isEmpty()) {
-            return new Plan.TextPart.GroupLabel();
+            return new TablePlan.TextPart.GroupLabel();
         }
-        return problems.collect(pointer, () -> figure(slot), new Plan.TextPart.Literal(""));
+        return problems.collect(pointer, () -> figure(slot), new TablePlan.TextPart.Literal(""));
     }
 
-    private Plan.TextPart figure(Template.Part.Slot slot) {
+    private TablePlan.TextPart figure(Template.Part.Slot slot) {
         try {
             Expression expression = ExpressionParser.parse(slot.expression(), names.fieldLabels());
             boolean scope = Typing.aggregates(expression, names);
             Typed value = Typing.type(expression, names, scope ? Typing.Place.SCOPE : Typing.Place.ROW);
-            return new Plan.TextPart.Figure(value, scope, Formats.of(value, dataset));
+            return new TablePlan.TextPart.Figure(value, scope, Formats.of(value, dataset));
         } catch (ProblemException e) {
             throw new ProblemException(
                     e.problems().stream().map(problem -> inside(slot, problem)).toList());

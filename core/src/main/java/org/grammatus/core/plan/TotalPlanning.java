@@ -54,10 +54,10 @@ final class TotalPlanning {
     }
 
     /** A total; none where its column is switched off. */
-    Optional<Plan.Total> total(String pointer, ReportTotal total, List<Plan.Level> levels, List<Plan.Column> columns) {
+    Optional<TotalPlan> total(String pointer, ReportTotal total, List<LevelPlan> levels, List<ColumnPlan> columns) {
         Typed value = expressions.typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
         Shown shown = total.shown().orElse(Shown.VALUE);
-        Optional<Plan.Comparison> comparison = total.compare().map(c -> comparison(pointer + "/compare", c));
+        Optional<TablePlan.Comparison> comparison = total.compare().map(c -> comparison(pointer + "/compare", c));
         if (!value.type().isNumber()
                 && value != PlanExpressions.NOTHING
                 && (shown != Shown.VALUE || comparison.isPresent())) {
@@ -91,23 +91,32 @@ final class TotalPlanning {
         Formats.check(pointer + "/format", format, type, problems);
         return column < 0
                 ? Optional.empty()
-                : Optional.of(new Plan.Total(
-                        total, pointer, value, shown, comparison, type, column, format, Map.copyOf(places)));
+                : Optional.of(new TotalPlan(
+                        total.id(),
+                        pointer,
+                        total.value(),
+                        value,
+                        shown,
+                        comparison,
+                        type,
+                        column,
+                        format,
+                        Map.copyOf(places)));
     }
 
     /** A column's own format is its totals', too: of all where it shows nothing in rows, else of what adds up what it shows. */
-    private static Optional<String> ofColumn(Plan.Column column, Typed value, boolean percent) {
-        boolean alone = column.definition().value().isEmpty();
+    private static Optional<String> ofColumn(ColumnPlan column, Typed value, boolean percent) {
+        boolean alone = column.text().isEmpty();
         boolean adds = value.unnamed() instanceof Typed.Aggregate a
                 && a.function() != AggregateFunction.COUNT
                 && a.argument().filter(column.value()::equals).isPresent();
-        return column.definition().format().filter(format -> alone || (adds && !percent));
+        return Optional.of(column.format()).filter(format -> column.ownFormat() && (alone || (adds && !percent)));
     }
 
-    private static int column(String id, List<Plan.Column> columns) {
+    private static int column(String id, List<ColumnPlan> columns) {
         int column = -1;
         for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i).definition().id().equals(id)) {
+            if (columns.get(i).id().equals(id)) {
                 column = i;
             }
         }
@@ -122,8 +131,8 @@ final class TotalPlanning {
         };
     }
 
-    private static Type compared(Plan.Comparison comparison, Type type) {
-        Type other = comparison instanceof Plan.Comparison.WithPlan(Typed plan, var s) ? plan.type() : type;
+    private static Type compared(TablePlan.Comparison comparison, Type type) {
+        Type other = comparison instanceof TablePlan.Comparison.WithPlan(Typed plan, var s) ? plan.type() : type;
         return switch (comparison.shown()) {
             case FIGURE -> other;
             case DIFFERENCE -> wider(type, other);
@@ -140,7 +149,7 @@ final class TotalPlanning {
         return Type.decimal(Decimals.divisionScale(a.scale(), b.scale()));
     }
 
-    private static boolean isPercent(Shown shown, Optional<Plan.Comparison> comparison) {
+    private static boolean isPercent(Shown shown, Optional<TablePlan.Comparison> comparison) {
         return comparison
                 .map(c -> c.shown() == Compared.PERCENT)
                 .orElse(shown == Shown.SHARE_OF_PARENT
@@ -148,13 +157,13 @@ final class TotalPlanning {
                         || shown == Shown.CHANGE_PERCENT);
     }
 
-    private Plan.Comparison comparison(String pointer, ReportCompare compare) {
+    private TablePlan.Comparison comparison(String pointer, ReportCompare compare) {
         if (compare.with() == ComparedWith.PLAN) {
             Typed plan = expressions.typed(pointer + "/plan", compare.plan().orElse("0"), Typing.Place.SCOPE);
             if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
                 problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
             }
-            return new Plan.Comparison.WithPlan(plan, compare.shown());
+            return new TablePlan.Comparison.WithPlan(plan, compare.shown());
         }
         String field = compare.date().orElse("");
         Optional<Typed> date = names.field(field, true);
@@ -167,13 +176,13 @@ final class TotalPlanning {
                     pointer + "/date",
                     "\"" + field + "\" is not a date or timestamp of a table; choose one to compare another time by");
         }
-        return new Plan.Comparison.WithTime(shift(pointer, compare, field), compare.shown());
+        return new TablePlan.Comparison.WithTime(shift(pointer, compare, field), compare.shown());
     }
 
-    private Optional<Plan.Shift> shift(String pointer, ReportCompare compare, String field) {
+    private Optional<TablePlan.Shift> shift(String pointer, ReportCompare compare, String field) {
         Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
         if (compare.with() == ComparedWith.LAST_YEAR) {
-            return Optional.of(new Plan.Shift(field, MONTHS_OF_YEAR, 0, until));
+            return Optional.of(new TablePlan.Shift(field, MONTHS_OF_YEAR, 0, until));
         }
         Optional<Period> period = asked.of(field).filter(p -> p.from().isPresent() && p.to().isPresent());
         if (period.isEmpty()) {
@@ -186,22 +195,22 @@ final class TotalPlanning {
     }
 
     /** The step from the period before to this one: whole months where the period is made of them, else its days. */
-    private static Plan.Shift step(Period period, String field, Optional<LocalDate> until) {
+    private static TablePlan.Shift step(Period period, String field, Optional<LocalDate> until) {
         LocalDate from = period.from().orElseThrow();
         LocalDate after = period.to().orElseThrow().plusDays(1);
         boolean months = from.getDayOfMonth() == 1 && after.getDayOfMonth() == 1;
         return months
-                ? new Plan.Shift(field, (int) ChronoUnit.MONTHS.between(from, after), 0, until)
-                : new Plan.Shift(field, 0, (int) ChronoUnit.DAYS.between(from, after), until);
+                ? new TablePlan.Shift(field, (int) ChronoUnit.MONTHS.between(from, after), 0, until)
+                : new TablePlan.Shift(field, 0, (int) ChronoUnit.DAYS.between(from, after), until);
     }
 
     /** Depth of a level that is switched on, 0 for the report. */
-    static Optional<Integer> depth(String id, List<Plan.Level> levels) {
+    static Optional<Integer> depth(String id, List<LevelPlan> levels) {
         if (id.equals(ReportCell.REPORT)) {
             return Optional.of(0);
         }
         for (int i = 0; i < levels.size(); i++) {
-            if (levels.get(i).definition().id().equals(id)) {
+            if (levels.get(i).id().equals(id)) {
                 return Optional.of(i + 1);
             }
         }

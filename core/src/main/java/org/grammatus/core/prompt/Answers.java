@@ -70,13 +70,16 @@ public record Answers(Map<String, String> written) {
             if (period) {
                 Period days =
                         problems.collect(at, () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
-                resolved.add(new ResolvedPrompt(prompt, text, days, new Scalar.Null(Type.TEXT)));
+                resolved.add(resolved(prompt, text, days, new Scalar.Null(Type.TEXT)));
             } else {
-                resolved.add(
-                        new ResolvedPrompt(prompt, text, Period.OPEN, choice(at, prompt, text, dataset, problems)));
+                resolved.add(resolved(prompt, text, Period.OPEN, choice(at, prompt, text, dataset, problems)));
             }
         }
         return List.copyOf(resolved);
+    }
+
+    private static ResolvedPrompt resolved(ReportPrompt prompt, String text, Period period, Scalar choice) {
+        return new ResolvedPrompt(prompt.name(), prompt.label(), prompt.type(), prompt.field(), text, period, choice);
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */

@@ -8,7 +8,8 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.TablePlan;
 
 /**
  * The rows that passed the filters.
@@ -23,7 +24,7 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
      *
      * @param cancelled asked between filters
      */
-    public static KeptRows of(Plan plan, Star star, Faults faults, BooleanSupplier cancelled) {
+    public static KeptRows of(TablePlan plan, Star star, Faults faults, BooleanSupplier cancelled) {
         if (plan.filters().isEmpty()) {
             return new KeptRows(all(star.rowCount()), List.of());
         }
@@ -31,7 +32,7 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
         passing.set(0, star.rowCount());
         List<Integer> afterEach = new ArrayList<>();
         Homes homes = new Homes(plan.dataset());
-        for (Plan.RowFilter filter : plan.filters()) {
+        for (FilterPlan filter : plan.filters()) {
             if (cancelled.getAsBoolean()) {
                 throw new CancellationException("The run was cancelled");
             }

@@ -12,6 +12,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
@@ -65,9 +66,11 @@ class NamedValuesTest {
 
     /** The sample report with its sums of net and freight written in another way. */
     private static Grouped grouped(DatasetModel dataset, String net, String freight) {
-        Report report =
-                Definitions.readReport(Samples.REPORT.replace("SUM(net)", net).replace("SUM(freight)", freight));
-        return ROWS.grouped(report, dataset, Answers.NONE);
+        return ROWS.grouped(report(net, freight), dataset, Answers.NONE);
+    }
+
+    private static Report report(String net, String freight) {
+        return Definitions.readReport(Samples.REPORT.replace("SUM(net)", net).replace("SUM(freight)", freight));
     }
 
     private static List<String> figures(Grouped grouped) {
@@ -107,7 +110,7 @@ class NamedValuesTest {
     }
 
     private static List<String> notices(DatasetModel dataset, String total) {
-        return grouped(dataset, total, "SUM(freight)").plan().notices().stream()
+        return Planner.plan(report(total, "SUM(freight)"), dataset, Answers.NONE, Samples.CONTEXT).notices().stream()
                 .filter(problem -> problem.severity() != Problem.Severity.ADVICE)
                 .map(Problem::message)
                 .toList();

@@ -10,7 +10,7 @@ import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
@@ -120,7 +120,7 @@ class WhyTest {
 
     @Test
     void rowsAreOfferedWithEveryFieldOfTheDatasetThatIsNotHidden() {
-        Plan plan = grouped("all").plan();
+        TablePlan plan = grouped("all").plan();
         assertThat(RowFields.offered(plan).stream().map(RowFields.Offered::id))
                 .containsExactlyElementsOf(plan.dataset().rowNames());
         assertThat(RowFields.usual(plan)).containsAll(RowFields.read(plan));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -180,7 +181,12 @@ class ShownTest {
                 .as("64 days before 9 December begin on 6 October")
                 .containsExactly("all | 20.00 | 20.00", "  Upland | 20.00 | ");
         Grouped open = sales().grouped(Samples.report(REGION.formatted(""), "", previous), Answers.NONE);
-        assertThat(open.plan().notices())
+        assertThat(Planner.plan(
+                                Samples.report(REGION.formatted(""), "", previous),
+                                Samples.dataset(),
+                                Answers.NONE,
+                                Samples.CONTEXT)
+                        .notices())
                 .extracting(Problem::message)
                 .anyMatch(message -> message.contains("there is no previous period"));
         assertThat(TreeText.of(open)).startsWith("all | ");

@@ -3,6 +3,7 @@ package org.grammatus.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.grammatus.core.Samples;
@@ -15,8 +16,14 @@ import org.junit.jupiter.api.Test;
 /** A definition against its dataset: everything wrong at once, each at its pointer; advice where a sum means nothing. */
 class PlannerTest {
 
-    private static Plan plan(String report) {
-        return Planner.plan(Definitions.readReport(report), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+    private static List<Problem> notices(String report) {
+        return Planner.plan(Definitions.readReport(report), Samples.dataset(), Answers.NONE, Samples.CONTEXT)
+                .notices();
+    }
+
+    private static TablePlan plan(String report) {
+        return Planner.plan(Definitions.readReport(report), Samples.dataset(), Answers.NONE, Samples.CONTEXT)
+                .table();
     }
 
     @Test
@@ -110,11 +117,11 @@ class PlannerTest {
     @Test
     void aTotalOfSomethingElseThanItsColumnShowsIsPointedOut() {
         String twice = Samples.REPORT.replace("\"value\": \"net\"", "\"value\": \"net * 2\"");
-        assertThat(plan(twice).notices())
+        assertThat(notices(twice))
                 .filteredOn(problem -> problem.severity() == Problem.Severity.ADVICE)
                 .extracting(Problem::message)
                 .containsExactly("the column \"Net\" shows net * 2, and this total below it is of something else");
-        assertThat(plan(twice.replace("SUM(net)", "SUM(net * 2)")).notices())
+        assertThat(notices(twice.replace("SUM(net)", "SUM(net * 2)")))
                 .filteredOn(problem -> problem.severity() == Problem.Severity.ADVICE)
                 .isEmpty();
     }
@@ -148,8 +155,12 @@ class PlannerTest {
     @Test
     void anOpenPeriodLeavesNoFilter() {
         assertThat(plan(Samples.REPORT).filters()).isEmpty();
-        Plan half = Planner.plan(
-                Samples.report(), Samples.dataset(), new Answers(Map.of("period", "2026-01-01/..")), Samples.CONTEXT);
+        TablePlan half = Planner.plan(
+                        Samples.report(),
+                        Samples.dataset(),
+                        new Answers(Map.of("period", "2026-01-01/..")),
+                        Samples.CONTEXT)
+                .table();
         assertThat(half.filters()).hasSize(1);
     }
 
@@ -161,8 +172,7 @@ class PlannerTest {
 
     @Test
     void summingAPriceIsAdvisedAgainst() {
-        assertThat(plan(Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"SUM(price)\""))
-                        .notices())
+        assertThat(notices(Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"SUM(price)\"")))
                 .extracting(Object::toString)
                 .containsExactly(
                         "/blocks/0/totals/1/value: \"Price\" does not add up; an average or a count may be meant");

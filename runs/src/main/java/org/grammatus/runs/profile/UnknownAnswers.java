@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -22,10 +22,10 @@ public final class UnknownAnswers {
     private UnknownAnswers() {}
 
     /** What is said of the answers to a plan's prompts. */
-    public static List<Problem> of(Plan plan, DatasetReader reader) {
+    public static List<Problem> of(TablePlan plan, DatasetReader reader) {
         List<Problem> unknown = new ArrayList<>();
         for (ResolvedPrompt prompt : plan.prompts()) {
-            Optional<String> field = prompt.prompt().field().filter(f -> !(prompt.choice() instanceof Scalar.Null));
+            Optional<String> field = prompt.field().filter(f -> !(prompt.choice() instanceof Scalar.Null));
             field.flatMap(f -> of(prompt, f, plan.dataset(), plan.context().businessDate(), reader))
                     .ifPresent(unknown::add);
         }
@@ -54,7 +54,6 @@ public final class UnknownAnswers {
                 .map(found -> "; did you mean \"" + known.get(found) + "\"?")
                 .orElse("");
         return Optional.of(Problem.notice(
-                "/answers/" + prompt.prompt().name(),
-                "no row has the " + prompt.prompt().label() + " \"" + asked + "\"" + near));
+                "/answers/" + prompt.name(), "no row has the " + prompt.label() + " \"" + asked + "\"" + near));
     }
 }

@@ -64,9 +64,7 @@ record PreviewView(
                 Optional.of(RunView.of(run, run.progress(), true)),
                 Optional.of(PageView.of(result.pages().page(number))),
                 result.notices().stream().map(ProblemView::of).toList(),
-                result.prompts().stream()
-                        .map(p -> PromptView.of(p.prompt(), p, run.request().report()))
-                        .toList(),
+                PromptView.of(run.request().report(), result.prompts()),
                 counts.kept(),
                 counts.levels(),
                 counts.marked());

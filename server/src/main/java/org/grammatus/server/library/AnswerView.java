@@ -14,6 +14,6 @@ public record AnswerView(String name, String resolved, String words) {
 
     public static AnswerView of(ResolvedPrompt prompt, Report report) {
         return new AnswerView(
-                prompt.prompt().name(), prompt.resolved(), prompt.inWords(ULocale.forLanguageTag(report.locale())));
+                prompt.name(), prompt.resolved(), prompt.inWords(ULocale.forLanguageTag(report.locale())));
     }
 }

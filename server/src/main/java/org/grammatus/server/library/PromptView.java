@@ -1,6 +1,8 @@
 package org.grammatus.server.library;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportPrompt;
@@ -21,7 +23,18 @@ public record PromptView(
         String asked,
         AnswerView answer) {
 
-    public static PromptView of(ReportPrompt prompt, ResolvedPrompt resolved, Report report) {
+    /**
+     * All prompts of a report.
+     *
+     * @param resolved its prompts with their answers, in its order
+     */
+    public static List<PromptView> of(Report report, List<ResolvedPrompt> resolved) {
+        return IntStream.range(0, resolved.size())
+                .mapToObj(i -> of(report.prompts().get(i), resolved.get(i), report))
+                .toList();
+    }
+
+    private static PromptView of(ReportPrompt prompt, ResolvedPrompt resolved, Report report) {
         return new PromptView(
                 prompt.name(),
                 prompt.type(),

@@ -5,8 +5,6 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
@@ -129,21 +127,19 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        Map<String, ResolvedPrompt> resolved =
-                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset).stream()
-                        .collect(Collectors.toMap(p -> p.prompt().name(), Function.identity()));
+        List<ResolvedPrompt> resolved =
+                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset);
         return new ReportView(
                 report.id(),
                 report.title(),
                 report.description(),
                 report.dataset(),
-                dataset.definition().label(),
-                report.blocks().getFirst().levels().stream()
+                dataset.label(),
+                report.blocks().stream()
+                        .flatMap(block -> block.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),
-                report.prompts().stream()
-                        .map(prompt -> PromptView.of(prompt, resolved.get(prompt.name()), report))
-                        .toList());
+                PromptView.of(report, resolved));
     }
 
     @PostMapping("/{id}/answers")

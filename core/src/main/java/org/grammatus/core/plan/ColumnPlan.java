@@ -1,0 +1,42 @@
+package org.grammatus.core.plan;
+
+import java.util.Optional;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.expression.Typed;
+
+/**
+ * A column.
+ *
+ * @param pointer where it stands in the definition
+ * @param text what it shows as its author wrote it; none for a column of totals alone
+ * @param home number of the finest table among its fields
+ * @param format CLDR pattern
+ * @param ownFormat whether the definition gives the pattern
+ * @param width points; measured from what is printed unless given
+ * @param onceIn depth of the level in whose groups its value is printed once
+ */
+public record ColumnPlan(
+        String id,
+        String label,
+        String pointer,
+        Optional<String> text,
+        Typed value,
+        int home,
+        String format,
+        boolean ownFormat,
+        Optional<FigureUnit> unit,
+        Align align,
+        Optional<Integer> width,
+        Optional<Integer> onceIn) {
+
+    /** Whether its width is what its figures need and never less. */
+    public boolean rigid() {
+        return value.type().isNumber() || width.isPresent();
+    }
+
+    /** The same column at another width. */
+    ColumnPlan withWidth(Optional<Integer> points) {
+        return new ColumnPlan(id, label, pointer, text, value, home, format, ownFormat, unit, align, points, onceIn);
+    }
+}

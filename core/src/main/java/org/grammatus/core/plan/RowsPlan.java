@@ -1,0 +1,34 @@
+package org.grammatus.core.plan;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Whether the rows themselves are printed, which of them, and their order.
+ *
+ * @param limit how many rows, from the first, are kept in each group of the last level
+ * @param percent how many of a hundred are kept, rounded up, where there is no such limit
+ * @param others whether one line more, last, stands for the rows of the group that are not kept
+ */
+public record RowsPlan(
+        boolean shown, List<TablePlan.Term> order, Optional<Integer> limit, Optional<Integer> percent, boolean others) {
+
+    public boolean limited() {
+        return limit.isPresent() || percent.isPresent();
+    }
+
+    /** Whether the rows that are not kept stand together. */
+    public boolean standTogether() {
+        return limited() && others;
+    }
+
+    /** The same rows without a limit. */
+    RowsPlan whole() {
+        return new RowsPlan(shown, order, Optional.empty(), Optional.empty(), false);
+    }
+
+    /** The same rows in another order, printed or not. */
+    RowsPlan with(boolean otherShown, List<TablePlan.Term> otherOrder) {
+        return new RowsPlan(otherShown, otherOrder, limit, percent, others);
+    }
+}

@@ -1,0 +1,26 @@
+package org.grammatus.core.plan;
+
+import com.ibm.icu.util.ULocale;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.prompt.RunContext;
+
+/**
+ * What all blocks of a report are made with. Immutable.
+ *
+ * @param report the report's id
+ * @param dataset id of the dataset that it is over
+ * @param prompts every prompt with its resolved answer
+ * @param fingerprint tells apart documents that say different things
+ */
+public record RunInputs(
+        String report,
+        String title,
+        Optional<String> description,
+        String dataset,
+        ULocale locale,
+        RunContext context,
+        List<ResolvedPrompt> prompts,
+        PagePlan page,
+        String fingerprint) {}

@@ -1,0 +1,144 @@
+package org.grammatus.core.plan;
+
+import com.ibm.icu.util.ULocale;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.prompt.RunContext;
+
+/**
+ * A banded table, ready to be read and computed. Immutable.
+ *
+ * @param filters the conditions that are left once unanswered prompts are removed, in their order
+ * @param levels the levels that are switched on, outermost first; columns and highlights likewise
+ * @param counted numbers of the tables whose rows are counted beside totals
+ * @param cover whether totals are those of the groups and rows that are shown, or of everything
+ * @param rounding where figures are rounded
+ * @param fields ids of the fields that must be read
+ */
+public record TablePlan(
+        RunInputs inputs,
+        String id,
+        String pointer,
+        DatasetModel dataset,
+        List<FilterPlan> filters,
+        List<LevelPlan> levels,
+        List<ColumnPlan> columns,
+        List<TotalPlan> totals,
+        List<Integer> counted,
+        Cover cover,
+        Rounding rounding,
+        List<HighlightPlan> highlights,
+        RowsPlan rows,
+        Set<String> fields)
+        implements BlockPlan {
+
+    /** Stands for the whole report where a level's id is asked for. */
+    public static final String REPORT = "report";
+
+    /** Whether the rows themselves are printed: a report without columns has nothing to print of them. */
+    public boolean printsRows() {
+        return rows.shown() && !columns.isEmpty();
+    }
+
+    public ULocale locale() {
+        return inputs.locale();
+    }
+
+    public RunContext context() {
+        return inputs.context();
+    }
+
+    public List<ResolvedPrompt> prompts() {
+        return inputs.prompts();
+    }
+
+    /** The same plan with other levels. */
+    public TablePlan withLevels(List<LevelPlan> others) {
+        return with(filters, others, columns, highlights, rows);
+    }
+
+    /** The same plan, looked at in another way. */
+    TablePlan with(
+            List<FilterPlan> otherFilters,
+            List<LevelPlan> otherLevels,
+            List<ColumnPlan> otherColumns,
+            List<HighlightPlan> otherHighlights,
+            RowsPlan otherRows) {
+        return new TablePlan(
+                inputs,
+                id,
+                pointer,
+                dataset,
+                otherFilters,
+                otherLevels,
+                otherColumns,
+                totals,
+                counted,
+                cover,
+                rounding,
+                otherHighlights,
+                otherRows,
+                fields);
+    }
+
+    /** A text about a group, piece by piece. */
+    public record GroupText(List<TextPart> parts) {}
+
+    /** A piece of a group's text. */
+    public sealed interface TextPart {
+        record Literal(String text) implements TextPart {}
+
+        /** The group's own label. */
+        record GroupLabel() implements TextPart {}
+
+        /**
+         * A value.
+         *
+         * @param overScope whether it is computed over the group's rows, rather than read from its first row
+         */
+        record Figure(Typed value, boolean overScope, String format) implements TextPart {}
+    }
+
+    /**
+     * One key of an order.
+     *
+     * @param overScope whether it is computed over a group's rows, rather than read from its first row
+     * @param acrossReport whether it is computed over all groups of a key, whatever their parents
+     */
+    public record Term(Typed by, boolean overScope, Direction direction, boolean acrossReport) {}
+
+    /** What a total is compared with. */
+    public sealed interface Comparison {
+
+        Compared shown();
+
+        /** Another aggregate of the same rows. */
+        record WithPlan(Typed plan, Compared shown) implements Comparison {}
+
+        /**
+         * The same aggregate of another time.
+         *
+         * @param shift none where the answers leave the other time open
+         */
+        record WithTime(Optional<Shift> shift, Compared shown) implements Comparison {}
+    }
+
+    /**
+     * A step in time: rows of another time are taken for rows of this one by moving their dates.
+     *
+     * @param field id of the date field that is moved
+     * @param months how far, in months
+     * @param days how far beyond that, in days
+     * @param until the last day, once moved, that takes part; none takes all
+     */
+    public record Shift(String field, int months, int days, Optional<LocalDate> until) {}
+}
