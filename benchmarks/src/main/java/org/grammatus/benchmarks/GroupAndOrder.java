@@ -1,10 +1,10 @@
 package org.grammatus.benchmarks;
 
 import java.math.BigDecimal;
-import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.value.Scalar;
 
 /**

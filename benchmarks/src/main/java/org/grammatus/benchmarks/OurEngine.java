@@ -6,6 +6,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.KeptRows;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.group.Grouped;
@@ -14,10 +18,6 @@ import org.grammatus.core.plan.Planner;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.KeptRows;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
 /** The engine on held rows: the whole way from rows to groups in order, as a run goes it. */

@@ -3,10 +3,13 @@ package org.grammatus.core;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -24,12 +27,12 @@ class ArchitectureTest {
             "compose",
             "prompt",
             "plan",
-            "table",
+            "columnar",
             "profile",
             "group",
             "band",
             "explain",
-            "type",
+            "typography",
             "page");
 
     private static final JavaClasses CORE = new ClassFileImporter()
@@ -55,6 +58,52 @@ class ArchitectureTest {
                 .check(CORE);
     }
 
+    /** The rooms of grouping, each of which knows only those before it; what joins them knows all. */
+    private static final List<String> ROOMS = List.of("order", "tree", "figure", "select", "window");
+
+    static List<String> rooms() {
+        return ROOMS;
+    }
+
+    @ParameterizedTest
+    @MethodSource("rooms")
+    void aRoomOfGroupingUsesOnlyThoseBeforeIt(String room) {
+        String[] later = Stream.concat(
+                        Stream.of("org.grammatus.core.group"),
+                        ROOMS.subList(ROOMS.indexOf(room) + 1, ROOMS.size()).stream()
+                                .map(other -> "org.grammatus.core.group." + other))
+                .toArray(String[]::new);
+        noClasses()
+                .that()
+                .resideInAPackage("org.grammatus.core.group." + room)
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(later)
+                .check(CORE);
+    }
+
+    /** The dictionary of a dataset is looked up in its model all the way; a report's document is not. */
+    @Test
+    void nothingAfterPlanningKnowsAReportsDefinition() {
+        noClasses()
+                .that()
+                .resideInAnyPackage(
+                        "org.grammatus.core.columnar..",
+                        "org.grammatus.core.group..",
+                        "org.grammatus.core.band..",
+                        "org.grammatus.core.explain..",
+                        "org.grammatus.core.page..")
+                .should()
+                .dependOnClassesThat(resideInAPackage("org.grammatus.core.definition..")
+                        .and(DescribedPredicate.not(assignableToDataset())))
+                .check(CORE);
+    }
+
+    private static DescribedPredicate<JavaClass> assignableToDataset() {
+        return DescribedPredicate.describe(
+                "a part of a dataset", type -> type.getName().startsWith("org.grammatus.core.definition.Dataset"));
+    }
+
     @Test
     void coreKnowsNoInterfaceAndNoDatabase() {
         noClasses()
@@ -76,8 +125,7 @@ class ArchitectureTest {
     void onlyDefinitionKnowsJson() {
         noClasses()
                 .that(resideInAPackage("org.grammatus.core..")
-                        .and(com.tngtech.archunit.base.DescribedPredicate.not(
-                                resideInAPackage("org.grammatus.core.definition.."))))
+                        .and(DescribedPredicate.not(resideInAPackage("org.grammatus.core.definition.."))))
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("tools.jackson..", "com.fasterxml..", "com.networknt..")

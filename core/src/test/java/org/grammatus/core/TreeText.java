@@ -3,8 +3,8 @@ package org.grammatus.core;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
 
 /** A result as tests read it: a line for each group that is shown, indented by its depth, with its totals. */
 public final class TreeText {

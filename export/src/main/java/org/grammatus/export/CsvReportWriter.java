@@ -16,12 +16,12 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
 
 /**
  * Writes the rows as CSV (RFC 4180, UTF-8), every row with the labels of the groups it lies in: the printed rows, or the

@@ -19,7 +19,7 @@ import java.util.concurrent.CancellationException;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.type.Face;
+import org.grammatus.core.typography.Face;
 import org.openpdf.text.Document;
 import org.openpdf.text.DocumentException;
 import org.openpdf.text.Rectangle;

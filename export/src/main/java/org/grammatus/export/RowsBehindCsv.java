@@ -7,8 +7,8 @@ import java.io.OutputStreamWriter;
 import java.nio.charset.StandardCharsets;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.explain.ShownFields;
-import org.grammatus.core.table.Scalars;
 
 /** The rows behind a group as CSV (RFC 4180, UTF-8), with the fields that are shown. */
 public final class RowsBehindCsv {

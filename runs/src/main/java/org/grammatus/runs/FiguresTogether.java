@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 

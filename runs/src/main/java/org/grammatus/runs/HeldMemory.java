@@ -1,7 +1,7 @@
 package org.grammatus.runs;
 
 import java.util.List;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 
 /** Rows that are held in memory for later runs, and give way where runs need the room. */
 public interface HeldMemory {

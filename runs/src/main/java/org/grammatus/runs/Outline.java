@@ -5,7 +5,7 @@ import java.util.List;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.group.GroupTree;
+import org.grammatus.core.group.tree.GroupTree;
 
 /** The groups of a run that have a heading or are printed as lines, each with the page it begins on. */
 public final class Outline {

@@ -19,7 +19,7 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.sources.DatasetReader;
 
 /**

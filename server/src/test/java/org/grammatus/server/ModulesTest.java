@@ -55,7 +55,7 @@ class ModulesTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(
                         "org.grammatus.core.expression..",
-                        "org.grammatus.core.table..",
+                        "org.grammatus.core.columnar..",
                         "org.grammatus.core.group..",
                         "org.grammatus.core.band..")
                 .check(ALL);

@@ -10,9 +10,9 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.grammatus.core.table.Arithmetic;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
+import org.grammatus.core.columnar.Arithmetic;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Type;
 

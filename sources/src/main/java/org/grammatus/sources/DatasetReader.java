@@ -3,8 +3,8 @@ package org.grammatus.sources;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.table.Star;
 
 /** Reads the rows of datasets, wherever their tables stand. Thread-safe. */
 public interface DatasetReader {

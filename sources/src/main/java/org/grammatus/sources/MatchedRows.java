@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Star;
 
 /** Inner joins: leaves out rows of the grain that do not lead to a row where the dataset keeps to those that do. */
 final class MatchedRows {

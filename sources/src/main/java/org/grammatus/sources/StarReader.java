@@ -7,9 +7,9 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.prompt.RunContext;
-import org.grammatus.core.table.Star;
 
 /** Reads datasets as stars: each table once, from whatever source it stands in. */
 public final class StarReader implements DatasetReader {

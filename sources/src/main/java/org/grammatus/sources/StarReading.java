@@ -11,11 +11,11 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CancellationException;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Dataset.Keep;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
 /**

@@ -1,6 +1,11 @@
 package org.grammatus.core.band;
 
 import java.util.Optional;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
@@ -8,11 +13,6 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Scalar;
 
 /** Answers as people read them: days with the names of their months, a chosen key by what it is called. */

@@ -2,8 +2,8 @@ package org.grammatus.core.band;
 
 import java.util.Arrays;
 import org.grammatus.core.choice.Footer;
-import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 
 /** The bands of a report from first to last, three small numbers each. Immutable. */

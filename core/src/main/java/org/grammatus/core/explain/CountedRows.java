@@ -8,17 +8,17 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Behind;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Scalar;
 
 /**

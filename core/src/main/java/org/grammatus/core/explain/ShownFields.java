@@ -3,15 +3,15 @@ package org.grammatus.core.explain;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.Type;
 
 /** The values of the fields and calculated fields that rows behind a figure are shown with. */

@@ -9,16 +9,16 @@ import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Shown;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 

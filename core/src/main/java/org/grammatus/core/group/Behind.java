@@ -1,14 +1,17 @@
 package org.grammatus.core.group;
 
 import java.util.Arrays;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Frame;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.figure.SiblingOrder;
+import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Evaluator;
-import org.grammatus.core.table.Faults;
-import org.grammatus.core.table.Frame;
-import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.Scalar;
 
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */

@@ -2,7 +2,7 @@ package org.grammatus.core.group;
 
 import java.util.List;
 import java.util.Optional;
-import org.grammatus.core.table.Column;
+import org.grammatus.core.columnar.Column;
 
 /**
  * The values in the texts of one level's headings and footers, piece by piece as the plan has them. A piece computed over

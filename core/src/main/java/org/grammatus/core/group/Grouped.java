@@ -4,11 +4,14 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.KeptRows;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.group.select.LeftOut;
+import org.grammatus.core.group.select.OtherRows;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.KeptRows;
-import org.grammatus.core.table.Star;
 
 /**
  * The logical result of a report: its groups in order, with every figure. All formats print this and nothing else.

@@ -2,9 +2,9 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import java.util.BitSet;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.table.Star;
 
 /**
  * The printed rows in which a coarser measure would be said again: an order's freight stands in the first of its lines in each

@@ -10,15 +10,15 @@ import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
-import org.grammatus.core.type.Face;
+import org.grammatus.core.typography.Face;
 import org.grammatus.core.value.Kind;
 
 /**

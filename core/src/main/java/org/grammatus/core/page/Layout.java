@@ -10,11 +10,11 @@ import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.type.LineBreaker;
+import org.grammatus.core.typography.LineBreaker;
 
 /** Heights and lines of bands: what both the page breaks and the pages themselves are made from. Not thread-safe. */
 final class Layout {

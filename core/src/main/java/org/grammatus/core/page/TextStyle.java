@@ -1,6 +1,6 @@
 package org.grammatus.core.page;
 
-import org.grammatus.core.type.Face;
+import org.grammatus.core.typography.Face;
 
 /** How the texts of a page look, before the report is fitted to its paper. Sizes in hundredths of a point. */
 public enum TextStyle {

@@ -7,9 +7,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.FoldedText;
 
 /**

@@ -2,7 +2,7 @@ package org.grammatus.core.profile;
 
 import java.util.Arrays;
 import java.util.List;
-import org.grammatus.core.table.Column;
+import org.grammatus.core.columnar.Column;
 import org.grammatus.core.value.Type;
 
 /**

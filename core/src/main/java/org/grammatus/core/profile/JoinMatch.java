@@ -1,7 +1,7 @@
 package org.grammatus.core.profile;
 
 import java.util.BitSet;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 
 /**
  * How a to-one join matches.

@@ -6,8 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Dictionaries;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Dictionaries;
 
 /**
  * The distinct values of a column, and how many rows have each.

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.group.GroupTree;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 

@@ -8,6 +8,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;

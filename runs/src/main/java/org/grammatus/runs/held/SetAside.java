@@ -4,7 +4,7 @@ import java.lang.ref.WeakReference;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Optional;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.sources.Reading;
 
 /**

@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.table.Star;
 import org.grammatus.sources.Reading;
 
 /**

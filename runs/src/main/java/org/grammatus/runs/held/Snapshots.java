@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.sources.Reading;
 
 /**

@@ -6,7 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
-import org.grammatus.core.table.Star;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.sources.Reading;
 
 /**

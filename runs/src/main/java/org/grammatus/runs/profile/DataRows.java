@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
 

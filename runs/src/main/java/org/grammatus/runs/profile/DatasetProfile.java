@@ -3,10 +3,10 @@ package org.grammatus.runs.profile;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.JoinMatch;
-import org.grammatus.core.table.Star;
 import org.grammatus.sources.DatasetReader;
 
 /**

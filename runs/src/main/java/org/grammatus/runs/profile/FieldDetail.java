@@ -3,10 +3,10 @@ package org.grammatus.runs.profile;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.FieldProfile;
 import org.grammatus.core.profile.ValueCounts;
-import org.grammatus.core.table.Scalars;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
 

@@ -3,11 +3,11 @@ package org.grammatus.runs.profile;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.profile.DataSearch;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
-import org.grammatus.core.table.Star;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.sources.DatasetReader;
 

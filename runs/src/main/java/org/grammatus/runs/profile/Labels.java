@@ -5,8 +5,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.band.ValueFormat;
-import org.grammatus.core.table.Column;
-import org.grammatus.core.table.Scalars;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 

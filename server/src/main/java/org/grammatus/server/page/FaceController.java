@@ -3,7 +3,7 @@ package org.grammatus.server.page;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.time.Duration;
 import java.util.Arrays;
-import org.grammatus.core.type.Face;
+import org.grammatus.core.typography.Face;
 import org.grammatus.server.problem.NotFoundException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;

@@ -1,0 +1,49 @@
+package org.grammatus.core.group.order;
+
+import java.util.List;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.TablePlan;
+
+/**
+ * The order of the grain's rows: the report's terms, ties by the grain's key, so that it is total. Rows that were read in the order
+ * of their key stand in that of their numbers.
+ */
+public final class RowOrder {
+
+    private RowOrder() {}
+
+    /** Sorts rows, by their numbers at the grain: by the plan's terms, then by the grain's key. */
+    public static void sort(int[] rows, TablePlan plan, Star star, Faults faults) {
+        IntOrder rest = (a, b) -> 0;
+        for (Column key : star.table(DatasetModel.GRAIN).keys()) {
+            rest = rest.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
+        }
+        rest = rest.then(Integer::compare);
+        List<TablePlan.Term> terms = plan.rows().order();
+        for (int i = terms.size() - 1; i > 0; i--) {
+            rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);
+        }
+        if (terms.isEmpty()) {
+            rest.sort(rows, 0, rows.length);
+            return;
+        }
+        TablePlan.Term main = terms.getFirst();
+        Column values = values(main, star, faults);
+        SiblingSort.of(values, main.direction(), order(values, main, plan), rest)
+                .sort(rows);
+    }
+
+    private static Column values(TablePlan.Term term, Star star, Faults faults) {
+        return Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults);
+    }
+
+    private static IntOrder order(Column values, TablePlan.Term term, TablePlan plan) {
+        return ColumnOrder.of(
+                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
+    }
+}

@@ -1,0 +1,47 @@
+package org.grammatus.core.group.select;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.grammatus.core.group.tree.Fate;
+import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.value.Scalar;
+
+/** How many groups stand together as others. */
+public final class Others {
+
+    private Others() {}
+
+    /** By node that stands for several groups: for how many. */
+    public static Map<Integer, Integer> of(Nodes nodes, Selection selection) {
+        Map<Integer, Integer> counts = new HashMap<>();
+        for (Selection.Choice choice : selection.choices()) {
+            int depth = choice.depth();
+            if (nodes.hasFolded(depth)) {
+                Map<List<Scalar>, Integer> byParent = byParent(choice);
+                for (int node = nodes.first(depth); node < nodes.first(depth + 1); node++) {
+                    boolean others = nodes.fateWithin(depth, node - nodes.first(depth)) == Fate.OTHERS
+                            && !nodes.isInsideFolded(depth, node - nodes.first(depth));
+                    Integer count = others ? byParent.get(nodes.path(nodes.parents()[node])) : null;
+                    if (count != null) {
+                        counts.put(node, count);
+                    }
+                }
+            }
+        }
+        return counts;
+    }
+
+    private static Map<List<Scalar>, Integer> byParent(Selection.Choice choice) {
+        Map<Integer, Integer> byNode = new HashMap<>();
+        Nodes before = choice.before();
+        for (int node = 0; node < choice.fates().length; node++) {
+            if (choice.fates()[node] == Fate.OTHERS) {
+                byNode.merge(before.parents()[before.first(choice.depth()) + node], 1, Integer::sum);
+            }
+        }
+        Map<List<Scalar>, Integer> byPath = new HashMap<>();
+        byNode.forEach((parent, count) -> byPath.put(before.path(parent), count));
+        return byPath;
+    }
+}

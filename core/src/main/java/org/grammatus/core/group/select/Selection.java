@@ -1,0 +1,273 @@
+package org.grammatus.core.group.select;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.KeptRows;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.figure.SiblingOrder;
+import org.grammatus.core.group.tree.Fate;
+import org.grammatus.core.group.tree.Folding;
+import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.SamePaths;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.LimitPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.value.Scalar;
+
+/**
+ * The step from all groups to those that are shown: for each level, from the innermost outwards, its condition on groups, then its
+ * limit; first of all the limit on rows. Each sees what those before it left.
+ */
+public final class Selection {
+
+    /**
+     * A choice that was made.
+     *
+     * @param depth of the groups
+     * @param before the groups that were chosen from
+     * @param fates by node within the depth
+     * @param unmatched the fate of a group that was not among them
+     */
+    public record Choice(int depth, Nodes before, byte[] fates, byte unmatched) {}
+
+    private final TablePlan plan;
+    private final Star star;
+    private final BooleanSupplier cancelled;
+    private final List<Choice> choices = new ArrayList<>();
+    private final List<LeftOut> leftOut = new ArrayList<>();
+    private final BitSet unprinted = new BitSet();
+    private Nodes nodes;
+
+    private Selection(TablePlan plan, Star star, BooleanSupplier cancelled) {
+        this.plan = plan;
+        this.star = star;
+        this.cancelled = cancelled;
+    }
+
+    /** Groups the kept rows and chooses the groups that are shown. */
+    public static Selection of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+        Selection selection = new Selection(plan, star, cancelled);
+        selection.nodes = Nodes.of(plan, star, kept, faults, cancelled);
+        selection.limitRows();
+        for (int depth = plan.levels().size(); depth > 0; depth--) {
+            selection.keep(depth);
+            selection.limit(depth);
+        }
+        return selection;
+    }
+
+    /** The groups that are left. */
+    public Nodes nodes() {
+        return nodes;
+    }
+
+    public List<Choice> choices() {
+        return choices;
+    }
+
+    /** What the choices left out. */
+    public List<LeftOut> leftOutOfReport() {
+        return leftOut;
+    }
+
+    /** Rows that totals take in and that are not printed, being beyond the limit of their group. */
+    public BitSet unprinted() {
+        return unprinted;
+    }
+
+    private boolean coversEverything() {
+        return plan.cover() == Cover.EVERYTHING;
+    }
+
+    private byte leftOut() {
+        return coversEverything() ? Fate.HIDDEN : Fate.DROPPED;
+    }
+
+    /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
+    private void limitRows() {
+        RowsPlan rows = plan.rows();
+        if (!rows.limited()) {
+            return;
+        }
+        int all = nodes.kept().rows().length;
+        BitSet left = firstOfEachGroup(rows);
+        int out = all - left.cardinality();
+        if (out == 0) {
+            return;
+        }
+        boolean stand = rows.standTogether();
+        leftOut.add(new LeftOut(
+                plan.dataset().table(DatasetModel.GRAIN).noun().other(),
+                plan.pointer() + "/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
+                out,
+                all,
+                stand ? LeftOut.Why.OTHER_ROWS : LeftOut.Why.BEYOND_LIMIT,
+                coversEverything()));
+        if (stand || coversEverything()) {
+            for (int row : nodes.kept().rows()) {
+                unprinted.set(row, !left.get(row));
+            }
+        } else {
+            KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
+            nodes = Nodes.of(plan, star, kept, nodes.folding(), new Faults(), cancelled);
+        }
+    }
+
+    /** The rows within the limit of each group of the last level. */
+    private BitSet firstOfEachGroup(RowsPlan rows) {
+        int[] ordered = new Figures(plan, nodes, new Faults()).values().orderedRows();
+        int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
+        int[] room = new int[nodes.nodeCount()];
+        for (int node : nodeOf) {
+            room[node]++;
+        }
+        Arrays.setAll(room, node -> LimitPlan.keptOf(room[node], rows.limit(), rows.percent()));
+        BitSet left = new BitSet(star.rowCount());
+        for (int i = 0; i < ordered.length; i++) {
+            left.set(ordered[i], room[nodeOf[i]]-- > 0);
+        }
+        return left;
+    }
+
+    private void keep(int depth) {
+        LevelPlan level = plan.levels().get(depth - 1);
+        if (level.having().isEmpty()) {
+            return;
+        }
+        Column truth = new Figures(plan, nodes, new Faults()).of(level.having().get());
+        int first = nodes.first(depth);
+        byte[] fates = new byte[nodes.first(depth + 1) - first];
+        int out = 0;
+        for (int node = 0; node < fates.length; node++) {
+            boolean kept = !truth.isNull(first + node) && ((Column.Longs) truth).values()[first + node] == 1;
+            fates[node] = kept ? Fate.SHOWN : leftOut();
+            out += kept ? 0 : 1;
+        }
+        if (out > 0) {
+            say(level, out, fates.length, LeftOut.Why.CONDITION);
+        }
+        apply(new Choice(depth, nodes, fates, leftOut()), out);
+    }
+
+    private void limit(int depth) {
+        LevelPlan level = plan.levels().get(depth - 1);
+        if (level.limit().isEmpty()) {
+            return;
+        }
+        LimitPlan limit = level.limit().get();
+        Figures figures = new Figures(plan, nodes, new Faults());
+        List<TablePlan.Term> terms = new ArrayList<>(List.of(limit.by()));
+        terms.addAll(level.order());
+        int[] sorted = new SiblingOrder(figures)
+                .sorted(depth, terms, figures.values().labels(depth, varying -> {}), varying -> {});
+        int first = nodes.first(depth);
+        byte[] fates = new byte[sorted.length];
+        byte beyond = limit.others() ? Fate.OTHERS : leftOut();
+        int out = 0;
+        for (int from = 0; from < sorted.length; ) {
+            int candidates = 0;
+            int to = from;
+            while (to < sorted.length && nodes.parents()[sorted[to]] == nodes.parents()[sorted[from]]) {
+                // What is folded stands last and takes no part.
+                candidates += nodes.fateWithin(depth, sorted[to] - first) == Fate.SHOWN ? 1 : 0;
+                to++;
+            }
+            int kept = limit.keptOf(candidates);
+            for (int i = 0; i < to - from; i++) {
+                int node = sorted[from + i] - first;
+                fates[node] = i < kept ? Fate.SHOWN : i < candidates ? beyond : nodes.fateWithin(depth, node);
+                out += i >= kept && i < candidates ? 1 : 0;
+            }
+            from = to;
+        }
+        if (out > 0) {
+            boolean largest = limit.keep() == LimitEnd.LARGEST;
+            LeftOut.Why why = largest ? LeftOut.Why.NOT_AMONG_LARGEST : LeftOut.Why.NOT_AMONG_SMALLEST;
+            say(level, out, sorted.length, limit.others() ? LeftOut.Why.AMONG_OTHERS : why);
+        }
+        apply(new Choice(depth, nodes, fates, beyond), out);
+    }
+
+    private void say(LevelPlan level, int out, int all, LeftOut.Why why) {
+        leftOut.add(new LeftOut(level.name(), level.pointer(), out, all, why, coversEverything()));
+    }
+
+    /** A choice that leaves nothing out still counts: what only another time has is not among the chosen. */
+    private void apply(Choice choice, int out) {
+        choices.add(choice);
+        if (out > 0) {
+            nodes = apply(choice, nodes, choice.fates());
+        }
+    }
+
+    /**
+     * The groups that a choice leaves.
+     *
+     * @param of the groups that it is made from
+     * @param fates by node within the depth
+     */
+    private Nodes apply(Choice choice, Nodes of, byte[] fates) {
+        int depth = choice.depth();
+        int first = of.first(depth);
+        int table = of.tableOf(depth);
+        int[] rows = of.used(table);
+        int[] nodeOf = of.nodes(depth, table, rows);
+        byte[] fateOfRow = new byte[star.table(table).size()];
+        for (int i = 0; i < rows.length; i++) {
+            fateOfRow[rows[i]] = fates[nodeOf[i] - first];
+        }
+        Set<List<Scalar>> absent = new HashSet<>();
+        if (plan.levels().get(depth - 1).empty().isPresent()) {
+            for (int node = 0; node < fates.length; node++) {
+                if (fates[node] != Fate.SHOWN) {
+                    absent.add(of.path(first + node));
+                }
+            }
+        }
+        int[] path = star.path(DatasetModel.GRAIN, table);
+        BitSet left = new BitSet(star.rowCount());
+        boolean folds = false;
+        for (int row : of.kept().rows()) {
+            byte fate = fateOfRow[path[row]];
+            left.set(row, fate != Fate.DROPPED);
+            folds |= fate == Fate.OTHERS || fate == Fate.HIDDEN;
+        }
+        Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
+        KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
+        return Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
+    }
+
+    /**
+     * Makes the same choices among the groups of other rows: a group fares as its namesake did, of the same path; one without a
+     * namesake is not among those that were chosen.
+     */
+    public Nodes repeated(Nodes others, Star otherStar) {
+        Selection repeat = new Selection(others.plan(), otherStar, cancelled);
+        repeat.nodes = others;
+        for (Choice choice : choices) {
+            int[] namesake = SamePaths.of(choice.before(), repeat.nodes, choice.depth())[choice.depth()];
+            byte[] fates = new byte[namesake.length];
+            for (int node = 0; node < fates.length; node++) {
+                byte before = repeat.nodes.fateWithin(choice.depth(), node);
+                fates[node] = namesake[node] >= 0
+                        ? choice.fates()[namesake[node]]
+                        : before != Fate.SHOWN ? before : choice.unmatched();
+            }
+            repeat.nodes = repeat.apply(choice, repeat.nodes, fates);
+        }
+        return repeat.nodes;
+    }
+}

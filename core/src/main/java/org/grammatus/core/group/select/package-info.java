@@ -1,0 +1,2 @@
+/** Which groups and rows are shown, and what becomes of the others. */
+package org.grammatus.core.group.select;

@@ -1,0 +1,70 @@
+package org.grammatus.core.group.tree;
+
+import java.math.BigInteger;
+import java.util.Arrays;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.KeyCodes;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.Type;
+
+/** The keys by which rows are grouped: values, or the buckets and classes in which they lie. */
+public final class GroupKeys {
+
+    private GroupKeys() {}
+
+    /** A level's key by row of its home table. */
+    public static Column of(LevelPlan level, Star star, Faults faults) {
+        Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
+        return level.coarsening()
+                .map(coarsening -> switch (coarsening) {
+                    case DateBucket bucket -> bucketed((Column.Longs) key, bucket);
+                    case NumberClasses classes -> classed(key, classes);
+                })
+                .orElse(key);
+    }
+
+    private static Column bucketed(Column.Longs key, DateBucket bucket) {
+        boolean time = key.type().kind() == Kind.TIMESTAMP;
+        long[] days = new long[key.size()];
+        for (int i = 0; i < days.length; i++) {
+            long value = key.values()[i];
+            days[i] = value == Column.Longs.NULL || !time ? value : Math.floorDiv(value, Scalars.MICROS_OF_DAY);
+        }
+        // A bucket is worked out once per distinct day.
+        KeyCodes distinct = KeyCodes.of(new Column.Longs(Type.DATE, days));
+        long[] keyOf = new long[distinct.count()];
+        Arrays.fill(keyOf, Column.Longs.NULL);
+        long[] values = new long[days.length];
+        for (int i = 0; i < values.length; i++) {
+            int code = distinct.codes()[i];
+            if (days[i] != Column.Longs.NULL && keyOf[code] == Column.Longs.NULL) {
+                keyOf[code] = bucket.key(days[i]);
+            }
+            values[i] = keyOf[code];
+        }
+        return new Column.Longs(bucket.type(), values);
+    }
+
+    private static Column classed(Column key, NumberClasses classes) {
+        BigInteger[] edges = new BigInteger[classes.count() - 1];
+        Arrays.setAll(edges, i -> classes.edge(i, key.type().scale()));
+        long[] values = new long[key.size()];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = key.isNull(i) ? Column.Longs.NULL : 1 + below(edges, key.wide(i));
+        }
+        return new Column.Longs(classes.type(), values);
+    }
+
+    /** How many edges are below a value. */
+    private static int below(BigInteger[] edges, BigInteger value) {
+        int found = Arrays.binarySearch(edges, value);
+        return found >= 0 ? found : -found - 1;
+    }
+}

@@ -1,0 +1,96 @@
+package org.grammatus.core.group.window;
+
+import java.util.Arrays;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Frame;
+import org.grammatus.core.columnar.Gathering;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.figure.PrintedSteps;
+import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.group.tree.Nodes;
+
+/** The grain's rows with the groups around them: an aggregate in a row's cell is over one of these, or steps from row to row. */
+public final class PrintedRows implements Frame {
+
+    private final Figures figures;
+    private final Nodes nodes;
+    private final Star star;
+    private final GroupTree tree;
+    private final int[] rows;
+    private final int[] rowStart;
+
+    /**
+     * Rows in printed order.
+     *
+     * @param rowStart by place in the tree, where the group's rows start
+     */
+    public PrintedRows(Figures figures, GroupTree tree, int[] rows, int[] rowStart) {
+        this.figures = figures;
+        this.nodes = figures.nodes();
+        this.star = nodes.star();
+        this.tree = tree;
+        this.rows = rows;
+        this.rowStart = rowStart;
+    }
+
+    @Override
+    public int size() {
+        return star.rowCount();
+    }
+
+    @Override
+    public Column field(String id) {
+        return star.at(DatasetModel.GRAIN).field(id);
+    }
+
+    @Override
+    public Column over(Typed.Over over) {
+        return over.steps().isPresent() ? stepping(over) : around(over);
+    }
+
+    /** By row, what the group around it comes to; nothing for rows that were filtered away. */
+    private Column around(Typed.Over over) {
+        int[] kept = nodes.kept().rows();
+        int[] nodeOf = nodes.nodes(over.depth(), DatasetModel.GRAIN, kept);
+        int[] nodeOfRow = new int[size()];
+        Arrays.fill(nodeOfRow, -1);
+        for (int i = 0; i < kept.length; i++) {
+            nodeOfRow[kept[i]] = nodeOf[i];
+        }
+        return Gathering.orNull(figures.aggregates().aggregate(over.aggregate()), nodeOfRow);
+    }
+
+    /** By printed row, what the rows up to it come to inside the group around; a coarser measure counts with the first of its rows. */
+    private Column stepping(Typed.Over over) {
+        int[] stepOfRow = new int[size()];
+        Arrays.fill(stepOfRow, -1);
+        int[] scopes = new int[rows.length];
+        for (int place = 0; place + 1 < rowStart.length; place++) {
+            int scope = rowStart[place] < rowStart[place + 1] ? tree.ancestor(tree.nodeAt(place), over.depth()) : 0;
+            for (int step = rowStart[place]; step < rowStart[place + 1]; step++) {
+                stepOfRow[rows[step]] = step;
+                scopes[step] = scope;
+            }
+        }
+        Column byStep = figures.aggregates().running(over.aggregate(), new RowSteps(star, stepOfRow, scopes));
+        return Gathering.orNull(byStep, stepOfRow);
+    }
+
+    /** The printed rows one after the other. */
+    private record RowSteps(Star star, int[] stepOfRow, int[] scopes) implements PrintedSteps {
+
+        @Override
+        public int table() {
+            return DatasetModel.GRAIN;
+        }
+
+        @Override
+        public int[] of(int ofTable, int[] rows) {
+            int[] path = star.path(ofTable, DatasetModel.GRAIN);
+            return Arrays.stream(rows).map(row -> stepOfRow[path[row]]).toArray();
+        }
+    }
+}

@@ -1,0 +1,135 @@
+package org.grammatus.core.group.window;
+
+import java.math.BigInteger;
+import java.util.Arrays;
+import java.util.function.IntPredicate;
+import org.grammatus.core.columnar.Arithmetic;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Frame;
+import org.grammatus.core.columnar.Gathering;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.group.tree.Nodes;
+
+/** Aggregates over the printed groups so far, each group's rows joining those that came before it. */
+public final class Stepping {
+
+    private final Figures figures;
+    private final Nodes nodes;
+    private final GroupTree tree;
+    private final IntPredicate isOthers;
+
+    /** @param isOthers whether a node stands for several groups */
+    public Stepping(Figures figures, GroupTree tree, IntPredicate isOthers) {
+        this.figures = figures;
+        this.nodes = figures.nodes();
+        this.tree = tree;
+        this.isOthers = isOthers;
+    }
+
+    /**
+     * What an aggregate comes to at the groups of a depth, over those printed so far inside the group around: by node, NULL
+     * elsewhere.
+     *
+     * @param scopeDepth of the groups around
+     */
+    public Column at(Typed.Aggregate aggregate, int depth, int scopeDepth, Faults faults) {
+        GroupSteps steps = new GroupSteps(nodes, tree, depth, scopeDepth, isOthers);
+        int[] stepOfNode = new int[nodes.nodeCount()];
+        Arrays.fill(stepOfNode, -1);
+        note(steps, depth, 0, stepOfNode);
+        return Gathering.orNull(byStep(aggregate, steps, depth, faults), stepOfNode);
+    }
+
+    /**
+     * An expression over the groups so far: its aggregates are taken over all siblings up to and with each group, or over all
+     * groups of its depth.
+     */
+    public Column running(Typed value, boolean inParent, Faults faults) {
+        return Evaluator.evaluate(value, new SoFar(inParent, faults), faults);
+    }
+
+    private Column byStep(Typed.Aggregate aggregate, GroupSteps steps, int depth, Faults faults) {
+        boolean adds = aggregate.function() == AggregateFunction.SUM
+                || (aggregate.function() == AggregateFunction.COUNT && !aggregate.distinct());
+        int home = new Homes(nodes.star().dataset()).orGrain(aggregate);
+        boolean apart = !aggregate.distinct() && nodes.star().dataset().reaches(home, nodes.tableOf(depth));
+        return adds && apart
+                ? added(figures.aggregates().aggregate(aggregate), steps, faults)
+                : figures.aggregates().running(aggregate, steps);
+    }
+
+    /** Where no two groups share anything, the sum of their figures. */
+    private static Column added(Column values, GroupSteps steps, Faults faults) {
+        int[] nodeOf = steps.nodes();
+        int[] scopes = steps.scopes();
+        BigInteger[] sums = new BigInteger[Arrays.stream(scopes).max().orElse(0) + 1];
+        BigInteger[] stepped = new BigInteger[nodeOf.length];
+        for (int step = 0; step < nodeOf.length; step++) {
+            BigInteger before = sums[scopes[step]];
+            if (!values.isNull(nodeOf[step])) {
+                BigInteger value = values.wide(nodeOf[step]);
+                sums[scopes[step]] = before == null ? value : before.add(value);
+            }
+            stepped[step] = faults.within(sums[scopes[step]], nodeOf[step]);
+        }
+        return Arithmetic.narrow(stepped, values.type());
+    }
+
+    /** Notes the step at which each group of a depth is printed, as its place behind so many others. */
+    private void note(GroupSteps steps, int depth, int before, int[] stepOfNode) {
+        int[] nodeOf = steps.nodes();
+        for (int step = 0; step < nodeOf.length; step++) {
+            if (nodeOf[step] >= nodes.first(depth)) {
+                stepOfNode[nodeOf[step]] = before + step;
+            }
+        }
+    }
+
+    /** The groups with all that came before them in printed order. */
+    private final class SoFar implements Frame {
+
+        private final boolean inParent;
+        private final Faults faults;
+
+        SoFar(boolean inParent, Faults faults) {
+            this.inParent = inParent;
+            this.faults = faults;
+        }
+
+        @Override
+        public int size() {
+            return nodes.nodeCount();
+        }
+
+        @Override
+        public Column field(String id) {
+            return figures.aggregates().field(id);
+        }
+
+        @Override
+        public Column aggregate(Typed.Aggregate aggregate) {
+            Column own = figures.aggregates().aggregate(aggregate);
+            int[] places = new int[nodes.nodeCount()];
+            Arrays.fill(places, -1);
+            places[GroupTree.ROOT] = 0;
+            Column all = own.gather(new int[] {GroupTree.ROOT});
+            for (int depth = 1; depth < nodes.depths(); depth++) {
+                GroupSteps steps = new GroupSteps(nodes, tree, depth, inParent ? depth - 1 : 0, isOthers);
+                note(steps, depth, all.size(), places);
+                all = Gathering.joined(all, byStep(aggregate, steps, depth, faults));
+            }
+            return Gathering.orNull(all, places);
+        }
+
+        @Override
+        public Column over(Typed.Over over) {
+            return figures.aggregates().over(over);
+        }
+    }
+}

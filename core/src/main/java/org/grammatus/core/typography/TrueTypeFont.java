@@ -1,0 +1,107 @@
+package org.grammatus.core.typography;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * What layout needs of a TrueType font (OpenType 1.9): units per em from {@code head}, advance widths from {@code hmtx}, and
+ * the glyphs of characters from a Unicode {@code cmap} of format 4. Immutable.
+ */
+final class TrueTypeFont {
+
+    private static final int BASIC_PLANE = 0x10000;
+
+    private final int unitsPerEm;
+    /** By character of the basic plane: its advance, or -1 where there is no glyph. */
+    private final short[] advances;
+
+    private TrueTypeFont(int unitsPerEm, short[] advances) {
+        this.unitsPerEm = unitsPerEm;
+        this.advances = advances;
+    }
+
+    static TrueTypeFont read(byte[] bytes) {
+        ByteBuffer font = ByteBuffer.wrap(bytes);
+        Map<String, Integer> tables = new HashMap<>();
+        int count = font.getShort(4);
+        for (int i = 0; i < count; i++) {
+            int entry = 12 + 16 * i;
+            String tag = new String(bytes, entry, 4, StandardCharsets.US_ASCII);
+            tables.put(tag, font.getInt(entry + 8));
+        }
+        int unitsPerEm = font.getShort(tables.get("head") + 18);
+        int metrics = unsigned(font, tables.get("hhea") + 34);
+        int widths = tables.get("hmtx");
+        short[] advances = new short[BASIC_PLANE];
+        int subtable = unicodeSubtable(font, tables.get("cmap"));
+        for (int c = 0; c < BASIC_PLANE; c++) {
+            int glyph = 0;
+            advances[c] = -1;
+            glyph = glyph(font, subtable, c);
+            if (glyph != 0) {
+                advances[c] = font.getShort(widths + 4 * Math.min(glyph, metrics - 1));
+            }
+        }
+        return new TrueTypeFont(unitsPerEm, advances);
+    }
+
+    private static int unicodeSubtable(ByteBuffer font, int cmap) {
+        int count = unsigned(font, cmap + 2);
+        for (int i = 0; i < count; i++) {
+            int subtable = cmap + font.getInt(cmap + 4 + 8 * i + 4);
+            int platform = unsigned(font, cmap + 4 + 8 * i);
+            if ((platform == 0 || platform == 3) && unsigned(font, subtable) == 4) {
+                return subtable;
+            }
+        }
+        throw new IllegalArgumentException("The font has no character map of format 4");
+    }
+
+    private static int glyph(ByteBuffer font, int subtable, int c) {
+        int doubled = unsigned(font, subtable + 6);
+        int ends = subtable + 14;
+        int starts = ends + doubled + 2;
+        int deltas = starts + doubled;
+        int offsets = deltas + doubled;
+        int low = 0;
+        int high = doubled / 2 - 1;
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (unsigned(font, ends + 2 * middle) < c) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        int start = unsigned(font, starts + 2 * low);
+        if (start > c || unsigned(font, ends + 2 * low) < c) {
+            return 0;
+        }
+        int delta = font.getShort(deltas + 2 * low);
+        int offset = unsigned(font, offsets + 2 * low);
+        if (offset == 0) {
+            return (c + delta) & 0xFFFF;
+        }
+        int glyph = unsigned(font, offsets + 2 * low + offset + 2 * (c - start));
+        return glyph == 0 ? 0 : (glyph + delta) & 0xFFFF;
+    }
+
+    private static int unsigned(ByteBuffer font, int at) {
+        return font.getShort(at) & 0xFFFF;
+    }
+
+    int unitsPerEm() {
+        return unitsPerEm;
+    }
+
+    boolean has(int c) {
+        return c < BASIC_PLANE && advances[c] >= 0;
+    }
+
+    /** Advance width in font units; 0 for a character without a glyph. */
+    int advance(int c) {
+        return has(c) ? advances[c] : 0;
+    }
+}
