@@ -8,7 +8,7 @@ import org.grammatus.runs.compose.Composer;
 import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.server.account.Accounts;
-import org.grammatus.server.library.Reports;
+import org.grammatus.server.library.StarterReports;
 import org.grammatus.server.source.Sources;
 import org.grammatus.server.store.Store;
 import org.grammatus.sources.DatasetReader;
@@ -61,10 +61,11 @@ class ServerConfiguration {
 
     /** Before the port answers: whoever comes finds accounts and reports. */
     @Bean
-    SmartInitializingSingleton firstRecords(Store store, Accounts accounts, Reports reports, ServerSettings settings) {
+    SmartInitializingSingleton firstRecords(
+            Store store, Accounts accounts, StarterReports starters, ServerSettings settings) {
         return () -> {
             store.markInterruptedRuns();
-            reports.addStarters();
+            starters.add();
             if (settings.demo()) {
                 accounts.addDemoAccounts();
             }

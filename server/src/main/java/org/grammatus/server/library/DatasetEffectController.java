@@ -34,12 +34,12 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/datasets/{id}")
 class DatasetEffectController {
 
-    private final Reports reports;
+    private final ReportsOnDataset reports;
     private final Datasets datasets;
     private final Accounts accounts;
     private final BusinessDate businessDate;
 
-    DatasetEffectController(Reports reports, Datasets datasets, Accounts accounts, BusinessDate businessDate) {
+    DatasetEffectController(ReportsOnDataset reports, Datasets datasets, Accounts accounts, BusinessDate businessDate) {
         this.reports = reports;
         this.datasets = datasets;
         this.accounts = accounts;
@@ -85,7 +85,7 @@ class DatasetEffectController {
             if (!dataset.equals(id)) {
                 built.add(saved.definition().label());
             }
-            for (Reports.Standing standing : reports.standingOn(dataset, account)) {
+            for (ReportsOnDataset.Standing standing : reports.standingOn(dataset, account)) {
                 Report report = standing.report();
                 if (probe.in(report).equals(report)) {
                     continue;
@@ -146,7 +146,7 @@ class DatasetEffectController {
                             dataset.label(),
                             fault.problems().stream().map(ProblemView::of).toList())));
             Optional<DatasetModel> before = datasets.find(dataset.id());
-            for (Reports.Standing standing : reports.standingOn(dataset.id(), account)) {
+            for (ReportsOnDataset.Standing standing : reports.standingOn(dataset.id(), account)) {
                 List<Problem> faults = faults(standing.report(), after.model());
                 faults.removeAll(faults(standing.report(), before));
                 if (faults.isEmpty()) {

@@ -28,12 +28,14 @@ import tools.jackson.databind.json.JsonMapper;
 class EditingController {
 
     private final Reports reports;
+    private final ReportCheck check;
     private final Drafts drafts;
     private final Accounts accounts;
     private final JsonMapper json;
 
-    EditingController(Reports reports, Drafts drafts, Accounts accounts, JsonMapper json) {
+    EditingController(Reports reports, ReportCheck check, Drafts drafts, Accounts accounts, JsonMapper json) {
         this.reports = reports;
+        this.check = check;
         this.drafts = drafts;
         this.accounts = accounts;
         this.json = json;
@@ -105,7 +107,7 @@ class EditingController {
     @Operation(operationId = "save", summary = "Saves changes; refused where somebody saved since, and both are kept")
     SavedView save(@PathVariable("id") String id, @RequestBody ChangedBody body, Principal principal) {
         Account account = account(principal);
-        Report report = reports.read(body.definition().toString()).withId(id);
+        Report report = check.read(body.definition().toString()).withId(id);
         long revision = reports.save(report, body.base(), account);
         drafts.discard(id, account);
         return new SavedView(revision);
@@ -118,7 +120,7 @@ class EditingController {
         Account account = account(principal);
         Report original = body.definition()
                 .filter(JsonNode::isObject)
-                .map(definition -> reports.read(definition.toString()))
+                .map(definition -> check.read(definition.toString()))
                 .orElseGet(() -> reports.definition(id, account));
         String title = body.title() == null || body.title().isBlank()
                 ? original.title()

@@ -37,6 +37,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ReportController {
 
     private final Reports reports;
+    private final ReportCheck check;
     private final Datasets datasets;
     private final Accounts accounts;
     private final RunRecords runs;
@@ -45,12 +46,14 @@ class ReportController {
 
     ReportController(
             Reports reports,
+            ReportCheck check,
             Datasets datasets,
             Accounts accounts,
             RunRecords runs,
             BusinessDate businessDate,
             DatasetReader reader) {
         this.reports = reports;
+        this.check = check;
         this.datasets = datasets;
         this.accounts = accounts;
         this.runs = runs;
@@ -185,7 +188,7 @@ class ReportController {
     @Operation(operationId = "addReport", summary = "Adds a report from its definition document; authors only")
     AddedView add(@RequestBody String document, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        Report report = reports.add(reports.read(document), account);
+        Report report = reports.add(check.read(document), account);
         return new AddedView(report.id(), report.title());
     }
 

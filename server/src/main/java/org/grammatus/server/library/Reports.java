@@ -3,39 +3,22 @@ package org.grammatus.server.library;
 import static org.grammatus.server.store.generated.Tables.ACCOUNT;
 import static org.grammatus.server.store.generated.Tables.DRAFT;
 import static org.grammatus.server.store.generated.Tables.REPORT;
-import static org.grammatus.server.store.generated.Tables.REVISION;
 
-import java.text.Normalizer;
 import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.Renaming;
-import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.ReportBlock;
-import org.grammatus.core.definition.ReportColumn;
-import org.grammatus.core.definition.ReportLevel;
-import org.grammatus.core.plan.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.prompt.Answers;
-import org.grammatus.demo.Starters;
-import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Role;
-import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
@@ -53,14 +36,14 @@ public class Reports {
     private static final int LONGEST_FOLDER = 200;
 
     private final Store store;
-    private final Datasets datasets;
-    private final BusinessDate businessDate;
+    private final ReportRecords reports;
+    private final ReportCheck check;
     private final Clock clock;
 
-    Reports(Store store, Datasets datasets, BusinessDate businessDate, Clock clock) {
+    Reports(Store store, ReportRecords reports, ReportCheck check, Clock clock) {
         this.store = store;
-        this.datasets = datasets;
-        this.businessDate = businessDate;
+        this.reports = reports;
+        this.check = check;
         this.clock = clock;
     }
 
@@ -114,7 +97,7 @@ public class Reports {
                 .on(ACCOUNT.ID.eq(REPORT.OWNER_ID))
                 .leftJoin(DRAFT)
                 .on(DRAFT.REPORT_ID.eq(REPORT.ID).and(DRAFT.ACCOUNT_ID.eq(account.id())))
-                .where(visible(account))
+                .where(ReportRecords.visible(account))
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
                 .fetch(row -> {
                     boolean mine = row.get(REPORT.OWNER_ID) != null && row.get(REPORT.OWNER_ID) == account.id();
@@ -131,12 +114,6 @@ public class Reports {
                             row.get(REPORT.FIELDS),
                             row.get(REPORT.UPDATED_AT));
                 });
-    }
-
-    private static Condition visible(Account account) {
-        return REPORT.DELETED_AT
-                .isNull()
-                .and(REPORT.STARTER.isTrue().or(REPORT.OFFERED.isTrue()).or(REPORT.OWNER_ID.eq(account.id())));
     }
 
     /**
@@ -158,55 +135,12 @@ public class Reports {
                 .select(REPORT.DEFINITION, REPORT.REVISION, REPORT.STARTER)
                 .from(REPORT)
                 .where(REPORT.ID.eq(id))
-                .and(visible(account))
+                .and(ReportRecords.visible(account))
                 .fetchOptional(row -> new Saved(
                         Definitions.readReport(row.value1()),
                         row.value2(),
                         account.role() != Role.READER && !row.value3()))
-                .orElseThrow(() -> missing(id));
-    }
-
-    /** A report that stands on a dataset, and whether the account asked for may see it. */
-    record Standing(Report report, boolean visible) {}
-
-    /** Every report that stands on a dataset, whoever's it is. */
-    List<Standing> standingOn(String dataset, Account account) {
-        return store
-                .read()
-                .select(REPORT.DEFINITION, DSL.field(visible(account)))
-                .from(REPORT)
-                .where(REPORT.DELETED_AT.isNull())
-                .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
-                .fetch(row -> readable(row.value1()).map(report -> new Standing(report, row.value2())))
-                .stream()
-                .flatMap(Optional::stream)
-                .filter(standing -> standing.report().dataset().equals(dataset))
-                .toList();
-    }
-
-    /** A document that cannot be read is set aside: it stands in nobody's way. */
-    private static Optional<Report> readable(String document) {
-        try {
-            return Optional.of(Definitions.readReport(document));
-        } catch (ProblemException e) {
-            return Optional.empty();
-        }
-    }
-
-    private static NotFoundException missing(String id) {
-        return new NotFoundException("There is no report \"" + id
-                + "\": it was deleted, or it is not yours to run. Save a copy to keep changes");
-    }
-
-    /**
-     * Reads a report's document and checks it whole, against its dataset too.
-     *
-     * @throws ProblemException with every fault
-     */
-    public Report read(String document) {
-        Checked<Report> checked = Definitions.checkReport(document);
-        requireSound(checked);
-        return checked.require();
+                .orElseThrow(() -> ReportRecords.missing(id));
     }
 
     /**
@@ -218,19 +152,19 @@ public class Reports {
      * @throws ConflictException if its id is that of a report that the account may see
      */
     public synchronized Report add(Report report, Account owner) {
-        requireSound(report);
+        check.requireSound(report);
         boolean visible = store.read()
                 .fetchExists(DSL.selectOne()
                         .from(REPORT)
                         .where(REPORT.ID.eq(report.id()))
-                        .and(visible(owner).or(REPORT.OWNER_ID.eq(owner.id()))));
+                        .and(ReportRecords.visible(owner).or(REPORT.OWNER_ID.eq(owner.id()))));
         if (visible) {
             throw new ConflictException(
                     "A report with the id \"" + report.id() + "\" is there already; choose another");
         }
-        Report added = insert(report, owner.id(), false) ? report : report.withId(freeId(report.id()));
+        Report added = reports.insert(report, owner.id(), false) ? report : report.withId(reports.freeId(report.id()));
         if (added != report) {
-            insert(added, owner.id(), false);
+            reports.insert(added, owner.id(), false);
         }
         return added;
     }
@@ -243,7 +177,7 @@ public class Reports {
             String number = " (" + i + ")";
             free = title.substring(0, Math.min(title.length(), LONGEST_TITLE - number.length())) + number;
         }
-        return add(original.withId(freeId(free)).called(free, original.description()), owner);
+        return add(original.withId(reports.freeId(free)).called(free, original.description()), owner);
     }
 
     /**
@@ -255,13 +189,13 @@ public class Reports {
      * @throws NewerRevisionException if somebody saved since; both states are kept
      */
     public long save(Report report, long base, Account account) {
-        requireSound(report);
+        check.requireSound(report);
         Saved current = saved(report.id(), account);
         requireEditable(current, account);
         if (current.revision() != base) {
-            throw newer(report.id(), current.revision());
+            throw reports.newer(report.id(), current.revision());
         }
-        return store.write().transactionResult(transaction -> write(transaction.dsl(), report, base, account));
+        return store.write().transactionResult(transaction -> reports.write(transaction.dsl(), report, base, account));
     }
 
     /**
@@ -271,97 +205,14 @@ public class Reports {
      * @throws NotFoundException if there is no such report
      */
     void repair(String id, String document, Account account) {
-        Report mended = read(document).withId(id);
+        Report mended = check.read(document).withId(id);
         long base = store.read()
                 .select(REPORT.REVISION)
                 .from(REPORT)
                 .where(REPORT.ID.eq(id))
                 .fetchOptional(REPORT.REVISION)
-                .orElseThrow(() -> missing(id));
-        store.write().transaction(transaction -> write(transaction.dsl(), mended, base, account));
-    }
-
-    private long write(DSLContext records, Report report, long base, Account account) {
-        int updated = records.update(REPORT)
-                .set(REPORT.TITLE, report.title())
-                .set(REPORT.DESCRIPTION, report.description().orElse(null))
-                .set(REPORT.DEFINITION, Definitions.write(report))
-                .set(REPORT.FIELDS, fields(report))
-                .set(REPORT.REVISION, base + 1)
-                .set(REPORT.UPDATED_AT, clock.millis())
-                .where(REPORT.ID.eq(report.id()))
-                .and(REPORT.REVISION.eq(base))
-                .execute();
-        if (updated == 0) {
-            throw newer(report.id(), base + 1);
-        }
-        keep(records, report, base + 1, account.id());
-        return base + 1;
-    }
-
-    /**
-     * Makes every report on some datasets follow a field's new name, private ones of others and drafts among them: what they show
-     * stays the same.
-     *
-     * @param account who renames
-     */
-    void follow(DSLContext records, Renaming renaming, Set<String> datasets, Account account) {
-        records
-                .select(REPORT.DEFINITION, REPORT.REVISION)
-                .from(REPORT)
-                .fetch(row -> readable(row.value1()).map(report -> Map.entry(report, row.value2())))
-                .stream()
-                .flatMap(Optional::stream)
-                .forEach(saved -> {
-                    Report report = saved.getKey();
-                    Report renamed = renaming.in(report);
-                    if (datasets.contains(report.dataset()) && !renamed.equals(report)) {
-                        requireReadable(renamed);
-                        write(records, renamed, saved.getValue(), account);
-                        carryDrafts(records, report.id(), saved.getValue());
-                    }
-                });
-        records.selectFrom(DRAFT)
-                .fetch()
-                .forEach(draft -> renamedDraft(draft.getDefinition(), renaming, datasets)
-                        .ifPresent(definition -> {
-                            draft.setDefinition(definition);
-                            draft.store();
-                        }));
-    }
-
-    /** A draft may be wrong in the middle of an edit; such a one stays as it is. */
-    private static Optional<String> renamedDraft(String definition, Renaming renaming, Set<String> datasets) {
-        return readable(definition)
-                .filter(report -> datasets.contains(report.dataset()))
-                .map(renaming::in)
-                .map(Definitions::write);
-    }
-
-    /** What a renaming makes of a report can be loaded again; else nothing is renamed. */
-    private static void requireReadable(Report renamed) {
-        try {
-            Definitions.readReport(Definitions.write(renamed));
-        } catch (ProblemException e) {
-            throw new ProblemException(Problem.error(
-                    "/to",
-                    "the report \"" + renamed.title() + "\" could not follow: "
-                            + e.problems().getFirst() + ". Nothing was renamed; choose a shorter name"));
-        }
-    }
-
-    private NewerRevisionException newer(String id, long revision) {
-        String by = store.read()
-                .select(ACCOUNT.DISPLAY_NAME)
-                .from(REVISION)
-                .join(ACCOUNT)
-                .on(ACCOUNT.ID.eq(REVISION.ACCOUNT_ID))
-                .where(REVISION.REPORT_ID.eq(id))
-                .and(REVISION.NUMBER.eq(revision))
-                .fetchOptional(ACCOUNT.DISPLAY_NAME)
-                .orElse("somebody");
-        return new NewerRevisionException(
-                revision, by, "Your changes are kept as a draft: save them as a copy, or put them in its place");
+                .orElseThrow(() -> ReportRecords.missing(id));
+        store.write().transaction(transaction -> reports.write(transaction.dsl(), mended, base, account));
     }
 
     /** What the library changes about a report; none leaves it as it is. */
@@ -381,9 +232,9 @@ public class Reports {
                         .called(
                                 change.title().orElse(current.report().title()),
                                 change.description().or(current.report()::description));
-                requireSound(renamed);
-                write(records, renamed, current.revision(), account);
-                carryDrafts(records, id, current.revision());
+                check.requireSound(renamed);
+                reports.write(records, renamed, current.revision(), account);
+                ReportRecords.carryDrafts(records, id, current.revision());
             }
             records.update(REPORT)
                     .set(
@@ -394,15 +245,6 @@ public class Reports {
                     .where(REPORT.ID.eq(id))
                     .execute();
         });
-    }
-
-    /** Drafts of the state before a renaming stay drafts of the state after it. */
-    private static void carryDrafts(DSLContext records, String id, long base) {
-        records.update(DRAFT)
-                .set(DRAFT.BASE_REVISION, base + 1)
-                .where(DRAFT.REPORT_ID.eq(id))
-                .and(DRAFT.BASE_REVISION.eq(base))
-                .execute();
     }
 
     /** Takes a report out of the library; it can be restored. */
@@ -458,99 +300,5 @@ public class Reports {
             throw new ConflictException("\"" + current.report().title()
                     + "\" comes with the product and stays as it is; save your changes as a copy");
         }
-    }
-
-    /** Checks what is to be written just as it is checked when it is loaded, and against its dataset. */
-    private void requireSound(Report report) {
-        requireSound(Definitions.checkReport(Definitions.write(report)));
-    }
-
-    private void requireSound(Checked<Report> checked) {
-        Report report = checked.document().orElseGet(checked::require);
-        DatasetModel dataset;
-        try {
-            dataset = datasets.require(report.dataset());
-        } catch (ProblemException e) {
-            throw new ProblemException(checked.with(e.problems()).faults());
-        }
-        Planner.plan(checked.as(Report::asking), dataset, Answers.NONE, businessDate.of(report));
-    }
-
-    /** An id nobody has yet, made from a title. */
-    public String freeId(String title) {
-        String plain = Normalizer.normalize(title, Normalizer.Form.NFD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^[^a-z]+|-+$", "");
-        String stem = plain.isEmpty() ? "report" : plain.substring(0, Math.min(48, plain.length()));
-        String id = stem;
-        for (int i = 2; store.read().fetchExists(REPORT, REPORT.ID.eq(id)); i++) {
-            id = stem + "-" + i;
-        }
-        return id;
-    }
-
-    /** Brings the starter reports to what this version of the product has. */
-    public void addStarters() {
-        for (String id : Starters.reportIds()) {
-            Report starter = Starters.report(id).orElseThrow();
-            if (!insert(starter, null, true)) {
-                store.write()
-                        .update(REPORT)
-                        .set(REPORT.TITLE, starter.title())
-                        .set(REPORT.DESCRIPTION, starter.description().orElse(null))
-                        .set(REPORT.DEFINITION, Definitions.write(starter))
-                        .set(REPORT.FIELDS, fields(starter))
-                        .where(REPORT.ID.eq(id))
-                        .and(REPORT.STARTER.isTrue())
-                        // One that followed a field's new name keeps to that.
-                        .and(REPORT.REVISION.eq(1L))
-                        .execute();
-            }
-        }
-    }
-
-    private static String fields(Report report) {
-        ReportBlock block = report.blocks().getFirst();
-        return Stream.concat(
-                        block.levels().stream().map(ReportLevel::name),
-                        block.columns().stream().map(ReportColumn::label))
-                .filter(name -> !name.isBlank())
-                .distinct()
-                .collect(Collectors.joining(", "));
-    }
-
-    private boolean insert(Report report, Long owner, boolean starter) {
-        return store.write().transactionResult(transaction -> {
-            DSLContext records = transaction.dsl();
-            boolean added = records.insertInto(REPORT)
-                            .set(REPORT.ID, report.id())
-                            .set(REPORT.TITLE, report.title())
-                            .set(REPORT.DESCRIPTION, report.description().orElse(null))
-                            .set(REPORT.DEFINITION, Definitions.write(report))
-                            .set(REPORT.FIELDS, fields(report))
-                            .set(REPORT.OWNER_ID, owner)
-                            .set(REPORT.STARTER, starter)
-                            .set(REPORT.CREATED_AT, clock.millis())
-                            .set(REPORT.UPDATED_AT, clock.millis())
-                            .onConflictDoNothing()
-                            .execute()
-                    > 0;
-            if (added) {
-                keep(records, report, 1, owner);
-            }
-            return added;
-        });
-    }
-
-    private void keep(DSLContext records, Report report, long number, Long account) {
-        records.insertInto(REVISION)
-                .set(REVISION.REPORT_ID, report.id())
-                .set(REVISION.NUMBER, number)
-                .set(REVISION.DEFINITION, Definitions.write(report))
-                .set(REVISION.ACCOUNT_ID, account)
-                .set(REVISION.SAVED_AT, clock.millis())
-                .execute();
     }
 }
