@@ -11,9 +11,9 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.sources.PostgresSource;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
+import org.grammatus.sources.postgres.PostgresSource;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.CopyIn;
 

@@ -20,8 +20,8 @@ import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.Source;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 
 /**
  * Reads order lines with their orders, apiaries and products from SQLite and from PostgreSQL into columns: ours beside merely fetching

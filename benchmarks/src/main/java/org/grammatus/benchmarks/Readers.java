@@ -23,8 +23,8 @@ import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.RunState;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 
 /** Fifty people who each run a report three times at once, every time with other answers, and nothing held from before. */
 final class Readers {

@@ -13,8 +13,8 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 
 /** Demo databases by size, each made once for all tests, and the starter report run over them. */
 public final class DemoData {

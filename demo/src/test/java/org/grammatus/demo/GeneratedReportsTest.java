@@ -29,8 +29,8 @@ import org.grammatus.core.value.Scalar;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 

@@ -14,8 +14,8 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.Namesakes.Namesake;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 

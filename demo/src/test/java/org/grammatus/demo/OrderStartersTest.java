@@ -20,8 +20,8 @@ import org.grammatus.core.value.Scalar;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
-import org.grammatus.sources.SqliteSource;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** The starter reports about orders, figure by figure, against plain SQL. */

@@ -13,7 +13,7 @@ import org.grammatus.server.source.Sources;
 import org.grammatus.server.store.Store;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadLimits;
-import org.grammatus.sources.StarReader;
+import org.grammatus.sources.star.StarReader;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;

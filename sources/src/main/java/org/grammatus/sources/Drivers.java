@@ -44,7 +44,7 @@ public final class Drivers {
      * @param engine what it is a driver of, in words
      * @throws SourceException if there is none; says where one can be put
      */
-    Driver require(String url, String engine) {
+    public Driver require(String url, String engine) {
         try {
             return DriverManager.getDriver(url);
         } catch (SQLException none) {

@@ -10,9 +10,9 @@ import org.grammatus.core.expression.Typed;
  *
  * @param conditions on rows, all of which are to hold
  */
-record PushedRows(DatasetModel dataset, List<Typed> conditions) {
+public record PushedRows(DatasetModel dataset, List<Typed> conditions) {
 
-    PushedRows {
+    public PushedRows {
         conditions = List.copyOf(conditions);
     }
 }

@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.value.Type;
+import org.grammatus.sources.duckdb.DuckDbSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;

@@ -23,6 +23,9 @@ import org.grammatus.core.plan.Planner;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.sources.duckdb.DuckDbSource;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

@@ -11,6 +11,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.stream.Stream;
+import org.grammatus.sources.postgres.PostgresSource;
 
 /** A real PostgreSQL for tests, with a user who may only read, and a log of every statement that reached it. */
 public final class PostgresServer implements AutoCloseable {

@@ -19,6 +19,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.sources.duckdb.DuckDbSource;
+import org.grammatus.sources.sqlite.SqliteSource;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

@@ -15,11 +15,11 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
-import org.grammatus.sources.JoinTrial;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
 import org.grammatus.sources.SourceException;
 import org.grammatus.sources.SourceView;
+import org.grammatus.sources.star.JoinTrial;
 
 /** Makes datasets out of the tables of sources, step by step. Thread-safe. */
 public final class Composer {

@@ -13,7 +13,7 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Kind;
 import org.grammatus.runs.compose.Composer;
 import org.grammatus.server.account.Accounts;
-import org.grammatus.sources.JoinTrial;
+import org.grammatus.sources.star.JoinTrial;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;

@@ -1,7 +1,7 @@
 package org.grammatus.server.source;
 
 import java.util.Optional;
-import org.grammatus.sources.Encryption;
+import org.grammatus.sources.postgres.Encryption;
 
 /**
  * Where a source is and who reads it, without a password.

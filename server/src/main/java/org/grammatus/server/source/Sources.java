@@ -18,13 +18,13 @@ import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.grammatus.server.store.generated.tables.records.SourceRecord;
 import org.grammatus.sources.Drivers;
-import org.grammatus.sources.DuckDbSource;
-import org.grammatus.sources.Encryption;
-import org.grammatus.sources.PostgresSource;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
 import org.grammatus.sources.SourceException;
-import org.grammatus.sources.SqliteSource;
+import org.grammatus.sources.duckdb.DuckDbSource;
+import org.grammatus.sources.postgres.Encryption;
+import org.grammatus.sources.postgres.PostgresSource;
+import org.grammatus.sources.sqlite.SqliteSource;
 import org.springframework.stereotype.Component;
 
 /** The sources on record, and the database that the server was started with. Thread-safe. */

@@ -1,0 +1,2 @@
+/** A SQLite file and its dialect. */
+package org.grammatus.sources.sqlite;
