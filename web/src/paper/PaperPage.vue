@@ -16,6 +16,8 @@ const props = defineProps<{
   chosen?: string[]
   /** What is being explained: a figure of a group, or the group. */
   explained?: { place: number; total?: string }
+  /** Whether the first column stays in sight where the list is scrolled sideways, by as much as the style --held says. */
+  held?: boolean
 }>()
 const emit = defineEmits<{
   pick: [hit: Hit, event: MouseEvent]
@@ -57,6 +59,15 @@ const tint = computed(() => {
   const last = props.page.columns.at(-1)
   return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
 })
+
+/** Bands in which something stands in the first column. */
+const IN_COLUMNS = ['ROW', 'TOTALS', 'COLUMN_HEADINGS', 'GRAND_TOTAL', 'HEADING', 'OTHER_ROWS']
+
+/** Whether a cell stays in sight, what is scrolled passing behind it. */
+function isHeld(cell: Cell, band: Band): boolean {
+  const next = props.page.columns[1]
+  return !!props.held && !!next && cell.x < next.x && IN_COLUMNS.includes(band.role)
+}
 
 /** What the pointer or the keyboard is on now, so that moving within it changes nothing. */
 let pointed: Element | null = null
@@ -156,7 +167,11 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
             :data-id="page.ids[cell.id]"
             :data-cell="j"
             :data-node="cell.node"
-            :class="{ chosen: isChosen(band, cell), explained: isExplained(band, cell) }"
+            :class="{
+              chosen: isChosen(band, cell),
+              explained: isExplained(band, cell),
+              held: isHeld(cell, band),
+            }"
             :aria-current="isExplained(band, cell) || undefined"
             :style="cellStyle(cell, band)"
             >{{ cell.text }}</span
@@ -220,6 +235,20 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   font-kerning: none;
   font-variant-ligatures: none;
   text-rendering: geometricPrecision;
+}
+.band span.held {
+  --ground: var(--paper);
+  min-width: 38vw;
+  transform: translateX(var(--held, 0));
+  background: var(--ground);
+  box-shadow: -1.5rem 0 0 var(--ground);
+  z-index: 1;
+}
+[data-look='alert'] span.held {
+  --ground: var(--mark-strong);
+}
+[data-look='watch'] span.held {
+  --ground: var(--mark-light);
 }
 .tint {
   position: absolute;

@@ -5,6 +5,8 @@ import type { PageView } from '@/api/client'
 const SMALLEST = 0.4
 const LARGEST = 2.5
 const LARGEST_FIT = 1.5
+/** At this, the type of rows is 11 pixels high: a narrow screen scrolls sideways before type gets smaller. */
+const SMALLEST_FIT = 0.92
 /** Room beside the paper, and for each depth of braces, in pixels. */
 const BESIDE = 48
 const DEPTH = 26
@@ -18,7 +20,7 @@ export function useZoom(page: Readonly<Ref<PageView | undefined>>, room: () => n
     if (page.value && wide) {
       const depths = Math.max(1, ...page.value.nodes.map((node) => node.depth))
       const fitting = (wide - BESIDE - depths * DEPTH) / (page.value.width * PIXEL)
-      zoom.value = Math.min(LARGEST_FIT, Math.max(SMALLEST, fitting))
+      zoom.value = Math.min(LARGEST_FIT, Math.max(SMALLEST_FIT, fitting))
     }
   }
 

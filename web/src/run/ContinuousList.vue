@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowReactive, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowReactive, shallowRef, useTemplateRef, watch } from 'vue'
 import { api, type PageView, type StripsView } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
@@ -14,6 +14,8 @@ const props = defineProps<{
   uncounted: Uncounted
   chosen: string[]
   explained?: { place: number; total?: string }
+  /** Whether there is little room: the first column stays in sight. */
+  narrow?: boolean
 }>()
 const emit = defineEmits<{
   pick: [page: PageView, hit: Hit, event: MouseEvent]
@@ -27,6 +29,8 @@ const emit = defineEmits<{
 /** Taller than this, browsers lose precision: the scroll position is then mapped to the list. */
 const TALLEST_PIXELS = 8_000_000
 const KEPT = 40
+/** Room for each depth of braces, in pixels. */
+const BRACE = 36
 const MOST_ASKED = 3
 
 const strips = shallowRef<StripsView>()
@@ -47,6 +51,22 @@ const tall = computed(() => Math.min(whole.value, TALLEST_PIXELS))
 /** Pixels of the list for each pixel that is scrolled. */
 const ratio = computed(() => (whole.value > TALLEST_PIXELS ? whole.value / TALLEST_PIXELS : 1))
 const offset = ref(0)
+const aside = ref(0)
+/** Room at the left edge of a narrow screen, in pixels. */
+const EDGE = 8
+/** Where the first column begins, in pixels from the left edge of the list. */
+const firstColumn = computed(
+  () => BRACE * depths.value + (strips.value?.headings.columns[0]?.x ?? 0) * scale.value,
+)
+const held = computed(() => `${Math.max(0, aside.value - firstColumn.value + EDGE)}px`)
+
+/** On a narrow screen the list begins with its first column, past braces and margin. */
+watch([strips, () => props.narrow], async () => {
+  await nextTick()
+  if (props.narrow && strips.value) {
+    scroller.value?.scrollTo({ left: firstColumn.value - EDGE })
+  }
+})
 
 watch(
   () => props.run,
@@ -84,6 +104,7 @@ function onScroll() {
   }
   const top = view.scrollTop * ratio.value
   offset.value = view.scrollTop - top
+  aside.value = view.scrollLeft
   first.value = stripAt(top)
   last.value = stripAt(top + view.clientHeight)
   fill()
@@ -149,16 +170,18 @@ defineExpose({ goTo, scroller })
   <div
     ref="scroller"
     class="list"
+    :style="{ '--held': held }"
     tabindex="0"
     role="region"
     :aria-label="words.run.listView"
     @scroll="onScroll"
   >
-    <div v-if="strips" class="sheet" :style="{ width: `${strips.width * scale + 36 * depths}px` }">
+    <div v-if="strips" class="sheet" :style="{ width: `${strips.width * scale + BRACE * depths}px` }">
       <div class="headings">
         <PaperPage
           :page="strips.headings"
           :zoom="zoom"
+          :held="narrow"
           continuous
           @pick="(hit, event) => emit('pick', strips!.headings, hit, event)"
           @menu="(hit, event) => emit('menu', strips!.headings, hit, event)"
@@ -183,6 +206,7 @@ defineExpose({ goTo, scroller })
             :uncounted="uncounted"
             :chosen="chosen"
             :explained="explained"
+            :held="narrow"
             continuous
             @pick="(hit, event) => emit('pick', strip.page, hit, event)"
             @open="(hit) => emit('open', strip.page, hit)"

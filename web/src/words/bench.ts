@@ -1,4 +1,4 @@
-import type { Comparison } from '@/bench/edits/filters'
+import type { Filter } from '@/api/definition'
 
 const plural = (count: number, one: string, other: string) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : other}`
@@ -377,7 +377,7 @@ export const bench = {
     'starts-with': 'starts with',
     blank: 'is blank',
     'not-blank': 'is not blank',
-  } as Record<Comparison, string>,
+  } as Record<NonNullable<Filter['comparison']>, string>,
   commands: {
     undo: 'Undo',
     redo: 'Redo',

@@ -2,6 +2,7 @@ import { bench } from './bench'
 import { calendar } from './calendar'
 import { compose } from './compose'
 import { data } from './data'
+import { desk } from './desk'
 import { sources } from './sources'
 import { why } from './why'
 
@@ -10,6 +11,7 @@ export const words = {
   bench,
   compose,
   data,
+  desk,
   calendar,
   sources,
   why,

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed, useTemplateRef } from 'vue'
+import BenchOverlay from './BenchOverlay.vue'
+import { block } from './edits/report'
+import InPlaceText from './InPlaceText.vue'
+import type { Part } from './parts'
+import type { useBenchEdits } from './useBenchEdits'
+import type { useBenchHands } from './useBenchHands'
+import type { useInPlace } from './useInPlace'
+import { api, type PageView, type PreviewView, type Report } from '@/api/client'
+import PaperPage from '@/paper/PaperPage.vue'
+import { words } from '@/words'
+
+/** The page that is made, with its parts to select, drag and edit where they stand. */
+const props = defineProps<{
+  report: Report
+  page?: PageView
+  zoom: number
+  stale: boolean
+  took: number
+  asked: number
+  preview?: PreviewView
+  selection: Part[]
+  chosen: string[]
+  hands: ReturnType<typeof useBenchHands>
+  edits: ReturnType<typeof useBenchEdits>
+  inPlace: ReturnType<typeof useInPlace>
+}>()
+const emit = defineEmits<{ text: [name: string, change: (report: Report) => Report] }>()
+
+const text = words.bench
+const desk = useTemplateRef('desk')
+const isEmpty = computed(() => block(props.report).columns.length === 0)
+const editing = computed(() => props.inPlace.editing.value)
+
+const uncounted = (place: number, total: string, rows: number[]) =>
+  api.uncounted(props.preview!.run!.id, place, total, rows)
+
+function keepText(value: string) {
+  const edit = editing.value
+  if (edit) {
+    emit('text', edit.name, (r) => edit.change(r, value))
+  }
+}
+
+function leaveText() {
+  props.inPlace.end()
+  desk.value?.focus()
+}
+
+const beginColumn = (id: string) =>
+  props.inPlace.begin(props.report, props.page!, props.zoom, { kind: 'column', id })
+
+defineExpose({ desk })
+</script>
+
+<template>
+  <div
+    ref="desk"
+    class="desk"
+    :class="{ stale }"
+    tabindex="0"
+    role="region"
+    :aria-label="words.run.pages"
+    :data-took="Math.round(took)"
+    :data-asked="asked"
+    :data-edit="preview?.edit"
+    :data-run="preview?.run?.id"
+  >
+    <PaperPage
+      v-if="page"
+      :page="page"
+      :zoom="zoom"
+      :uncounted="uncounted"
+      :chosen="chosen"
+      :explained="hands.why.value"
+      @pick="hands.onPick"
+      @open="hands.onOpen"
+      @menu="hands.onMenu"
+      @brace="(node) => hands.select({ kind: 'level', id: page!.nodes[node]!.level })"
+    >
+      <template #default="{ bands, scale }">
+        <BenchOverlay
+          :report="report"
+          :page="page"
+          :bands="bands"
+          :scale="scale"
+          :selection="selection"
+          @pick="(column, event) => hands.select({ kind: 'column', id: column }, event)"
+          @edit="beginColumn"
+          @menu="hands.onColumnMenu"
+          @move="edits.moveColumnTo"
+          @level="edits.levelFrom"
+          @width="edits.setWidth"
+          @fit="edits.fit"
+          @order="(column) => edits.order(column)"
+        />
+        <InPlaceText
+          v-if="editing"
+          :key="editing.label + editing.place.left"
+          :text="editing.text"
+          :label="editing.label"
+          :place="editing.place"
+          @keep="keepText"
+          @leave="leaveText"
+        />
+        <div v-if="isEmpty" class="empty">
+          <strong>{{ text.empty }}</strong>
+          <p>{{ text.emptyHint }}</p>
+        </div>
+      </template>
+    </PaperPage>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  padding: 1rem 0.75rem 2rem 0.25rem;
+}
+.desk.stale {
+  opacity: 0.55;
+}
+.empty {
+  position: absolute;
+  left: 12%;
+  right: 12%;
+  top: 22%;
+  text-align: center;
+  color: #4c565e;
+}
+</style>

@@ -1,0 +1,115 @@
+import { shallowRef, ref, type Ref } from 'vue'
+import { partOf, same, type Part } from './parts'
+import type { useBenchEdits } from './useBenchEdits'
+import type { useInPlace } from './useInPlace'
+import type { PageView, Report } from '@/api/client'
+import { figureKey } from '@/paper/figureKey'
+import type { Hit } from '@/paper/hit'
+
+/** What an author's hands do on a page: every part is selected where it is met, texts are edited where they stand. */
+export function useBenchHands(
+  report: Readonly<Ref<Report | undefined>>,
+  page: Readonly<Ref<PageView | undefined>>,
+  zoom: Readonly<Ref<number>>,
+  selection: Ref<Part[]>,
+  edits: ReturnType<typeof useBenchEdits>,
+  inPlace: ReturnType<typeof useInPlace>,
+  act: {
+    choose: (figure: string) => void
+    hasRun: () => boolean
+    menu: (event: MouseEvent) => void
+  },
+) {
+  const why = shallowRef<{ place: number; total?: string }>()
+  const rowsPlace = ref<number>()
+
+  function select(part: Part, event?: MouseEvent | KeyboardEvent) {
+    const adds = (event?.ctrlKey || event?.metaKey || event?.shiftKey) && part.kind === 'column'
+    if (!adds) {
+      selection.value = [part]
+    } else if (event?.shiftKey && selection.value.at(-1)?.kind === 'column') {
+      edits.selectTo(part.id)
+    } else {
+      const known = selection.value.some((p) => same(p, part))
+      selection.value = known ? selection.value.filter((p) => !same(p, part)) : [...selection.value, part]
+    }
+    why.value = undefined
+  }
+
+  function onPick(hit: Hit, event: MouseEvent) {
+    if (!page.value || !report.value) {
+      return
+    }
+    const figure = hit.cell && figureKey(page.value, hit.band, hit.cell)
+    if (figure && (event.ctrlKey || event.metaKey)) {
+      act.choose(figure)
+      return
+    }
+    const part = partOf(hit, page.value, report.value)
+    select(part, event)
+    const place = page.value.nodes[hit.node]!.place
+    if (part.kind === 'total' && act.hasRun()) {
+      why.value = { place, total: part.id }
+    } else if (part.kind === 'level') {
+      why.value = { place }
+    }
+  }
+
+  function onOpen(hit: Hit) {
+    if (!page.value || !report.value) {
+      return
+    }
+    const part = partOf(hit, page.value, report.value)
+    if (part.kind === 'total' || hit.band.role === 'ROW') {
+      rowsPlace.value = page.value.nodes[hit.node]!.place
+    } else {
+      inPlace.begin(report.value, page.value, zoom.value, part, hit)
+    }
+  }
+
+  function onMenu(hit: Hit, event: MouseEvent) {
+    onPick(hit, event)
+    act.menu(event)
+  }
+
+  function onColumnMenu(column: string, event: MouseEvent) {
+    if (!selection.value.some((part) => part.id === column)) {
+      select({ kind: 'column', id: column })
+    }
+    act.menu(event)
+  }
+
+  function editText() {
+    const part = selection.value.at(-1)
+    if (part && report.value && page.value) {
+      inPlace.begin(report.value, page.value, zoom.value, part)
+    }
+  }
+
+  /** The group a keyboard command explains: the one last clicked, else the first on the page with such a figure. */
+  function explain() {
+    const part = selection.value.at(-1)
+    const shown = page.value
+    if (!shown || !part) {
+      return
+    }
+    if (part.kind === 'total') {
+      for (let i = 0; i < shown.cells.length; i += 8) {
+        if (shown.ids[shown.cells[i + 6]!] === part.id) {
+          why.value = { place: shown.nodes[shown.cells[i + 5]!]!.place, total: part.id }
+          return
+        }
+      }
+    } else if (part.kind === 'level') {
+      const node = shown.nodes.find((n) => n.level === part.id)
+      why.value = node && { place: node.place }
+    }
+  }
+
+  function showRows() {
+    explain()
+    rowsPlace.value = why.value?.place
+  }
+
+  return { why, rowsPlace, select, onPick, onOpen, onMenu, onColumnMenu, editText, explain, showRows }
+}

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import GroupOutline from './GroupOutline.vue'
+import OwnView from './OwnView.vue'
+import PromptForm from './PromptForm.vue'
+import type { useAnswers } from './useAnswers'
+import type { useView } from './useView'
+import type { OutlineEntry, ReportView, RunView } from '@/api/client'
+import { words } from '@/words'
+
+/** Beside a run: what it is called, what it asks, how its reader looks at it, and its groups. */
+defineProps<{
+  report?: ReportView
+  run?: RunView
+  printed: boolean
+  running: boolean
+  answers: ReturnType<typeof useAnswers>
+  looked: ReturnType<typeof useView>
+  level: (id: string) => string
+}>()
+const emit = defineEmits<{ run: []; cancel: []; whole: []; go: [entry: OutlineEntry] }>()
+const text = words.run
+
+function columnLabel(term: string): string {
+  const [id, direction] = term.split(':')
+  const heading = document.querySelector(`[data-role=COLUMN_HEADINGS] [data-id="${id}"]`)
+  return `${heading?.textContent ?? id} ${direction === 'descending' ? '▼' : '▲'}`
+}
+</script>
+
+<template>
+  <div class="side">
+    <RouterLink to="/reports" class="back"
+      ><i class="pi pi-angle-left" aria-hidden="true" />{{ text.back }}</RouterLink
+    >
+    <h1>{{ report?.title ?? text.report }}</h1>
+    <template v-if="report">
+      <PromptForm
+        v-model="answers.asked.value"
+        :report="report"
+        :resolved="answers.resolved.value"
+        :problems="answers.problems.value"
+        :running="running"
+        @run="emit('run')"
+        @cancel="emit('cancel')"
+      />
+      <OwnView
+        v-if="!looked.isPlain.value"
+        :view="looked.view()"
+        :label="columnLabel"
+        :level="level"
+        @widen-to-all="(group) => (looked.leave(group), emit('run'))"
+        @whole="emit('whole')"
+      />
+      <section v-if="run && printed" class="outline" :aria-label="text.groups">
+        <h2>{{ text.groups }}</h2>
+        <div class="scroll">
+          <GroupOutline :run="run.id" @open="(entry) => emit('go', entry)" />
+        </div>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.side {
+  padding: 0.75rem 1rem;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow-y: auto;
+}
+.back {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.25rem;
+  text-decoration: none;
+}
+h1 {
+  font-size: 1.2rem;
+  line-height: 1.25;
+  margin: 0.5rem 0 1rem;
+  overflow-wrap: anywhere;
+}
+h2 {
+  font-size: 1rem;
+  margin: 0 0 0.35rem;
+}
+.outline {
+  margin-top: 1.25rem;
+  padding-top: 0.75rem;
+  border-top: 1px solid var(--line);
+  display: flex;
+  flex-direction: column;
+  min-height: 10rem;
+  flex: 1;
+}
+.scroll {
+  overflow-y: auto;
+  margin-right: -0.5rem;
+  padding-right: 0.5rem;
+}
+</style>

@@ -1,0 +1,150 @@
+import { useEventListener } from '@vueuse/core'
+import { nextTick, ref, shallowRef, type Ref } from 'vue'
+import { useDoubleClick } from './useDoubleClick'
+import { useReaderMenu } from './useReaderMenu'
+import type { useView } from './useView'
+import { api, type PageView, type PathStep, type RunView } from '@/api/client'
+import { figureKey } from '@/paper/figureKey'
+import type { Hit } from '@/paper/hit'
+import { words } from '@/words'
+
+const NARROWEST_POINTS = 10
+const WIDEST_POINTS = 1000
+const OPENING = ['ROW', 'OTHER_ROWS', 'TOTALS', 'GRAND_TOTAL', 'HEADING']
+
+/** Whether what was hit is a figure of the totals, not of a row. */
+function isTotal(sheet: PageView, hit: Hit): boolean {
+  const ofRow = hit.band.role === 'ROW' && sheet.columns.some((column) => column.id === hit.part)
+  return !!hit.cell?.figure && hit.part !== undefined && !ofRow
+}
+
+function isGroup(sheet: PageView, hit: Hit): boolean {
+  const lineOfGroup = hit.band.role === 'ROW' && hit.band.row < 0 && sheet.nodes[hit.node]!.depth > 0
+  return hit.band.role === 'HEADING' || hit.band.role === 'TOTALS' || lineOfGroup
+}
+
+const opens = (hit: Hit) => OPENING.includes(hit.band.role)
+
+/** Id of the table whose rows a line of other rows stands for. */
+function otherRows(sheet: PageView, hit: Hit): string | undefined {
+  const name = hit.band.role === 'OTHER_ROWS' ? hit.band.cells[0] : undefined
+  return name && name.id >= 0 ? sheet.ids[name.id] : undefined
+}
+
+/** What a reader's hands do on a page: figures say why, headings order, groups narrow; a double-click shows the rows. */
+export function useReaderGestures(
+  run: Readonly<Ref<RunView | undefined>>,
+  page: Readonly<Ref<PageView | undefined>>,
+  looked: ReturnType<typeof useView>,
+  act: {
+    choose: (figure: string) => void
+    run: (openAt?: number) => void
+    pageNow: () => number
+    menu: () => { show: (event: MouseEvent) => void; hide: () => void } | null
+  },
+) {
+  const why = shallowRef<{ place: number; total?: string }>()
+  const rowsPlace = ref<number>()
+  /** What levels are called, as far as menus have told. */
+  const levelNames = new Map<string, string>()
+
+  function openRows(place: number) {
+    act.menu()?.hide()
+    rowsPlace.value = place
+  }
+  const double = useDoubleClick(openRows)
+  useEventListener(window, 'click', double.onClickCapture, true)
+
+  function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
+    const place = sheet.nodes[hit.node]!.place
+    if (event.ctrlKey || event.metaKey) {
+      const figure = hit.cell && figureKey(sheet, hit.band, hit.cell)
+      if (figure) {
+        act.choose(figure)
+      }
+      return
+    }
+    if (opens(hit)) {
+      double.met(place, event)
+    }
+    if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
+      turnOrder(hit.column, event.shiftKey)
+    } else if (isTotal(sheet, hit)) {
+      why.value = { place, total: hit.part }
+    } else if (isGroup(sheet, hit)) {
+      void offerGroup(place, event)
+    } else if (hit.band.role === 'OTHER_ROWS') {
+      void offerGroup(place, event, undefined, otherRows(sheet, hit))
+    }
+  }
+
+  function onMenu(sheet: PageView, hit: Hit, event: MouseEvent) {
+    if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
+      target.value = { kind: 'column', column: hit.column }
+      act.menu()?.show(event)
+    } else {
+      const total = isTotal(sheet, hit) ? hit.part : undefined
+      void offerGroup(sheet.nodes[hit.node]!.place, event, total, otherRows(sheet, hit))
+    }
+  }
+
+  function onOpen(sheet: PageView, hit: Hit) {
+    if (opens(hit) && !double.isAgain()) {
+      openRows(sheet.nodes[hit.node]!.place)
+    }
+  }
+
+  async function offerGroup(place: number, event: MouseEvent, total?: string, rows?: string) {
+    const path = await api.path(run.value!.id, place).catch(() => [])
+    path.forEach((step) => levelNames.set(step.level, step.name))
+    if (rows) {
+      levelNames.set(rows, words.why.row)
+    }
+    target.value = { kind: 'group', path, place, total, otherRows: rows }
+    await nextTick()
+    act.menu()?.show(event)
+  }
+
+  const { target, items } = useReaderMenu({
+    order: (column, direction, adds) => {
+      looked.orderBy(column, direction, adds)
+      act.run()
+    },
+    widen: (column, step) => {
+      const box = page.value?.columns.find((c) => c.id === column)
+      setWidth(column, Math.round((box?.width ?? 0) / 100) + step)
+    },
+    fit: (column) => setWidth(column, 'fit'),
+    narrow: (path: PathStep[]) => {
+      looked.narrow(path)
+      act.run()
+    },
+    showAll: (level) => {
+      looked.showAll(level)
+      act.run()
+    },
+    fold: (level) => {
+      looked.fold(level)
+      act.run()
+    },
+    isFolded: () => looked.view().downTo !== undefined,
+    why: (place, total) => (why.value = { place, total }),
+    rows: (place) => (rowsPlace.value = place),
+  })
+
+  function turnOrder(column: string, adds: boolean) {
+    const isFigure = page.value?.cells.some(
+      (value, i) => i % 8 === 6 && page.value!.ids[value] === column && page.value!.cells[i + 1] === 1,
+    )
+    looked.turnOrder(column, isFigure ? 'descending' : 'ascending', adds)
+    act.run()
+  }
+
+  function setWidth(column: string, points: number | 'fit') {
+    const kept = points === 'fit' ? points : Math.min(WIDEST_POINTS, Math.max(NARROWEST_POINTS, points))
+    looked.setWidth(column, kept)
+    act.run(act.pageNow())
+  }
+
+  return { why, rowsPlace, levelNames, items, onPick, onMenu, onOpen, offerGroup, setWidth }
+}
