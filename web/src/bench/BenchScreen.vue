@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { addingCommands } from './addingCommands'
 import BenchBar from './BenchBar.vue'
@@ -8,22 +8,21 @@ import BenchDialogs from './BenchDialogs.vue'
 import BenchNotices from './BenchNotices.vue'
 import BenchPage from './BenchPage.vue'
 import { cured } from './edits/cure'
-import { block } from './edits/report'
 import GuideSentence from './GuideSentence.vue'
 import InspectorPanel from './inspector/InspectorPanel.vue'
 import { partAt, partName, type Part } from './parts'
 import ProblemList from './ProblemList.vue'
 import BenchSpine from './spine/BenchSpine.vue'
-import { benchCommands } from './useBenchCommands'
 import { useBenchEdits } from './useBenchEdits'
 import { useBenchHands } from './useBenchHands'
-import { useColumnClipboard } from './useColumnClipboard'
 import { useEditing } from './useEditing'
 import { useHistory } from './useHistory'
 import { useInPlace } from './useInPlace'
 import { usePreview } from './usePreview'
 import { useSaving } from './useSaving'
-import { api, type Answers, type DatasetView, type ProblemView } from '@/api/client'
+import { useScreenCommands } from './useScreenCommands'
+import { useShownReport } from './useShownReport'
+import type { DatasetView, ProblemView } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import WorkDesk from '@/desk/WorkDesk.vue'
 import RowsDialog from '@/explain/RowsDialog.vue'
@@ -39,20 +38,17 @@ import { words } from '@/words'
 
 const props = defineProps<{ id: string }>()
 const router = useRouter()
-const text = words.bench
 
 const history = useHistory()
 const { report, undoName, redoName } = history
-const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked, show, turn } =
-  usePreview()
+const seeing = usePreview()
+const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked } = seeing
 const editing = useEditing(props.id)
 const { keeping, editable, conflict } = editing
 const inPlace = useInPlace()
 
 const dataset = shallowRef<DatasetView>()
 const selection = ref<Part[]>([])
-const answers = ref<Answers>({})
-const number = ref(1)
 const paletteOpen = ref(false)
 const helpOpen = ref(false)
 const sheet = useTemplateRef('sheet')
@@ -62,8 +58,6 @@ const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.cl
 
 const edits = useBenchEdits(report, dataset, selection, history.apply)
 const run = computed(() => preview.value?.run)
-/** Id of the innermost level that is shown. */
-const foldedTo = ref<string>()
 const {
   chosen,
   together,
@@ -78,43 +72,14 @@ const hands = useBenchHands(report, page, zoom, selection, edits, inPlace, {
 const { why, rowsPlace, select } = hands
 const saving = useSaving(props.id, report, editing, {
   begin: history.begin,
-  show: () => show(report.value!, answers.value, number.value, foldedTo.value),
+  show: () => shown.again(),
 })
 const { said, wrong } = saving
+const shown = useShownReport({ history, preview: seeing, editing, dataset, selection, fitWidth, wrong })
+const { number, foldedTo, fold } = shown
 const pages = computed(() => run.value?.pages ?? 1)
 const errors = computed(() => problems.value.filter((p) => p.severity === 'ERROR'))
 
-onMounted(async () => {
-  try {
-    const definition = await editing.load()
-    dataset.value = await api.dataset(definition.dataset)
-    history.begin(definition)
-    document.title = `${definition.title} · Grammatus`
-    await show(definition, answers.value, 1)
-    fitWidth()
-  } catch (e) {
-    wrong.value = (e as Error).message
-  }
-})
-
-/** Every change is seen and kept; the first one is only what was loaded. */
-watch(report, (now, before) => {
-  if (now && before) {
-    if (!block(now).levels.some((level) => level.id === foldedTo.value)) {
-      foldedTo.value = undefined
-    }
-    void show(now, answers.value, number.value, foldedTo.value)
-    editing.keep(now)
-    selection.value = selection.value.filter((part) => partName(now, part) !== undefined)
-    document.title = `${now.title} · Grammatus`
-  }
-})
-watch(number, (wanted) => void turn(wanted))
-watch(page, (now) => {
-  if (now) {
-    number.value = now.number
-  }
-})
 /** How many depths of braces stand beside the page. */
 const depths = computed(() => Math.max(1, ...(page.value?.nodes.map((node) => node.depth) ?? [])))
 watch(
@@ -127,12 +92,6 @@ watch(
 watch(run, () => {
   why.value = undefined
 })
-
-/** Shows nothing inside a level's groups while its report is edited; of none, everything again. */
-function fold(level: string | undefined) {
-  foldedTo.value = level
-  void show(report.value!, answers.value, number.value, level)
-}
 
 function applyCure(problem: ProblemView) {
   const cure = problem.cure
@@ -159,54 +118,22 @@ async function openRun() {
   await router.push({ name: 'run', params: { id: props.id } })
 }
 
-const clipboard = useColumnClipboard({
-  copied: edits.copied,
-  cut: edits.cutSelected,
-  paste: edits.paste,
-  nothing: () => (said.value = text.nothingCopied),
-})
-
-const commands = benchCommands({
+const commands = useScreenCommands({
+  history,
+  saving,
+  edits,
+  hands,
   selection,
-  undo: () => (said.value = text.undo(history.undo())),
-  redo: () => (said.value = text.redo(history.redo())),
-  canUndo: () => undoName.value !== undefined,
-  canRedo: () => redoName.value !== undefined,
-  save: () => void saving.save(),
-  saveCopy: () => (saving.copyOpen.value = true),
-  discard: () => void discard(),
-  openRun: () => void openRun(),
-  palette: () => (paletteOpen.value = true),
-  help: () => (helpOpen.value = true),
-  edit: hands.editText,
-  remove: edits.removeSelected,
-  shift: edits.shiftSelected,
-  widen: (step) => edits.widenSelected(step, page.value),
-  fit: edits.fitSelected,
-  order: edits.orderSelected,
-  group: edits.groupSelected,
-  copy: clipboard.copy,
-  cut: clipboard.cut,
-  paste: clipboard.paste,
-  toggle: edits.toggleSelected,
-  why: hands.explain,
-  canExplain: () => ['total', 'level'].includes(selection.value.at(-1)?.kind ?? ''),
-  fold: () => fold(selection.value.at(-1)!.id),
-  unfold: () => fold(undefined),
-  isFolded: () => foldedTo.value !== undefined,
-  rows: hands.showRows,
-  select: (step, extend) => edits.selectBeside(step, extend, page.value),
-  clear: () => {
-    selection.value = []
-    why.value = undefined
-  },
-  page: (wanted) => (number.value = Math.min(Math.max(1, wanted), pages.value)),
-  pageNow: () => number.value,
-  pages: () => pages.value,
+  page,
+  number,
+  pages,
+  paletteOpen,
+  helpOpen,
+  foldedTo,
+  fold,
   fitWidth,
-  grid: () => select({ kind: 'totals', id: '' }),
-  pageSettings: () => select({ kind: 'page', id: '' }),
-  rowsShown: edits.toggleRows,
+  openRun: () => void openRun(),
+  discard: () => void discard(),
 })
 
 /** What the palette adds to the report. */

@@ -2,9 +2,8 @@
 import GroupOutline from './GroupOutline.vue'
 import OwnView from './OwnView.vue'
 import PromptForm from './PromptForm.vue'
-import type { useAnswers } from './useAnswers'
 import type { useView } from './useView'
-import type { OutlineEntry, ReportView, RunView } from '@/api/client'
+import type { Answers, AnswerView, OutlineEntry, ReportView, RunView } from '@/api/client'
 import { words } from '@/words'
 
 /** Beside a run: what it is called, what it asks, how its reader looks at it, and its groups. */
@@ -13,10 +12,12 @@ defineProps<{
   run?: RunView
   printed: boolean
   running: boolean
-  answers: ReturnType<typeof useAnswers>
+  resolved: Record<string, AnswerView>
+  problems: Record<string, string>
   looked: ReturnType<typeof useView>
   level: (id: string) => string
 }>()
+const asked = defineModel<Answers>('asked', { required: true })
 const emit = defineEmits<{ run: []; cancel: []; whole: []; go: [entry: OutlineEntry] }>()
 const text = words.run
 
@@ -35,10 +36,10 @@ function columnLabel(term: string): string {
     <h1>{{ report?.title ?? text.report }}</h1>
     <template v-if="report">
       <PromptForm
-        v-model="answers.asked.value"
+        v-model="asked"
         :report="report"
-        :resolved="answers.resolved.value"
-        :problems="answers.problems.value"
+        :resolved="resolved"
+        :problems="problems"
         :running="running"
         @run="emit('run')"
         @cancel="emit('cancel')"

@@ -2,9 +2,9 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import ContinuousList from './ContinuousList.vue'
 import { runCommands } from './runCommands'
 import RunFoot from './RunFoot.vue'
+import RunPages from './RunPages.vue'
 import RunPanel from './RunPanel.vue'
 import RunState from './RunState.vue'
 import RunTools from './RunTools.vue'
@@ -19,10 +19,7 @@ import { api, ApiError, type ReportView } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import WorkDesk from '@/desk/WorkDesk.vue'
 import RowsDialog from '@/explain/RowsDialog.vue'
-import WhyPanel from '@/explain/WhyPanel.vue'
 import { onCellKey } from '@/paper/cellKeys'
-import ColumnEdges from '@/paper/ColumnEdges.vue'
-import PaperPage from '@/paper/PaperPage.vue'
 import { useZoom } from '@/paper/useZoom'
 import { useSession } from '@/session/useSession'
 import CommandMenu from '@/shell/CommandMenu.vue'
@@ -42,13 +39,11 @@ const failure = ref('')
 const shape = ref<'pages' | 'list'>('pages')
 const helpOpen = ref(false)
 const paletteOpen = ref(false)
-const desk = useTemplateRef('desk')
-const list = useTemplateRef('list')
+const pagesView = useTemplateRef('pagesView')
 const tools = useTemplateRef('tools')
 const readerMenu = useTemplateRef('readerMenu')
 const folds = useFolds('run', { left: 272, right: 290 })
-const answers = useAnswers(props.id)
-const { asked, problems, isRight } = answers
+const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
 
@@ -56,16 +51,12 @@ const fail = (message: string) => (failure.value = message)
 const { page, number, shownRun } = useShownPage(run, {
   first: () => fitWidth(),
   turned: () => {
-    desk.value?.scrollTo({ top: 0 })
+    pagesView.value?.toTop()
     void rememberInAddress()
   },
   fail,
 })
-const {
-  zoom,
-  fitWidth,
-  by: zoomBy,
-} = useZoom(page, () => (desk.value ?? document.querySelector('.views'))?.clientWidth)
+const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => pagesView.value?.room())
 const { chosen, together, toggle: choose, clear: chooseNone } = useChosenFigures(shownRun)
 const hands = useReaderGestures(run, page, looked, {
   choose,
@@ -87,7 +78,7 @@ onMounted(async () => {
   try {
     report.value = await api.report(props.id)
     document.title = `${report.value.title} · Grammatus`
-    answers.load(report.value, route.query)
+    loadAnswers(report.value, route.query)
     looked.load(route.query)
     const usual = folds.isNarrow.value ? 'list' : 'pages'
     shape.value = route.query.view === 'list' || route.query.view === 'pages' ? route.query.view : usual
@@ -139,15 +130,12 @@ function rememberInAddress() {
 /** Goes to where something stands, in the form that is shown. */
 function go(to: { strip: number; page: number }) {
   if (shape.value === 'list') {
-    list.value?.goTo(to.strip)
+    pagesView.value?.goTo(to.strip)
   } else {
     number.value = to.page
   }
   folds.uncover()
 }
-
-const uncounted = (place: number, total: string, rows: number[]) =>
-  api.uncounted(run.value!.id, place, total, rows)
 
 /** Runs the report over rows that are read anew. */
 async function readAgain() {
@@ -189,7 +177,7 @@ const commands = runCommands({
 })
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (!onCellKey(event, shape.value === 'list' ? list.value?.scroller : desk.value)) {
+  if (!onCellKey(event, pagesView.value?.scroller())) {
     runByKeys(event, commands)
   }
 })
@@ -199,11 +187,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   <WorkDesk :folds="folds" :left="text.prompts">
     <template #left>
       <RunPanel
+        v-model:asked="asked"
         :report="report"
         :run="run"
         :printed="printed"
         :running="running"
-        :answers="answers"
+        :resolved="resolved"
+        :problems="problems"
         :looked="looked"
         :level="(id) => hands.levelNames.get(id) ?? id"
         @run="runReport()"
@@ -235,66 +225,19 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         @edit="edit"
       />
       <RunState :run="run" :running="running" :failure="failure || runProblem" />
-      <div class="views" :data-run="done ? shownRun : undefined">
-        <div
-          v-if="shape === 'pages'"
-          ref="desk"
-          class="desk"
-          :class="{ stale: running }"
-          tabindex="0"
-          role="region"
-          :aria-label="text.pages"
-        >
-          <PaperPage
-            v-if="page"
-            :page="page"
-            :zoom="zoom"
-            :uncounted="uncounted"
-            :chosen="chosen"
-            :explained="why"
-            @pick="(hit, event) => hands.onPick(page!, hit, event)"
-            @open="(hit) => hands.onOpen(page!, hit)"
-            @menu="(hit, event) => hands.onMenu(page!, hit, event)"
-            @brace="(node, event) => hands.offerGroup(page!.nodes[node]!.place, event)"
-          >
-            <template #default="{ bands, scale }">
-              <ColumnEdges
-                :page="page"
-                :bands="bands"
-                :scale="scale"
-                :hint="() => text.column.width"
-                @width="hands.setWidth"
-                @fit="(column) => hands.setWidth(column, 'fit')"
-              />
-            </template>
-          </PaperPage>
-        </div>
-        <ContinuousList
-          v-else-if="run && printed"
-          ref="list"
-          :run="run.id"
-          :zoom="zoom"
-          :uncounted="uncounted"
-          :chosen="chosen"
-          :explained="why"
-          :narrow="folds.isNarrow.value"
-          @pick="hands.onPick"
-          @open="hands.onOpen"
-          @menu="hands.onMenu"
-          @brace="(sheet, node, event) => hands.offerGroup(sheet.nodes[node]!.place, event)"
-          @width="hands.setWidth"
-          @fit="(column) => hands.setWidth(column, 'fit')"
-        />
-        <aside v-if="why && run" class="explanation" :aria-label="words.bench.inspector.whyHint">
-          <WhyPanel
-            :run="run.id"
-            :place="why.place"
-            :total="why.total"
-            @rows="(place) => (rowsPlace = place)"
-            @close="why = undefined"
-          />
-        </aside>
-      </div>
+      <RunPages
+        ref="pagesView"
+        :run="run"
+        :shown-run="done ? shownRun : undefined"
+        :shape="shape"
+        :page="page"
+        :printed="printed"
+        :running="running"
+        :zoom="zoom"
+        :chosen="chosen"
+        :narrow="folds.isNarrow.value"
+        :hands="hands"
+      />
       <RunFoot
         v-if="run && done"
         :run="run"
@@ -320,45 +263,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   min-height: 0;
   min-width: 0;
 }
-.views {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  position: relative;
-}
-.explanation {
-  width: 290px;
-  flex: none;
-  overflow-y: auto;
-  padding: 0.8rem 1rem;
-  background: var(--panel);
-  border-left: 1px solid var(--line);
-}
-.desk {
-  flex: 1;
-  min-height: 0;
-  overflow: auto;
-  padding: 1rem 1.5rem 2rem 0.5rem;
-}
-.desk.stale {
-  opacity: 0.5;
-}
 .told {
   margin: 0;
   padding: 0.3rem 1rem;
   background: var(--panel);
   border-top: 1px solid var(--line);
   color: var(--quiet);
-}
-@media (max-width: 700px) {
-  .explanation {
-    position: absolute;
-    inset: auto 0 0 0;
-    width: auto;
-    max-height: 60%;
-    z-index: 4;
-    border-left: 0;
-    border-top: 1px solid var(--line);
-  }
 }
 </style>

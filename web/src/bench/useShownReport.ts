@@ -1,0 +1,67 @@
+import { onMounted, ref, watch, type Ref } from 'vue'
+import { block } from './edits/report'
+import { partName, type Part } from './parts'
+import type { useEditing } from './useEditing'
+import type { useHistory } from './useHistory'
+import type { usePreview } from './usePreview'
+import { api, type Answers, type DatasetView } from '@/api/client'
+
+/** The report on the bench as it is seen: loaded, shown and kept anew with every change, turned and folded. */
+export function useShownReport(bench: {
+  history: ReturnType<typeof useHistory>
+  preview: ReturnType<typeof usePreview>
+  editing: ReturnType<typeof useEditing>
+  dataset: Ref<DatasetView | undefined>
+  selection: Ref<Part[]>
+  fitWidth: () => void
+  wrong: Ref<string>
+}) {
+  const { report, begin } = bench.history
+  const { page, show, turn } = bench.preview
+  const answers = ref<Answers>({})
+  const number = ref(1)
+  /** Id of the innermost level that is shown. */
+  const foldedTo = ref<string>()
+
+  const again = () => show(report.value!, answers.value, number.value, foldedTo.value)
+
+  onMounted(async () => {
+    try {
+      const definition = await bench.editing.load()
+      bench.dataset.value = await api.dataset(definition.dataset)
+      begin(definition)
+      document.title = `${definition.title} · Grammatus`
+      await show(definition, answers.value, 1)
+      bench.fitWidth()
+    } catch (e) {
+      bench.wrong.value = (e as Error).message
+    }
+  })
+
+  /** Every change is seen and kept; the first one is only what was loaded. */
+  watch(report, (now, before) => {
+    if (now && before) {
+      if (!block(now).levels.some((level) => level.id === foldedTo.value)) {
+        foldedTo.value = undefined
+      }
+      void again()
+      bench.editing.keep(now)
+      bench.selection.value = bench.selection.value.filter((part) => partName(now, part) !== undefined)
+      document.title = `${now.title} · Grammatus`
+    }
+  })
+  watch(number, (wanted) => void turn(wanted))
+  watch(page, (now) => {
+    if (now) {
+      number.value = now.number
+    }
+  })
+
+  /** Shows nothing inside a level's groups while its report is edited; of none, everything again. */
+  function fold(level: string | undefined) {
+    foldedTo.value = level
+    void again()
+  }
+
+  return { number, foldedTo, fold, again }
+}
