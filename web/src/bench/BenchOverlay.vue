@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { columnDirection } from './edits/order'
+import { block } from './edits/report'
 import type { Part } from './parts'
 import type { PageView, Report } from '@/api/client'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
@@ -51,7 +52,7 @@ const drag = ref<Drag>()
 const paper = ref<HTMLElement>()
 
 function label(id: string): string {
-  const column = props.report.blocks[0]!.columns.find((c) => c.id === id)
+  const column = block(props.report).columns.find((c) => c.id === id)
   return column?.label || column?.value || id
 }
 
@@ -97,7 +98,7 @@ const dropX = computed(() => {
 
 /** The definition counts switched-off columns too; the page shows only the others. */
 function definitionIndex(pageIndex: number): number {
-  const columns = props.report.blocks[0]!.columns
+  const columns = block(props.report).columns
   const before = props.page.columns[pageIndex]?.id
   return before === undefined ? columns.length : columns.findIndex((column) => column.id === before)
 }

@@ -35,8 +35,10 @@ export function freeId(report: Report, about: string, taken: string[] = []): str
   return id
 }
 
+/** The table of a report that has one. */
 export function block(report: Report): Block {
-  return report.blocks[0]!
+  const [table] = report.blocks
+  return table!
 }
 
 /** The report with its block changed; properties that become undefined are taken out. */

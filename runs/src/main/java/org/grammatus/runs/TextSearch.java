@@ -2,9 +2,8 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.value.FoldedText;
 
 /** Finds a text in all that a run prints, ignoring case and accents. */
@@ -33,11 +32,9 @@ public final class TextSearch {
             return hits;
         }
         Bands bands = result.pages().bands();
-        Grouped grouped = result.grouped();
-        Printed printed = new Printed(grouped);
-        int columns = grouped.plan().columns().size();
+        BandTexts texts = new BandTexts(bands);
         for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
-            for (String said : texts(bands, band, printed, columns)) {
+            for (String said : texts.of(band)) {
                 if (FoldedText.of(said).contains(sought)) {
                     hits.add(new Hit(
                             result.pages().pageOf(band), result.pages().strips().stripOf(band), band, said));
@@ -46,26 +43,5 @@ public final class TextSearch {
             }
         }
         return hits;
-    }
-
-    private static List<String> texts(Bands bands, int band, Printed printed, int columns) {
-        List<String> texts = new ArrayList<>();
-        int node = bands.node(band);
-        switch (bands.kind(band)) {
-            case GROUP_HEADING -> texts.add(printed.heading(node));
-            case GROUP_FOOTER -> texts.add(printed.totalName(node));
-            case GROUP_LINE -> {
-                for (int column = 0; column < columns; column++) {
-                    texts.add(printed.lineCell(column, node));
-                }
-            }
-            case DETAIL -> {
-                for (int column = 0; column < columns; column++) {
-                    texts.add(printed.rowCell(column, bands.row(band)));
-                }
-            }
-            case REPORT_HEADER, REPORT_FOOTER, EMPTY -> {}
-        }
-        return texts;
     }
 }

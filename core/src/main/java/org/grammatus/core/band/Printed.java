@@ -264,6 +264,21 @@ public final class Printed {
         return answers;
     }
 
+    /** What stands below the title: the description, the answers and what is not shown. */
+    public List<String> subtitles() {
+        List<String> texts = new ArrayList<>();
+        plan.inputs().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
+        String answers = answersInWords();
+        if (!answers.isEmpty()) {
+            texts.add(answers);
+        }
+        String leftOut = leftOutInWords();
+        if (!leftOut.isEmpty()) {
+            texts.add(leftOut);
+        }
+        return texts;
+    }
+
     /** What the rows of a group that are not printed by themselves are called. */
     public String otherRowsName(int node) {
         long count = grouped.otherRows().orElseThrow().counts()[node];

@@ -139,25 +139,10 @@ final class Layout {
         int height = lines(plan.inputs().title(), TextStyle.TITLE, paper.printableWidth())
                         .size()
                 * lineHeight(TextStyle.TITLE);
-        for (String text : subtitles()) {
+        for (String text : printed.subtitles()) {
             height += lines(text, TextStyle.SUBTITLE, paper.printableWidth()).size() * lineHeight(TextStyle.SUBTITLE);
         }
         return height + 900;
-    }
-
-    /** What stands below the title: the description, the answers and what is not shown. */
-    List<String> subtitles() {
-        List<String> texts = new ArrayList<>();
-        plan.inputs().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
-        String answers = printed.answersInWords();
-        if (!answers.isEmpty()) {
-            texts.add(answers);
-        }
-        String leftOut = printed.leftOutInWords();
-        if (!leftOut.isEmpty()) {
-            texts.add(leftOut);
-        }
-        return texts;
     }
 
     List<String> headingText(int node, boolean continued) {

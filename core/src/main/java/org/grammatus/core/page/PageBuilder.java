@@ -140,7 +140,7 @@ final class PageBuilder {
         int top = y;
         int first = cells.size();
         paragraph(plan.inputs().title(), TextStyle.TITLE);
-        for (String text : layout.subtitles()) {
+        for (String text : printed.subtitles()) {
             paragraph(text, TextStyle.SUBTITLE);
         }
         y += 900;

@@ -35,7 +35,6 @@ import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.sqlite.SqliteSource;
 import org.grammatus.sources.star.StarReader;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -51,11 +50,17 @@ class SameResultsTest {
     private static final List<String> PERIODS =
             List.of("previous month", "fiscal year to date", "2026-08-03/2026-08-16");
 
-    private static DatasetReader reader;
+    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
 
-    @BeforeAll
-    static void open() {
-        reader = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    /**
+     * A generated report as its reader looks at it.
+     *
+     * @throws ProblemException if it cannot be run
+     */
+    static RunResult generated(int seed) {
+        RandomReport random = new RandomReport(seed);
+        Report report = Definitions.readReport(random.text());
+        return run(report, Map.of(), random.view());
     }
 
     private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
@@ -64,7 +69,7 @@ class SameResultsTest {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
                         new RunRequest(report, dataset, new Answers(answers), DemoData.CONTEXT, view),
-                        reader,
+                        READER,
                         progress -> {},
                         () -> false);
     }

@@ -1,0 +1,198 @@
+package org.grammatus.demo.same;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandTexts;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Words;
+import org.grammatus.core.group.Marks;
+import org.grammatus.core.page.Page;
+import org.grammatus.core.page.Strips;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.export.Format;
+import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.RunResult;
+import org.grammatus.runs.TextSearch;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.cfg.JsonNodeFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** One result in every format: what bands print stands on pages, strips and in the PDF, once and in order; CSV and JSON have the same rows. */
+class FormatsTest {
+
+    private static final int SEEDS = 12;
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+            .disable(JsonNodeFeature.STRIP_TRAILING_BIGDECIMAL_ZEROES)
+            .build();
+
+    /** Generated reports that fit their paper, a dozen from a seed on. */
+    private static List<RunResult> results(int from) {
+        List<RunResult> results = new ArrayList<>();
+        for (int seed = from; seed < from + SEEDS; seed++) {
+            try {
+                RunResult result = SameResultsTest.generated(seed);
+                if (result.pageCount() > 0) {
+                    results.add(result);
+                }
+            } catch (ProblemException e) {
+                // One that cannot be run is written down as such beside the others.
+            }
+        }
+        assertThat(results).hasSizeGreaterThan(SEEDS / 2);
+        return results;
+    }
+
+    private static byte[] written(RunResult result, Format format) throws Exception {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        format.writer().write(result, out, WriteProgress.SILENT);
+        return out.toByteArray();
+    }
+
+    /** How often each text stands there, spaces and line ends aside: a long text is set in several lines. */
+    private static Map<Character, Integer> letters(String text) {
+        Map<Character, Integer> letters = new HashMap<>();
+        text.chars().filter(c -> !Character.isWhitespace(c)).forEach(c -> letters.merge((char) c, 1, Integer::sum));
+        return letters;
+    }
+
+    /** The sign at the edge of a marked row. */
+    private static String sign(Bands bands, int band) {
+        Marks marks = bands.grouped().marks();
+        int mark = switch (bands.kind(band)) {
+            case DETAIL -> marks.ofRow(bands.row(band));
+            case GROUP_LINE -> marks.ofNode(bands.node(band));
+            default -> Marks.NONE;
+        };
+        return mark == Marks.NONE
+                ? ""
+                : Words.sign(bands.grouped().plan().highlights().get(mark).look());
+    }
+
+    private static String texts(Page page) {
+        return page.cells().stream().map(cell -> page.texts().get(cell.text())).collect(Collectors.joining(" "));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {0, 100, 200, 300, 400})
+    void whatBandsPrintStandsOnStripsOnceAndInOrder(int from) {
+        for (RunResult result : results(from)) {
+            Bands bands = result.bands();
+            if (bands.grouped().plan().columns().stream()
+                    .anyMatch(column -> column.onceIn().isPresent())) {
+                continue;
+            }
+            BandTexts texts = new BandTexts(bands);
+            StringBuilder expected = new StringBuilder();
+            int columns = bands.grouped().plan().columns().size();
+            for (int band = 0; band < bands.size(); band++) {
+                List<String> said = texts.of(band);
+                // The headings of columns stand above the list by themselves.
+                int own = bands.kind(band) == BandKind.REPORT_HEADER ? said.size() - columns : said.size();
+                said.subList(0, own).forEach(expected::append);
+                expected.append(sign(bands, band));
+            }
+            Strips strips = result.pages().strips();
+            String onStrips = IntStream.rangeClosed(1, strips.count())
+                    .mapToObj(strip -> texts(strips.strip(strip)))
+                    .collect(Collectors.joining());
+            assertThat(letters(onStrips)).isEqualTo(letters(expected.toString()));
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {20, 120, 220})
+    void thePdfHasThePagesTexts(int from) throws Exception {
+        for (RunResult result : results(from)) {
+            try (PDDocument document = Loader.loadPDF(written(result, Format.PDF))) {
+                assertThat(document.getNumberOfPages()).isEqualTo(result.pageCount());
+                PDFTextStripper stripper = new PDFTextStripper();
+                for (int number = 1; number <= Math.min(4, result.pageCount()); number++) {
+                    stripper.setStartPage(number);
+                    stripper.setEndPage(number);
+                    assertThat(letters(stripper.getText(document)))
+                            .isEqualTo(letters(texts(result.pages().page(number))));
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {40, 140, 240, 340})
+    void csvAndJsonHaveTheSameRowsInTheSameOrder(int from) throws Exception {
+        for (RunResult result : results(from)) {
+            if (!result.grouped().plan().printsRows()) {
+                continue;
+            }
+            List<String> columns = result.grouped().plan().columns().stream()
+                    .map(column -> column.id())
+                    .toList();
+            List<String> ofJson = new ArrayList<>();
+            rows(JSON.readTree(written(result, Format.JSON)).path("result"), columns, ofJson);
+            int levels = result.grouped().plan().levels().size();
+            List<String> ofCsv = new ArrayList<>();
+            String csv = new String(written(result, Format.CSV), StandardCharsets.UTF_8);
+            List<CSVRecord> records =
+                    CSVFormat.RFC4180.parse(new StringReader(csv)).getRecords();
+            for (CSVRecord line : records.subList(1, records.size())) {
+                // Spreadsheets read moments with a space, ISO 8601 writes a T between day and time.
+                String values = String.join("|", line.toList().subList(levels, levels + columns.size()));
+                ofCsv.add(values.replaceAll("(\\d{4}-\\d\\d-\\d\\d) (\\d\\d:)", "$1T$2"));
+            }
+            if (result.grouped().otherRows().isEmpty()) {
+                assertThat(ofCsv).isEqualTo(ofJson);
+            } else {
+                assertThat(ofCsv).containsAll(ofJson);
+            }
+        }
+    }
+
+    private static void rows(JsonNode node, List<String> columns, List<String> found) {
+        node.path("rows")
+                .forEach(row -> found.add(columns.stream()
+                        .map(row::path)
+                        .map(value -> value.isNull()
+                                ? ""
+                                : value.isNumber() ? value.decimalValue().toPlainString() : value.asString())
+                        .collect(Collectors.joining("|"))));
+        node.path("groups").forEach(group -> rows(group, columns, found));
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {60, 160})
+    void whateverIsPrintedIsFound(int from) {
+        for (RunResult result : results(from)) {
+            BandTexts texts = new BandTexts(result.bands());
+            for (int band = 0; band < Math.min(result.bands().size(), 40); band++) {
+                int at = band;
+                for (String text : texts.of(band)) {
+                    if (!text.isBlank()) {
+                        List<TextSearch.Hit> hits = TextSearch.find(result, text);
+                        assertThat(hits.size() == TextSearch.MOST
+                                        || hits.stream().anyMatch(hit -> hit.band() == at))
+                                .as(text)
+                                .isTrue();
+                    }
+                }
+            }
+        }
+    }
+}
