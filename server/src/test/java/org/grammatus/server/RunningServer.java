@@ -3,6 +3,7 @@ package org.grammatus.server;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.HttpCookie;
+import java.net.Socket;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -85,6 +86,12 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
     /** A browser of its own, not signed in. */
     Browser browser() {
         return new Browser(server.address());
+    }
+
+    /** A connection to it on which whatever is wanted can be sent. */
+    Socket socket() throws IOException {
+        URI address = URI.create(address());
+        return new Socket(address.getHost(), address.getPort());
     }
 
     Browser signedIn(String name) throws Exception {

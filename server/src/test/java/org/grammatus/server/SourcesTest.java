@@ -8,9 +8,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.Statement;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -52,7 +49,7 @@ class SourcesTest {
         postgres.close();
     }
 
-    private static JsonNode json(HttpResponse<String> response) {
+    static JsonNode json(HttpResponse<String> response) {
         assertThat(response.statusCode()).as(response.body()).isBetween(200, 201);
         return Browser.JSON.readTree(response.body());
     }
@@ -172,64 +169,6 @@ class SourcesTest {
     }
 
     @Test
-    void anAnalyticalFileIsASourceToo() throws Exception {
-        Path file = SERVER.database().resolveSibling("hives.duckdb");
-        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
-                Statement statement = connection.createStatement()) {
-            statement.execute("CREATE TABLE yard AS SELECT range AS id, 'Yard ' || range AS name FROM range(3)");
-        }
-        ObjectNode body = Browser.JSON
-                .createObjectNode()
-                .put("label", "Hive analysis")
-                .put("kind", "DUCKDB")
-                .put("file", file.toString());
-        Browser admin = SERVER.signedIn("admin");
-        assertThat(json(admin.post("/api/sources/trial", body.toString()))
-                        .path("verdict")
-                        .asString())
-                .startsWith("It answers and shows 1 table");
-        String id = json(admin.post("/api/sources", body.toString())).path("id").asString();
-        assertThat(json(SERVER.signedIn("author").get("/api/composing/tables?source=" + id))
-                        .toString())
-                .contains("yard");
-    }
-
-    /** A file with one table of so many columns. */
-    private static String widePlace(int columns) throws Exception {
-        Path file = SERVER.database().resolveSibling("wide" + columns + ".duckdb");
-        String every =
-                IntStream.range(0, columns).mapToObj(i -> "7 AS column" + i).collect(Collectors.joining(", "));
-        try (Connection connection = DriverManager.getConnection("jdbc:duckdb:" + file);
-                Statement statement = connection.createStatement()) {
-            statement.execute("CREATE TABLE wide AS SELECT " + every);
-        }
-        ObjectNode body = Browser.JSON
-                .createObjectNode()
-                .put("label", "Wide " + columns)
-                .put("kind", "DUCKDB")
-                .put("file", file.toString());
-        return json(SERVER.signedIn("admin").post("/api/sources", body.toString()))
-                .path("id")
-                .asString();
-    }
-
-    @Test
-    void aTableOfTwoThousandColumnsIsADatasetAndOneOfMoreIsToldSo() throws Exception {
-        Browser author = SERVER.signedIn("author");
-        ObjectNode dataset = started(author, widePlace(2_000), "wide", "two-thousand");
-        assertThat(dataset.path("fields")).hasSize(2_000);
-        json(author.post("/api/composing/dataset", asking(dataset).toString()));
-        assertThat(json(author.get("/api/datasets/two-thousand/profile")).path("fields"))
-                .hasSize(2_000);
-
-        ObjectNode grain = Browser.JSON.createObjectNode().put("id", "more").put("table", "wide");
-        grain.put("source", widePlace(2_001));
-        HttpResponse<String> refused = author.post("/api/composing/start", grain.toString());
-        assertThat(refused.statusCode()).isEqualTo(422);
-        assertThat(refused.body()).contains("2,001 columns", "2,000", "view");
-    }
-
-    @Test
     void aPasswordOnRecordGoesToNoOtherPlace() throws Exception {
         String id = added("Kept");
         Browser admin = SERVER.signedIn("admin");
@@ -252,7 +191,7 @@ class SourcesTest {
         assertThat(taken.statusCode()).isEqualTo(409);
     }
 
-    private static ObjectNode started(Browser author, String source, String table, String id) throws Exception {
+    static ObjectNode started(Browser author, String source, String table, String id) throws Exception {
         ObjectNode body = Browser.JSON
                 .createObjectNode()
                 .put("id", id)
@@ -262,7 +201,7 @@ class SourcesTest {
                 json(author.post("/api/composing/start", body.toString())).path("definition");
     }
 
-    private static ObjectNode asking(JsonNode definition) {
+    static ObjectNode asking(JsonNode definition) {
         ObjectNode body = Browser.JSON.createObjectNode();
         body.set("definition", definition);
         return body;

@@ -1,18 +1,12 @@
 package org.grammatus.core.page;
 
-import java.util.ArrayList;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
-import org.grammatus.core.choice.Align;
-import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
@@ -34,14 +28,7 @@ final class PageBuilder {
     private final Paper paper;
     private final int number;
     private final int of;
-    private final Map<Integer, Integer> nodes = new LinkedHashMap<>();
-    private final Map<String, Integer> ids = new LinkedHashMap<>();
-    private final Map<String, Integer> texts = new LinkedHashMap<>();
-    private final List<Page.BandBox> boxes = new ArrayList<>();
-    private final List<Page.Cell> cells = new ArrayList<>();
-    private final List<Page.Rule> rules = new ArrayList<>();
-    private final Set<Integer> continued = new HashSet<>();
-    private final Map<Integer, int[]> braceSpans = new LinkedHashMap<>();
+    private final Sheet sheet;
     private int firstBand;
     private int y;
 
@@ -53,11 +40,12 @@ final class PageBuilder {
         this.number = number;
         this.of = of;
         this.y = paper.top();
+        this.sheet = new Sheet(layout, number, of);
     }
 
     Page page(int from, int to) {
         Bands bands = layout.bands();
-        nodeIndex(GroupTree.ROOT);
+        sheet.nodeIndex(GroupTree.ROOT);
         if (bands.kind(from) == BandKind.REPORT_HEADER) {
             reportHeader();
             columnHeadings();
@@ -66,7 +54,7 @@ final class PageBuilder {
             pageHeader();
             columnHeadings();
             for (int node : layout.openHeadings(from)) {
-                continued.add(node);
+                sheet.continued().add(node);
                 heading(node, true);
             }
         }
@@ -75,14 +63,14 @@ final class PageBuilder {
             band(band);
         }
         pageFooter();
-        return built(paper.height(), to);
+        return sheet.built(paper.height(), to);
     }
 
     /** The bands alone, one below the other from the top. */
     Page strip(int from, int to) {
         y = 0;
-        nodeIndex(GroupTree.ROOT);
-        continued.addAll(layout.openHeadings(from));
+        sheet.nodeIndex(GroupTree.ROOT);
+        sheet.continued().addAll(layout.openHeadings(from));
         // What is printed once is printed again only where another group begins: a strip is no page.
         firstBand = 0;
         for (int band = from; band < to; band++) {
@@ -92,34 +80,14 @@ final class PageBuilder {
                 band(band);
             }
         }
-        return built(y, to);
+        return sheet.built(y, to);
     }
 
     Page headingsAlone() {
         y = 0;
-        nodeIndex(GroupTree.ROOT);
+        sheet.nodeIndex(GroupTree.ROOT);
         columnHeadings();
-        return built(y, layout.bands().size());
-    }
-
-    private Page built(int height, int to) {
-        return new Page(
-                number,
-                of,
-                paper.width(),
-                height,
-                styles(),
-                pageNodes(),
-                List.copyOf(ids.keySet()),
-                List.copyOf(texts.keySet()),
-                List.copyOf(boxes),
-                List.copyOf(cells),
-                List.copyOf(rules),
-                braces(to),
-                columnBoxes(),
-                plan.highlights().stream()
-                        .map(h -> new Page.Mark(h.id(), h.label(), h.look()))
-                        .toList());
+        return sheet.built(y, layout.bands().size());
     }
 
     private void band(int band) {
@@ -138,40 +106,40 @@ final class PageBuilder {
 
     private void reportHeader() {
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         paragraph(plan.inputs().title(), TextStyle.TITLE);
         for (String text : printed.subtitles()) {
             paragraph(text, TextStyle.SUBTITLE);
         }
         y += 900;
-        box(BandRole.TITLE, top, GroupTree.ROOT, first);
+        sheet.box(BandRole.TITLE, top, y, GroupTree.ROOT, first);
     }
 
     private void paragraph(String text, TextStyle style) {
         for (String line : layout.lines(text, style, paper.printableWidth())) {
             y += layout.lineHeight(style);
-            text(line, style, paper.left(), y - layout.size(style) / 4, GroupTree.ROOT, "");
+            sheet.text(line, style, paper.left(), y - layout.size(style) / 4, GroupTree.ROOT, "");
         }
     }
 
     private void pageHeader() {
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
         marginTexts(pageText(plan.inputs().page().header(), plan.inputs().title()), printed.answersInWords());
         y += 600;
-        box(BandRole.PAGE_HEADER, top, GroupTree.ROOT, first);
+        sheet.box(BandRole.PAGE_HEADER, top, y, GroupTree.ROOT, first);
     }
 
     private void pageFooter() {
         y = paper.bottom() - layout.pageFooterHeight() + 500;
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         y += layout.lineHeight(TextStyle.PAGE_MARGIN);
         String source = plan.dataset().label() + " · business date "
                 + printed.day(plan.context().businessDate().toEpochDay());
         marginTexts(pageText(plan.inputs().page().footer(), source), Words.page(number, of));
-        box(BandRole.PAGE_FOOTER, top, GroupTree.ROOT, first);
+        sheet.box(BandRole.PAGE_FOOTER, top, y, GroupTree.ROOT, first);
     }
 
     private String pageText(Optional<PageText> own, String otherwise) {
@@ -193,7 +161,7 @@ final class PageBuilder {
         int most = paper.printableWidth() * 6 / 10;
         String end = layout.lines(right, style, most).getFirst();
         int width = style.face().width(end, layout.size(style));
-        text(
+        sheet.text(
                 layout.lines(left, style, paper.printableWidth() - width - 2000).getFirst(),
                 style,
                 paper.left(),
@@ -201,13 +169,13 @@ final class PageBuilder {
                 GroupTree.ROOT,
                 "");
         if (!end.isEmpty()) {
-            text(end, style, paper.right() - width, baseline, GroupTree.ROOT, "");
+            sheet.text(end, style, paper.right() - width, baseline, GroupTree.ROOT, "");
         }
     }
 
     private void columnHeadings() {
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         int height = layout.columnHeadingsHeight();
         if (height == 0) {
             return;
@@ -218,7 +186,7 @@ final class PageBuilder {
             for (int i = 0; i < lines.size(); i++) {
                 int baseline =
                         top + height - 700 - (lines.size() - 1 - i) * layout.lineHeight(style) - layout.size(style) / 4;
-                columnText(
+                sheet.columnText(
                         lines.get(i),
                         style,
                         c,
@@ -228,27 +196,27 @@ final class PageBuilder {
             }
         }
         y += height;
-        rules.add(new Page.Rule(paper.left(), y - 500, paper.printableWidth(), MEDIUM));
-        box(BandRole.COLUMN_HEADINGS, top, GroupTree.ROOT, first);
+        sheet.rule(new Page.Rule(paper.left(), y - 500, paper.printableWidth(), MEDIUM));
+        sheet.box(BandRole.COLUMN_HEADINGS, top, y, GroupTree.ROOT, first);
     }
 
     private void heading(int node, boolean repeated) {
         int depth = layout.depth(node);
         TextStyle style = TextStyle.heading(depth);
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         y += layout.spaceAbove(BandKind.GROUP_HEADING, depth);
         int firstBaseline = y + layout.lineHeight(style) - layout.size(style) / 4;
         String level = plan.levels().get(depth - 1).id();
         for (String line : layout.headingText(node, repeated)) {
             y += layout.lineHeight(style);
-            text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, level);
+            sheet.text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, level);
         }
         if (!repeated) {
             figures(node, depth, Place.HEADER, TextStyle.TOTAL, firstBaseline);
         }
         y += 100;
-        box(BandRole.HEADING, top, node, first);
+        sheet.box(BandRole.HEADING, top, y, node, first);
     }
 
     private void row(int band) {
@@ -257,7 +225,7 @@ final class PageBuilder {
         int depth = layout.depth(node);
         boolean line = bands.kind(band) == BandKind.GROUP_LINE;
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         TextStyle style = layout.rowStyle(band);
         int mark = plan.highlights().isEmpty() ? Marks.NONE : layout.markOf(band);
         if (mark != Marks.NONE) {
@@ -274,13 +242,13 @@ final class PageBuilder {
                     .orElse(plan.columns().get(c).id());
             for (int i = 0; i < lines.size(); i++) {
                 int baseline = top + (i + 1) * layout.lineHeight(style) - layout.size(style) / 4;
-                columnText(lines.get(i), style, c, baseline, node, id);
+                sheet.columnText(lines.get(i), style, c, baseline, node, id);
             }
         }
         y += layout.height(band);
-        boxes.add(new Page.BandBox(
-                BandRole.ROW, top, y - top, nodeIndex(node), first, line ? Page.NONE : bands.row(band), mark));
-        feed(node, top, y);
+        sheet.box(new Page.BandBox(
+                BandRole.ROW, top, y - top, sheet.nodeIndex(node), first, line ? Page.NONE : bands.row(band), mark));
+        sheet.feed(node, top, y);
     }
 
     /** A mark's sign stands left of the columns, so that it is seen in print without colour. */
@@ -290,7 +258,7 @@ final class PageBuilder {
         TextStyle style = TextStyle.STRONG_CELL;
         int size = layout.size(style);
         int x = paper.left() - style.face().width(sign, size) - size / 3;
-        text(sign, style, x, top + layout.lineHeight(style) - size / 4, node, highlight.id());
+        sheet.text(sign, style, x, top + layout.lineHeight(style) - size / 4, node, highlight.id());
     }
 
     /** Whether a value that is printed once in its group is that of the row above, in the same group and on this page. */
@@ -313,12 +281,12 @@ final class PageBuilder {
 
     private void otherRows(int node) {
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         TextStyle style = TextStyle.CELL;
         for (String line : layout.otherRowsText(node)) {
             y += layout.lineHeight(style);
             String id = plan.id();
-            text(line, style, layout.columns().x()[0], y - layout.size(style) / 4, node, id);
+            sheet.text(line, style, layout.columns().x()[0], y - layout.size(style) / 4, node, id);
         }
         y += layout.otherRowsBelow() ? layout.lineHeight(style) : 0;
         int baseline = layout.otherRowsBelow()
@@ -328,30 +296,31 @@ final class PageBuilder {
             int column = c;
             printed.otherRowsTotalAt(c)
                     .ifPresent(total ->
-                            columnText(printed.otherRowsTotal(total, node), style, column, baseline, node, ""));
+                            sheet.columnText(printed.otherRowsTotal(total, node), style, column, baseline, node, ""));
         }
         y += 60;
-        box(BandRole.OTHER_ROWS, top, node, first);
-        feed(node, top, y);
+        sheet.box(BandRole.OTHER_ROWS, top, y, node, first);
+        sheet.feed(node, top, y);
     }
 
     private void empty() {
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         y += layout.spaceAbove(BandKind.EMPTY, 0) + layout.lineHeight(TextStyle.CELL);
-        text(Words.NO_ROWS, TextStyle.CELL, paper.left(), y - layout.size(TextStyle.CELL) / 4, GroupTree.ROOT, "");
+        sheet.text(
+                Words.NO_ROWS, TextStyle.CELL, paper.left(), y - layout.size(TextStyle.CELL) / 4, GroupTree.ROOT, "");
         y += 400;
-        box(BandRole.ROW, top, GroupTree.ROOT, first);
+        sheet.box(BandRole.ROW, top, y, GroupTree.ROOT, first);
     }
 
     private void footer(BandKind kind, int node) {
         int depth = layout.depth(node);
         int top = y;
-        int first = cells.size();
+        int first = sheet.size();
         TextStyle style = layout.footerStyle(kind);
         boolean grand = kind == BandKind.REPORT_FOOTER;
         y += layout.spaceAbove(kind, depth);
-        rules.add(new Page.Rule(
+        sheet.rule(new Page.Rule(
                 layout.indent(depth),
                 y,
                 paper.right() - layout.indent(depth),
@@ -361,18 +330,19 @@ final class PageBuilder {
         int end = 0;
         for (String line : layout.footerText(kind, node)) {
             y += layout.lineHeight(style);
-            end = layout.indent(depth) + text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, id);
+            end = layout.indent(depth)
+                    + sheet.text(line, style, layout.indent(depth), y - layout.size(style) / 4, node, id);
         }
         if (!plan.counted().isEmpty()) {
             boolean beside = layout.countsBeside(kind, node);
             y += beside ? 0 : layout.lineHeight(TextStyle.COUNTS);
             int x = beside ? end + layout.size(style) : layout.indent(depth);
             int baseline = y - layout.size(beside ? style : TextStyle.COUNTS) / 4;
-            text(printed.countsInWords(node), TextStyle.COUNTS, x, baseline, node, "");
+            sheet.text(printed.countsInWords(node), TextStyle.COUNTS, x, baseline, node, "");
         }
         figures(node, depth, Place.FOOTER, style, firstBaseline);
         y += 250;
-        box(grand ? BandRole.GRAND_TOTAL : BandRole.TOTALS, top, node, first);
+        sheet.box(grand ? BandRole.GRAND_TOTAL : BandRole.TOTALS, top, y, node, first);
     }
 
     private void figures(int node, int depth, Place place, TextStyle style, int besideName) {
@@ -382,7 +352,7 @@ final class PageBuilder {
         for (int c = 0; c < plan.columns().size(); c++) {
             int column = c;
             printed.totalAt(c, depth, place)
-                    .ifPresent(total -> columnText(
+                    .ifPresent(total -> sheet.columnText(
                             printed.total(total, node),
                             style,
                             column,
@@ -390,105 +360,5 @@ final class PageBuilder {
                             node,
                             plan.totals().get(total).id()));
         }
-    }
-
-    /** Notes that rows between two heights feed a group and every group around it. */
-    private void feed(int node, int top, int bottom) {
-        GroupTree tree = layout.bands().grouped().tree();
-        for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(layout.depth(n) - 1).header() != Header.LINE) {
-                braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
-            }
-        }
-    }
-
-    private List<Page.Brace> braces(int nextBand) {
-        GroupTree tree = layout.bands().grouped().tree();
-        int nextNode = nextBand < layout.bands().size() ? layout.bands().node(nextBand) : GroupTree.ROOT;
-        List<Page.Brace> braces = new ArrayList<>();
-        for (Map.Entry<Integer, int[]> span : braceSpans.entrySet()) {
-            int node = span.getKey();
-            int place = tree.placeOf(nextNode);
-            boolean goesOn = nextNode != GroupTree.ROOT && place >= tree.placeOf(node) && place <= tree.lastPlace(node);
-            braces.add(new Page.Brace(
-                    nodeIndex(node), span.getValue()[0], span.getValue()[1], !continued.contains(node), !goesOn));
-        }
-        return braces;
-    }
-
-    private void columnText(String text, TextStyle style, int column, int baseline, int node, String id) {
-        if (text.isEmpty()) {
-            return;
-        }
-        ColumnLayout columns = layout.columns();
-        Align align = plan.columns().get(column).align();
-        String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.size(style));
-        int x = switch (align) {
-            case START -> columns.x()[column];
-            case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
-            case END -> columns.right(column) - width;
-        };
-        boolean end = align == Align.END;
-        int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
-        cells.add(new Page.Cell(
-                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
-    }
-
-    /** Puts a text in its place and returns its width. */
-    private int text(String text, TextStyle style, int x, int baseline, int node, String id) {
-        String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.size(style));
-        int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
-        cells.add(new Page.Cell(
-                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, false));
-        return width;
-    }
-
-    private void box(BandRole role, int top, int node, int firstCell) {
-        boxes.add(new Page.BandBox(role, top, y - top, nodeIndex(node), firstCell, Page.NONE, Page.NONE));
-    }
-
-    private List<Page.ColumnBox> columnBoxes() {
-        List<Page.ColumnBox> columns = new ArrayList<>();
-        for (int c = 0; c < plan.columns().size(); c++) {
-            columns.add(new Page.ColumnBox(
-                    plan.columns().get(c).id(),
-                    layout.columns().x()[c],
-                    layout.columns().widths()[c]));
-        }
-        return columns;
-    }
-
-    private int nodeIndex(int node) {
-        return nodes.computeIfAbsent(node, key -> nodes.size());
-    }
-
-    private static int index(Map<String, Integer> table, String text) {
-        return table.computeIfAbsent(text, key -> table.size());
-    }
-
-    private List<Page.Style> styles() {
-        List<Page.Style> styles = new ArrayList<>();
-        for (TextStyle style : TextStyle.values()) {
-            styles.add(new Page.Style(style.face().word(), layout.size(style), style.tone() == TextStyle.Tone.MUTED));
-        }
-        return styles;
-    }
-
-    private List<Page.Node> pageNodes() {
-        GroupTree tree = layout.bands().grouped().tree();
-        List<Page.Node> list = new ArrayList<>();
-        for (int node : nodes.keySet()) {
-            int depth = tree.depthOf(node);
-            boolean report = node == GroupTree.ROOT;
-            list.add(new Page.Node(
-                    tree.placeOf(node),
-                    tree.lastPlace(node),
-                    depth,
-                    report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
-                    report ? plan.inputs().title() : printed.label(node)));
-        }
-        return list;
     }
 }
