@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import ConflictDialog from './ConflictDialog.vue'
-import CopyDialog from './CopyDialog.vue'
+import ConflictDialog from './saving/ConflictDialog.vue'
+import CopyDialog from './saving/CopyDialog.vue'
 import type { Part } from './parts'
 import CommandMenu from '@/shell/CommandMenu.vue'
 import CommandPalette from '@/shell/CommandPalette.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { offered, perRow } from './perRow'
+import { offered, perRow } from './edits/perRow'
 import { ranked, spans } from './ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'

@@ -3,7 +3,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import { block } from './edits/report'
 import FieldButton from './FieldButton.vue'
-import { perRow } from './perRow'
+import { perRow } from './edits/perRow'
 import type { DatasetView, FieldView, Report } from '@/api/client'
 import { words } from '@/words'
 

@@ -17,9 +17,9 @@ import {
   togglePlace,
   toggleTotal,
 } from './edits/totals'
-import { measureChoices } from './measures'
+import { measureChoices } from './edits/measures'
 import { shownChoices } from './shownChoices'
-import { perRow } from './perRow'
+import { perRow } from './edits/perRow'
 import type { Block, DatasetView, FieldView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 

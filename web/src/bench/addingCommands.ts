@@ -1,4 +1,4 @@
-import { offered, perRow } from './perRow'
+import { offered, perRow } from './edits/perRow'
 import type { DatasetView, FieldView } from '@/api/client'
 import type { Command } from '@/shell/commands'
 import { words } from '@/words'

@@ -8,7 +8,7 @@ import { columnDirection, orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
 import * as totals from './edits/totals'
 import { partName, type Part } from './parts'
-import { perRow } from './perRow'
+import { perRow } from './edits/perRow'
 import type { DatasetView, FieldView, PageView, Report } from '@/api/client'
 import { words } from '@/words'
 

@@ -1,8 +1,8 @@
 import { onMounted, ref, watch, type Ref } from 'vue'
 import { block } from './edits/report'
 import { partName, type Part } from './parts'
-import type { useEditing } from './useEditing'
-import type { useHistory } from './useHistory'
+import type { useEditing } from './saving/useEditing'
+import type { useHistory } from './saving/useHistory'
 import type { usePreview } from './usePreview'
 import { api, type Answers, type DatasetView } from '@/api/client'
 

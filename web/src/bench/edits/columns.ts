@@ -1,7 +1,7 @@
 import { isLabel, rowsShown, showRows } from './levels'
 import { block, changed, freeId, moved, withBlock } from './report'
 import { everywhere } from './totals'
-import { perRow } from '../perRow'
+import { perRow } from './perRow'
 import type { Column, FieldView, Report, Total } from '@/api/client'
 
 /** Columns with the totals under them, as they are copied. */

@@ -1,5 +1,5 @@
 import { block } from './report'
-import { offered, perRow, printsInRows } from '../perRow'
+import { offered, perRow, printsInRows } from './perRow'
 import type { Part } from '../parts'
 import type { FieldView, Report } from '@/api/client'
 

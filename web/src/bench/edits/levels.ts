@@ -1,5 +1,5 @@
 import { block, changed, freeId, moved, stripped, withBlock } from './report'
-import { printsInRows } from '../perRow'
+import { printsInRows } from './perRow'
 import type { Column, FieldView, Level, Report, Total } from '@/api/client'
 
 type LevelSource = Pick<FieldView, 'id' | 'label'> & { level: NonNullable<FieldView['level']> }

@@ -8,7 +8,7 @@ import { computed } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import { COMPARISONS, havingText, simpleHaving, type Having } from '../edits/having'
-import { measureChoices, withChosen } from '../measures'
+import { measureChoices, withChosen } from '../edits/measures'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
 

@@ -9,7 +9,7 @@ import { block } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
 import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
-import { perRow } from '../perRow'
+import { perRow } from '../edits/perRow'
 import type { DatasetView, FieldView, PreviewView, Report } from '@/api/client'
 import { words } from '@/words'
 

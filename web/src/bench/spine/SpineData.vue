@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { offered, perRow } from '../perRow'
+import { offered, perRow } from '../edits/perRow'
 import { ranked } from '../ranked'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'

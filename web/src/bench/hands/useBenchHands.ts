@@ -1,6 +1,6 @@
 import { shallowRef, ref, type Ref } from 'vue'
-import { partOf, same, type Part } from './parts'
-import type { useBenchEdits } from './useBenchEdits'
+import { partOf, same, type Part } from '../parts'
+import type { useBenchEdits } from '../useBenchEdits'
 import type { useInPlace } from './useInPlace'
 import type { PageView, Report } from '@/api/client'
 import { figureKey } from '@/paper/figureKey'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import BenchOverlay from './BenchOverlay.vue'
-import { block } from './edits/report'
+import { block } from '../edits/report'
 import InPlaceText from './InPlaceText.vue'
-import type { Part } from './parts'
-import type { useBenchEdits } from './useBenchEdits'
+import type { Part } from '../parts'
+import type { useBenchEdits } from '../useBenchEdits'
 import type { useBenchHands } from './useBenchHands'
 import type { useInPlace } from './useInPlace'
 import { api, type PageView, type PreviewView, type Report } from '@/api/client'

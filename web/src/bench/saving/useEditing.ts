@@ -1,5 +1,5 @@
 import { onScopeDispose, ref } from 'vue'
-import { begun, onRecord } from './newReport'
+import { begun, onRecord } from '../newReport'
 import { api, ApiError, type Editing, type Report } from '@/api/client'
 
 const AFTER_MILLISECONDS = 400

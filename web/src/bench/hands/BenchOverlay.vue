@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { columnDirection } from './edits/order'
-import { block } from './edits/report'
-import type { Part } from './parts'
+import { columnDirection } from '../edits/order'
+import { block } from '../edits/report'
+import type { Part } from '../parts'
 import type { PageView, Report } from '@/api/client'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
 import type { Band } from '@/paper/geometry'

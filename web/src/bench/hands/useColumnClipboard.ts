@@ -1,6 +1,6 @@
 import { onMounted, onUnmounted } from 'vue'
 import { clipboardText, copiedColumns } from './clipboardText'
-import type { CopiedColumns } from './edits/columns'
+import type { CopiedColumns } from '../edits/columns'
 
 /** What the clipboard does to the bench. */
 export interface ClipboardActions {

@@ -1,4 +1,4 @@
-import { block } from './edits/report'
+import { block } from './report'
 import { perRow } from './perRow'
 import type { DatasetView, Report } from '@/api/client'
 

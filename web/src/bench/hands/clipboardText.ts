@@ -1,4 +1,4 @@
-import type { CopiedColumns } from './edits/columns'
+import type { CopiedColumns } from '../edits/columns'
 
 /** Marks a text on the clipboard as columns that were copied on a bench. */
 const MARK = 'grammatus-columns'
