@@ -54,17 +54,15 @@ const offset = ref(0)
 const aside = ref(0)
 /** Room at the left edge of a narrow screen, in pixels. */
 const EDGE = 8
-/** Where the first column begins, in pixels from the left edge of the list. */
-const firstColumn = computed(
-  () => BRACE * depths.value + (strips.value?.headings.columns[0]?.x ?? 0) * scale.value,
-)
-const held = computed(() => `${Math.max(0, aside.value - firstColumn.value + EDGE)}px`)
+/** Where print begins, the rule under the headings among it, in pixels from the left edge of the list. */
+const printEdge = computed(() => BRACE * depths.value + (strips.value?.headings.rules[0] ?? 0) * scale.value)
+const held = computed(() => `${Math.max(0, aside.value - printEdge.value + EDGE)}px`)
 
 /** On a narrow screen the list begins with its first column, past braces and margin. */
 watch([strips, () => props.narrow], async () => {
   await nextTick()
   if (props.narrow && strips.value) {
-    scroller.value?.scrollTo({ left: firstColumn.value - EDGE })
+    scroller.value?.scrollTo({ left: printEdge.value - EDGE })
   }
 })
 

@@ -20,7 +20,7 @@ import { useFolds } from '@/desk/useFolds'
 import WorkDesk from '@/desk/WorkDesk.vue'
 import RowsDialog from '@/explain/RowsDialog.vue'
 import { onCellKey } from '@/paper/cellKeys'
-import { useZoom } from '@/paper/useZoom'
+import { readable, useZoom } from '@/paper/useZoom'
 import { useSession } from '@/session/useSession'
 import CommandMenu from '@/shell/CommandMenu.vue'
 import CommandPalette from '@/shell/CommandPalette.vue'
@@ -56,7 +56,7 @@ const { page, number, shownRun } = useShownPage(run, {
   },
   fail,
 })
-const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => pagesView.value?.room())
+const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => pagesView.value?.room(), readable())
 const { chosen, together, toggle: choose, clear: chooseNone } = useChosenFigures(shownRun)
 const hands = useReaderGestures(run, page, looked, {
   choose,

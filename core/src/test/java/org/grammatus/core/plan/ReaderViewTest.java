@@ -191,6 +191,30 @@ class ReaderViewTest {
     }
 
     @Test
+    void whatLooksAtGroupsAroundARowIsNoOrderOfRows() {
+        Report around = Definitions.readReport(
+                Samples.REPORT.replace("\"value\": \"net\"", "\"value\": \"SUM(net) OVER (PARTITION BY region)\""));
+        assertThatThrownBy(() -> labels(around, order("c-net", Direction.DESCENDING)))
+                .hasMessageContaining(
+                        "the column \"Net\" looks at the groups around a row; order by one that does not");
+    }
+
+    /** What is read and what was planned of everything else stay what they are: a view reads nothing anew. */
+    @Test
+    void aViewReadsNothingMore() {
+        Plan plan = Planner.plan(Samples.report(), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        Plan seen = new ReaderView(
+                        List.of(new Sort("c-freight", Direction.ASCENDING)),
+                        List.of(new Only("region", Optional.of("Lakeside"))),
+                        List.of(new Width("c-net", Optional.of(60))))
+                .applied(plan);
+        assertThat(seen.table().fields()).isSameAs(plan.table().fields());
+        assertThat(seen.table().totals()).isSameAs(plan.table().totals());
+        assertThat(seen.table().filters()).hasSize(plan.table().filters().size() + 1);
+        assertThat(ReaderView.PLAIN.applied(plan)).isSameAs(plan);
+    }
+
+    @Test
     void aLevelThatIsNotThereIsNamed() {
         assertThatThrownBy(() -> labels(
                         Samples.report(),

@@ -1,2 +1,2 @@
-/** A PostgreSQL server: its dialect, and how a connection to it is kept from being read or taken over. */
+/** PostgreSQL: its dialect, and how a connection to a server of it is kept from being read or taken over. */
 package org.grammatus.sources.postgres;
