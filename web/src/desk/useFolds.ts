@@ -37,13 +37,6 @@ export function useFolds(desk: string, usual: Record<Side, number>) {
     }
   }
 
-  /** Opens a panel that something is to be seen in. */
-  function open(side: Side) {
-    if (!isOpen(side)) {
-      toggle(side)
-    }
-  }
-
   /** Takes what lies over the work away. */
   const uncover = () => (over.value = undefined)
 
@@ -56,7 +49,7 @@ export function useFolds(desk: string, usual: Record<Side, number>) {
     kept.value.width[side] = within(pixels)
   }
 
-  return { isNarrow, isOpen, toggle, open, uncover, width, setWidth }
+  return { isNarrow, isOpen, toggle, uncover, width, setWidth }
 }
 
 export type Folds = ReturnType<typeof useFolds>

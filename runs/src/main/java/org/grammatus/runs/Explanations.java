@@ -3,7 +3,6 @@ package org.grammatus.runs;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -83,16 +82,10 @@ public final class Explanations {
     public Optional<RowsBehind> rows(
             int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
         return node(place).map(node -> {
-            int[] behind = rowsOf(node);
-            int from = Math.clamp(offset, 0, behind.length);
-            int to = Math.min(behind.length, from + Math.clamp(limit, 0, RowsBehind.MOST));
-            WiderRows wider = WiderRows.of(grouped, Arrays.copyOfRange(behind, from, to), fields, reader);
-            return RowsBehind.of(grouped, printed, node, wider.fields(), wider.changed(), offset, limit);
+            RowsBehind.Some some = RowsBehind.Some.of(grouped, node, offset, limit);
+            WiderRows wider = WiderRows.of(grouped, some.rows(), fields, reader);
+            return RowsBehind.of(grouped, printed, node, some, wider.fields(), wider.changed());
         });
-    }
-
-    private int[] rowsOf(int node) {
-        return grouped.behind().rows(node, grouped.tree().depthOf(node));
     }
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
@@ -108,7 +101,7 @@ public final class Explanations {
      */
     public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
         return node(place).map(node -> out -> {
-            int[] rows = rowsOf(node);
+            int[] rows = grouped.behind().rows(node, grouped.tree().depthOf(node));
             RowsBehindCsv.write(WiderRows.of(grouped, rows, fields, reader).fields(), rows, cells, out);
         });
     }

@@ -37,35 +37,50 @@ public record RowsBehind(
     /** The most rows given at once. */
     public static final int MOST = 500;
 
-    /** Rows of a group in row order. */
+    /**
+     * Some of the rows of a group.
+     *
+     * @param rows their numbers at the grain, in row order
+     * @param from how many come before them
+     * @param all how many there are
+     */
+    public record Some(int[] rows, int from, int all) {
+
+        /** Those from an offset on, at most {@value RowsBehind#MOST}; offsets and limits that cannot be are the nearest that can. */
+        public static Some of(Grouped grouped, int node, int offset, int limit) {
+            int[] all = grouped.behind().rows(node, grouped.tree().depthOf(node));
+            int from = Math.clamp(offset, 0, all.length);
+            int to = Math.min(all.length, from + Math.clamp(limit, 0, MOST));
+            return new Some(Arrays.copyOfRange(all, from, to), from, all.length);
+        }
+    }
+
+    /** Rows of a group with the values of fields. */
     public static RowsBehind of(
-            Grouped grouped, Printed printed, int node, ShownFields shown, boolean changed, int offset, int limit) {
+            Grouped grouped, Printed printed, int node, Some some, ShownFields shown, boolean changed) {
         DatasetModel dataset = grouped.plan().dataset();
-        int[] all = grouped.behind().rows(node, grouped.tree().depthOf(node));
-        int from = Math.clamp(offset, 0, all.length);
-        int to = Math.min(all.length, from + Math.clamp(limit, 0, MOST));
-        int[] some = Arrays.copyOfRange(all, from, to);
+        int[] shownRows = some.rows();
         List<List<String>> rows = new ArrayList<>();
-        for (int i = 0; i < some.length; i++) {
+        for (int i = 0; i < shownRows.length; i++) {
             rows.add(new ArrayList<>());
         }
         for (ShownFields.Field field : shown.fields()) {
             ValueFormat format = new ValueFormat(
                     field.type(), field.pattern(), grouped.plan().locale());
-            for (int i = 0; i < some.length; i++) {
-                rows.get(i).add(format.format(field.values(), field.path()[some[i]]));
+            for (int i = 0; i < shownRows.length; i++) {
+                rows.get(i).add(format.format(field.values(), field.path()[shownRows[i]]));
             }
         }
         return new RowsBehind(
                 WhyFigure.path(grouped, printed, node),
-                dataset.table(DatasetModel.GRAIN).noun().of(all.length),
+                dataset.table(DatasetModel.GRAIN).noun().of(some.all()),
                 shown.fields().stream().map(ShownFields.Field::label).toList(),
                 shown.fields().stream().map(ShownFields.Field::id).toList(),
                 shown.fields().stream().map(field -> field.type().isNumber()).toList(),
                 RowFields.offered(grouped.plan()),
                 changed,
-                from,
-                all.length,
+                some.from(),
+                some.all(),
                 rows);
     }
 }

@@ -115,7 +115,8 @@ class WhyTest {
 
     private static RowsBehind rows(Grouped grouped, int node, int offset) {
         ShownFields shown = ShownFields.of(grouped.plan(), RowFields.read(grouped.plan()), grouped.star());
-        return RowsBehind.of(grouped, new Printed(grouped), node, shown, false, offset, 2);
+        RowsBehind.Some some = RowsBehind.Some.of(grouped, node, offset, 2);
+        return RowsBehind.of(grouped, new Printed(grouped), node, some, shown, false);
     }
 
     @Test

@@ -46,7 +46,7 @@ class RunningTest {
                 .line("S3", "Jars", "8.00");
     }
 
-    private static String running(String value, String shown) {
+    private static String soFar(String value, String shown) {
         return "{\"value\": \"" + value + "\", \"shown\": \"" + shown + "\"}";
     }
 
@@ -57,11 +57,11 @@ class RunningTest {
                                 Samples.report(
                                         levels,
                                         "",
-                                        running("SUM(freight)", "value"),
-                                        running("SUM(freight)", "running-in-parent"),
-                                        running("SUM(freight)", "running-in-report"),
-                                        running("AVG(net)", "running-in-parent"),
-                                        running("SUM(net) / COUNT(*)", "running-in-parent")),
+                                        soFar("SUM(freight)", "value"),
+                                        soFar("SUM(freight)", "running-in-parent"),
+                                        soFar("SUM(freight)", "running-in-report"),
+                                        soFar("AVG(net)", "running-in-parent"),
+                                        soFar("SUM(net) / COUNT(*)", "running-in-parent")),
                                 Answers.NONE)))
                 .containsExactly(
                         "all | 14.00 | 14.00 | 14.00 | 11.60 | 11.60",
@@ -81,8 +81,8 @@ class RunningTest {
                                 Samples.report(
                                         REGION + "," + limited,
                                         "",
-                                        running("SUM(freight)", "running-in-report"),
-                                        running("COUNT(DISTINCT category)", "running-in-report")),
+                                        soFar("SUM(freight)", "running-in-report"),
+                                        soFar("COUNT(DISTINCT category)", "running-in-report")),
                                 Answers.NONE)))
                 .containsExactly(
                         "all | 14.00 | 3",
@@ -142,7 +142,7 @@ class RunningTest {
                         REGION + "," + CATEGORY.formatted(others ? limit : ""),
                         "",
                         values.stream()
-                                .map(value -> running(value, "running-in-report"))
+                                .map(value -> soFar(value, "running-in-report"))
                                 .toArray(String[]::new)),
                 Answers.NONE);
         Map<String, Set<Integer>> sofar = new HashMap<>();
