@@ -68,4 +68,13 @@ public final class Gathering {
         }
         return new Column.Texts(joined, codes.keySet().toArray(String[]::new));
     }
+
+    /** Numbers by place. */
+    public static int[] numbers(int[] numbers, int[] at) {
+        int[] gathered = new int[at.length];
+        for (int i = 0; i < at.length; i++) {
+            gathered[i] = numbers[at[i]];
+        }
+        return gathered;
+    }
 }

@@ -108,7 +108,7 @@ public final class Nodes {
         KeyCodes codes = KeyCodes.of(key);
         int[] rowCodes = codes.codes();
         if (table[depth] != level.home()) {
-            rowCodes = gathered(rowCodes, star.path(table[depth], level.home()));
+            rowCodes = Gathering.numbers(rowCodes, star.path(table[depth], level.home()));
         }
         int[] rows = used(table[depth]);
         byte[] fateOfRow = folded(depth, rows);
@@ -183,7 +183,7 @@ public final class Nodes {
         }
         int[] keyRows = table[depth] == level.home()
                 ? samples.clone()
-                : gathered(star.path(table[depth], level.home()), samples);
+                : Gathering.numbers(star.path(table[depth], level.home()), samples);
         for (int node = 0; node < fates[depth].length; node++) {
             keyRows[node] = fates[depth][node] == Fate.SHOWN ? keyRows[node] : -1;
         }
@@ -352,15 +352,7 @@ public final class Nodes {
     private int[] parentOfRow(int depth) {
         return table[depth] == table[depth - 1]
                 ? nodeOfRow[depth - 1]
-                : gathered(nodeOfRow[depth - 1], star.path(table[depth], table[depth - 1]));
-    }
-
-    private static int[] gathered(int[] numbers, int[] at) {
-        int[] gathered = new int[at.length];
-        for (int i = 0; i < at.length; i++) {
-            gathered[i] = numbers[at[i]];
-        }
-        return gathered;
+                : Gathering.numbers(nodeOfRow[depth - 1], star.path(table[depth], table[depth - 1]));
     }
 
     public TablePlan plan() {
