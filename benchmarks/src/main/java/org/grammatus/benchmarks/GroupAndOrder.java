@@ -46,15 +46,15 @@ final class GroupAndOrder {
 
     private static void requireSameRows(Grouped grouped, DuckDbAnchor anchor) throws Exception {
         GroupTree tree = grouped.tree();
-        Column orders = grouped.keys().get(3).orElseThrow();
+        Column orders = grouped.groups().keys().get(3).orElseThrow();
         int[] place = {0};
         anchor.forEach((region, apiary, order, net) -> {
             do {
                 place[0]++;
             } while (tree.depthOf(tree.nodeAt(place[0])) < 3);
             int node = tree.nodeAt(place[0]);
-            Scalar ourOrder = Scalars.at(orders, grouped.within(node));
-            Scalar ourNet = Scalars.at(grouped.totals().getFirst(), node);
+            Scalar ourOrder = Scalars.at(orders, grouped.groups().within(node));
+            Scalar ourNet = Scalars.at(grouped.figures().totals().getFirst(), node);
             boolean same = ourOrder.equals(new Scalar.Text(order))
                     && ourNet instanceof Scalar.Number number
                     && number.value().equals(BigDecimal.valueOf(net, 2));

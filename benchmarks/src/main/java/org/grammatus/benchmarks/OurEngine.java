@@ -56,7 +56,7 @@ final class OurEngine {
     Grouped run() {
         Faults faults = new Faults();
         KeptRows all = KeptRows.of(plan, star, faults, () -> false);
-        return Grouping.group(plan, star, all, faults, () -> false);
+        return Grouping.group(plan, star, all, faults, () -> false).grouped();
     }
 
     static String resource(String name) throws IOException {

@@ -206,6 +206,15 @@ public final class Samples {
 
     /** Groups of a plan over a dataset that is read as it is. */
     public Grouped grouped(TablePlan plan) {
+        return grouping(plan).grouped();
+    }
+
+    public Grouping.Result grouping(Report report, Answers answers) {
+        return grouping(Planner.plan(report, dataset(), answers, CONTEXT).table());
+    }
+
+    /** Groups of a plan with what stands behind them. */
+    public Grouping.Result grouping(TablePlan plan) {
         DatasetModel dataset = plan.dataset();
         Faults faults = new Faults();
         Star star = star(dataset);

@@ -18,7 +18,7 @@ public final class TreeText {
             int node = grouped.tree().nodeAt(place);
             StringBuilder line = new StringBuilder("  ".repeat(grouped.tree().depthOf(node)))
                     .append(node == GroupTree.ROOT ? "all" : printed.label(node));
-            for (int total = 0; total < grouped.totals().size(); total++) {
+            for (int total = 0; total < grouped.figures().totals().size(); total++) {
                 line.append(" | ").append(printed.total(total, node));
             }
             lines.add(line.toString());

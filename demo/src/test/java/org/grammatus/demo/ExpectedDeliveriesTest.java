@@ -10,6 +10,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
@@ -80,9 +81,9 @@ class ExpectedDeliveriesTest {
         Printed printed = new Printed(grouped);
 
         List<String> lines = new ArrayList<>();
-        for (int row : grouped.rows()) {
-            lines.add(printed.rowCell(1, row) + "|" + printed.rowCell(2, row) + "|" + printed.rowCell(3, row) + "|"
-                    + printed.rowCell(5, row));
+        for (int row : grouped.rows().order()) {
+            lines.add(new BandContents(grouped).rowText(row, 1) + "|" + new BandContents(grouped).rowText(row, 2) + "|"
+                    + new BandContents(grouped).rowText(row, 3) + "|" + new BandContents(grouped).rowText(row, 5));
         }
         assertThat(lines)
                 .isEqualTo(query("SELECT l.quantity, l.received_quantity, l.quantity - l.received_quantity,"
@@ -95,8 +96,9 @@ class ExpectedDeliveriesTest {
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
             if (grouped.tree().depthOf(node) == 1) {
-                days.add(unscaled(grouped, node) + "|" + grouped.counts().get(0)[node] + "|"
-                        + grouped.counts().get(1)[node]);
+                days.add(unscaled(grouped, node) + "|"
+                        + grouped.figures().counts().get(0)[node] + "|"
+                        + grouped.figures().counts().get(1)[node]);
             }
         }
         assertThat(days)
@@ -111,7 +113,8 @@ class ExpectedDeliveriesTest {
 
     private static String unscaled(Grouped grouped, int node) {
         assertThat(node).isNotEqualTo(GroupTree.ROOT);
-        return Scalars.at(grouped.totals().getFirst(), node) instanceof Scalar.Number(BigDecimal number, var type)
+        return Scalars.at(grouped.figures().totals().getFirst(), node)
+                        instanceof Scalar.Number(BigDecimal number, var type)
                 ? number.unscaledValue().toString()
                 : "";
     }

@@ -182,8 +182,10 @@ class GeneratedDatasetsTest {
         for (int node = 1; node < grouped.tree().nodeCount(); node++) {
             int at = node;
             figures.put(
-                    ScalarText.write(Scalars.at(grouped.keys().get(1).orElseThrow(), grouped.within(node))),
-                    grouped.totals().stream()
+                    ScalarText.write(Scalars.at(
+                            grouped.groups().keys().get(1).orElseThrow(),
+                            grouped.groups().within(node))),
+                    grouped.figures().totals().stream()
                             .map(total ->
                                     ScalarText.write(Scalars.at(total, at)).replace(".", ""))
                             .map(text -> text.isEmpty() ? "" : String.valueOf(Long.parseLong(text)))

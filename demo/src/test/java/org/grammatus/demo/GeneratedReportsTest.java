@@ -212,7 +212,9 @@ class GeneratedReportsTest {
             int of = node;
             figures.put(
                     path(grouped, node),
-                    grouped.totals().stream().map(total -> unscaled(total, of)).collect(Collectors.joining("|")));
+                    grouped.figures().totals().stream()
+                            .map(total -> unscaled(total, of))
+                            .collect(Collectors.joining("|")));
         }
         return figures;
     }
@@ -221,7 +223,9 @@ class GeneratedReportsTest {
         StringBuilder path = new StringBuilder();
         for (int depth = 1; depth <= grouped.tree().depthOf(node); depth++) {
             int ancestor = grouped.tree().ancestor(node, depth);
-            Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), grouped.within(ancestor));
+            Scalar key = Scalars.at(
+                    grouped.groups().keys().get(depth).orElseThrow(),
+                    grouped.groups().within(ancestor));
             path.append('/')
                     .append(
                             switch (key) {
@@ -307,7 +311,7 @@ class GeneratedReportsTest {
         for (int place = 1; place < tree.nodeCount(); place++) {
             int node = tree.nodeAt(place);
             int parent = tree.parentOf(node);
-            BigDecimal own = new BigDecimal(unscaled(grouped.totals().getFirst(), node));
+            BigDecimal own = new BigDecimal(unscaled(grouped.figures().totals().getFirst(), node));
             assertThat(before[parent] == null || before[parent].compareTo(own) >= 0)
                     .isTrue();
             before[parent] = own;

@@ -50,7 +50,7 @@ class OrderStartersTest {
             int node = grouped.tree().nodeAt(place);
             StringBuilder line = new StringBuilder(printed.label(node));
             for (int total : totals) {
-                Scalar value = Scalars.at(grouped.totals().get(total), node);
+                Scalar value = Scalars.at(grouped.figures().totals().get(total), node);
                 line.append('|')
                         .append(value instanceof Scalar.Number n ? n.value().unscaledValue() : "");
             }

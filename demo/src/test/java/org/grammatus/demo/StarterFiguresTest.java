@@ -61,10 +61,11 @@ class StarterFiguresTest {
                     .append('|')
                     .append(node == GroupTree.ROOT ? "" : printed.label(node));
             for (int total = 0; total < 3; total++) {
-                line.append('|').append(unscaled(Scalars.at(grouped.totals().get(total), node)));
+                line.append('|')
+                        .append(unscaled(Scalars.at(grouped.figures().totals().get(total), node)));
             }
-            line.append('|').append(grouped.counts().get(0)[node]);
-            line.append('|').append(grouped.counts().get(1)[node]);
+            line.append('|').append(grouped.figures().counts().get(0)[node]);
+            line.append('|').append(grouped.figures().counts().get(1)[node]);
             lines.add(line.toString());
         }
         return lines;

@@ -8,17 +8,20 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.columnar.Column;
-import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -31,8 +34,9 @@ final class CsvReportWriter implements ReportWriter {
 
     private static final int ASK_EVERY = 4096;
     private final CsvTexts texts;
-    private Grouped grouped;
+    private BandContents contents;
     private Printed printed;
+    private GroupTree tree;
     private TablePlan plan;
 
     CsvReportWriter(Cells cells) {
@@ -41,13 +45,14 @@ final class CsvReportWriter implements ReportWriter {
 
     @Override
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
-        this.grouped = printout.bands().grouped();
-        this.printed = new Printed(grouped);
+        Grouped grouped = printout.bands().grouped();
+        this.contents = new BandContents(grouped);
+        this.printed = contents.printed();
         this.plan = grouped.plan();
+        this.tree = grouped.tree();
         BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
         CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
         head(csv);
-        GroupTree tree = grouped.tree();
         int deepest = deepestPrinted();
         for (int place = 0; place < tree.nodeCount(); place++) {
             if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
@@ -58,11 +63,10 @@ final class CsvReportWriter implements ReportWriter {
             boolean innermost = tree.lastPlaceFrom(place) == place;
             if (plan.printsRows()) {
                 if (innermost) {
-                    rows(csv, node, place);
-                    otherRows(csv, node);
+                    rows(csv, node, grouped.rows(), place);
                 }
             } else if (depth == deepest || innermost && depth > 0 && depth < deepest) {
-                group(csv, node, depth);
+                group(csv, node);
             }
         }
         csv.flush();
@@ -90,7 +94,7 @@ final class CsvReportWriter implements ReportWriter {
 
     private List<String> labels(int node) {
         List<String> labels = new ArrayList<>();
-        for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+        for (int n = node; n != GroupTree.ROOT; n = tree.parentOf(n)) {
             labels.addFirst(texts.text(printed.label(n)));
         }
         // Others, and groups without rows, are not divided further.
@@ -98,56 +102,41 @@ final class CsvReportWriter implements ReportWriter {
         return labels;
     }
 
-    private void rows(CSVPrinter csv, int node, int place) throws IOException {
+    private void rows(CSVPrinter csv, int node, PrintedRows rows, int place) throws IOException {
         List<String> labels = labels(node);
-        for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
-            int row = grouped.rows()[i];
-            List<String> record = new ArrayList<>(labels);
-            for (int c = 0; c < plan.columns().size(); c++) {
-                int[] path = grouped.star().path(0, plan.columns().get(c).home());
-                record.add(grouped.repeats().get(c).get(row) ? "" : value(printed.rowValues(c), path[row]));
-            }
-            csv.printRecord(record);
+        for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
+            csv.printRecord(record(labels, contents.row(rows.order()[i])));
+        }
+        if (rows.othersOf(node) > 0) {
+            csv.printRecord(otherRows(labels, node));
         }
     }
 
-    /** The line of other rows: what it says in the first column that has no figure, and its figures. */
-    private void otherRows(CSVPrinter csv, int node) throws IOException {
-        if (grouped.otherRows().isEmpty() || grouped.otherRows().get().counts()[node] == 0) {
-            return;
-        }
-        List<String> record = labels(node);
-        String name = printed.otherRowsName(node);
-        for (int c = 0; c < plan.columns().size(); c++) {
-            Optional<Integer> total = printed.otherRowsTotalAt(c);
-            if (total.isPresent()) {
-                record.add(value(
-                        grouped.otherRows().get().totals().get(total.get()).orElseThrow(), node));
-            } else {
-                record.add(name);
-                name = "";
-            }
-        }
-        csv.printRecord(record);
+    /** A line of values, each in its column. */
+    private List<String> record(List<String> labels, List<BandCell.Value> values) {
+        List<String> record = new ArrayList<>(labels);
+        record.addAll(Collections.nCopies(plan.columns().size(), ""));
+        values.forEach(value -> record.set(labels.size() + value.column(), texts.value(value.scalar())));
+        return record;
     }
 
-    private void group(CSVPrinter csv, int node, int depth) throws IOException {
-        List<String> record = labels(node);
-        List<Column> shared = grouped.cells().get(depth);
-        for (int c = 0; c < plan.columns().size(); c++) {
-            int column = c;
-            Optional<Integer> total =
-                    printed.totalAt(c, depth, Place.HEADER).or(() -> printed.totalAt(column, depth, Place.FOOTER));
-            if (total.isPresent()) {
-                record.add(value(grouped.totals().get(total.get()), node));
-            } else {
-                record.add(shared.isEmpty() ? "" : value(shared.get(c), grouped.within(node)));
-            }
-        }
-        csv.printRecord(record);
+    /** The line of other rows: its figures, and what it says in the first column that has none. */
+    private List<String> otherRows(List<String> labels, int node) {
+        List<BandCell.Value> figures = contents.otherRows(node);
+        List<String> record = record(labels, figures);
+        Set<Integer> taken = figures.stream().map(BandCell.Value::column).collect(Collectors.toSet());
+        IntStream.range(0, plan.columns().size())
+                .filter(column -> !taken.contains(column))
+                .findFirst()
+                .ifPresent(column -> record.set(labels.size() + column, printed.otherRowsName(node)));
+        return record;
     }
 
-    private String value(Column column, int row) {
-        return texts.value(Scalars.at(column, row));
+    /** A group: what its rows share, and its totals wherever they stand, those in its header before those in its footer. */
+    private void group(CSVPrinter csv, int node) throws IOException {
+        List<BandCell.Value> values = new ArrayList<>(contents.shared(node));
+        values.addAll(contents.figures(node, Place.FOOTER));
+        values.addAll(contents.figures(node, Place.HEADER));
+        csv.printRecord(record(labels(node), values));
     }
 }

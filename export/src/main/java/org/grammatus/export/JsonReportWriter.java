@@ -2,19 +2,18 @@ package org.grammatus.export;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Iterator;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
-import org.grammatus.core.band.Printed;
-import org.grammatus.core.columnar.Column;
-import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
-import org.grammatus.core.group.select.OtherRows;
+import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -38,8 +37,7 @@ final class JsonReportWriter implements ReportWriter {
 
     private JsonGenerator json;
     private Grouped grouped;
-    private Printed printed;
-    private List<Column> rowValues;
+    private BandContents contents;
     private WriteProgress progress;
 
     @Override
@@ -55,12 +53,9 @@ final class JsonReportWriter implements ReportWriter {
 
     private void write(Grouped result, CallersStream out, WriteProgress progress) throws IOException {
         this.grouped = result;
-        this.printed = new Printed(grouped);
+        this.contents = new BandContents(grouped);
         this.progress = progress;
         TablePlan plan = grouped.plan();
-        this.rowValues = plan.printsRows()
-                ? plan.columns().stream().map(grouped.behind()::values).toList()
-                : List.of();
         JsonFactory factory = JsonFactory.builder()
                 .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
                 .enable(StreamWriteFeature.WRITE_BIGDECIMAL_AS_PLAIN)
@@ -84,19 +79,20 @@ final class JsonReportWriter implements ReportWriter {
         json.writeStringProperty("dataset", plan.inputs().dataset());
         json.writeStringProperty("businessDate", plan.context().businessDate().toString());
         json.writeArrayPropertyStart("answers");
-        for (ResolvedPrompt prompt : plan.prompts()) {
+        for (int i = 0; i < plan.prompts().size(); i++) {
+            ResolvedPrompt prompt = plan.prompts().get(i);
             json.writeStartObject();
             json.writeStringProperty("name", prompt.name());
             json.writeStringProperty("asked", prompt.asked());
             json.writeStringProperty("resolved", prompt.resolved());
-            json.writeStringProperty("words", AnswerWords.of(prompt, plan, grouped.star()));
+            json.writeStringProperty("words", AnswerWords.of(grouped, i));
             json.writeEndObject();
         }
         json.writeEndArray();
         json.writeArrayPropertyStart("levels");
         plan.levels().forEach(level -> json.writeString(level.id()));
         json.writeEndArray();
-        json.writeNumberProperty("rowsKept", grouped.kept().rows().length);
+        json.writeNumberProperty("rowsKept", grouped.rowsKept());
     }
 
     /** Writes the node at a place with all its descendants, and returns the place after them. */
@@ -109,17 +105,16 @@ final class JsonReportWriter implements ReportWriter {
         int depth = tree.depthOf(node);
         json.writeStartObject();
         if (depth > 0) {
-            int within = grouped.within(node);
             json.writeStringProperty(
                     "level", grouped.plan().levels().get(depth - 1).id());
             json.writeName("key");
-            value(grouped.keys().get(depth).orElseThrow(), within);
-            json.writeStringProperty("label", printed.label(node));
-            if (grouped.isOthers(node)) {
-                json.writeNumberProperty("others", grouped.others().get(node));
+            value(grouped.groups().key(node));
+            json.writeStringProperty("label", contents.printed().label(node));
+            if (grouped.groups().isOthers(node)) {
+                json.writeNumberProperty("others", grouped.groups().others().get(node));
             }
             mark(grouped.marks().ofNode(node));
-            cells(depth, within);
+            cells(node);
         }
         json.writeObjectPropertyStart("counts");
         for (int i = 0; i < grouped.plan().counted().size(); i++) {
@@ -127,10 +122,10 @@ final class JsonReportWriter implements ReportWriter {
                     .dataset()
                     .table(grouped.plan().counted().get(i))
                     .id();
-            json.writeNumberProperty(table, grouped.counts().get(i)[node]);
+            json.writeNumberProperty(table, grouped.figures().counts().get(i)[node]);
         }
         json.writeEndObject();
-        totals(node, depth);
+        values("totals", contents.totals(node));
         int next = place + 1;
         if (depth < tree.depths() - 1) {
             json.writeArrayPropertyStart("groups");
@@ -138,7 +133,7 @@ final class JsonReportWriter implements ReportWriter {
                 next = node(next);
             }
             json.writeEndArray();
-        } else if (!rowValues.isEmpty()) {
+        } else if (grouped.plan().printsRows()) {
             rows(place);
             otherRows(node);
         }
@@ -146,64 +141,51 @@ final class JsonReportWriter implements ReportWriter {
         return next;
     }
 
-    private void totals(int node, int depth) {
-        int level = depth == 0 ? TotalPlan.REPORT_LEVEL : depth - 1;
-        json.writeObjectPropertyStart("totals");
-        for (int t = 0; t < grouped.plan().totals().size(); t++) {
-            TotalPlan total = grouped.plan().totals().get(t);
-            if (total.places().containsKey(level)) {
-                json.writeName(total.id());
-                value(grouped.totals().get(t), node);
-            }
-        }
+    private void values(String name, List<BandCell.Value> values) {
+        json.writeObjectPropertyStart(name);
+        values.forEach(this::cell);
         json.writeEndObject();
     }
 
-    private void cells(int depth, int within) {
-        List<Column> cells = grouped.cells().get(depth);
-        if (cells.isEmpty()) {
-            return;
+    private void cell(BandCell.Value cell) {
+        json.writeName(cell.part());
+        value(cell.scalar());
+    }
+
+    private void cells(int node) {
+        List<BandCell.Value> cells = contents.shared(node);
+        if (!cells.isEmpty()) {
+            values("cells", cells);
         }
-        json.writeObjectPropertyStart("cells");
-        for (int c = 0; c < cells.size(); c++) {
-            ColumnPlan column = grouped.plan().columns().get(c);
-            json.writeName(column.id());
-            value(cells.get(c), within);
-        }
-        json.writeEndObject();
     }
 
     private void otherRows(int node) {
-        if (grouped.otherRows().isEmpty() || grouped.otherRows().get().counts()[node] == 0) {
+        long count = grouped.rows().othersOf(node);
+        if (count == 0) {
             return;
         }
-        OtherRows others = grouped.otherRows().get();
         json.writeObjectPropertyStart("otherRows");
-        json.writeNumberProperty("count", others.counts()[node]);
-        json.writeObjectPropertyStart("totals");
-        for (int t = 0; t < others.totals().size(); t++) {
-            if (others.totals().get(t).isPresent()) {
-                json.writeName(grouped.plan().totals().get(t).id());
-                value(others.totals().get(t).get(), node);
-            }
-        }
-        json.writeEndObject();
+        json.writeNumberProperty("count", count);
+        values("totals", contents.otherRowsTotals(node));
         json.writeEndObject();
     }
 
     private void rows(int place) {
+        PrintedRows rows = grouped.rows();
+        List<ColumnPlan> columns = grouped.plan().columns();
         json.writeArrayPropertyStart("rows");
-        for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
+        for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
             json.writeStartObject();
-            mark(grouped.marks().ofRow(grouped.rows()[i]));
-            for (int c = 0; c < rowValues.size(); c++) {
-                ColumnPlan column = grouped.plan().columns().get(c);
-                int row = grouped.rows()[i];
-                json.writeName(column.id());
-                if (grouped.repeats().get(c).get(row)) {
-                    json.writeNull();
+            mark(grouped.marks().ofRow(rows.order()[i]));
+            Iterator<BandCell.Value> cells = contents.row(rows.order()[i]).iterator();
+            BandCell.Value next = cells.hasNext() ? cells.next() : null;
+            for (int column = 0; column < columns.size(); column++) {
+                if (next != null && next.column() == column) {
+                    cell(next);
+                    next = cells.hasNext() ? cells.next() : null;
                 } else {
-                    value(rowValues.get(c), grouped.star().path(0, column.home())[row]);
+                    // A coarser measure has been written above.
+                    json.writeNullProperty(columns.get(column).id());
                 }
             }
             json.writeEndObject();
@@ -218,8 +200,8 @@ final class JsonReportWriter implements ReportWriter {
         }
     }
 
-    private void value(Column column, int row) {
-        switch (Scalars.at(column, row)) {
+    private void value(Scalar value) {
+        switch (value) {
             case Scalar.Null n -> json.writeNull();
             case Scalar.Text t -> json.writeString(t.value());
             case Scalar.Number n -> json.writeNumber(n.value());

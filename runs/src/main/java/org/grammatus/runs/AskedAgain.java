@@ -9,6 +9,7 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.ReaderView;
@@ -46,7 +47,10 @@ public record AskedAgain(String source, String statement, String figure, boolean
         Grouped grouped = result.grouped();
         Optional<List<PathStep>> path = new Explanations(result).path(place);
         int index = index(grouped.plan(), total);
-        if (path.isEmpty() || index < 0 || !isPlain(grouped, index) || !hasAllRows(grouped, path.get(), place)) {
+        if (path.isEmpty()
+                || index < 0
+                || !isPlain(grouped, index)
+                || !hasAllRows(result.grouping(), path.get(), place)) {
             return Optional.empty();
         }
         TablePlan narrowed = narrowed(request, path.get()).plan().table();
@@ -57,7 +61,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
         List<Typed> conditions =
                 narrowed.filters().stream().map(FilterPlan::condition).toList();
         int node = grouped.tree().nodeAt(place);
-        Scalar ours = Scalars.at(grouped.totals().get(index), node);
+        Scalar ours = Scalars.at(grouped.figures().totals().get(index), node);
         return reader.figure(new FigureQuestion(narrowed.dataset(), aggregate, conditions))
                 .map(answer -> compared(answer, ours));
     }
@@ -85,11 +89,13 @@ public record AskedAgain(String source, String statement, String figure, boolean
     }
 
     /** Whether a group has rows, and all that its path and the filters let through. */
-    private static boolean hasAllRows(Grouped grouped, List<PathStep> path, int place) {
-        boolean fewer = grouped.leftOut().stream().filter(LeftOut::isHidden).anyMatch(out -> !out.covered());
+    private static boolean hasAllRows(Grouping.Result result, List<PathStep> path, int place) {
+        Grouped grouped = result.grouped();
+        boolean fewer =
+                grouped.groups().leftOut().stream().filter(LeftOut::isHidden).anyMatch(out -> !out.covered());
         boolean others = path.stream().anyMatch(PathStep::others);
         int node = grouped.tree().nodeAt(place);
-        return !fewer && !others && grouped.behind().count(DatasetModel.GRAIN, node) > 0;
+        return !fewer && !others && result.drillDown().count(DatasetModel.GRAIN, node) > 0;
     }
 
     private static RunRequest narrowed(RunRequest request, List<PathStep> path) {

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.explain.CountedRows;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -26,10 +26,12 @@ import org.grammatus.sources.DatasetReader;
 /** Asks a run why: about groups by their places in its tree, the report itself at 0. Nothing where there is no such place. */
 public final class Explanations {
 
+    private final Grouping.Result result;
     private final Grouped grouped;
     private final Printed printed;
 
     public Explanations(RunResult result) {
+        this.result = result.grouping();
         this.grouped = result.grouped();
         this.printed = new Printed(grouped);
     }
@@ -40,7 +42,7 @@ public final class Explanations {
      * @param total the total's id
      */
     public Optional<WhyFigure> figure(int place, String total) {
-        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(grouped, printed, index, node)));
+        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(result, printed, index, node)));
     }
 
     /**
@@ -52,7 +54,7 @@ public final class Explanations {
     public Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
         return total(total)
                 .flatMap(index -> node(place).map(node -> {
-                    BitSet counted = CountedRows.of(grouped, index, node);
+                    BitSet counted = CountedRows.of(result, index, node);
                     return rows.stream()
                             .filter(row -> row < 0 || !counted.get(row))
                             .toList();
@@ -69,7 +71,7 @@ public final class Explanations {
 
     /** Why a group stands where it stands; the report itself stands in no order. */
     public Optional<WhyOrder> order(int place) {
-        return node(place).filter(node -> node != GroupTree.ROOT).map(node -> WhyOrder.of(grouped, printed, node));
+        return node(place).filter(node -> node != GroupTree.ROOT).map(node -> WhyOrder.of(result, printed, node));
     }
 
     /**
@@ -82,9 +84,9 @@ public final class Explanations {
     public Optional<RowsBehind> rows(
             int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
         return node(place).map(node -> {
-            RowsBehind.Some some = RowsBehind.Some.of(grouped, node, offset, limit);
-            WiderRows wider = WiderRows.of(grouped, some.rows(), fields, reader);
-            return RowsBehind.of(grouped, printed, node, some, wider.fields(), wider.changed());
+            RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, limit);
+            WiderRows wider = WiderRows.of(result, some.rows(), fields, reader);
+            return RowsBehind.of(result, printed, node, some, wider.fields(), wider.changed());
         });
     }
 
@@ -101,8 +103,8 @@ public final class Explanations {
      */
     public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
         return node(place).map(node -> out -> {
-            int[] rows = grouped.behind().rows(node, grouped.tree().depthOf(node));
-            RowsBehindCsv.write(WiderRows.of(grouped, rows, fields, reader).fields(), rows, cells, out);
+            int[] rows = result.drillDown().rows(node, grouped.tree().depthOf(node));
+            RowsBehindCsv.write(WiderRows.of(result, rows, fields, reader).fields(), rows, cells, out);
         });
     }
 
@@ -112,7 +114,7 @@ public final class Explanations {
      * @param figures each as {@code place:total}, or {@code row:column} with the row's number behind an {@code r}: {@code r12:c-net}
      */
     public FiguresTogether together(List<String> figures) {
-        return FiguresTogether.of(grouped, printed, figures);
+        return FiguresTogether.of(grouped, figures);
     }
 
     /**
@@ -139,13 +141,13 @@ public final class Explanations {
     private PathStep step(int node) {
         int depth = grouped.tree().depthOf(node);
         LevelPlan level = grouped.plan().levels().get(depth - 1);
-        Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), grouped.within(node));
+        Scalar key = grouped.groups().key(node);
         return new PathStep(
                 level.id(),
                 level.name(),
                 printed.label(node),
                 key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
-                grouped.isOthers(node));
+                grouped.groups().isOthers(node));
     }
 
     private Optional<Integer> node(int place) {

@@ -8,11 +8,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.band.NumberText;
-import org.grammatus.core.band.Printed;
-import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 
@@ -27,10 +25,10 @@ public record FiguresTogether(int count, String sum, String average) {
 
     private static final int MOST_DIGITS = 8;
 
-    static FiguresTogether of(Grouped grouped, Printed printed, List<String> figures) {
+    static FiguresTogether of(Grouped grouped, List<String> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
         for (String figure : figures) {
-            value(grouped, printed, figure).ifPresent(numbers::add);
+            value(grouped, figure).ifPresent(numbers::add);
         }
         DecimalFormat format = new DecimalFormat(
                 "#,##0.########",
@@ -50,7 +48,7 @@ public record FiguresTogether(int count, String sum, String average) {
                                 format));
     }
 
-    private static Optional<BigDecimal> value(Grouped grouped, Printed printed, String figure) {
+    private static Optional<BigDecimal> value(Grouped grouped, String figure) {
         int colon = figure.indexOf(':');
         if (colon < 1) {
             return Optional.empty();
@@ -58,8 +56,7 @@ public record FiguresTogether(int count, String sum, String average) {
         String part = figure.substring(colon + 1);
         boolean ofRow = figure.startsWith("r");
         Optional<Integer> number = whole(figure.substring(ofRow ? 1 : 0, colon));
-        Optional<Scalar> value =
-                number.flatMap(n -> ofRow ? ofRow(grouped, printed, n, part) : ofGroup(grouped, n, part));
+        Optional<Scalar> value = number.flatMap(n -> ofRow ? ofRow(grouped, n, part) : ofGroup(grouped, n, part));
         return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
     }
 
@@ -76,24 +73,23 @@ public record FiguresTogether(int count, String sum, String average) {
             return Optional.empty();
         }
         int node = grouped.tree().nodeAt(place);
-        for (int i = 0; i < grouped.totals().size(); i++) {
+        for (int i = 0; i < grouped.figures().totals().size(); i++) {
             if (grouped.plan().totals().get(i).id().equals(total)) {
-                return Optional.of(Scalars.at(grouped.totals().get(i), node));
+                return Optional.of(Scalars.at(grouped.figures().totals().get(i), node));
             }
         }
         return Optional.empty();
     }
 
-    private static Optional<Scalar> ofRow(Grouped grouped, Printed printed, int row, String column) {
-        if (row < 0 || row >= grouped.star().rowCount()) {
-            return Optional.empty();
-        }
-        for (int i = 0; i < grouped.plan().columns().size(); i++) {
-            if (grouped.plan().columns().get(i).id().equals(column)
-                    && !grouped.repeats().get(i).get(row)) {
-                Column values = printed.rowValues(i);
-                int home = grouped.plan().columns().get(i).home();
-                return Optional.of(Scalars.at(values, grouped.star().path(DatasetModel.GRAIN, home)[row]));
+    private static Optional<Scalar> ofRow(Grouped grouped, int row, String column) {
+        List<PrintedRows.Values> columns = grouped.rows().columns();
+        for (int i = 0; i < columns.size(); i++) {
+            PrintedRows.Values values = columns.get(i);
+            boolean known = row >= 0 && row < values.path().length;
+            if (known
+                    && grouped.plan().columns().get(i).id().equals(column)
+                    && !values.repeats().get(row)) {
+                return Optional.of(Scalars.at(values.values(), values.path()[row]));
             }
         }
         return Optional.empty();

@@ -17,10 +17,10 @@ public final class FileNames {
     public static String of(RunResult result, String ending) {
         List<String> parts = new ArrayList<>();
         parts.add(result.grouped().plan().inputs().title());
-        for (ResolvedPrompt prompt : result.prompts()) {
+        for (int i = 0; i < result.prompts().size(); i++) {
+            ResolvedPrompt prompt = result.prompts().get(i);
             if (!prompt.resolved().isEmpty() && !prompt.resolved().equals("../..")) {
-                parts.add(AnswerWords.of(
-                        prompt, result.grouped().plan(), result.grouped().star()));
+                parts.add(AnswerWords.of(result.grouped(), i));
             }
         }
         return plain(String.join(", ", parts)) + "." + ending;

@@ -28,13 +28,14 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> 
         List<Count> kept = new ArrayList<>();
         for (int i = 0; i < plan.filters().size(); i++) {
             kept.add(new Count(
-                    plan.filters().get(i).id(), grouped.kept().afterEach().get(i)));
+                    plan.filters().get(i).id(),
+                    result.grouping().drillDown().kept().afterEach().get(i)));
         }
         InWords words = new InWords(plan.dataset());
         List<LevelOrder> levels = new ArrayList<>();
         for (int i = 0; i < plan.levels().size(); i++) {
             LevelPlan level = plan.levels().get(i);
-            int groups = grouped.keys().get(i + 1).orElseThrow().size();
+            int groups = grouped.groups().keys().get(i + 1).orElseThrow().size();
             levels.add(new LevelOrder(level.id(), words.order(level, plan.totals()), groups));
         }
         List<Count> marked = new ArrayList<>();

@@ -8,7 +8,6 @@ import java.util.function.Supplier;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.TablePlan;
@@ -43,28 +42,20 @@ public final class RunEngine {
             Consumer<RunProgress> listener,
             BooleanSupplier cancelled,
             Supplier<? extends AutoCloseable> turn) {
-        long deadline = System.nanoTime() + limits.longest().toNanos();
-        BooleanSupplier ended = () -> {
-            if (System.nanoTime() > deadline) {
-                throw new ProblemException(Problem.error(
-                        "",
-                        "the run took longer than " + limits.longest().toMinutes() + " minutes; narrow its answers"));
-            }
-            return cancelled.getAsBoolean();
-        };
+        BooleanSupplier ended = orTooLong(cancelled);
         Plan plan = request.plan();
-        TablePlan table = plan.table();
-        RunProgress progress = RunProgress.WAITING.with(RunState.READING);
-        listener.accept(progress);
-        long[] rowsRead = new long[1];
-        Star star = reader.read(Reading.of(table), rows -> {
-            rowsRead[0] = rows;
-            listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
-            return !ended.getAsBoolean() && withinLimit(rows);
-        });
-        listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
+        Star star = read(plan, reader, listener, ended);
         try (AutoCloseable computing = turn.get()) {
-            return computed(plan, table, star, reader, listener, ended);
+            RunResult result = grouped(plan, star, reader, ended);
+            int pages = result.paginate(ended);
+            listener.accept(new RunProgress(
+                    RunState.DONE,
+                    star.rowCount(),
+                    result.grouped().rowsKept(),
+                    result.grouped().tree().nodeCount() - 1,
+                    pages,
+                    result.notices()));
+            return result;
         } catch (RuntimeException e) {
             throw e;
         } catch (Exception e) {
@@ -78,26 +69,44 @@ public final class RunEngine {
         return run(request, reader, listener, cancelled, () -> () -> {});
     }
 
-    private static RunResult computed(
-            Plan plan,
-            TablePlan table,
-            Star star,
-            DatasetReader reader,
-            Consumer<RunProgress> listener,
-            BooleanSupplier ended) {
+    /** Runs a report on the calling thread as far as its figures: pages are made when a format asks for them. */
+    public RunResult compute(RunRequest request, DatasetReader reader) {
+        BooleanSupplier ended = orTooLong(() -> false);
+        Plan plan = request.plan();
+        return grouped(plan, read(plan, reader, progress -> {}, ended), reader, ended);
+    }
+
+    private BooleanSupplier orTooLong(BooleanSupplier cancelled) {
+        long deadline = System.nanoTime() + limits.longest().toNanos();
+        return () -> {
+            if (System.nanoTime() > deadline) {
+                throw new ProblemException(Problem.error(
+                        "",
+                        "the run took longer than " + limits.longest().toMinutes() + " minutes; narrow its answers"));
+            }
+            return cancelled.getAsBoolean();
+        };
+    }
+
+    private Star read(Plan plan, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
+        listener.accept(RunProgress.WAITING.with(RunState.READING));
+        long[] rowsRead = new long[1];
+        Star star = reader.read(Reading.of(plan.table()), rows -> {
+            rowsRead[0] = rows;
+            listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
+            return !ended.getAsBoolean() && withinLimit(rows);
+        });
+        listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
+        return star;
+    }
+
+    private static RunResult grouped(Plan plan, Star star, DatasetReader reader, BooleanSupplier ended) {
+        TablePlan table = plan.table();
         Faults faults = new Faults();
         KeptRows kept = KeptRows.of(table, star, faults, ended);
-        Grouped grouped = Grouping.group(table, star, kept, faults, ended);
+        Grouping.Result grouping = Grouping.group(table, star, kept, faults, ended);
         List<Problem> unknown = kept.rows().length == 0 ? UnknownAnswers.of(table, reader) : List.of();
-        RunResult result = RunResult.of(plan, grouped, unknown, ended);
-        listener.accept(new RunProgress(
-                RunState.DONE,
-                star.rowCount(),
-                kept.rows().length,
-                grouped.tree().nodeCount() - 1,
-                result.pageCount(),
-                result.notices()));
-        return result;
+        return new RunResult(plan, grouping, unknown);
     }
 
     private boolean withinLimit(long rows) {

@@ -2,12 +2,12 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
@@ -23,37 +23,49 @@ public final class RunResult implements Printout {
     private static final long OVERHEAD = 500_000;
 
     private final Plan plan;
+    private final Grouping.Result grouping;
     private final Bands bands;
-    private final Optional<Pages> pages;
-    private final List<Problem> unprintable;
     private final List<Problem> ofAnswers;
+    private Pages pages;
+    private List<Problem> unprintable = List.of();
 
-    private RunResult(
-            Plan plan, Bands bands, Optional<Pages> pages, List<Problem> unprintable, List<Problem> ofAnswers) {
-        this.ofAnswers = List.copyOf(ofAnswers);
+    /**
+     * A result that is not broken into pages yet.
+     *
+     * @param ofAnswers what is said of the answers
+     */
+    RunResult(Plan plan, Grouping.Result grouping, List<Problem> ofAnswers) {
         this.plan = plan;
-        this.bands = bands;
-        this.pages = pages;
-        this.unprintable = List.copyOf(unprintable);
+        this.grouping = grouping;
+        this.bands = Bands.of(grouping.grouped());
+        this.ofAnswers = List.copyOf(ofAnswers);
     }
 
     /**
-     * Breaks a result into pages. One that fits no page is a result all the same, to be had in formats without pages.
+     * Breaks the result into pages, unless it is broken already. One that fits no page is a result all the same, to be had in formats
+     * without pages.
      *
-     * @param ofAnswers what is said of the answers
      * @param cancelled asked often; true ends it with a CancellationException
+     * @return how many there are; 0 where the report fits none
      */
-    static RunResult of(Plan plan, Grouped grouped, List<Problem> ofAnswers, BooleanSupplier cancelled) {
-        Bands bands = Bands.of(grouped);
-        try {
-            return new RunResult(plan, bands, Optional.of(Pages.of(bands, cancelled)), List.of(), ofAnswers);
-        } catch (ProblemException e) {
-            return new RunResult(plan, bands, Optional.empty(), e.problems(), ofAnswers);
+    synchronized int paginate(BooleanSupplier cancelled) {
+        if (pages == null && unprintable.isEmpty()) {
+            try {
+                pages = Pages.of(bands, cancelled);
+            } catch (ProblemException e) {
+                unprintable = e.problems();
+            }
         }
+        return pages == null ? 0 : pages.count();
     }
 
     public Grouped grouped() {
-        return bands.grouped();
+        return grouping.grouped();
+    }
+
+    /** What stands behind the result. */
+    public Grouping.Result grouping() {
+        return grouping;
     }
 
     @Override
@@ -62,17 +74,20 @@ public final class RunResult implements Printout {
     }
 
     @Override
-    public Pages pages() {
-        return pages.orElseThrow(() -> new ProblemException(unprintable));
+    public synchronized Pages pages() {
+        if (pageCount() == 0) {
+            throw new ProblemException(unprintable);
+        }
+        return pages;
     }
 
     /** How many pages there are; 0 where the report fits none. */
     public int pageCount() {
-        return pages.map(Pages::count).orElse(0);
+        return paginate(() -> false);
     }
 
     /** What the reader should know of the definition and of figures that could not be computed. */
-    public List<Problem> notices() {
+    public synchronized List<Problem> notices() {
         List<Problem> notices = new ArrayList<>(unprintable);
         Grouped grouped = grouped();
         notices.addAll(ofAnswers);
@@ -85,9 +100,9 @@ public final class RunResult implements Printout {
     public long bytes() {
         Grouped grouped = grouped();
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
-        long perGroup = Long.BYTES * (4L + grouped.totals().size());
+        long perGroup = Long.BYTES * (4L + grouped.figures().totals().size());
         return OVERHEAD
-                + perRow * grouped.kept().rows().length
+                + perRow * grouped.rowsKept()
                 + perGroup * grouped.tree().nodeCount();
     }
 

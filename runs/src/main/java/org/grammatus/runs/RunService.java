@@ -228,8 +228,8 @@ public final class RunService implements AutoCloseable {
     private Set<Star> starsOfRuns() {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
         runs.values()
-                .forEach(run ->
-                        run.result().ifPresent(made -> stars.add(made.grouped().star())));
+                .forEach(run -> run.result()
+                        .ifPresent(made -> stars.add(made.grouping().drillDown().star())));
         return stars;
     }
 

@@ -2,7 +2,8 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.band.BandTexts;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.value.FoldedText;
 
@@ -32,9 +33,10 @@ public final class TextSearch {
             return hits;
         }
         Bands bands = result.pages().bands();
-        BandTexts texts = new BandTexts(bands);
+        BandContents contents = new BandContents(bands.grouped());
         for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
-            for (String said : texts.of(band)) {
+            for (BandCell cell : contents.of(bands, band)) {
+                String said = cell.text();
                 if (FoldedText.of(said).contains(sought)) {
                     hits.add(new Hit(
                             result.pages().pageOf(band), result.pages().strips().stripOf(band), band, said));

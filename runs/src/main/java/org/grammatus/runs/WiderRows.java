@@ -9,7 +9,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.explain.RowFields;
 import org.grammatus.core.explain.ShownFields;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
@@ -30,18 +30,18 @@ record WiderRows(ShownFields fields, boolean changed) {
      * @param asked ids of fields and calculated fields; the usual ones unless given
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
-    static WiderRows of(Grouped grouped, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
-        TablePlan plan = grouped.plan();
+    static WiderRows of(Grouping.Result result, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
+        TablePlan plan = result.grouped().plan();
         List<String> ids = asked.orElseGet(() -> RowFields.usual(plan));
         Set<String> needed = RowFields.needed(plan, ids);
         if (plan.fields().containsAll(needed)) {
-            return new WiderRows(ShownFields.of(plan, ids, grouped.star()), false);
+            return new WiderRows(ShownFields.of(plan, ids, result.drillDown().star()), false);
         }
         Star again = reader.read(Reading.of(plan).andFields(needed), ReadProgress.SILENT);
         List<String> read = RowFields.read(plan);
-        return isSame(grouped.star(), again, read, rows)
+        return isSame(result.drillDown().star(), again, read, rows)
                 ? new WiderRows(ShownFields.of(plan, ids, again), false)
-                : new WiderRows(ShownFields.of(plan, read, grouped.star()), true);
+                : new WiderRows(ShownFields.of(plan, read, result.drillDown().star()), true);
     }
 
     /** Whether rows read a second time are what they were, by all that both readings have. */

@@ -81,7 +81,8 @@ class FigureInSqlTest {
             Star star = reader.read(Reading.of(plan).ofAllRows(), ReadProgress.SILENT);
             Faults faults = new Faults();
             KeptRows kept = KeptRows.of(plan, star, faults, () -> false);
-            Grouped grouped = Grouping.group(plan, star, kept, faults, () -> false);
+            Grouped grouped =
+                    Grouping.group(plan, star, kept, faults, () -> false).grouped();
             for (int t = 0; t < TOTALS.size(); t++) {
                 Optional<SourceFigure> answer = reader.figure(new FigureQuestion(
                         plan.dataset(),
@@ -93,7 +94,7 @@ class FigureInSqlTest {
                             .as(
                                     "%s where %s: %s",
                                     TOTALS.get(t), where, answer.get().statement())
-                            .isEqualTo(Scalars.at(grouped.totals().get(t), 0));
+                            .isEqualTo(Scalars.at(grouped.figures().totals().get(t), 0));
                 }
             }
         }

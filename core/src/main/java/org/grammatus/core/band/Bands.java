@@ -34,7 +34,7 @@ public final class Bands {
     private void build() {
         GroupTree tree = grouped.tree();
         add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
-        if (grouped.kept().rows().length == 0 && tree.nodeCount() == 1) {
+        if (grouped.rowsKept() == 0 && tree.nodeCount() == 1) {
             add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
         }
         // The groups that are open, outermost first, and where each ends.
@@ -68,10 +68,10 @@ public final class Bands {
             }
         }
         if (depth == grouped.tree().depths() - 1 && grouped.plan().printsRows()) {
-            for (int i = grouped.rowStart()[place]; i < grouped.rowStart()[place + 1]; i++) {
-                add(BandKind.DETAIL, node, grouped.rows()[i]);
+            for (int i = grouped.rows().starts()[place]; i < grouped.rows().starts()[place + 1]; i++) {
+                add(BandKind.DETAIL, node, grouped.rows().order()[i]);
             }
-            if (grouped.otherRows().filter(rows -> rows.counts()[node] > 0).isPresent()) {
+            if (grouped.rows().othersOf(node) > 0) {
                 add(BandKind.OTHER_ROWS, node, NO_ROW);
             }
         }

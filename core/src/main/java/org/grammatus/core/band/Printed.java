@@ -14,14 +14,11 @@ import java.util.stream.IntStream;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.columnar.Evaluator;
-import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Groups;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
@@ -36,6 +33,7 @@ import org.grammatus.core.value.Type;
 public final class Printed {
 
     private final Grouped grouped;
+    private final Groups groups;
     private final TablePlan plan;
     /** The same on every page. */
     private String answers;
@@ -44,16 +42,13 @@ public final class Printed {
     private final List<ValueFormat> columnFormats = new ArrayList<>();
     private final List<ValueFormat> totalFormats = new ArrayList<>();
     private final List<Optional<ValueFormat>> labelFormats = new ArrayList<>();
-    private final Column[] rowValues;
-    /** By column, what tells its values apart. */
-    private final Column[] rowKeys;
-
     private final Map<TablePlan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
     private final List<Map<Place, List<Optional<Integer>>>> totalsAt;
 
     public Printed(Grouped grouped) {
         this.grouped = grouped;
+        this.groups = grouped.groups();
         this.plan = grouped.plan();
         this.locale = plan.locale();
         this.totalsAt = totalsAt(plan);
@@ -69,8 +64,6 @@ public final class Printed {
             };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
-        this.rowValues = new Column[plan.columns().size()];
-        this.rowKeys = new Column[plan.columns().size()];
         for (ColumnPlan column : plan.columns()) {
             columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale, column.unit()));
         }
@@ -90,13 +83,13 @@ public final class Printed {
     /** A group's own label, without its level's name. */
     public String label(int node) {
         int depth = grouped.tree().depthOf(node);
-        Column labels = grouped.labels().get(depth).orElseThrow();
-        int within = grouped.within(node);
-        if (grouped.isOthers(node)) {
-            return Words.others(counts.format(grouped.others().get(node)));
+        Column labels = groups.labels().get(depth).orElseThrow();
+        int within = groups.within(node);
+        if (groups.isOthers(node)) {
+            return Words.others(counts.format(groups.others().get(node)));
         }
         if (labels.isNull(within)) {
-            Scalar key = Scalars.at(grouped.keys().get(depth).orElseThrow(), within);
+            Scalar key = groups.key(node);
             return key instanceof Scalar.Null ? Words.NONE : ScalarText.write(key);
         }
         Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
@@ -112,7 +105,7 @@ public final class Printed {
         return plan.levels()
                 .get(depth - 1)
                 .headerText()
-                .map(text -> text(text, grouped.texts().get(depth).header(), node))
+                .map(text -> text(text, grouped.figures().texts().get(depth).header(), node))
                 .orElseGet(() -> label(node));
     }
 
@@ -125,7 +118,7 @@ public final class Printed {
         return plan.levels()
                 .get(depth - 1)
                 .footerText()
-                .map(text -> text(text, grouped.texts().get(depth).footer(), node))
+                .map(text -> text(text, grouped.figures().texts().get(depth).footer(), node))
                 .orElseGet(() -> Words.total(label(node)));
     }
 
@@ -136,7 +129,7 @@ public final class Printed {
                 case TablePlan.TextPart.Literal literal -> out.append(literal.text());
                 case TablePlan.TextPart.GroupLabel group -> out.append(label(node));
                 case TablePlan.TextPart.Figure figure -> {
-                    int at = figure.overScope() ? node : grouped.within(node);
+                    int at = figure.overScope() ? node : groups.within(node);
                     out.append(textFormats
                             .computeIfAbsent(
                                     figure, f -> new ValueFormat(f.value().type(), f.format(), locale))
@@ -149,12 +142,12 @@ public final class Printed {
 
     /** What was counted, named: "5 orders, 12 lines". */
     public String countsInWords(int node) {
-        if (grouped.blank().get(node)) {
+        if (groups.blank().get(node)) {
             return "";
         }
         List<String> words = new ArrayList<>();
         for (int i = 0; i < plan.counted().size(); i++) {
-            long count = grouped.counts().get(i)[node];
+            long count = grouped.figures().counts().get(i)[node];
             words.add(counts.format(count) + " "
                     + plan.dataset().table(plan.counted().get(i)).noun().of(count));
         }
@@ -163,9 +156,9 @@ public final class Printed {
 
     /** A figure of the totals grid. */
     public String total(int total, int node) {
-        return grouped.blank().get(node)
+        return groups.blank().get(node)
                 ? ""
-                : totalFormats.get(total).format(grouped.totals().get(total), node);
+                : totalFormats.get(total).format(grouped.figures().totals().get(total), node);
     }
 
     /** The total that stands in a column of a group's header or footer. */
@@ -195,57 +188,6 @@ public final class Printed {
         return byDepth;
     }
 
-    /** A column's cell in a group printed as a line. */
-    public String lineCell(int column, int node) {
-        int depth = grouped.tree().depthOf(node);
-        Column cells = grouped.cells().get(depth).get(column);
-        int within = grouped.within(node);
-        if (isKeyOf(depth, column)
-                && (grouped.isOthers(node)
-                        || cells.isNull(within)
-                        || plan.levels().get(depth - 1).coarsening().isPresent())) {
-            return label(node);
-        }
-        return grouped.isOthers(node) ? "" : columnFormats.get(column).format(cells, within);
-    }
-
-    /** Whether a column says what the groups of a level are called; a blank there would leave a group without a name. */
-    private boolean isKeyOf(int depth, int column) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        Typed value = plan.columns().get(column).value();
-        return value.equals(level.key()) || level.isCalledBy(value);
-    }
-
-    /** A column's cell in a printed row; blank where a coarser measure has been printed above. */
-    public String rowCell(int column, int row) {
-        if (grouped.repeats().get(column).get(row)) {
-            return "";
-        }
-        int home = plan.columns().get(column).home();
-        int[] path = grouped.star().path(DatasetModel.GRAIN, home);
-        return columnFormats.get(column).format(rowValues(column), path[row]);
-    }
-
-    /** Whether two rows have the same value in a column: the same key, whatever it is called, or both none. */
-    public boolean isSame(int column, int row, int other) {
-        ColumnPlan shown = plan.columns().get(column);
-        if (rowKeys[column] == null) {
-            rowKeys[column] = shown.value() instanceof Typed.Called called
-                    ? Evaluator.evaluate(called.key(), grouped.star().at(shown.home()), new Faults())
-                    : rowValues(column);
-        }
-        int[] path = grouped.star().path(DatasetModel.GRAIN, shown.home());
-        return Scalars.at(rowKeys[column], path[row]).equals(Scalars.at(rowKeys[column], path[other]));
-    }
-
-    /** The column's values by row of its home table. */
-    public Column rowValues(int column) {
-        if (rowValues[column] == null) {
-            rowValues[column] = grouped.behind().values(plan.columns().get(column));
-        }
-        return rowValues[column];
-    }
-
     public ValueFormat columnFormat(int column) {
         return columnFormats.get(column);
     }
@@ -257,8 +199,8 @@ public final class Printed {
     /** The answers as they stand on the page: "Order date: all dates". */
     public String answersInWords() {
         if (answers == null) {
-            answers = plan.prompts().stream()
-                    .map(answer -> answer.label() + ": " + AnswerWords.of(answer, plan, grouped.star()))
+            answers = IntStream.range(0, plan.prompts().size())
+                    .mapToObj(i -> plan.prompts().get(i).label() + ": " + AnswerWords.of(grouped, i))
                     .collect(Collectors.joining(" · "));
         }
         return answers;
@@ -281,7 +223,7 @@ public final class Printed {
 
     /** What the rows of a group that are not printed by themselves are called. */
     public String otherRowsName(int node) {
-        long count = grouped.otherRows().orElseThrow().counts()[node];
+        long count = grouped.rows().others().orElseThrow().counts()[node];
         return Words.otherRows(
                 counts.format(count),
                 plan.dataset().table(DatasetModel.GRAIN).noun().of(count));
@@ -289,7 +231,7 @@ public final class Printed {
 
     /** The total that the line of other rows shows in a column: the first one there that is an aggregate by itself. */
     public Optional<Integer> otherRowsTotalAt(int column) {
-        List<Optional<Column>> known = grouped.otherRows().orElseThrow().totals();
+        List<Optional<Column>> known = grouped.rows().others().orElseThrow().totals();
         return IntStream.range(0, known.size())
                 .filter(total -> plan.totals().get(total).column() == column)
                 .filter(total -> known.get(total).isPresent())
@@ -297,15 +239,9 @@ public final class Printed {
                 .findFirst();
     }
 
-    /** A figure of the line of other rows. */
-    public String otherRowsTotal(int total, int node) {
-        Column values = grouped.otherRows().orElseThrow().totals().get(total).orElseThrow();
-        return totalFormats.get(total).format(values, node);
-    }
-
     /** What is not shown, as it stands on the page: "Apiary: 12 of 20 not shown, nor in the totals". */
     public String leftOutInWords() {
-        return grouped.leftOut().stream()
+        return groups.leftOut().stream()
                 .filter(LeftOut::isHidden)
                 .map(out -> Words.notShown(
                         out.level(), counts.format(out.groups()), counts.format(out.of()), out.covered()))

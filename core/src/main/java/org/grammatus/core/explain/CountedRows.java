@@ -17,8 +17,8 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Behind;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.DrillDown;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.value.Scalar;
 
 /**
@@ -32,26 +32,28 @@ public final class CountedRows {
     private final Star star;
     private final Homes homes;
     private final int[] scope;
-    private final Behind behind;
+    private final DrillDown drillDown;
     private final int node;
     private final int depth;
     private final BitSet counted = new BitSet();
 
-    private CountedRows(Grouped grouped, int node) {
-        this.star = grouped.star();
-        this.homes = new Homes(grouped.plan().dataset());
-        int from = grouped.rowStart()[grouped.tree().placeOf(node)];
-        int to = grouped.rowStart()[grouped.tree().lastPlace(node) + 1];
-        this.behind = grouped.behind();
+    private CountedRows(Grouping.Result result, int node) {
+        this.star = result.drillDown().star();
+        this.homes = new Homes(result.grouped().plan().dataset());
+        int from = result.grouped().rows().starts()[result.grouped().tree().placeOf(node)];
+        int to = result.grouped().rows().starts()[result.grouped().tree().lastPlace(node) + 1];
+        this.drillDown = result.drillDown();
         this.node = node;
-        this.depth = grouped.tree().depthOf(node);
-        this.scope = grouped.rows().length == 0 ? new int[0] : Arrays.copyOfRange(grouped.rows(), from, to);
+        this.depth = result.grouped().tree().depthOf(node);
+        this.scope = result.grouped().rows().order().length == 0
+                ? new int[0]
+                : Arrays.copyOfRange(result.grouped().rows().order(), from, to);
     }
 
     /** The rows that count in a total of a group; none where the report prints no rows. */
-    public static BitSet of(Grouped grouped, int total, int node) {
-        CountedRows rows = new CountedRows(grouped, node);
-        rows.add(grouped.plan().totals().get(total).value());
+    public static BitSet of(Grouping.Result result, int total, int node) {
+        CountedRows rows = new CountedRows(result, node);
+        rows.add(result.grouped().plan().totals().get(total).value());
         return rows.counted;
     }
 
@@ -75,7 +77,7 @@ public final class CountedRows {
     private void countEnd(Typed.Aggregate aggregate) {
         IntPredicate taken = aggregate.filter().map(this::meets).orElse(row -> true);
         int[] order = new int[star.rowCount()];
-        int[] ordered = behind.rows(node, depth);
+        int[] ordered = drillDown.rows(node, depth);
         for (int i = 0; i < ordered.length; i++) {
             order[ordered[i]] = i;
         }

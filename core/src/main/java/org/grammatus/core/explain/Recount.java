@@ -16,7 +16,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
@@ -37,17 +37,17 @@ final class Recount {
      *
      * @param node the group
      */
-    static Optional<Scalar> of(Grouped grouped, TotalPlan total, int node, int depth) {
+    static Optional<Scalar> of(Grouping.Result result, TotalPlan total, int node, int depth) {
         boolean plain = total.shown() == Shown.VALUE && total.comparison().isEmpty();
-        boolean rounded = grouped.plan().rounding() == Rounding.EACH_LINE;
-        boolean few = grouped.kept().rows().length <= MOST_ROWS;
+        boolean rounded = result.grouped().plan().rounding() == Rounding.EACH_LINE;
+        boolean few = result.grouped().rowsKept() <= MOST_ROWS;
         return few && plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
-                ? of(grouped, aggregate, grouped.behind().rows(node, depth))
+                ? of(result, aggregate, result.drillDown().rows(node, depth))
                 : Optional.empty();
     }
 
-    private static Optional<Scalar> of(Grouped grouped, Typed.Aggregate aggregate, int[] rows) {
-        List<Scalar> values = taken(grouped, aggregate, rows);
+    private static Optional<Scalar> of(Grouping.Result result, Typed.Aggregate aggregate, int[] rows) {
+        List<Scalar> values = taken(result, aggregate, rows);
         List<Scalar> distinct =
                 aggregate.distinct() ? values.stream().distinct().toList() : values;
         return switch (aggregate.function()) {
@@ -60,8 +60,8 @@ final class Recount {
     }
 
     /** The values that count: of each row of the home table once, where the filter holds, and not NULL. */
-    private static List<Scalar> taken(Grouped grouped, Typed.Aggregate aggregate, int[] rows) {
-        Star star = grouped.star();
+    private static List<Scalar> taken(Grouping.Result result, Typed.Aggregate aggregate, int[] rows) {
+        Star star = result.drillDown().star();
         int home = new Homes(star.dataset()).orGrain(aggregate);
         int[] path = star.path(DatasetModel.GRAIN, home);
         Optional<Column> argument = aggregate.argument().map(e -> Evaluator.evaluate(e, star.at(home), new Faults()));

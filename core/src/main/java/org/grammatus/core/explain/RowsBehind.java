@@ -6,7 +6,7 @@ import java.util.List;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 
 /**
  * The rows behind a group's figures, some at a time.
@@ -47,8 +47,8 @@ public record RowsBehind(
     public record Some(int[] rows, int from, int all) {
 
         /** Those from an offset on, at most {@value RowsBehind#MOST}; offsets and limits that cannot be are the nearest that can. */
-        public static Some of(Grouped grouped, int node, int offset, int limit) {
-            int[] all = grouped.behind().rows(node, grouped.tree().depthOf(node));
+        public static Some of(Grouping.Result result, int node, int offset, int limit) {
+            int[] all = result.drillDown().rows(node, result.grouped().tree().depthOf(node));
             int from = Math.clamp(offset, 0, all.length);
             int to = Math.min(all.length, from + Math.clamp(limit, 0, MOST));
             return new Some(Arrays.copyOfRange(all, from, to), from, all.length);
@@ -57,8 +57,8 @@ public record RowsBehind(
 
     /** Rows of a group with the values of fields. */
     public static RowsBehind of(
-            Grouped grouped, Printed printed, int node, Some some, ShownFields shown, boolean changed) {
-        DatasetModel dataset = grouped.plan().dataset();
+            Grouping.Result result, Printed printed, int node, Some some, ShownFields shown, boolean changed) {
+        DatasetModel dataset = result.grouped().plan().dataset();
         int[] shownRows = some.rows();
         List<List<String>> rows = new ArrayList<>();
         for (int i = 0; i < shownRows.length; i++) {
@@ -66,18 +66,18 @@ public record RowsBehind(
         }
         for (ShownFields.Field field : shown.fields()) {
             ValueFormat format = new ValueFormat(
-                    field.type(), field.pattern(), grouped.plan().locale());
+                    field.type(), field.pattern(), result.grouped().plan().locale());
             for (int i = 0; i < shownRows.length; i++) {
                 rows.get(i).add(format.format(field.values(), field.path()[shownRows[i]]));
             }
         }
         return new RowsBehind(
-                WhyFigure.path(grouped, printed, node),
+                WhyFigure.path(result, printed, node),
                 dataset.table(DatasetModel.GRAIN).noun().of(some.all()),
                 shown.fields().stream().map(ShownFields.Field::label).toList(),
                 shown.fields().stream().map(ShownFields.Field::id).toList(),
                 shown.fields().stream().map(field -> field.type().isNumber()).toList(),
-                RowFields.offered(grouped.plan()),
+                RowFields.offered(result.grouped().plan()),
                 changed,
                 some.from(),
                 some.all(),

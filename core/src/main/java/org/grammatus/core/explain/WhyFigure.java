@@ -14,7 +14,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -51,27 +51,27 @@ public record WhyFigure(
     private static final String WHOLE_REPORT = "Whole report";
 
     /** Explains a total of a group. */
-    public static WhyFigure of(Grouped grouped, Printed printed, int total, int node) {
-        TablePlan plan = grouped.plan();
+    public static WhyFigure of(Grouping.Result result, Printed printed, int total, int node) {
+        TablePlan plan = result.grouped().plan();
         TotalPlan planned = plan.totals().get(total);
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
                 Words.heading(plan.columns().get(planned.column())),
                 figure,
-                exact(Scalars.at(grouped.totals().get(total), node), figure),
+                exact(Scalars.at(result.grouped().figures().totals().get(total), node), figure),
                 words.made(planned),
                 planned.text(),
-                path(grouped, printed, node),
+                path(result, printed, node),
                 conditions(plan, words),
                 printed.countsInWords(node),
-                remarks(grouped, printed, total, node),
-                recounted(grouped, planned, total, node));
+                remarks(result, printed, total, node),
+                recounted(result, planned, total, node));
     }
 
-    private static String recounted(Grouped grouped, TotalPlan planned, int total, int node) {
-        Scalar figure = Scalars.at(grouped.totals().get(total), node);
-        return Recount.of(grouped, planned, node, grouped.tree().depthOf(node))
+    private static String recounted(Grouping.Result result, TotalPlan planned, int total, int node) {
+        Scalar figure = Scalars.at(result.grouped().figures().totals().get(total), node);
+        return Recount.of(result, planned, node, result.grouped().tree().depthOf(node))
                 .map(again -> again.equals(figure)
                         ? "Counted again row by row: the same."
                         : "Counted again row by row: " + exactly(again)
@@ -84,11 +84,11 @@ public record WhyFigure(
     }
 
     /** A group's labels with their levels' names, outermost first. */
-    static List<String> path(Grouped grouped, Printed printed, int node) {
+    static List<String> path(Grouping.Result result, Printed printed, int node) {
         List<String> path = new ArrayList<>();
-        for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
-            int depth = grouped.tree().depthOf(n);
-            path.addFirst(grouped.plan().levels().get(depth - 1).name() + " " + printed.label(n));
+        for (int n = node; n != GroupTree.ROOT; n = result.grouped().tree().parentOf(n)) {
+            int depth = result.grouped().tree().depthOf(n);
+            path.addFirst(result.grouped().plan().levels().get(depth - 1).name() + " " + printed.label(n));
         }
         return path.isEmpty() ? List.of(WHOLE_REPORT) : path;
     }
@@ -119,41 +119,41 @@ public record WhyFigure(
         return all ? "" : digits;
     }
 
-    private static List<String> remarks(Grouped grouped, Printed printed, int total, int node) {
+    private static List<String> remarks(Grouping.Result result, Printed printed, int total, int node) {
         List<String> remarks = new ArrayList<>();
-        TablePlan plan = grouped.plan();
+        TablePlan plan = result.grouped().plan();
         Typed value = plan.totals().get(total).value();
-        int depth = grouped.tree().depthOf(node);
+        int depth = result.grouped().tree().depthOf(node);
         boolean plain = plan.totals().get(total).shown() == Shown.VALUE
                 && plan.totals().get(total).comparison().isEmpty();
         if (value.unnamed() instanceof Typed.Aggregate aggregate) {
             int home = new Homes(plan.dataset()).orGrain(aggregate);
             if (home != DatasetModel.GRAIN) {
-                onGrain(grouped, node, depth, home, remarks);
+                onGrain(result, node, depth, home, remarks);
             }
             if (plain) {
-                share(grouped, printed, aggregate, total, node, home).ifPresent(remarks::add);
+                share(result, printed, aggregate, total, node, home).ifPresent(remarks::add);
             }
         }
         return remarks;
     }
 
-    private static void onGrain(Grouped grouped, int node, int depth, int home, List<String> remarks) {
-        DatasetModel dataset = grouped.plan().dataset();
+    private static void onGrain(Grouping.Result result, int node, int depth, int home, List<String> remarks) {
+        DatasetModel dataset = result.grouped().plan().dataset();
         String one = dataset.table(home).noun().one();
         String lines = dataset.table(DatasetModel.GRAIN).noun().other();
-        long count = grouped.behind().count(home, node);
-        String counted =
-                NumberFormat.getIntegerInstance(grouped.plan().locale()).format(count);
+        long count = result.drillDown().count(home, node);
+        String counted = NumberFormat.getIntegerInstance(result.grouped().plan().locale())
+                .format(count);
         remarks.add("Taken once per " + one + ": " + counted + " "
                 + dataset.table(home).noun().of(count) + ", however many " + lines
                 + " each has. It stays whole where some "
                 + lines + " are filtered away.");
-        int deepest = grouped.tree().depths() - 1;
-        if (grouped.behind().overlaps(home, depth)) {
+        int deepest = result.grouped().tree().depths() - 1;
+        if (result.drillDown().overlaps(home, depth)) {
             remarks.add("Groups of this level can share one " + one + ", so their figures may add up to more than their"
                     + " parent's.");
-        } else if (grouped.behind().overlaps(home, deepest)) {
+        } else if (result.drillDown().overlaps(home, deepest)) {
             remarks.add(
                     "Groups further in can share one " + one + ", so their figures may add up to more than this one.");
         }
@@ -161,24 +161,25 @@ public record WhyFigure(
 
     /** The share of the parent, for sums and counts that have one. */
     private static Optional<String> share(
-            Grouped grouped, Printed printed, Typed.Aggregate aggregate, int total, int node, int home) {
+            Grouping.Result result, Printed printed, Typed.Aggregate aggregate, int total, int node, int home) {
         boolean adds = aggregate.function() == AggregateFunction.SUM
                 || aggregate.function() == AggregateFunction.COUNT && !aggregate.distinct();
         if (node == GroupTree.ROOT
                 || !adds
-                || grouped.behind().overlaps(home, grouped.tree().depthOf(node))) {
+                || result.drillDown().overlaps(home, result.grouped().tree().depthOf(node))) {
             return Optional.empty();
         }
-        int parent = grouped.tree().parentOf(node);
-        Scalar own = Scalars.at(grouped.totals().get(total), node);
-        Scalar whole = Scalars.at(grouped.totals().get(total), parent);
+        int parent = result.grouped().tree().parentOf(node);
+        Scalar own = Scalars.at(result.grouped().figures().totals().get(total), node);
+        Scalar whole = Scalars.at(result.grouped().figures().totals().get(total), parent);
         if (!(own instanceof Scalar.Number part)
                 || !(whole instanceof Scalar.Number all)
                 || all.value().signum() == 0) {
             return Optional.empty();
         }
         BigDecimal ratio = part.value().divide(all.value(), 8, Decimals.ROUNDING);
-        NumberFormat percent = NumberFormat.getPercentInstance(grouped.plan().locale());
+        NumberFormat percent =
+                NumberFormat.getPercentInstance(result.grouped().plan().locale());
         percent.setMinimumFractionDigits(1);
         percent.setMaximumFractionDigits(1);
         percent.setRoundingMode(Decimals.ROUNDING.ordinal());

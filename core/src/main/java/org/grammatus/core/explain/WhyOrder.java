@@ -5,7 +5,7 @@ import java.util.List;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.LevelPlan;
@@ -34,9 +34,9 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
     public record Sibling(int place, String label, List<String> values, boolean self) {}
 
     /** Explains the place of a group that is not the report itself. */
-    public static WhyOrder of(Grouped grouped, Printed printed, int node) {
-        TablePlan plan = grouped.plan();
-        GroupTree tree = grouped.tree();
+    public static WhyOrder of(Grouping.Result result, Printed printed, int node) {
+        TablePlan plan = result.grouped().plan();
+        GroupTree tree = result.grouped().tree();
         int depth = tree.depthOf(node);
         int parent = tree.parentOf(node);
         LevelPlan level = plan.levels().get(depth - 1);
@@ -59,7 +59,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                                 tree.placeOf(sibling),
                                 printed.label(sibling),
                                 level.order().stream()
-                                        .map(term -> print(term, grouped, sibling, depth))
+                                        .map(term -> print(term, result, sibling, depth))
                                         .toList(),
                                 sibling == node))
                         .toList(),
@@ -67,12 +67,12 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 siblings.size());
     }
 
-    private static String print(TablePlan.Term term, Grouped grouped, int node, int depth) {
-        Scalar value = grouped.behind().value(term, node, depth);
+    private static String print(TablePlan.Term term, Grouping.Result result, int node, int depth) {
+        Scalar value = result.drillDown().value(term, node, depth);
         if (value instanceof Scalar.Null) {
             return Words.NONE;
         }
-        TablePlan plan = grouped.plan();
+        TablePlan plan = result.grouped().plan();
         return new ValueFormat(value.type(), Formats.of(term.by(), plan.dataset()), plan.locale()).format(value);
     }
 }

@@ -26,7 +26,7 @@ import org.grammatus.core.value.Kind;
  * does not move everything. Figures are never narrowed; texts wrap where the paper is too narrow; if the figures alone do not
  * fit, all type is set smaller, down to {@value #LEAST_PERCENT} percent.
  *
- * @param x left edges, in hundredths of a point from the page's left
+ * @param x left edges, in hundredths of a point from the table's left
  * @param widths widths
  * @param wraps whether a column's cells may need more than one line
  * @param percent size of the type, 100 as designed
@@ -39,15 +39,22 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     private static final int WIDEST_TEXT = 18_000;
     private static final int LEAST_PERCENT = 50;
 
-    static ColumnLayout of(Printed printed, Paper paper, int indent) {
+    /**
+     * Fits a table's columns.
+     *
+     * @param width the room there is
+     * @param indent how much of it the headings of groups keep free at the left
+     * @throws ProblemException if the columns do not fit
+     */
+    static ColumnLayout of(Printed printed, int width, int indent) {
         List<ColumnPlan> columns = printed.grouped().plan().columns();
         int[] natural = new int[columns.size()];
         for (int c = 0; c < natural.length; c++) {
             natural[c] = new Measure(printed, c).natural();
         }
-        int available = paper.printableWidth() - indent;
+        int available = width - indent;
         for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
-            Optional<ColumnLayout> fitted = fit(columns, natural, paper.left() + indent, available, percent);
+            Optional<ColumnLayout> fitted = fit(columns, natural, indent, available, percent);
             if (fitted.isPresent()) {
                 return fitted.get();
             }
@@ -144,6 +151,15 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         return (width + GRID - 1) / GRID * GRID;
     }
 
+    boolean anyWraps() {
+        for (boolean wrap : wraps) {
+            if (wrap) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     int right(int column) {
         return x[column] + widths[column];
     }
@@ -174,9 +190,9 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             // Marked rows may be set in the bolder face, which is wider.
             TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
             if (plan.printsRows()) {
-                values(printed.rowValues(index), printed.columnFormat(index), row);
+                values(grouped.rows().columns().get(index).values(), printed.columnFormat(index), row);
             }
-            for (List<Column> cells : grouped.cells()) {
+            for (List<Column> cells : grouped.figures().shared()) {
                 if (!cells.isEmpty()) {
                     values(cells.get(index), printed.columnFormat(index), row);
                 }
@@ -185,7 +201,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                 if (plan.totals().get(t).column() == index) {
                     boolean grand = plan.totals().get(t).places().containsKey(TotalPlan.REPORT_LEVEL);
                     TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
-                    values(grouped.totals().get(t), printed.totalFormat(t), style);
+                    values(grouped.figures().totals().get(t), printed.totalFormat(t), style);
                     otherRows(t);
                 }
             }
@@ -193,7 +209,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
 
         private void otherRows(int total) {
-            grouped.otherRows()
+            grouped.rows()
+                    .others()
                     .flatMap(rows -> rows.totals().get(total))
                     .ifPresent(figures -> values(figures, printed.totalFormat(total), TextStyle.CELL));
         }

@@ -16,14 +16,20 @@ public final class Pages {
 
     private static final int ASK_EVERY = 4096;
 
-    private final Layout layout;
-    private final int[] firstBand;
+    private final Paper paper;
+    private final PageFurniture furniture;
+    private final TableLayout layout;
+    private final OpenGroups open;
     private final Strips strips;
+    private final int[] firstBand;
 
-    private Pages(Layout layout, int[] firstBand) {
+    private Pages(Paper paper, TableLayout layout, BooleanSupplier cancelled) {
+        this.paper = paper;
         this.layout = layout;
-        this.firstBand = firstBand;
-        this.strips = new Strips(layout);
+        this.furniture = new PageFurniture(layout, paper);
+        this.open = new OpenGroups(layout.bands());
+        this.strips = new Strips(layout, open, paper);
+        this.firstBand = breaks(cancelled);
     }
 
     /**
@@ -32,24 +38,24 @@ public final class Pages {
      * @throws org.grammatus.core.problem.ProblemException if the columns do not fit the paper
      */
     public static Pages of(Bands bands, BooleanSupplier cancelled) {
-        Layout layout = new Layout(bands);
-        return new Pages(layout, breaks(layout, cancelled));
+        Paper paper = Paper.of(bands.grouped().plan().inputs().page());
+        return new Pages(paper, new TableLayout(bands, paper.printableWidth()), cancelled);
     }
 
-    private static int[] breaks(Layout layout, BooleanSupplier cancelled) {
+    private int[] breaks(BooleanSupplier cancelled) {
         Bands bands = layout.bands();
         int[] breaks = new int[64];
         int pages = 1;
         int y = layout.columnHeadingsHeight();
-        int bottom = bodyHeight(layout);
+        int bottom = bodyHeight();
         int unit = 0;
         while (unit < bands.size()) {
             int end = unitEnd(bands, unit);
-            int height = height(layout, unit, end);
-            boolean asked = layout.beginsPage(unit);
+            int height = height(unit, end);
+            boolean asked = open.beginsPage(unit);
             if ((asked || y + height > bottom) && unit > breaks[pages - 1]) {
                 breaks = with(breaks, pages++, unit);
-                y = topOfPage(layout, unit);
+                y = topOfPage(unit);
             }
             if (y + height > bottom) {
                 // Too tall for any page: its bands are broken one by one.
@@ -57,7 +63,7 @@ public final class Pages {
                     int own = layout.height(band);
                     if (y + own > bottom && band > breaks[pages - 1]) {
                         breaks = with(breaks, pages++, band);
-                        y = topOfPage(layout, band);
+                        y = topOfPage(band);
                     }
                     y += own;
                 }
@@ -97,7 +103,7 @@ public final class Pages {
         return kind == BandKind.GROUP_FOOTER || kind == BandKind.REPORT_FOOTER;
     }
 
-    private static int height(Layout layout, int from, int to) {
+    private int height(int from, int to) {
         int height = 0;
         for (int band = from; band < to; band++) {
             height += layout.height(band);
@@ -106,14 +112,14 @@ public final class Pages {
     }
 
     /** Height between the page's top and bottom edges of what changes from page to page. */
-    static int bodyHeight(Layout layout) {
-        return layout.paper().bottom() - layout.paper().top() - layout.pageFooterHeight();
+    private int bodyHeight() {
+        return paper.bottom() - paper.top() - furniture.footerHeight();
     }
 
-    private static int topOfPage(Layout layout, int band) {
-        int y = layout.pageHeaderHeight() + layout.columnHeadingsHeight();
-        for (int node : layout.openHeadings(band)) {
-            y += layout.headingHeight(node, true);
+    private int topOfPage(int band) {
+        int y = furniture.headerHeight() + layout.columnHeadingsHeight();
+        for (int node : open.above(band)) {
+            y += layout.measures().continued(node).height();
         }
         return y;
     }
@@ -131,10 +137,19 @@ public final class Pages {
         if (number < 1 || number > count()) {
             throw new IllegalArgumentException("Page " + number + " of " + count());
         }
+        int from = firstBand[number - 1];
         int end = number == count() ? layout.bands().size() : firstBand[number];
         // A layout prints for one thread at a time, whether pages or strips.
         synchronized (layout) {
-            return new PageBuilder(layout, number, count()).page(firstBand[number - 1], end);
+            Sheet sheet = new Sheet(layout, paper, number, count());
+            if (layout.bands().kind(from) == BandKind.REPORT_HEADER) {
+                new PageBuilder(layout, open, sheet, paper.top()).opening(end);
+            } else {
+                furniture.header(sheet);
+                new PageBuilder(layout, open, sheet, paper.top() + furniture.headerHeight()).following(from, end);
+            }
+            furniture.footer(sheet);
+            return sheet.built(paper.height(), end);
         }
     }
 

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.group.tree.GroupTree;
@@ -16,10 +15,12 @@ import org.grammatus.core.plan.TablePlan;
 /** What has been put on a page so far: its cells, and the tables that they refer to by number. Used once. */
 final class Sheet {
 
-    private final Layout layout;
-    private final Printed printed;
+    private final TableLayout layout;
     private final TablePlan plan;
-    private final Paper paper;
+    private final int paperWidth;
+    /** Left edge of what is put on it. */
+    private final int left;
+
     private final int number;
     private final int of;
     private final Map<Integer, Integer> nodes = new LinkedHashMap<>();
@@ -31,13 +32,21 @@ final class Sheet {
     private final Set<Integer> continued = new HashSet<>();
     private final Map<Integer, int[]> braceSpans = new LinkedHashMap<>();
 
-    Sheet(Layout layout, int number, int of) {
+    Sheet(TableLayout layout, Paper paper, int number, int of) {
         this.layout = layout;
-        this.printed = layout.printed();
         this.plan = layout.plan();
-        this.paper = layout.paper();
+        this.paperWidth = paper.width();
+        this.left = paper.left();
         this.number = number;
         this.of = of;
+    }
+
+    int number() {
+        return number;
+    }
+
+    int of() {
+        return of;
     }
 
     /**
@@ -49,7 +58,7 @@ final class Sheet {
         return new Page(
                 number,
                 of,
-                paper.width(),
+                paperWidth,
                 height,
                 styles(),
                 pageNodes(),
@@ -72,7 +81,7 @@ final class Sheet {
         ColumnLayout columns = layout.columns();
         Align align = plan.columns().get(column).align();
         String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.size(style));
+        int width = style.face().width(printable, layout.type().size(style));
         int x = switch (align) {
             case START -> columns.x()[column];
             case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
@@ -81,17 +90,16 @@ final class Sheet {
         boolean end = align == Align.END;
         int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
         cells.add(new Page.Cell(
-                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
+                left + x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
     }
 
-    /** Puts a text in its place and returns its width. */
-    int text(String text, TextStyle style, int x, int baseline, int node, String id) {
+    /** Puts a text in its place. */
+    void text(String text, TextStyle style, int x, int baseline, int node, String id) {
         String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.size(style));
+        int width = style.face().width(printable, layout.type().size(style));
         int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
         cells.add(new Page.Cell(
-                x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, false));
-        return width;
+                left + x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, false));
     }
 
     /** A band from a height to another with the cells from its first on. */
@@ -103,8 +111,8 @@ final class Sheet {
         boxes.add(box);
     }
 
-    void rule(Page.Rule rule) {
-        rules.add(rule);
+    void rule(int x, int y, int width, int thickness) {
+        rules.add(new Page.Rule(left + x, y, width, thickness));
     }
 
     /** How many cells there are. */
@@ -121,7 +129,7 @@ final class Sheet {
     void feed(int node, int top, int bottom) {
         GroupTree tree = layout.bands().grouped().tree();
         for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(layout.depth(n) - 1).header() != Header.LINE) {
+            if (plan.levels().get(tree.depthOf(n) - 1).header() != Header.LINE) {
                 braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
             }
         }
@@ -146,7 +154,7 @@ final class Sheet {
         for (int c = 0; c < plan.columns().size(); c++) {
             columns.add(new Page.ColumnBox(
                     plan.columns().get(c).id(),
-                    layout.columns().x()[c],
+                    left + layout.columns().x()[c],
                     layout.columns().widths()[c]));
         }
         return columns;
@@ -163,7 +171,8 @@ final class Sheet {
     private List<Page.Style> styles() {
         List<Page.Style> styles = new ArrayList<>();
         for (TextStyle style : TextStyle.values()) {
-            styles.add(new Page.Style(style.face().word(), layout.size(style), style.tone() == TextStyle.Tone.MUTED));
+            styles.add(new Page.Style(
+                    style.face().word(), layout.type().size(style), style.tone() == TextStyle.Tone.MUTED));
         }
         return styles;
     }
@@ -179,7 +188,7 @@ final class Sheet {
                     tree.lastPlace(node),
                     depth,
                     report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
-                    report ? plan.inputs().title() : printed.label(node)));
+                    report ? plan.inputs().title() : layout.contents().printed().label(node)));
         }
         return list;
     }

@@ -11,11 +11,15 @@ public final class Strips {
 
     private static final int BANDS = 40;
 
-    private final Layout layout;
+    private final TableLayout layout;
+    private final OpenGroups open;
+    private final Paper paper;
     private int[] heights;
 
-    Strips(Layout layout) {
+    Strips(TableLayout layout, OpenGroups open, Paper paper) {
         this.layout = layout;
+        this.open = open;
+        this.paper = paper;
     }
 
     public int count() {
@@ -39,7 +43,10 @@ public final class Strips {
     /** The column headings alone. */
     public Page headings() {
         synchronized (layout) {
-            return new PageBuilder(layout, 0, count()).headingsAlone();
+            Sheet sheet = new Sheet(layout, paper, 0, count());
+            PageBuilder builder = new PageBuilder(layout, open, sheet, 0);
+            builder.columnHeadings();
+            return sheet.built(builder.y(), bands().size());
         }
     }
 
@@ -55,7 +62,10 @@ public final class Strips {
         int from = (number - 1) * BANDS;
         int to = Math.min(bands().size(), from + BANDS);
         synchronized (layout) {
-            return new PageBuilder(layout, number, count()).strip(from, to);
+            Sheet sheet = new Sheet(layout, paper, number, count());
+            PageBuilder builder = new PageBuilder(layout, open, sheet, 0);
+            builder.strip(from, to);
+            return sheet.built(builder.y(), to);
         }
     }
 

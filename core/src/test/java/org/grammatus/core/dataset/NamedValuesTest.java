@@ -77,7 +77,7 @@ class NamedValuesTest {
         List<String> figures = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
-            figures.add(grouped.totals().stream()
+            figures.add(grouped.figures().totals().stream()
                     .map(total -> ScalarText.write(Scalars.at(total, node)))
                     .collect(Collectors.joining(" ")));
         }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -26,12 +26,14 @@ class CountedRowsTest {
             .line("S3", "Jars", "25.00");
 
     private static List<Integer> counted(String total, int node) {
-        Grouped grouped = ROWS.grouped(
+        Grouping.Result result = ROWS.grouping(
                 Definitions.readReport(
                         Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"" + total + "\"")),
                 Answers.NONE);
-        int place = node == GroupTree.ROOT ? GroupTree.ROOT : grouped.tree().nodeAt(node);
-        return CountedRows.of(grouped, 1, place).stream().boxed().toList();
+        int place = node == GroupTree.ROOT
+                ? GroupTree.ROOT
+                : result.grouped().tree().nodeAt(node);
+        return CountedRows.of(result, 1, place).stream().boxed().toList();
     }
 
     @Test

@@ -9,6 +9,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
@@ -37,14 +38,14 @@ class WhyTest {
         throw new AssertionError("No group is called " + label);
     }
 
-    private static Grouped grouped(String period) {
-        return ROWS.grouped(Samples.report(), new Answers(Map.of("period", period)));
+    private static Grouping.Result grouped(String period) {
+        return ROWS.grouping(Samples.report(), new Answers(Map.of("period", period)));
     }
 
     @Test
     void aSumSaysItsFormulaScopeRowsAndShare() {
-        Grouped grouped = grouped("2026-01-01/..");
-        WhyFigure why = WhyFigure.of(grouped, new Printed(grouped), 0, node(grouped, "Lakeside"));
+        Grouping.Result result = grouped("2026-01-01/..");
+        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 0, node(result.grouped(), "Lakeside"));
         assertThat(why.label()).isEqualTo("Net");
         assertThat(why.figure()).isEqualTo("30.05");
         assertThat(why.formula()).isEqualTo("sum of Net");
@@ -57,8 +58,8 @@ class WhyTest {
 
     @Test
     void aCoarserMeasureSaysThatItWasTakenOnce() {
-        Grouped grouped = grouped("all");
-        WhyFigure why = WhyFigure.of(grouped, new Printed(grouped), 1, node(grouped, "Lakeside"));
+        Grouping.Result result = grouped("all");
+        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 1, node(result.grouped(), "Lakeside"));
         assertThat(why.figure()).isEqualTo("12.50");
         assertThat(why.remarks().getFirst()).startsWith("Taken once per order: 2 orders, however many lines each has.");
         assertThat(why.scope()).containsExactly("Region Lakeside");
@@ -68,24 +69,24 @@ class WhyTest {
     void groupsThatShareAnOrderAreSaidToOverlap() {
         Report byCategory =
                 Definitions.readReport(Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"category\""));
-        Grouped grouped = ROWS.grouped(byCategory, Answers.NONE);
-        WhyFigure why = WhyFigure.of(grouped, new Printed(grouped), 1, node(grouped, "Hives"));
+        Grouping.Result result = ROWS.grouping(byCategory, Answers.NONE);
+        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 1, node(result.grouped(), "Hives"));
         assertThat(why.remarks()).anyMatch(remark -> remark.contains("can share one order"));
         assertThat(why.remarks()).noneMatch(remark -> remark.contains("%"));
     }
 
     @Test
     void theWholeReportIsItsOwnScope() {
-        Grouped grouped = grouped("all");
-        WhyFigure why = WhyFigure.of(grouped, new Printed(grouped), 0, GroupTree.ROOT);
+        Grouping.Result result = grouped("all");
+        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 0, GroupTree.ROOT);
         assertThat(why.scope()).containsExactly("Whole report");
         assertThat(why.conditions()).isEmpty();
     }
 
     @Test
     void anOrderSaysItsRuleWithTheValuesCompared() {
-        Grouped grouped = grouped("all");
-        WhyOrder why = WhyOrder.of(grouped, new Printed(grouped), node(grouped, "S1"));
+        Grouping.Result result = grouped("all");
+        WhyOrder why = WhyOrder.of(result, new Printed(result.grouped()), node(result.grouped(), "S1"));
         assertThat(why.rule()).isEqualTo("within Lakeside by Net, largest first, then by name");
         assertThat(why.terms()).containsExactly("sum of Net");
         assertThat(why.siblings())
@@ -98,10 +99,11 @@ class WhyTest {
 
     @Test
     void theRowsBehindAGroupAreItsRowsInOrderSomeAtATime() {
-        Grouped grouped = grouped("all");
-        RowsBehind behind = rows(grouped, node(grouped, "Lakeside"), 0);
+        Grouping.Result result = grouped("all");
+        RowsBehind behind = rows(result, node(result.grouped(), "Lakeside"), 0);
         assertThat(behind.fields()).containsExactly("Order", "Ordered", "Region", "Freight", "Net");
-        assertThat(behind.ids()).containsExactlyElementsOf(RowFields.read(grouped.plan()));
+        assertThat(behind.ids())
+                .containsExactlyElementsOf(RowFields.read(result.grouped().plan()));
         assertThat(behind.numeric()).containsExactly(false, false, false, true, true);
         assertThat(behind.all()).isEqualTo(3);
         assertThat(behind.noun()).isEqualTo("lines");
@@ -109,19 +111,22 @@ class WhyTest {
                 .containsExactly(
                         List.of("S2", "5 Feb 2026 10:00", "Lakeside", "7.50", "20.00"),
                         List.of("S1", "5 Jan 2026 10:00", "Lakeside", "5.00", "10.00"));
-        assertThat(rows(grouped, node(grouped, "Lakeside"), 2).rows()).hasSize(1);
-        assertThat(rows(grouped, GroupTree.ROOT, 99).rows()).isEmpty();
+        assertThat(rows(result, node(result.grouped(), "Lakeside"), 2).rows()).hasSize(1);
+        assertThat(rows(result, GroupTree.ROOT, 99).rows()).isEmpty();
     }
 
-    private static RowsBehind rows(Grouped grouped, int node, int offset) {
-        ShownFields shown = ShownFields.of(grouped.plan(), RowFields.read(grouped.plan()), grouped.star());
-        RowsBehind.Some some = RowsBehind.Some.of(grouped, node, offset, 2);
-        return RowsBehind.of(grouped, new Printed(grouped), node, some, shown, false);
+    private static RowsBehind rows(Grouping.Result result, int node, int offset) {
+        ShownFields shown = ShownFields.of(
+                result.grouped().plan(),
+                RowFields.read(result.grouped().plan()),
+                result.drillDown().star());
+        RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, 2);
+        return RowsBehind.of(result, new Printed(result.grouped()), node, some, shown, false);
     }
 
     @Test
     void rowsAreOfferedWithEveryFieldOfTheDatasetThatIsNotHidden() {
-        TablePlan plan = grouped("all").plan();
+        TablePlan plan = grouped("all").grouped().plan();
         assertThat(RowFields.offered(plan).stream().map(RowFields.Offered::id))
                 .containsExactlyElementsOf(plan.dataset().rowNames());
         assertThat(RowFields.usual(plan)).containsAll(RowFields.read(plan));

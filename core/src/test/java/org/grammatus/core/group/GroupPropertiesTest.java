@@ -100,12 +100,12 @@ class GroupPropertiesTest {
                 BigDecimal sum = BigDecimal.ZERO;
                 boolean any = false;
                 for (int at = place + 1; at <= tree.lastPlace(node); at = tree.lastPlace(tree.nodeAt(at)) + 1) {
-                    if (Scalars.at(grouped.totals().get(total), tree.nodeAt(at)) instanceof Scalar.Number n) {
+                    if (Scalars.at(grouped.figures().totals().get(total), tree.nodeAt(at)) instanceof Scalar.Number n) {
                         sum = sum.add(n.value());
                         any = true;
                     }
                 }
-                Scalar whole = Scalars.at(grouped.totals().get(total), node);
+                Scalar whole = Scalars.at(grouped.figures().totals().get(total), node);
                 assertThat(whole instanceof Scalar.Number n ? n.value() : null)
                         .as("total %d at place %d", total, place)
                         .isEqualTo(any ? sum : null);
@@ -118,21 +118,26 @@ class GroupPropertiesTest {
     @MethodSource("seeds")
     void anOverlappingSumIsThatOfItsDistinctOrders(int seed) {
         Random random = new Random(seed);
-        Grouped grouped = rows(random).grouped(report(random, false), Answers.NONE);
+        Grouping.Result result = rows(random).grouping(report(random, false), Answers.NONE);
+        Grouped grouped = result.grouped();
         GroupTree tree = grouped.tree();
-        int[] orderOf = grouped.star().path(0, 1);
+        int[] orderOf = result.drillDown().star().path(0, 1);
         for (int place = 0; place < tree.nodeCount(); place++) {
             int node = tree.nodeAt(place);
             BigDecimal sum = null;
-            for (int order : Arrays.stream(grouped.behind().rows(node, tree.depthOf(node)))
+            for (int order : Arrays.stream(result.drillDown().rows(node, tree.depthOf(node)))
                     .map(row -> orderOf[row])
                     .distinct()
                     .toArray()) {
-                if (Scalars.at(grouped.star().table(1).fields().get("freight"), order) instanceof Scalar.Number n) {
+                if (Scalars.at(result.drillDown().star().table(1).fields().get("freight"), order)
+                        instanceof Scalar.Number n) {
                     sum = sum == null ? n.value() : sum.add(n.value());
                 }
             }
-            assertThat(Scalars.at(grouped.totals().get(2), node) instanceof Scalar.Number n ? n.value() : null)
+            assertThat(
+                            Scalars.at(grouped.figures().totals().get(2), node) instanceof Scalar.Number n
+                                    ? n.value()
+                                    : null)
                     .isEqualTo(sum);
         }
     }

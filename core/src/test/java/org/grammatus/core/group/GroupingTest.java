@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import org.grammatus.core.Samples;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.definition.Definitions;
@@ -124,8 +125,8 @@ class GroupingTest {
                 .grouped(byCategory, Answers.NONE);
         Printed printed = new Printed(grouped);
         List<String> rows = new ArrayList<>();
-        for (int row : grouped.rows()) {
-            rows.add(printed.rowCell(0, row) + " " + printed.rowCell(1, row));
+        for (int row : grouped.rows().order()) {
+            rows.add(new BandContents(grouped).rowText(row, 0) + " " + new BandContents(grouped).rowText(row, 1));
         }
         assertThat(rows).containsExactly("9.00 5.00", "8.00 7.50", "7.00 ", "1.00 5.00");
     }
@@ -190,7 +191,7 @@ class GroupingTest {
             samples.line("S1", "c", "90000000000000000.00");
         }
         Grouped grouped = samples.grouped();
-        assertThat(((Scalar.Number) Scalars.at(grouped.totals().getFirst(), GroupTree.ROOT)).value())
+        assertThat(((Scalar.Number) Scalars.at(grouped.figures().totals().getFirst(), GroupTree.ROOT)).value())
                 .isEqualTo(new BigDecimal("270000000000000000.00"));
     }
 
@@ -208,7 +209,7 @@ class GroupingTest {
     void childrenMeetTheirParent(RepetitionInfo repetition) {
         Grouped grouped = random(new SplittableRandom(repetition.getCurrentRepetition() * 31L))
                 .grouped();
-        for (int total = 0; total < grouped.totals().size(); total++) {
+        for (int total = 0; total < grouped.figures().totals().size(); total++) {
             BigDecimal[] ofChildren = new BigDecimal[grouped.tree().nodeCount()];
             for (int node = 1; node < grouped.tree().nodeCount(); node++) {
                 int parent = grouped.tree().parentOf(node);
@@ -224,14 +225,16 @@ class GroupingTest {
     }
 
     private static BigDecimal number(Grouped grouped, int total, int node) {
-        return Scalars.at(grouped.totals().get(total), node) instanceof Scalar.Number n ? n.value() : BigDecimal.ZERO;
+        return Scalars.at(grouped.figures().totals().get(total), node) instanceof Scalar.Number n
+                ? n.value()
+                : BigDecimal.ZERO;
     }
 
     private static List<String> printedRows(Grouped grouped) {
         List<String> all = tree(grouped);
         Printed printed = new Printed(grouped);
-        for (int row : grouped.rows()) {
-            all.add(printed.rowCell(0, row) + printed.rowCell(1, row));
+        for (int row : grouped.rows().order()) {
+            all.add(new BandContents(grouped).rowText(row, 0) + new BandContents(grouped).rowText(row, 1));
         }
         return all;
     }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.regex.Matcher;
 import org.grammatus.core.Samples;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
@@ -95,8 +96,8 @@ class OverTest {
                                 Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\"")),
                         Answers.NONE);
         Printed printed = new Printed(grouped);
-        return Arrays.stream(grouped.rows())
-                .mapToObj(row -> printed.rowCell(1, row))
+        return Arrays.stream(grouped.rows().order())
+                .mapToObj(row -> new BandContents(grouped).rowText(row, 1))
                 .toList();
     }
 
@@ -181,16 +182,18 @@ class OverTest {
             samples.line("S" + random.nextInt(orders + 1), "Hives", net);
         }
         for (String function : List.of("MEDIAN", "FIRST", "LAST")) {
-            Grouped grouped = samples.grouped(report(function + "(net)", ""), Answers.NONE);
-            Column net = grouped.star().at(0).field("net");
+            Grouping.Result result = samples.grouping(report(function + "(net)", ""), Answers.NONE);
+            Grouped grouped = result.grouped();
+            Column net = result.drillDown().star().at(0).field("net");
             for (int place = 0; place < grouped.tree().nodeCount(); place++) {
                 int node = grouped.tree().nodeAt(place);
                 List<BigDecimal> values = new ArrayList<>();
-                for (int row : grouped.behind().rows(node, grouped.tree().depthOf(node))) {
+                for (int row : result.drillDown().rows(node, grouped.tree().depthOf(node))) {
                     values.add(Scalars.at(net, row) instanceof Scalar.Number n ? n.value() : null);
                 }
-                BigDecimal found =
-                        Scalars.at(grouped.totals().get(1), node) instanceof Scalar.Number n ? n.value() : null;
+                BigDecimal found = Scalars.at(grouped.figures().totals().get(1), node) instanceof Scalar.Number n
+                        ? n.value()
+                        : null;
                 BigDecimal expected = expected(function, values);
                 if (expected == null) {
                     assertThat(found).as(function + " of " + values).isNull();

@@ -16,6 +16,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.problem.Problem;
@@ -137,7 +138,7 @@ class RunningTest {
         String limit = ", \"limit\": {\"keep\": \"largest\", \"by\": \"COUNT(*)\", \"count\": 2, \"others\": true}";
         List<String> values =
                 List.of("SUM(freight)", "SUM(net)", "AVG(net)", "MEDIAN(net)", "COUNT(DISTINCT category)");
-        Grouped grouped = samples.grouped(
+        Grouping.Result result = samples.grouping(
                 Samples.report(
                         REGION + "," + CATEGORY.formatted(others ? limit : ""),
                         "",
@@ -145,18 +146,20 @@ class RunningTest {
                                 .map(value -> soFar(value, "running-in-report"))
                                 .toArray(String[]::new)),
                 Answers.NONE);
+        Grouped grouped = result.grouped();
         Map<String, Set<Integer>> sofar = new HashMap<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
             int depth = grouped.tree().depthOf(node);
             Set<Integer> rows = sofar.computeIfAbsent("depth " + depth, d -> new LinkedHashSet<>());
-            for (int row : grouped.behind().rows(node, depth)) {
+            for (int row : result.drillDown().rows(node, depth)) {
                 rows.add(row);
             }
             for (int total = 0; total < values.size(); total++) {
-                BigDecimal found =
-                        Scalars.at(grouped.totals().get(total), node) instanceof Scalar.Number n ? n.value() : null;
-                BigDecimal expected = expected(grouped, total, rows);
+                BigDecimal found = Scalars.at(grouped.figures().totals().get(total), node) instanceof Scalar.Number n
+                        ? n.value()
+                        : null;
+                BigDecimal expected = expected(result.drillDown().star(), total, rows);
                 String what = values.get(total) + " at place " + place;
                 if (expected == null) {
                     assertThat(found).as(what).isNull();
@@ -167,10 +170,10 @@ class RunningTest {
         }
     }
 
-    private static BigDecimal expected(Grouped grouped, int total, Set<Integer> rows) {
+    private static BigDecimal expected(Star star, int total, Set<Integer> rows) {
         if (total == 0) {
-            int[] path = grouped.star().path(0, 1);
-            Column freight = grouped.star().table(1).fields().get("freight");
+            int[] path = star.path(0, 1);
+            Column freight = star.table(1).fields().get("freight");
             return rows.stream()
                     .map(row -> path[row])
                     .distinct()
@@ -178,13 +181,13 @@ class RunningTest {
                     .reduce(null, RunningTest::plus);
         }
         if (total == 4) {
-            Column category = grouped.star().at(0).field("category");
+            Column category = star.at(0).field("category");
             return BigDecimal.valueOf(rows.stream()
                     .map(row -> Scalars.at(category, row))
                     .distinct()
                     .count());
         }
-        Column net = grouped.star().at(0).field("net");
+        Column net = star.at(0).field("net");
         List<BigDecimal> values = new ArrayList<>();
         rows.stream()
                 .map(row -> number(net, row))

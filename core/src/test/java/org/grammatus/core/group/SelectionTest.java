@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
@@ -168,14 +171,14 @@ class SelectionTest {
         String limited =
                 Samples.REPORT.replace("\"rows\": {\"shown\": true,", "\"rows\": {\"shown\": true, \"limit\": 1,");
         Grouped shown = sales().grouped(Definitions.readReport(limited), Answers.NONE);
-        assertThat(shown.rows()).hasSize(5);
+        assertThat(shown.rows().order()).hasSize(5);
         assertThat(TreeText.of(shown).getFirst()).isEqualTo("all | 53.00 | 24.00");
         assertThat(new Printed(shown).leftOutInWords()).isEqualTo("lines: 2 of 7 not shown, nor in the totals");
         Grouped everything = sales().grouped(
                         Definitions.readReport(
                                 limited.replace("\"counts\"", "\"totalsCover\": \"everything\", \"counts\"")),
                         Answers.NONE);
-        assertThat(everything.rows()).hasSize(5);
+        assertThat(everything.rows().order()).hasSize(5);
         assertThat(TreeText.of(everything).getFirst()).isEqualTo("all | 66.00 | 24.00");
         assertThat(everything.notices())
                 .extracting(Problem::message)
@@ -186,13 +189,14 @@ class SelectionTest {
     void theOtherRowsOfAGroupAsOneLineThatTotalsTakeIn() {
         Grouped half = limited("\"percent\": 50, \"others\": true");
         // Of two rows one is kept, of one the one: half is rounded up.
-        assertThat(half.rows()).hasSize(5);
+        assertThat(half.rows().order()).hasSize(5);
         assertThat(TreeText.of(half).getFirst()).isEqualTo("all | 66.00 | 24.00");
-        assertThat(linesOf(half, BandKind.OTHER_ROWS)).containsExactly("1 other line | 10.00", "1 other line | 3.00");
+        assertThat(linesOf(half, BandKind.OTHER_ROWS))
+                .containsExactly("1 other line | 10.00 | 5.00", "1 other line | 3.00 | 1.00");
         assertThat(new Printed(half).leftOutInWords()).isEmpty();
         assertThat(half.notices()).extracting(Problem::message).contains("2 of 7 lines stand together as others");
         Grouped none = limited("\"limit\": 2, \"others\": true");
-        assertThat(none.otherRows()).isEmpty();
+        assertThat(none.rows().others()).isEmpty();
         assertThat(linesOf(none, BandKind.OTHER_ROWS)).isEmpty();
     }
 
@@ -204,12 +208,12 @@ class SelectionTest {
 
     /** What other rows are called and come to, by group in printed order. */
     private static List<String> linesOf(Grouped grouped, BandKind kind) {
-        Printed printed = new Printed(grouped);
+        BandContents contents = new BandContents(grouped);
         Bands bands = Bands.of(grouped);
         return IntStream.range(0, bands.size())
                 .filter(band -> bands.kind(band) == kind)
-                .mapToObj(bands::node)
-                .map(node -> printed.otherRowsName(node) + " | " + printed.otherRowsTotal(0, node))
+                .mapToObj(band ->
+                        contents.of(bands, band).stream().map(BandCell::text).collect(Collectors.joining(" | ")))
                 .toList();
     }
 

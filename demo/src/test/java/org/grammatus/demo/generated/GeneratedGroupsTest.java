@@ -148,8 +148,9 @@ class GeneratedGroupsTest {
             for (int depth = 1; depth <= grouped.tree().depthOf(node); depth++) {
                 line.append('/').append(part(grouped, grouped.tree().ancestor(node, depth), depth));
             }
-            grouped.totals().forEach(total -> line.append(' ').append(number(Scalars.at(total, node))));
-            grouped.otherRows()
+            grouped.figures().totals().forEach(total -> line.append(' ').append(number(Scalars.at(total, node))));
+            grouped.rows()
+                    .others()
                     .filter(rows -> rows.counts()[node] > 0)
                     .ifPresent(rows -> line.append(" + %d: %s"
                             .formatted(
@@ -161,10 +162,12 @@ class GeneratedGroupsTest {
     }
 
     private static String part(Grouped grouped, int node, int depth) {
-        if (grouped.isOthers(node)) {
+        if (grouped.groups().isOthers(node)) {
             return "~~1";
         }
-        return switch (Scalars.at(grouped.keys().get(depth).orElseThrow(), grouped.within(node))) {
+        return switch (Scalars.at(
+                grouped.groups().keys().get(depth).orElseThrow(),
+                grouped.groups().within(node))) {
             case Scalar.Null n -> "~";
             case Scalar.Text t -> t.value();
             case Scalar.Date d -> d.value().toString();

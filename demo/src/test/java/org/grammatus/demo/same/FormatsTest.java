@@ -16,8 +16,9 @@ import org.apache.commons.csv.CSVRecord;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
-import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Marks;
@@ -92,6 +93,10 @@ class FormatsTest {
                 : Words.sign(bands.grouped().plan().highlights().get(mark).look());
     }
 
+    private static List<String> texts(BandContents contents, Bands bands, int band) {
+        return contents.of(bands, band).stream().map(BandCell::text).toList();
+    }
+
     private static String texts(Page page) {
         return page.cells().stream().map(cell -> page.texts().get(cell.text())).collect(Collectors.joining(" "));
     }
@@ -105,11 +110,11 @@ class FormatsTest {
                     .anyMatch(column -> column.onceIn().isPresent())) {
                 continue;
             }
-            BandTexts texts = new BandTexts(bands);
+            BandContents texts = new BandContents(bands.grouped());
             StringBuilder expected = new StringBuilder();
             int columns = bands.grouped().plan().columns().size();
             for (int band = 0; band < bands.size(); band++) {
-                List<String> said = texts.of(band);
+                List<String> said = texts(texts, bands, band);
                 // The headings of columns stand above the list by themselves.
                 int own = bands.kind(band) == BandKind.REPORT_HEADER ? said.size() - columns : said.size();
                 expected.append(sign(bands, band));
@@ -162,7 +167,7 @@ class FormatsTest {
                 String values = String.join("|", line.toList().subList(levels, levels + columns.size()));
                 ofCsv.add(values.replaceAll("(\\d{4}-\\d\\d-\\d\\d) (\\d\\d:)", "$1T$2"));
             }
-            if (result.grouped().otherRows().isEmpty()) {
+            if (result.grouped().rows().others().isEmpty()) {
                 assertThat(ofCsv).isEqualTo(ofJson);
             } else {
                 assertThat(ofCsv).containsAll(ofJson);
@@ -185,10 +190,10 @@ class FormatsTest {
     @ValueSource(ints = {60, 160})
     void whateverIsPrintedIsFound(int from) {
         for (RunResult result : results(from)) {
-            BandTexts texts = new BandTexts(result.bands());
+            BandContents texts = new BandContents(result.grouped());
             for (int band = 0; band < Math.min(result.bands().size(), 40); band++) {
                 int at = band;
-                for (String text : texts.of(band)) {
+                for (String text : texts(texts, result.bands(), band)) {
                     if (!text.isBlank()) {
                         List<TextSearch.Hit> hits = TextSearch.find(result, text);
                         assertThat(hits.size() == TextSearch.MOST

@@ -123,8 +123,7 @@ final class RenderCommand implements Callable<Integer> {
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
         Planner.plan(checked, model, new Answers(answers), context);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
-        RunResult result = new RunEngine(RunLimits.DEFAULT)
-                .run(request, StarReader.over(new SqliteSource(source)), progress -> {}, () -> false);
+        RunResult result = new RunEngine(RunLimits.DEFAULT).compute(request, StarReader.over(new SqliteSource(source)));
         result.notices().forEach(notice -> spec.commandLine().getErr().println("Notice: " + notice));
         try {
             ReportFile.write(result, chosen.writer(), output, WriteProgress.SILENT);

@@ -13,7 +13,7 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
 
 /** The grain's rows with the groups around them: an aggregate in a row's cell is over one of these, or steps from row to row. */
-public final class PrintedRows implements Frame {
+public final class RowsAmongGroups implements Frame {
 
     private final Figures figures;
     private final Nodes nodes;
@@ -27,7 +27,7 @@ public final class PrintedRows implements Frame {
      *
      * @param rowStart by place in the tree, where the group's rows start
      */
-    public PrintedRows(Figures figures, GroupTree tree, int[] rows, int[] rowStart) {
+    public RowsAmongGroups(Figures figures, GroupTree tree, int[] rows, int[] rowStart) {
         this.figures = figures;
         this.nodes = figures.nodes();
         this.star = nodes.star();

@@ -5,7 +5,9 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Frame;
+import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.SiblingOrder;
@@ -15,21 +17,33 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
 
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */
-public final class Behind {
+public final class DrillDown {
 
     private final TablePlan plan;
     private final Nodes nodes;
     private final Figures figures;
     private final SiblingOrder order;
+    private final KeptRows kept;
     private final Frame printedRows;
 
     /** @param printedRows the rows with the groups around them */
-    Behind(Figures figures, Frame printedRows) {
+    DrillDown(Figures figures, KeptRows kept, Frame printedRows) {
         this.printedRows = printedRows;
+        this.kept = kept;
         this.plan = figures.plan();
         this.nodes = figures.nodes();
         this.figures = figures;
         this.order = new SiblingOrder(figures);
+    }
+
+    /** The rows that were read. */
+    public Star star() {
+        return nodes.star();
+    }
+
+    /** Those of them that met the conditions. */
+    public KeptRows kept() {
+        return kept;
     }
 
     /** The numbers, at the grain, of a group's rows in row order. */

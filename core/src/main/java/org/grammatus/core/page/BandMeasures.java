@@ -1,0 +1,207 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.BandCell.Role;
+import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.choice.Look;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.group.Marks;
+import org.grammatus.core.plan.TablePlan;
+
+/** Measures bands and places their words: what both page breaks and pages are made from. Not thread-safe. */
+final class BandMeasures {
+
+    private static final int BELOW_TITLE = 900;
+    private static final int BELOW_HEADING = 100;
+    private static final int BELOW_ROW = 60;
+    private static final int BELOW_NOTE = 400;
+    private static final int BELOW_FOOTER = 250;
+
+    private final Bands bands;
+    private final BandContents contents;
+    private final TablePlan plan;
+    private final TypeSetting type;
+    private final ColumnLayout columns;
+    private final NameRooms rooms;
+    private final int width;
+    /** A row of one line, as most are. */
+    private final Measured plainRow;
+
+    BandMeasures(Bands bands, BandContents contents, ColumnLayout columns, NameRooms rooms, int width) {
+        this.bands = bands;
+        this.contents = contents;
+        this.plan = bands.grouped().plan();
+        this.type = new TypeSetting(columns.percent());
+        this.columns = columns;
+        this.rooms = rooms;
+        this.width = width;
+        this.plainRow = row(1);
+    }
+
+    TypeSetting type() {
+        return type;
+    }
+
+    Measured of(int band) {
+        BandKind kind = bands.kind(band);
+        return switch (kind) {
+            case REPORT_HEADER -> title(contents.words(bands, band));
+            case GROUP_HEADING ->
+                heading(bands.node(band), contents.words(bands, band).getFirst(), false);
+            case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band)) : plainRow;
+            case OTHER_ROWS -> otherRows(contents.words(bands, band).getFirst());
+            case EMPTY -> note(contents.words(bands, band).getFirst());
+            case GROUP_FOOTER, REPORT_FOOTER -> footer(band);
+        };
+    }
+
+    /** The heading of a group where it goes on after a break. */
+    Measured continued(int node) {
+        return heading(node, contents.continued(node), true);
+    }
+
+    private Measured title(List<BandCell.Words> words) {
+        Stack stack = new Stack(0);
+        for (BandCell.Words paragraph : words) {
+            switch (paragraph.role()) {
+                case TITLE -> stack.put(paragraph, TextStyle.TITLE, 0, width);
+                case SUBTITLE -> stack.put(paragraph, TextStyle.SUBTITLE, 0, width);
+                default -> {}
+            }
+        }
+        return new Measured(stack.y + BELOW_TITLE, stack.lines, 0, Measured.NO_RULE);
+    }
+
+    private Measured heading(int node, BandCell.Words name, boolean continued) {
+        int depth = depth(node);
+        Stack stack = new Stack(depth <= 1 ? 900 : depth == 2 ? 600 : 350);
+        TextStyle style = TextStyle.heading(depth);
+        int values = stack.y + type.ascent(style);
+        stack.put(name, style, rooms.indent(depth), rooms.width(depth, Place.HEADER));
+        if (!continued && rooms.figuresBelow(depth, Place.HEADER)) {
+            values = stack.line(TextStyle.TOTAL);
+        }
+        return new Measured(stack.y + BELOW_HEADING, stack.lines, values, Measured.NO_RULE);
+    }
+
+    private Measured row(int lines) {
+        return new Measured(
+                lines * type.lineHeight(TextStyle.CELL) + BELOW_ROW,
+                List.of(),
+                type.ascent(TextStyle.CELL),
+                Measured.NO_RULE);
+    }
+
+    private int mostLines(int band) {
+        int most = 1;
+        for (BandCell.Value value : contents.values(bands, band)) {
+            if (columns.wraps()[value.column()]) {
+                most = Math.max(most, lines(value, valueStyle(band)).size());
+            }
+        }
+        return most;
+    }
+
+    private Measured otherRows(BandCell.Words name) {
+        Stack stack = new Stack(0);
+        stack.put(name, TextStyle.CELL, rooms.otherRowsLeft(), rooms.otherRowsWidth());
+        int values = rooms.otherRowsBelow() ? stack.line(TextStyle.CELL) : type.ascent(TextStyle.CELL);
+        return new Measured(stack.y + BELOW_ROW, stack.lines, values, Measured.NO_RULE);
+    }
+
+    private Measured note(BandCell.Words note) {
+        Stack stack = new Stack(800);
+        stack.put(note, TextStyle.CELL, 0, width);
+        return new Measured(stack.y + BELOW_NOTE, stack.lines, 0, Measured.NO_RULE);
+    }
+
+    private Measured footer(int band) {
+        int depth = depth(bands.node(band));
+        int rule = bands.kind(band) == BandKind.REPORT_FOOTER ? 400 : 150;
+        TextStyle style = valueStyle(band);
+        Stack stack = new Stack(rule);
+        int values = stack.y + type.ascent(style);
+        for (BandCell.Words words : contents.words(bands, band)) {
+            if (words.role() == Role.COUNTS) {
+                counts(words, stack, style, depth);
+            } else {
+                stack.put(words, style, rooms.indent(depth), rooms.width(depth, Place.FOOTER));
+            }
+        }
+        if (rooms.figuresBelow(depth, Place.FOOTER)) {
+            values = stack.line(style);
+        }
+        return new Measured(stack.y + BELOW_FOOTER, stack.lines, values, rule);
+    }
+
+    /** The counts stand behind a footer's name where there is room, else below it. */
+    private void counts(BandCell.Words counts, Stack stack, TextStyle style, int depth) {
+        Measured.Line name = stack.lines.getFirst();
+        int behind = type.width(name.text(), style) + type.size(style);
+        int used = behind + type.width(counts.text(), TextStyle.COUNTS);
+        boolean beside = stack.lines.size() == 1 && used <= rooms.width(depth, Place.FOOTER);
+        if (beside) {
+            stack.lines.add(new Measured.Line(
+                    counts.text(), TextStyle.COUNTS, name.x() + behind, name.baseline(), counts.part()));
+        } else {
+            int baseline = stack.line(TextStyle.COUNTS);
+            stack.lines.add(
+                    new Measured.Line(counts.text(), TextStyle.COUNTS, rooms.indent(depth), baseline, counts.part()));
+        }
+    }
+
+    /** The style of a band's values. */
+    TextStyle valueStyle(int band) {
+        return switch (bands.kind(band)) {
+            case GROUP_HEADING, GROUP_FOOTER -> TextStyle.TOTAL;
+            case REPORT_FOOTER -> TextStyle.GRAND_TOTAL;
+            case GROUP_LINE, DETAIL -> isStrong(band) ? TextStyle.STRONG_CELL : TextStyle.CELL;
+            case REPORT_HEADER, OTHER_ROWS, EMPTY -> TextStyle.CELL;
+        };
+    }
+
+    private boolean isStrong(int band) {
+        int mark = plan.highlights().isEmpty() ? Marks.NONE : contents.markOf(bands, band);
+        return mark != Marks.NONE && plan.highlights().get(mark).look() != Look.WATCH;
+    }
+
+    /** The lines of a value: a column's own wrap in it, totals never. */
+    List<String> lines(BandCell.Value value, TextStyle style) {
+        String text = value.text();
+        boolean own = value.part().equals(plan.columns().get(value.column()).id());
+        return own && columns.wraps()[value.column()]
+                ? type.lines(text, style, columns.widths()[value.column()])
+                : List.of(text);
+    }
+
+    private int depth(int node) {
+        return bands.grouped().tree().depthOf(node);
+    }
+
+    /** Lines put one below the other. */
+    private final class Stack {
+
+        private final List<Measured.Line> lines = new ArrayList<>();
+        private int y;
+
+        Stack(int y) {
+            this.y = y;
+        }
+
+        /** One line more; returns its baseline. */
+        int line(TextStyle style) {
+            y += type.lineHeight(style);
+            return y - type.descent(style);
+        }
+
+        void put(BandCell.Words words, TextStyle style, int x, int room) {
+            for (String line : type.lines(words.text(), style, room)) {
+                lines.add(new Measured.Line(line, style, x, line(style), words.part()));
+            }
+        }
+    }
+}

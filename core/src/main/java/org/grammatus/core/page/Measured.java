@@ -1,0 +1,22 @@
+package org.grammatus.core.page;
+
+import java.util.List;
+
+/**
+ * A band measured: how tall it is, where its words stand, and at which heights its values and its rule do. Places are from the
+ * band's own top and the table's left edge, in hundredths of a point.
+ *
+ * @param values baseline of the first line of its values
+ * @param rule where its rule is, or {@value #NO_RULE}
+ */
+record Measured(int height, List<Line> words, int values, int rule) {
+
+    static final int NO_RULE = -1;
+
+    /**
+     * A line of words.
+     *
+     * @param part id of the definition's part that it comes from; empty where it comes from none
+     */
+    record Line(String text, TextStyle style, int x, int baseline, String part) {}
+}
