@@ -35,7 +35,22 @@ public final class Previews {
 
     private record Session(String owner, String id) {}
 
-    private record Newest(long edit, Run run, long used) {}
+    /**
+     * The newest preview.
+     *
+     * @param shown the last that was done before it: what it made is found again by the next edit
+     */
+    private record Newest(long edit, Run run, Optional<Run> shown, long used) {
+
+        Newest alone() {
+            return new Newest(edit, run, Optional.empty(), used);
+        }
+
+        /** What the next edit begins with. */
+        Optional<Run> done() {
+            return run.result().isPresent() ? Optional.of(run) : shown;
+        }
+    }
 
     public Previews(RunService runs, DatasetReader reader, Clock clock) {
         this.runs = runs;
@@ -52,6 +67,19 @@ public final class Previews {
     private void giveUp(Newest last) {
         last.run.cancel();
         runs.forget(last.run);
+        last.shown.ifPresent(runs::forget);
+    }
+
+    /** Ends a preview for a newer one, and leaves what was done last. */
+    private Optional<Run> outdo(Newest last) {
+        Optional<Run> done = last.done();
+        last.run.cancel();
+        if (done.isPresent() && done.get() == last.run) {
+            last.shown.ifPresent(runs::forget);
+        } else {
+            runs.forget(last.run);
+        }
+        return done;
     }
 
     /**
@@ -64,22 +92,26 @@ public final class Previews {
     public Optional<Run> preview(String owner, String session, long edit, RunRequest request) {
         Session key = new Session(owner, session);
         Run run;
+        Optional<Run> shown;
         boolean first;
         synchronized (newest) {
             Newest known = newest.getIfPresent(key);
             if (known != null && known.edit > edit) {
                 return Optional.empty();
             }
-            if (known != null) {
-                giveUp(known);
-            } else {
+            if (known == null) {
                 makeRoom(owner);
             }
             first = known == null;
+            shown = Optional.ofNullable(known).flatMap(this::outdo);
             run = runs.prepare(request, owner);
-            newest.put(key, new Newest(edit, run, turn++));
+            newest.put(key, new Newest(edit, run, shown, turn++));
         }
         runs.execute(run, reader);
+        if (run.result().isPresent()) {
+            shown.ifPresent(runs::forget);
+            newest.asMap().computeIfPresent(key, (same, last) -> last.run == run ? last.alone() : last);
+        }
         if (first) {
             runs.inBackground(() -> readAhead(request));
         }

@@ -5,10 +5,7 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
-import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
@@ -17,10 +14,11 @@ import org.grammatus.runs.profile.UnknownAnswers;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 
-/** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. Stateless. */
+/** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. What one run made of rows serves others that need the same. Thread-safe. */
 public final class RunEngine {
 
     private final RunLimits limits;
+    private final RunStages stages = new RunStages();
 
     public RunEngine(RunLimits limits) {
         this.limits = limits;
@@ -100,13 +98,11 @@ public final class RunEngine {
         return star;
     }
 
-    private static RunResult grouped(Plan plan, Star star, DatasetReader reader, BooleanSupplier ended) {
+    private RunResult grouped(Plan plan, Star star, DatasetReader reader, BooleanSupplier ended) {
         TablePlan table = plan.table();
-        Faults faults = new Faults();
-        KeptRows kept = KeptRows.of(table, star, faults, ended);
-        Grouping.Result grouping = Grouping.group(table, star, kept, faults, ended);
-        List<Problem> unknown = kept.rows().length == 0 ? UnknownAnswers.of(table, reader) : List.of();
-        return new RunResult(plan, grouping, unknown);
+        RunStages.Made made = stages.grouped(table, star, ended);
+        boolean none = made.grouping().grouped().rowsKept() == 0;
+        return new RunResult(plan, made, none ? UnknownAnswers.of(table, reader) : List.of());
     }
 
     private boolean withinLimit(long rows) {

@@ -23,7 +23,7 @@ public final class RunResult implements Printout {
     private static final long OVERHEAD = 500_000;
 
     private final Plan plan;
-    private final Grouping.Result grouping;
+    private final RunStages.Made made;
     private final Bands bands;
     private final List<Problem> ofAnswers;
     private Pages pages;
@@ -34,10 +34,10 @@ public final class RunResult implements Printout {
      *
      * @param ofAnswers what is said of the answers
      */
-    RunResult(Plan plan, Grouping.Result grouping, List<Problem> ofAnswers) {
+    RunResult(Plan plan, RunStages.Made made, List<Problem> ofAnswers) {
         this.plan = plan;
-        this.grouping = grouping;
-        this.bands = Bands.of(grouping.grouped());
+        this.made = made;
+        this.bands = Bands.of(made.grouping().grouped());
         this.ofAnswers = List.copyOf(ofAnswers);
     }
 
@@ -60,12 +60,12 @@ public final class RunResult implements Printout {
     }
 
     public Grouped grouped() {
-        return grouping.grouped();
+        return made.grouping().grouped();
     }
 
     /** What stands behind the result. */
     public Grouping.Result grouping() {
-        return grouping;
+        return made.grouping();
     }
 
     @Override
@@ -96,14 +96,22 @@ public final class RunResult implements Printout {
         return notices;
     }
 
-    /** About how much memory it takes besides the rows it was made of, in bytes: numbers by kept row and level, figures by group. */
+    /** About how much memory it takes besides its rows and its groups, in bytes. */
     public long bytes() {
+        return OVERHEAD + (Byte.BYTES + 2L * Integer.BYTES) * bands.size();
+    }
+
+    /** About how much memory its groups take, which several results may share: numbers by kept row and level, figures by group. */
+    public long bytesOfGroups() {
         Grouped grouped = grouped();
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.figures().totals().size());
-        return OVERHEAD
-                + perRow * grouped.rowsKept()
-                + perGroup * grouped.tree().nodeCount();
+        return perRow * grouped.rowsKept() + perGroup * grouped.tree().nodeCount();
+    }
+
+    /** How many rows it went through itself. */
+    RunStages.Touched touched() {
+        return made.touched();
     }
 
     /** What was asked, with what was answered. */

@@ -20,6 +20,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.grammatus.core.columnar.Star;
+import org.grammatus.core.group.DrillDown;
 import org.grammatus.sources.DatasetReader;
 
 /**
@@ -216,12 +217,17 @@ public final class RunService implements AutoCloseable {
         return run.progress().state().isOver();
     }
 
-    /** What finished runs take, with their rows; rows that several use count once. */
+    /** What finished runs take, with their groups and rows; what several share counts once. */
     private long bytesOfRuns() {
-        long results = runs.values().stream()
-                .flatMap(run -> run.result().stream())
-                .mapToLong(RunResult::bytes)
-                .sum();
+        Set<DrillDown> counted = Collections.newSetFromMap(new IdentityHashMap<>());
+        long results = 0;
+        for (Run run : runs.values()) {
+            RunResult made = run.result().orElse(null);
+            if (made != null) {
+                boolean first = counted.add(made.grouping().drillDown());
+                results += made.bytes() + (first ? made.bytesOfGroups() : 0);
+            }
+        }
         return results + starsOfRuns().stream().mapToLong(Star::bytes).sum();
     }
 

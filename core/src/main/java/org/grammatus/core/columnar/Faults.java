@@ -48,6 +48,13 @@ public final class Faults {
         return value;
     }
 
+    /** The same faults, to which others can be added. */
+    public Faults copy() {
+        Faults copy = new Faults();
+        copy.found.putAll(found);
+        return copy;
+    }
+
     public Map<Kind, Found> found() {
         return Map.copyOf(found);
     }

@@ -89,6 +89,32 @@ public record LevelPlan(
         return changed(order, limit, otherHeader, otherFooter);
     }
 
+    /** The same level without what only printing needs. */
+    LevelPlan unprinted() {
+        return new LevelPlan(
+                id,
+                name,
+                pointer,
+                keyText,
+                labelText,
+                key,
+                coarsening,
+                asked,
+                listed,
+                empty,
+                label,
+                home,
+                order,
+                having,
+                limit,
+                header,
+                headerText,
+                footer,
+                footerText,
+                false,
+                codeBehindName);
+    }
+
     private LevelPlan changed(
             List<TablePlan.Term> otherOrder, Optional<LimitPlan> otherLimit, Header otherHeader, Footer otherFooter) {
         return new LevelPlan(

@@ -34,6 +34,11 @@ public record TotalPlan(
     /** Stands for the report where a level's index is asked for. */
     public static final int REPORT_LEVEL = -1;
 
+    /** The same total without what only printing needs. */
+    TotalPlan unprinted() {
+        return new TotalPlan(id, pointer, "", value, shown, comparison, type, column, "", places);
+    }
+
     /** Whether it is of the value's own kind, not a percentage or a place. */
     public boolean isAmount() {
         return comparison
