@@ -103,6 +103,16 @@ function cellsOf(page: PageView, first: number, end: number): Cell[] {
   return cells
 }
 
+/** All cells of a page, from top to bottom. */
+export function allCells(page: PageView): Cell[] {
+  return cellsOf(page, 0, page.cells.length / CELL)
+}
+
+/** The first cell on a page that comes from a part of the definition. */
+export function firstCellOf(page: PageView, part: string): Cell | undefined {
+  return allCells(page).find((cell) => page.ids[cell.id] === part)
+}
+
 export function bracesOf(page: PageView): Brace[] {
   const braces: Brace[] = []
   for (let i = 0; i < page.braces.length; i += BRACE) {

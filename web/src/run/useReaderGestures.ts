@@ -5,6 +5,7 @@ import { useReaderMenu } from './useReaderMenu'
 import type { useView } from './useView'
 import { api, type PageView, type PathStep, type RunView } from '@/api/client'
 import { figureKey } from '@/paper/figureKey'
+import { allCells } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 import { words } from '@/words'
 
@@ -133,9 +134,8 @@ export function useReaderGestures(
   })
 
   function turnOrder(column: string, adds: boolean) {
-    const isFigure = page.value?.cells.some(
-      (value, i) => i % 8 === 6 && page.value!.ids[value] === column && page.value!.cells[i + 1] === 1,
-    )
+    const shown = page.value
+    const isFigure = shown && allCells(shown).some((cell) => shown.ids[cell.id] === column && cell.figure)
     looked.turnOrder(column, isFigure ? 'descending' : 'ascending', adds)
     act.run()
   }

@@ -248,7 +248,6 @@ export const bench = {
       'plan difference': 'difference from a plan',
       'plan percent': 'difference from a plan, %',
     },
-    besideThis: '+',
     beside: (column: string) => `Beside ${column} …`,
     besideShort: {
       value: '',
@@ -316,6 +315,7 @@ export const bench = {
     ascending: 'upwards',
     descending: 'downwards',
     asKeyed: 'Nothing said: by name, or by time.',
+    measure: 'Measure',
     aggregate: 'Aggregate',
     places: 'Printed at',
     field: 'Field',

@@ -4,6 +4,7 @@ import type { useBenchEdits } from '../useBenchEdits'
 import type { useInPlace } from './useInPlace'
 import type { PageView, Report } from '@/api/client'
 import { figureKey } from '@/paper/figureKey'
+import { firstCellOf } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 
 /** What an author's hands do on a page: every part is selected where it is met, texts are edited where they stand. */
@@ -94,12 +95,8 @@ export function useBenchHands(
       return
     }
     if (part.kind === 'total') {
-      for (let i = 0; i < shown.cells.length; i += 8) {
-        if (shown.ids[shown.cells[i + 6]!] === part.id) {
-          why.value = { place: shown.nodes[shown.cells[i + 5]!]!.place, total: part.id }
-          return
-        }
-      }
+      const cell = firstCellOf(shown, part.id)
+      why.value = cell && { place: shown.nodes[cell.node]!.place, total: part.id }
     } else if (part.kind === 'level') {
       const node = shown.nodes.find((n) => n.level === part.id)
       why.value = node && { place: node.place }

@@ -11,11 +11,11 @@ import ShownRows from './ShownRows.vue'
 import PromptInspector from './PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
 import TotalInspector from './TotalInspector.vue'
+import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
 import { limitRows } from '../edits/levels'
 import { block } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
-import TotalsGrid from '../TotalsGrid.vue'
 import type { DatasetView, PageView, PreviewView, ProblemView, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -125,7 +125,7 @@ const on = {
         :problem="problem"
         v-bind="on"
       />
-      <TotalsGrid v-else-if="part.kind === 'totals'" :report="report" :dataset="dataset" v-bind="on" />
+      <TotalsInspector v-else-if="part.kind === 'totals'" :report="report" v-bind="on" />
       <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
       <template v-else-if="part.kind === 'rows'">
         <OrderEditor :report="report" :dataset="dataset" v-bind="on" />

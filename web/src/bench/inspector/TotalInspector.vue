@@ -8,7 +8,7 @@ import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
 import { filteredParts, filteredText } from '../edits/filtered'
 import { setShown, shownAs } from '../edits/shown'
-import { shownChoices } from '../shownChoices'
+import { shownChoices } from '../totals/shownChoices'
 import type { DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 

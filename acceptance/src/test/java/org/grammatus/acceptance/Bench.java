@@ -93,6 +93,15 @@ final class Bench {
         return page.getByLabel("Inspector", new Page.GetByLabelOptions().setExact(true));
     }
 
+    /** Picks from the menu that a button opens. */
+    void pickFrom(Locator button, String item) {
+        button.click();
+        edit(() -> page.getByRole(
+                        AriaRole.MENUITEM,
+                        new Page.GetByRoleOptions().setName(item).setExact(true))
+                .click());
+    }
+
     Locator field(String label) {
         return inspector().getByLabel(label, new Locator.GetByLabelOptions().setExact(true));
     }

@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.MouseButton;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -234,6 +235,39 @@ class BenchTest {
     }
 
     @Test
+    void theTotalsGridIsFilledByKeyboardInItsDrawer() {
+        Bench bench = listOf("Order", "Net sales");
+        Page page = bench.page();
+        bench.group("Region");
+        Locator handle = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Totals").setExact(true));
+        handle.focus();
+        page.keyboard().press("Enter");
+        Locator grid = page.getByRole(AriaRole.GRID);
+        assertThat(grid.getByRole(AriaRole.ROW)).hasCount(2);
+        Locator name = grid.getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("Net sales"));
+        assertThat(name.first()).isFocused();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Enter");
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("ArrowDown");
+        bench.edit(() -> page.keyboard().press("Enter"));
+        assertThat(grid).containsText("Average");
+        page.getByLabel(Pattern.compile("^Net sales, Region")).focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.getByLabel(Pattern.compile("^Net sales, Report"))).isFocused();
+        bench.edit(() -> page.keyboard().press("Space"));
+        assertThat(page.getByLabel("Net sales, Report: –")).isVisible();
+        assertThat(page.getByLabel("Grand total")).not().containsText("Net sales");
+        page.keyboard().press("ArrowUp");
+        assertThat(grid.getByText("Report")).isFocused();
+        Accessibility.check(page);
+        page.keyboard().press("Escape");
+        assertThat(grid).hasCount(0);
+        assertThat(handle).isVisible();
+    }
+
+    @Test
     void anInvalidEditKeepsTheLastGoodPageAndAdviceLeadsToItsCause() {
         Bench bench = listOf("Order", "Unit price");
         Page page = bench.page();
@@ -245,7 +279,8 @@ class BenchTest {
         bench.field("Shows").fill("unit_price");
         assertThat(page.locator(".desk.stale")).hasCount(0);
         page.getByText("Nothing is totalled").click();
-        bench.field("Add a total").click();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Add a total"))
+                .click();
         bench.edit(() -> page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Unit price"))
                 .click());
         Locator advice = page.getByText("\"Unit price\" does not add up; an average or a count may be meant");

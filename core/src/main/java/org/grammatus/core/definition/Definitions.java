@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -64,7 +65,7 @@ public final class Definitions {
      * @throws ProblemException if it is no JSON document, or one of a newer version
      */
     public static Checked<Report> checkReport(String json) {
-        Checked<Report> read = read(json, Report.FORMAT, Report.VERSION, REPORT_SCHEMA, Report.class);
+        Checked<Report> read = read(json, Report.FORMAT, Report.VERSION, Definitions::checkedReport, Report.class);
         return read.document().map(report -> read.with(References.of(report))).orElse(read);
     }
 
@@ -74,7 +75,7 @@ public final class Definitions {
      * @throws ProblemException with every fault of the document
      */
     public static Dataset readDataset(String json) {
-        Checked<Dataset> read = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA, Dataset.class);
+        Checked<Dataset> read = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA::check, Dataset.class);
         return read.document()
                 .map(dataset -> read.with(References.of(dataset)))
                 .orElse(read)
@@ -101,10 +102,15 @@ public final class Definitions {
         }
     }
 
-    private static <T> Checked<T> read(String json, String format, int version, SchemaCheck schema, Class<T> type) {
+    private static Checked<JsonNode> checkedReport(JsonNode document) {
+        return KindRules.check(REPORT_SCHEMA.check(document.deepCopy()));
+    }
+
+    private static <T> Checked<T> read(
+            String json, String format, int version, Function<JsonNode, Checked<JsonNode>> check, Class<T> type) {
         JsonNode document = parse(json);
         requireVersion(document, format, version);
-        Checked<JsonNode> checked = schema.check(document);
+        Checked<JsonNode> checked = check.apply(document);
         try {
             return new Checked<>(
                     checked.document().map(mended -> MAPPER.treeToValue(mended, type)),

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
@@ -26,7 +25,6 @@ final class References {
         references.ids("/blocks", report.blocks(), ReportBlock::id);
         for (int i = 0; i < report.prompts().size(); i++) {
             references.uniqueName(report.prompts(), i);
-            references.prompt("/prompts/" + i, report.prompts().get(i));
         }
         for (int i = 0; i < report.filters().size(); i++) {
             references.filter("/filters/" + i, report.filters().get(i), report.prompts());
@@ -92,7 +90,10 @@ final class References {
             ReportTotal total = block.totals().get(i);
             String at = pointer + "/totals/" + i;
             known(at + "/column", "column", total.column(), columns);
-            total.compare().ifPresent(compare -> compare(at + "/compare", total, compare));
+            if (total.compare().isPresent() && total.shown().isPresent()) {
+                problems.error(
+                        at + "/compare", "a comparison is shown as it says itself; remove \"shown\" of the total");
+            }
             for (int j = 0; j < total.cells().size(); j++) {
                 known(at + "/cells/" + j + "/at", "level", total.cells().get(j).at(), places);
             }
@@ -128,69 +129,28 @@ final class References {
         }
     }
 
-    private void compare(String pointer, ReportTotal total, ReportCompare compare) {
-        boolean plan = compare.with() == ComparedWith.PLAN;
-        if (plan) {
-            needed(pointer, "plan", compare.plan(), "a comparison with a plan");
-            unused(pointer + "/date", compare.date(), "a plan is of the same time");
-            unused(pointer + "/cut", compare.cut(), "a plan is of the same time");
-        } else {
-            needed(pointer, "date", compare.date(), "a comparison with another time");
-            unused(pointer + "/plan", compare.plan(), "a comparison with another time has no plan");
-        }
-        if (total.shown().isPresent()) {
-            problems.error(pointer, "a comparison is shown as it says itself; remove \"shown\" of the total");
-        }
-    }
-
-    private void prompt(String pointer, ReportPrompt prompt) {
-        boolean choice = prompt.type() == PromptType.CHOICE;
-        if (choice && prompt.field().isEmpty()) {
-            problems.error(pointer, "property \"field\" is missing: a choice needs it");
-        }
-        if (!choice) {
-            unused(pointer + "/field", prompt.field(), "only a choice has a field");
-        }
-    }
-
     private void filter(String pointer, ReportFilter filter, List<ReportPrompt> prompts) {
-        switch (filter.kind()) {
-            case PERIOD -> {
-                needed(pointer, "field", filter.field(), "a period filter");
-                needed(pointer, "prompt", filter.prompt(), "a period filter");
-                unused(pointer + "/where", filter.where(), "a period filter has no condition of its own");
-                unused(pointer + "/comparison", filter.comparison(), "a period filter compares with its prompt");
-                unused(pointer + "/values", filter.values(), "a period filter compares with its prompt");
-                filter.prompt().ifPresent(name -> prompt(pointer, name, PromptType.PERIOD, prompts));
+        switch (filter) {
+            case ReportFilter.OfPeriod period -> prompt(pointer, period.prompt(), PromptType.PERIOD, prompts);
+            case ReportFilter.Condition condition -> {
+                operands(pointer, condition);
+                condition.prompt().ifPresent(name -> prompt(pointer, name, PromptType.CHOICE, prompts));
             }
-            case CONDITION -> {
-                needed(pointer, "field", filter.field(), "a condition");
-                needed(pointer, "comparison", filter.comparison(), "a condition");
-                unused(pointer + "/where", filter.where(), "a condition is made of a field and values");
-                filter.comparison().ifPresent(comparison -> operands(pointer, filter, comparison));
-                filter.prompt().ifPresent(name -> prompt(pointer, name, PromptType.CHOICE, prompts));
-            }
-            case EXPRESSION -> {
-                needed(pointer, "where", filter.where(), "an expression filter");
-                unused(pointer + "/field", filter.field(), "an expression filter has no field of its own");
-                unused(pointer + "/prompt", filter.prompt(), "an expression filter names prompts in its condition");
-                unused(pointer + "/comparison", filter.comparison(), "an expression filter compares in its condition");
-                unused(pointer + "/values", filter.values(), "an expression filter names values in its condition");
-            }
+            case ReportFilter.Typed typed -> {}
         }
     }
 
     /** A condition compares with as many values as its comparison takes, or with one prompt. */
-    private void operands(String pointer, ReportFilter filter, FilterComparison comparison) {
+    private void operands(String pointer, ReportFilter.Condition filter) {
         int values = filter.values().map(List::size).orElse(0);
         int found = values + (filter.prompt().isPresent() ? 1 : 0);
-        int most = switch (comparison) {
+        int most = switch (filter.comparison()) {
             case BLANK, NOT_BLANK -> 0;
             case BETWEEN -> 2;
             case IS, IS_NOT -> Integer.MAX_VALUE;
             default -> 1;
         };
-        int least = Math.min(most, comparison == FilterComparison.BETWEEN ? 2 : 1);
+        int least = Math.min(most, filter.comparison() == FilterComparison.BETWEEN ? 2 : 1);
         if (filter.prompt().isPresent() && values > 0) {
             problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
         } else if (found < least || found > most) {
@@ -207,12 +167,6 @@ final class References {
                 .map(ReportPrompt::name)
                 .toList();
         known(pointer + "/prompt", "prompt", name, names);
-    }
-
-    private void needed(String pointer, String property, Optional<?> value, String by) {
-        if (value.isEmpty()) {
-            problems.error(pointer, "property \"" + property + "\" is missing: " + by + " needs it");
-        }
     }
 
     private void unused(String pointer, Optional<?> value, String reason) {

@@ -72,4 +72,21 @@ public record Report(
         List<ReportPrompt> open = prompts.stream().map(ReportPrompt::optional).toList();
         return new Report(format, version, id, title, description, dataset, locale, zone, open, filters, blocks, page);
     }
+
+    /** The same report with all its texts changed. */
+    public Report mapped(DefinitionMapping to) {
+        return new Report(
+                format,
+                version,
+                id,
+                title,
+                description,
+                dataset,
+                locale,
+                zone,
+                prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
+                filters.stream().map(filter -> filter.mapped(to)).toList(),
+                blocks.stream().map(block -> block.mapped(to)).toList(),
+                page);
+    }
 }

@@ -42,4 +42,19 @@ public record ReportBlock(
     public Cover cover() {
         return totalsCover.orElse(Cover.SHOWN);
     }
+
+    /** The same with all its texts changed. */
+    ReportBlock mapped(DefinitionMapping to) {
+        return new ReportBlock(
+                to.part(id),
+                kind,
+                levels.stream().map(level -> level.mapped(to)).toList(),
+                columns.stream().map(column -> column.mapped(to)).toList(),
+                totals.stream().map(total -> total.mapped(to)).toList(),
+                totalsCover,
+                rounding,
+                counts,
+                highlights.stream().map(highlight -> highlight.mapped(to)).toList(),
+                rows.mapped(to));
+    }
 }

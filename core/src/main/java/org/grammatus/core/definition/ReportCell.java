@@ -12,4 +12,9 @@ import org.grammatus.core.choice.Place;
 public record ReportCell(String at, Place in) {
     /** Stands for the whole report where a level's id is asked for. */
     public static final String REPORT = "report";
+
+    /** The same with all its texts changed. */
+    ReportCell mapped(DefinitionMapping to) {
+        return at.equals(REPORT) ? this : new ReportCell(to.part(at), in);
+    }
 }

@@ -33,4 +33,10 @@ public record ReportColumn(
     public ReportColumn withWidth(Optional<Integer> points) {
         return new ReportColumn(id, label, value, format, unit, align, points, once, off);
     }
+
+    /** The same with all its texts changed. */
+    ReportColumn mapped(DefinitionMapping to) {
+        Optional<String> level = once.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at));
+        return new ReportColumn(to.part(id), label, to.expression(value), format, unit, align, width, level, off);
+    }
 }

@@ -13,4 +13,10 @@ import org.grammatus.core.choice.Look;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "label", "when", "look", "off"})
-public record ReportHighlight(String id, String label, String when, Look look, Optional<Boolean> off) {}
+public record ReportHighlight(String id, String label, String when, Look look, Optional<Boolean> off) {
+
+    /** The same with all its texts changed. */
+    ReportHighlight mapped(DefinitionMapping to) {
+        return new ReportHighlight(to.part(id), label, to.expression(when), look, off);
+    }
+}

@@ -95,4 +95,26 @@ public record ReportLevel(
                 newPage,
                 off);
     }
+
+    /** The same with all its texts changed. */
+    ReportLevel mapped(DefinitionMapping to) {
+        return new ReportLevel(
+                to.part(id),
+                name,
+                to.expression(key),
+                bucket,
+                classes,
+                listed,
+                empty,
+                to.expression(label),
+                to.terms(order),
+                to.expression(having),
+                limit.map(most -> most.mapped(to)),
+                header,
+                to.template(headerText),
+                footer,
+                to.template(footerText),
+                newPage,
+                off);
+    }
 }

@@ -17,4 +17,10 @@ import org.grammatus.core.choice.LimitEnd;
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"keep", "by", "count", "percent", "others"})
 public record ReportLimit(
-        LimitEnd keep, String by, Optional<Integer> count, Optional<Integer> percent, Optional<Boolean> others) {}
+        LimitEnd keep, String by, Optional<Integer> count, Optional<Integer> percent, Optional<Boolean> others) {
+
+    /** The same with all its texts changed. */
+    ReportLimit mapped(DefinitionMapping to) {
+        return new ReportLimit(keep, to.expression(by), count, percent, others);
+    }
+}

@@ -3,30 +3,104 @@ package org.grammatus.core.definition;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Optional;
 import org.grammatus.core.choice.PromptType;
 
-/**
- * A question to the person who runs the report.
- *
- * @param name what expressions call it, after a colon
- * @param field for a choice, the field whose values are offered
- * @param defaultAnswer a period, a rolling name or one of the values; none leaves the prompt open
- */
+/** A question to the person who runs the report, told apart by its {@code type}. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, include = JsonTypeInfo.As.EXISTING_PROPERTY, property = "type")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = ReportPrompt.OfPeriod.class, name = "period"),
+    @JsonSubTypes.Type(value = ReportPrompt.Choice.class, name = "choice")
+})
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "field", "default"})
-public record ReportPrompt(
-        String id,
-        String name,
-        PromptType type,
-        String label,
-        Optional<String> help,
-        Optional<Boolean> required,
-        Optional<String> field,
-        @JsonProperty("default") Optional<String> defaultAnswer) {
+public sealed interface ReportPrompt {
+
+    String id();
+
+    /** What expressions call it, after a colon. */
+    String name();
+
+    @JsonProperty("type")
+    PromptType type();
+
+    String label();
+
+    Optional<String> help();
+
+    Optional<Boolean> required();
+
+    /** What is answered when nobody is asked, as it is written; none leaves the prompt open. */
+    @JsonProperty("default")
+    Optional<String> defaultAnswer();
 
     /** The same prompt, not required. */
-    public ReportPrompt optional() {
-        return new ReportPrompt(id, name, type, label, help, Optional.empty(), field, defaultAnswer);
+    ReportPrompt optional();
+
+    /** The same with all its texts changed. */
+    ReportPrompt mapped(DefinitionMapping to);
+
+    /**
+     * Asks for days.
+     *
+     * @param defaultAnswer a period or a rolling name
+     */
+    record OfPeriod(
+            String id,
+            String name,
+            String label,
+            Optional<String> help,
+            Optional<Boolean> required,
+            @JsonProperty("default") Optional<String> defaultAnswer)
+            implements ReportPrompt {
+
+        @Override
+        public PromptType type() {
+            return PromptType.PERIOD;
+        }
+
+        @Override
+        public OfPeriod optional() {
+            return new OfPeriod(id, name, label, help, Optional.empty(), defaultAnswer);
+        }
+
+        @Override
+        public OfPeriod mapped(DefinitionMapping to) {
+            return new OfPeriod(to.part(id), to.prompt(name), label, help, required, defaultAnswer);
+        }
+    }
+
+    /**
+     * Asks for one value of a field.
+     *
+     * @param field id of the field whose values are offered
+     * @param defaultAnswer one of the values
+     */
+    record Choice(
+            String id,
+            String name,
+            String label,
+            Optional<String> help,
+            Optional<Boolean> required,
+            String field,
+            @JsonProperty("default") Optional<String> defaultAnswer)
+            implements ReportPrompt {
+
+        @Override
+        public PromptType type() {
+            return PromptType.CHOICE;
+        }
+
+        @Override
+        public Choice optional() {
+            return new Choice(id, name, label, help, Optional.empty(), field, defaultAnswer);
+        }
+
+        @Override
+        public Choice mapped(DefinitionMapping to) {
+            return new Choice(to.part(id), to.prompt(name), label, help, required, to.field(field), defaultAnswer);
+        }
     }
 }

@@ -39,4 +39,9 @@ public record ReportRows(
     public ReportRows with(boolean otherShown, List<OrderTerm> otherOrder) {
         return new ReportRows(otherShown, otherOrder, limit, percent, others);
     }
+
+    /** The same with all its texts changed. */
+    ReportRows mapped(DefinitionMapping to) {
+        return with(shown, to.terms(order));
+    }
 }

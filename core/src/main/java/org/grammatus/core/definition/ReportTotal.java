@@ -21,4 +21,17 @@ public record ReportTotal(
         Optional<Shown> shown,
         Optional<ReportCompare> compare,
         Optional<String> format,
-        List<ReportCell> cells) {}
+        List<ReportCell> cells) {
+
+    /** The same with all its texts changed. */
+    ReportTotal mapped(DefinitionMapping to) {
+        return new ReportTotal(
+                to.part(id),
+                to.part(column),
+                to.expression(value),
+                shown,
+                compare.map(with -> with.mapped(to)),
+                format,
+                cells.stream().map(cell -> cell.mapped(to)).toList());
+    }
+}

@@ -1,33 +1,20 @@
 package org.grammatus.core.definition;
 
 import java.util.Locale;
-import org.grammatus.core.choice.Align;
-import org.grammatus.core.choice.Basis;
-import org.grammatus.core.choice.Bucket;
-import org.grammatus.core.choice.Compared;
-import org.grammatus.core.choice.ComparedWith;
-import org.grammatus.core.choice.Cover;
-import org.grammatus.core.choice.Direction;
-import org.grammatus.core.choice.EmptyGroups;
-import org.grammatus.core.choice.FigureUnit;
-import org.grammatus.core.choice.Footer;
-import org.grammatus.core.choice.Header;
-import org.grammatus.core.choice.LimitEnd;
-import org.grammatus.core.choice.Look;
-import org.grammatus.core.choice.Orientation;
 import org.grammatus.core.choice.PaperSize;
-import org.grammatus.core.choice.Place;
-import org.grammatus.core.choice.PromptType;
-import org.grammatus.core.choice.Rounding;
-import org.grammatus.core.choice.Shown;
-import org.grammatus.core.value.Kind;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
+import tools.jackson.databind.BeanDescription;
+import tools.jackson.databind.DeserializationConfig;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.JavaType;
+import tools.jackson.databind.SerializationConfig;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.deser.ValueDeserializerModifier;
 import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.ser.ValueSerializerModifier;
 
 /** Choices stand in documents as small words joined by hyphens: {@code FISCAL_YEAR} is {@code fiscal-year}. */
 final class WordEnums {
@@ -35,34 +22,27 @@ final class WordEnums {
     private WordEnums() {}
 
     static SimpleModule module() {
-        SimpleModule module = new SimpleModule("words");
-        add(module, Kind.class);
-        add(module, PromptType.class);
-        add(module, FilterKind.class);
-        add(module, FilterComparison.class);
-        add(module, Look.class);
-        add(module, BlockKind.class);
-        add(module, Bucket.class);
-        add(module, Direction.class);
-        add(module, Header.class);
-        add(module, Footer.class);
-        add(module, Place.class);
-        add(module, Align.class);
-        add(module, PaperSize.class);
-        add(module, Orientation.class);
-        add(module, Basis.class);
-        add(module, EmptyGroups.class);
-        add(module, LimitEnd.class);
-        add(module, Cover.class);
-        add(module, Shown.class);
-        add(module, ComparedWith.class);
-        add(module, Compared.class);
-        add(module, FigureUnit.class);
-        add(module, Rounding.class);
-        add(module, Dataset.Role.class);
-        add(module, Dataset.Keep.class);
-        add(module, Dataset.YearName.class);
-        return module;
+        return new SimpleModule("words")
+                .setSerializerModifier(new ValueSerializerModifier() {
+                    @Override
+                    public ValueSerializer<?> modifyEnumSerializer(
+                            SerializationConfig config,
+                            JavaType type,
+                            BeanDescription.Supplier bean,
+                            ValueSerializer<?> usual) {
+                        return new Words();
+                    }
+                })
+                .setDeserializerModifier(new ValueDeserializerModifier() {
+                    @Override
+                    public ValueDeserializer<?> modifyEnumDeserializer(
+                            DeserializationConfig config,
+                            JavaType type,
+                            BeanDescription.Supplier bean,
+                            ValueDeserializer<?> usual) {
+                        return new Choices(type.getRawClass());
+                    }
+                });
     }
 
     /** The word of a choice. Paper sizes keep the capitals they are known by. */
@@ -73,25 +53,30 @@ final class WordEnums {
         return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static <E extends Enum<E>> void add(SimpleModule module, Class<E> type) {
-        module.addSerializer(type, new ValueSerializer<E>() {
-            @Override
-            public void serialize(E value, JsonGenerator out, SerializationContext context) {
-                out.writeString(word(value));
-            }
-        });
-        module.addDeserializer(type, new ValueDeserializer<E>() {
-            @Override
-            public E deserialize(JsonParser in, DeserializationContext context) {
-                String found = in.getString();
-                for (E choice : type.getEnumConstants()) {
-                    if (word(choice).equals(found)) {
-                        return choice;
-                    }
+    private static final class Words extends ValueSerializer<Enum<?>> {
+        @Override
+        public void serialize(Enum<?> value, JsonGenerator out, SerializationContext context) {
+            out.writeString(word(value));
+        }
+    }
+
+    private static final class Choices extends ValueDeserializer<Object> {
+        private final Class<?> type;
+
+        Choices(Class<?> type) {
+            this.type = type;
+        }
+
+        @Override
+        public Object deserialize(JsonParser in, DeserializationContext context) {
+            String found = in.getString();
+            for (Object choice : type.getEnumConstants()) {
+                if (word((Enum<?>) choice).equals(found)) {
+                    return choice;
                 }
-                // The schema lists the same words and is checked first.
-                throw new IllegalStateException("No " + type.getSimpleName() + " is called " + found);
             }
-        });
+            // The schema lists the same words and is checked first.
+            throw new IllegalStateException("No " + type.getSimpleName() + " is called " + found);
+        }
     }
 }

@@ -1,9 +1,7 @@
 package org.grammatus.core.expression;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
@@ -32,6 +30,8 @@ public final class Typing {
 
     private final Names names;
     private final FunctionTyping functions = new FunctionTyping(this);
+    private final AggregateTyping aggregates = new AggregateTyping(this);
+    private final ChoiceTyping choices = new ChoiceTyping(this);
     private Place place;
     private int parts;
 
@@ -64,7 +64,20 @@ public final class Typing {
         return new Typing(names, place).restriction(condition).map(left -> left.requireShallow(condition.position()));
     }
 
-    private Optional<Typed> restriction(Expression condition) {
+    Names names() {
+        return names;
+    }
+
+    Place place() {
+        return place;
+    }
+
+    /** What comes next stands in another place. */
+    void stand(Place next) {
+        place = next;
+    }
+
+    Optional<Typed> restriction(Expression condition) {
         Typed whole = condition(condition);
         Optional<Expression> left = Unanswered.removed(condition, names.unanswered());
         return left.map(some -> some == condition ? whole : condition(some));
@@ -110,14 +123,14 @@ public final class Typing {
             case Expression.In in -> membership(in);
             case Expression.IsNull n -> negate(n.negated(), new Typed.IsNull(visit(n.value())));
             case Expression.Like l -> negate(l.negated(), like(l));
-            case Expression.Coalesce c -> coalesce(c);
+            case Expression.Coalesce c -> choices.coalesce(c);
             case Expression.CurrentDate d -> new Typed.Constant(new Scalar.Date(names.currentDate()));
-            case Expression.Case c -> choice(c);
+            case Expression.Case c -> choices.choice(c);
             case Expression.Call c -> functions.call(c);
             case Expression.Cast c -> functions.cast(c);
             case Expression.Extract x -> functions.extract(x);
-            case Expression.Aggregate a -> aggregate(a);
-            case Expression.Over o -> over(o);
+            case Expression.Aggregate a -> aggregates.aggregate(a);
+            case Expression.Over o -> aggregates.over(o);
         };
     }
 
@@ -127,71 +140,9 @@ public final class Typing {
         return new Typed.Like(value, pattern, l.escape());
     }
 
-    private Typed over(Expression.Over o) {
-        List<Names.Level> levels = names.levels();
-        for (int i = 0; i < o.partition().size(); i++) {
-            Expression.Name named = o.partition().get(i);
-            if (i >= levels.size() || !isCalled(levels.get(i), named)) {
-                throw fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
-            }
-        }
-        int depth = o.partition().size();
-        Place around = place;
-        place = around == Place.CELL ? Place.SCOPE : around;
-        Typed.Aggregate aggregate = aggregate(o.aggregate());
-        place = around;
-        return new Typed.Over(
-                aggregate,
-                depth,
-                depth == 0 ? "" : levels.get(depth - 1).name(),
-                o.stepped().map(stepped -> steps(o, stepped)));
-    }
-
-    /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
-    private Typed.Steps steps(Expression.Over o, Expression.Name stepped) {
-        List<Names.Level> levels = names.levels();
-        List<Names.Level> allowed = new ArrayList<>();
-        if (place == Place.CELL) {
-            names.rows().ifPresent(allowed::add);
-        } else {
-            allowed.addAll(levels.subList(o.partition().size(), levels.size()));
-        }
-        for (Names.Level level : allowed) {
-            if (isCalled(level, stepped)) {
-                int depth = place == Place.CELL ? levels.size() + 1 : levels.indexOf(level) + 1;
-                return new Typed.Steps(depth, level.name());
-            }
-        }
-        throw fault(
-                stepped.position(),
-                "found " + stepped.name() + ", expected what is stepped over in printed order"
-                        + (allowed.isEmpty()
-                                ? ", and there is nothing here"
-                                : ": "
-                                        + allowed.stream()
-                                                .map(level -> References.to(level.id()))
-                                                .collect(Collectors.joining(" or "))));
-    }
-
-    private static boolean isCalled(Names.Level level, Expression.Name name) {
-        return name.quoted() ? level.id().equals(name.name()) : level.id().equalsIgnoreCase(name.name());
-    }
-
-    private static String partitions(List<Names.Level> levels) {
-        return (levels.isEmpty() ? "" : "one of ")
-                + overs(levels)
-                + (levels.isEmpty() ? ", since there are no levels here" : "");
-    }
-
     /** What OVER can be among some levels, outermost first: the whole report, or a way down from the outermost. */
     public static String overs(List<Names.Level> levels) {
-        List<String> ways = new ArrayList<>(List.of("OVER ()"));
-        for (int depth = 1; depth <= levels.size(); depth++) {
-            ways.add(levels.subList(0, depth).stream()
-                    .map(level -> References.to(level.id()))
-                    .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
-        }
-        return String.join(", ", ways);
+        return AggregateTyping.overs(levels);
     }
 
     private Typed field(Expression.Name n) {
@@ -320,108 +271,7 @@ public final class Typing {
         }
     }
 
-    private Typed coalesce(Expression.Coalesce c) {
-        List<Typed> values = c.values().stream().map(this::visit).toList();
-        Type type = commonType(values, c.values());
-        List<Typed> typed = values.stream().map(value -> nullOf(value, type)).toList();
-        List<Typed.Branch> branches = typed.subList(0, typed.size() - 1).stream()
-                .map(value -> new Typed.Branch(new Typed.Not(new Typed.IsNull(value)), value))
-                .toList();
-        return new Typed.Choice(branches, Optional.of(typed.getLast()), type);
-    }
-
-    private Typed choice(Expression.Case c) {
-        List<Typed.Branch> branches = new ArrayList<>();
-        List<Expression> results = new ArrayList<>();
-        for (Expression.When when : c.whens()) {
-            Typed condition = c.subject().isPresent()
-                    ? compare(Comparator.EQUAL, c.subject().get(), when.condition())
-                    : condition(when.condition());
-            branches.add(new Typed.Branch(condition, visit(when.result())));
-            results.add(when.result());
-        }
-        Optional<Typed> otherwise = c.otherwise().map(this::visit);
-        c.otherwise().ifPresent(results::add);
-        List<Typed> values =
-                new ArrayList<>(branches.stream().map(Typed.Branch::result).toList());
-        otherwise.ifPresent(values::add);
-        Type type = commonType(values, results);
-        List<Typed.Branch> typed = branches.stream()
-                .map(b -> new Typed.Branch(b.condition(), nullOf(b.result(), type)))
-                .toList();
-        return new Typed.Choice(typed, otherwise.map(value -> nullOf(value, type)), type);
-    }
-
-    /** The one type that all results have; numbers meet at the larger scale. */
-    private static Type commonType(List<Typed> values, List<Expression> written) {
-        Type common = null;
-        for (int i = 0; i < values.size(); i++) {
-            Type type = values.get(i).type();
-            if (isNull(values.get(i))) {
-                continue;
-            }
-            if (common == null) {
-                common = type;
-            } else if (common.isNumber() && type.isNumber()) {
-                common = common.kind() == Kind.INTEGER && type.kind() == Kind.INTEGER
-                        ? Type.INTEGER
-                        : Type.decimal(Math.max(common.scale(), type.scale()));
-            } else if (common.kind() != type.kind()) {
-                throw fault(
-                        written.get(i).position(),
-                        "found " + article(type) + ", expected " + article(common) + " as in the results before");
-            }
-        }
-        return common == null ? Type.TEXT : common;
-    }
-
-    private Typed.Aggregate aggregate(Expression.Aggregate a) {
-        if (place == Place.ROW) {
-            throw fault(a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
-        }
-        if (place == Place.CELL) {
-            throw fault(
-                    a.position(),
-                    "an aggregate in a row's cell needs OVER, which says of which group: " + overs(names.levels()));
-        }
-        place = Place.ROW;
-        try {
-            Optional<Typed> argument = a.argument().map(this::visit);
-            Type input = argument.map(Typed::type).orElse(Type.INTEGER);
-            Type type = switch (a.function()) {
-                case COUNT -> Type.INTEGER;
-                case SUM -> requireNumber(a, input);
-                case AVG, MEDIAN -> {
-                    requireNumber(a, input);
-                    yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
-                }
-                case MIN, MAX -> input;
-                case FIRST, LAST -> {
-                    if (a.distinct()) {
-                        throw fault(
-                                a.position(),
-                                a.function() + " takes the value of one row, so DISTINCT says nothing; leave it out");
-                    }
-                    yield input;
-                }
-            };
-            Optional<Typed> filter = a.filter().flatMap(this::restriction);
-            return new Typed.Aggregate(a.function(), a.distinct(), argument, filter, type);
-        } finally {
-            place = Place.SCOPE;
-        }
-    }
-
-    private static Type requireNumber(Expression.Aggregate a, Type input) {
-        if (!input.isNumber()) {
-            throw fault(
-                    a.argument().orElse(a).position(),
-                    "found " + article(input) + ", expected a number for " + a.function());
-        }
-        return input;
-    }
-
-    private Typed condition(Expression e) {
+    Typed condition(Expression e) {
         Typed typed = visit(e);
         if (isNull(typed)) {
             return new Typed.Constant(new Scalar.Null(Type.BOOLEAN));
@@ -452,7 +302,7 @@ public final class Typing {
         return a.kind() == b.kind() || (a.isNumber() && b.isNumber()) || (a.isTime() && b.isTime());
     }
 
-    private static boolean isNull(Typed typed) {
+    static boolean isNull(Typed typed) {
         return typed instanceof Typed.Constant constant && constant.value() instanceof Scalar.Null;
     }
 

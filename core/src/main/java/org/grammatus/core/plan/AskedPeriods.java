@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Typed;
@@ -18,12 +17,12 @@ final class AskedPeriods {
 
     AskedPeriods(Report report, List<ResolvedPrompt> prompts) {
         for (ReportFilter filter : report.filters()) {
-            if (filter.kind() == FilterKind.PERIOD && !filter.off().orElse(false)) {
+            if (filter instanceof ReportFilter.OfPeriod asked && !filter.isOff()) {
                 prompts.stream()
-                        .filter(prompt -> filter.prompt().equals(Optional.of(prompt.name())))
+                        .filter(prompt -> asked.prompt().equals(prompt.name()))
                         .filter(prompt -> !prompt.period().isOpen())
                         .findFirst()
-                        .ifPresent(prompt -> byField.putIfAbsent(filter.field().orElse(""), prompt.period()));
+                        .ifPresent(prompt -> byField.putIfAbsent(asked.field(), prompt.period()));
             }
         }
     }

@@ -3,7 +3,6 @@ package org.grammatus.core.plan;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
@@ -23,13 +22,13 @@ public final class FilterText {
 
     private static final Position START = new Position(1, 1);
 
-    private final ReportFilter filter;
+    private final ReportFilter.Condition filter;
     private final String field;
     private final Type type;
 
-    private FilterText(ReportFilter filter, String field, Type type) {
+    private FilterText(ReportFilter.Condition filter, Type type) {
         this.filter = filter;
-        this.field = field;
+        this.field = quotedName(filter.field());
         this.type = type;
     }
 
@@ -39,19 +38,23 @@ public final class FilterText {
      * @throws ProblemException if a value does not fit the field
      */
     public static String of(ReportFilter filter, DatasetModel dataset) {
-        if (filter.kind() == FilterKind.EXPRESSION) {
-            return filter.where().orElseThrow();
-        }
-        String id = filter.field().orElseThrow();
-        Type type = dataset.typeOf(id).orElse(Type.TEXT);
-        FilterText text = new FilterText(filter, '"' + id + '"', type);
-        return filter.kind() == FilterKind.PERIOD ? text.period() : text.condition();
+        return switch (filter) {
+            case ReportFilter.Typed typed -> typed.where();
+            case ReportFilter.OfPeriod asked -> period(asked);
+            case ReportFilter.Condition built ->
+                new FilterText(built, dataset.typeOf(built.field()).orElse(Type.TEXT)).condition();
+        };
     }
 
     /** A period reaches from its first day 00:00 up to, not including, the day after its last: the last day counts whole. */
-    private String period() {
-        String prompt = ":" + filter.prompt().orElseThrow();
+    private static String period(ReportFilter.OfPeriod asked) {
+        String field = quotedName(asked.field());
+        String prompt = ":" + asked.prompt();
         return field + " >= " + prompt + "_from AND " + field + " < " + prompt + "_to + INTERVAL '1' DAY";
+    }
+
+    private static String quotedName(String id) {
+        return '"' + id + '"';
     }
 
     private String condition() {
@@ -59,7 +62,7 @@ public final class FilterText {
                 ? List.of(":" + filter.prompt().get())
                 : filter.values().orElse(List.of());
         boolean days = type.kind() == Kind.TIMESTAMP && filter.prompt().isEmpty() && allDays(values);
-        return switch (filter.comparison().orElseThrow()) {
+        return switch (filter.comparison()) {
             case IS -> days ? anyDay(values) : oneOf(values, "");
             case IS_NOT -> days ? orBlank("NOT (" + anyDay(values) + ")") : orBlank(oneOf(values, "NOT "));
             case LESS -> field + " < " + literal(values.getFirst());

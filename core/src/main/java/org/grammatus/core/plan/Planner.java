@@ -15,7 +15,6 @@ import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
-import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.PageSetup;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
@@ -23,6 +22,7 @@ import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.ReportRows;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -120,7 +120,9 @@ public final class Planner {
     private static RunInputs inputs(
             Report report, List<ResolvedPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
         for (int i = 0; i < report.prompts().size(); i++) {
-            known("/prompts/" + i, report.prompts().get(i).field(), dataset, problems);
+            if (report.prompts().get(i) instanceof ReportPrompt.Choice choice) {
+                known("/prompts/" + i, choice.field(), dataset, problems);
+            }
         }
         report.zone()
                 .filter(zone -> RunContext.zone(zone).isEmpty())
@@ -164,14 +166,14 @@ public final class Planner {
     }
 
     /** Whether a field that is named outside expressions is there; notes it if not. */
-    private static boolean known(String pointer, Optional<String> field, DatasetModel dataset, Problems problems) {
-        boolean missing = field.isPresent() && !dataset.rowNames().contains(field.get());
-        if (missing) {
+    private static boolean known(String pointer, String field, DatasetModel dataset, Problems problems) {
+        boolean known = dataset.rowNames().contains(field);
+        if (!known) {
             problems.error(
                     pointer + "/field",
-                    "unknown field \"" + field.get() + "\"" + Suggestion.inWords(field.get(), dataset.rowNames()));
+                    "unknown field \"" + field + "\"" + Suggestion.inWords(field, dataset.rowNames()));
         }
-        return !missing;
+        return known;
     }
 
     private TablePlan table(List<ReportFilter> ofReport) {
@@ -248,29 +250,37 @@ public final class Planner {
     }
 
     private Optional<FilterPlan> filter(String pointer, ReportFilter filter) {
-        boolean whole = !checked.isWrong(pointer)
-                && (filter.kind() == FilterKind.EXPRESSION || !checked.isWrongInside(pointer));
-        if (filter.off().orElse(false) || !known(pointer, filter.field(), dataset, problems) || !whole) {
+        boolean typed = filter instanceof ReportFilter.Typed;
+        boolean whole = !checked.isWrong(pointer) && (typed || !checked.isWrongInside(pointer));
+        if (filter.isOff() || !knownField(pointer, filter) || !whole) {
             return Optional.empty();
         }
-        String at = switch (filter.kind()) {
-            case EXPRESSION -> pointer + "/where";
-            case PERIOD -> pointer + "/field";
-            case CONDITION -> filter.prompt().isPresent() ? pointer + "/prompt" : pointer;
+        String at = switch (filter) {
+            case ReportFilter.Typed t -> pointer + "/where";
+            case ReportFilter.OfPeriod p -> pointer + "/field";
+            case ReportFilter.Condition c -> c.prompt().isPresent() ? pointer + "/prompt" : pointer;
         };
         Problems own = new Problems();
         Optional<FilterPlan> planned = own.collect(at, () -> condition(filter), Optional.<FilterPlan>empty());
         // The expression of a built filter is ours: a place in it would tell its author nothing.
-        boolean typed = filter.kind() == FilterKind.EXPRESSION;
         own.found().forEach(problem -> problems.add(typed ? problem : problem.withoutPosition()));
         return planned;
     }
 
+    private boolean knownField(String pointer, ReportFilter filter) {
+        return switch (filter) {
+            case ReportFilter.Typed t -> true;
+            case ReportFilter.OfPeriod p -> known(pointer, p.field(), dataset, problems);
+            case ReportFilter.Condition c -> known(pointer, c.field(), dataset, problems);
+        };
+    }
+
     private Optional<FilterPlan> condition(ReportFilter filter) {
         Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset), names.fieldLabels());
+        Optional<String> period =
+                filter instanceof ReportFilter.OfPeriod asked ? Optional.of(asked.prompt()) : Optional.empty();
         return Typing.restriction(condition, names, Typing.Place.ROW)
-                .map(left -> new FilterPlan(
-                        filter.id(), left, filter.prompt().filter(prompt -> filter.kind() == FilterKind.PERIOD)));
+                .map(left -> new FilterPlan(filter.id(), left, period));
     }
 
     private HighlightPlan highlight(String pointer, ReportHighlight rule, boolean printsRows) {

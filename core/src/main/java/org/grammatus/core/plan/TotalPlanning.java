@@ -158,14 +158,22 @@ final class TotalPlanning {
     }
 
     private TablePlan.Comparison comparison(String pointer, ReportCompare compare) {
-        if (compare.with() == ComparedWith.PLAN) {
-            Typed plan = expressions.typed(pointer + "/plan", compare.plan().orElse("0"), Typing.Place.SCOPE);
-            if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
-                problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
-            }
-            return new TablePlan.Comparison.WithPlan(plan, compare.shown());
+        return switch (compare) {
+            case ReportCompare.WithPlan with -> withPlan(pointer, with);
+            case ReportCompare.WithTime with -> withTime(pointer, with);
+        };
+    }
+
+    private TablePlan.Comparison withPlan(String pointer, ReportCompare.WithPlan compare) {
+        Typed plan = expressions.typed(pointer + "/plan", compare.plan(), Typing.Place.SCOPE);
+        if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
+            problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
         }
-        String field = compare.date().orElse("");
+        return new TablePlan.Comparison.WithPlan(plan, compare.shown());
+    }
+
+    private TablePlan.Comparison withTime(String pointer, ReportCompare.WithTime compare) {
+        String field = compare.date();
         Optional<Typed> date = names.field(field, true);
         if (date.isEmpty()) {
             problems.error(
@@ -179,7 +187,7 @@ final class TotalPlanning {
         return new TablePlan.Comparison.WithTime(shift(pointer, compare, field), compare.shown());
     }
 
-    private Optional<TablePlan.Shift> shift(String pointer, ReportCompare compare, String field) {
+    private Optional<TablePlan.Shift> shift(String pointer, ReportCompare.WithTime compare, String field) {
         Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
         if (compare.with() == ComparedWith.LAST_YEAR) {
             return Optional.of(new TablePlan.Shift(field, MONTHS_OF_YEAR, 0, until));

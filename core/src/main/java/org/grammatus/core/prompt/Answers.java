@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.problem.Problem;
@@ -62,29 +61,38 @@ public record Answers(Map<String, String> written) {
                     .or(prompt::defaultAnswer)
                     .orElse("")
                     .trim();
-            boolean period = prompt.type() == PromptType.PERIOD;
             if (text.isEmpty() && prompt.required().orElse(false)) {
-                String give = period ? "give a period" : "choose a value";
+                String give = prompt instanceof ReportPrompt.OfPeriod ? "give a period" : "choose a value";
                 problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give));
             }
-            if (period) {
-                Period days =
-                        problems.collect(at, () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
-                resolved.add(resolved(prompt, text, days, new Scalar.Null(Type.TEXT)));
-            } else {
-                resolved.add(resolved(prompt, text, Period.OPEN, choice(at, prompt, text, dataset, problems)));
-            }
+            resolved.add(
+                    switch (prompt) {
+                        case ReportPrompt.OfPeriod asked -> {
+                            Period days = problems.collect(
+                                    at, () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
+                            yield resolved(asked, Optional.empty(), text, days, new Scalar.Null(Type.TEXT));
+                        }
+                        case ReportPrompt.Choice asked ->
+                            resolved(
+                                    asked,
+                                    Optional.of(asked.field()),
+                                    text,
+                                    Period.OPEN,
+                                    choice(at, asked, text, dataset, problems));
+                    });
         }
         return List.copyOf(resolved);
     }
 
-    private static ResolvedPrompt resolved(ReportPrompt prompt, String text, Period period, Scalar choice) {
-        return new ResolvedPrompt(prompt.name(), prompt.label(), prompt.type(), prompt.field(), text, period, choice);
+    private static ResolvedPrompt resolved(
+            ReportPrompt prompt, Optional<String> field, String text, Period period, Scalar choice) {
+        return new ResolvedPrompt(prompt.name(), prompt.label(), prompt.type(), field, text, period, choice);
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
-    private static Scalar choice(String at, ReportPrompt prompt, String text, DatasetModel dataset, Problems problems) {
-        Optional<Type> known = prompt.field().flatMap(dataset::typeOf);
+    private static Scalar choice(
+            String at, ReportPrompt.Choice prompt, String text, DatasetModel dataset, Problems problems) {
+        Optional<Type> known = dataset.typeOf(prompt.field());
         Type type = known.orElse(Type.TEXT);
         if (text.isEmpty() || known.isEmpty()) {
             return new Scalar.Null(type);

@@ -166,8 +166,9 @@ class ReportController {
         Report report = definition(id, principal);
         String field = report.prompts().stream()
                 .filter(p -> p.name().equals(prompt))
+                .filter(ReportPrompt.Choice.class::isInstance)
                 .findFirst()
-                .flatMap(ReportPrompt::field)
+                .map(choice -> ((ReportPrompt.Choice) choice).field())
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
         return FieldValues.of(
                 reader,

@@ -1,0 +1,134 @@
+package org.grammatus.core.expression;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.grammatus.core.expression.Typing.Place;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Type;
+
+/** Types aggregates, and those over a group that they name. */
+final class AggregateTyping {
+
+    private final Typing typing;
+
+    AggregateTyping(Typing typing) {
+        this.typing = typing;
+    }
+
+    Typed over(Expression.Over o) {
+        List<Names.Level> levels = typing.names().levels();
+        for (int i = 0; i < o.partition().size(); i++) {
+            Expression.Name named = o.partition().get(i);
+            if (i >= levels.size() || !isCalled(levels.get(i), named)) {
+                throw Typing.fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
+            }
+        }
+        int depth = o.partition().size();
+        Place around = typing.place();
+        typing.stand(around == Place.CELL ? Place.SCOPE : around);
+        Typed.Aggregate aggregate = aggregate(o.aggregate());
+        typing.stand(around);
+        return new Typed.Over(
+                aggregate,
+                depth,
+                depth == 0 ? "" : levels.get(depth - 1).name(),
+                o.stepped().map(stepped -> steps(o, stepped)));
+    }
+
+    /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
+    private Typed.Steps steps(Expression.Over o, Expression.Name stepped) {
+        List<Names.Level> levels = typing.names().levels();
+        List<Names.Level> allowed = new ArrayList<>();
+        if (typing.place() == Place.CELL) {
+            typing.names().rows().ifPresent(allowed::add);
+        } else {
+            allowed.addAll(levels.subList(o.partition().size(), levels.size()));
+        }
+        for (Names.Level level : allowed) {
+            if (isCalled(level, stepped)) {
+                int depth = typing.place() == Place.CELL ? levels.size() + 1 : levels.indexOf(level) + 1;
+                return new Typed.Steps(depth, level.name());
+            }
+        }
+        throw Typing.fault(
+                stepped.position(),
+                "found " + stepped.name() + ", expected what is stepped over in printed order"
+                        + (allowed.isEmpty()
+                                ? ", and there is nothing here"
+                                : ": "
+                                        + allowed.stream()
+                                                .map(level -> References.to(level.id()))
+                                                .collect(Collectors.joining(" or "))));
+    }
+
+    private static boolean isCalled(Names.Level level, Expression.Name name) {
+        return name.quoted() ? level.id().equals(name.name()) : level.id().equalsIgnoreCase(name.name());
+    }
+
+    private static String partitions(List<Names.Level> levels) {
+        return (levels.isEmpty() ? "" : "one of ")
+                + overs(levels)
+                + (levels.isEmpty() ? ", since there are no levels here" : "");
+    }
+
+    /** What OVER can be among some levels, outermost first: the whole report, or a way down from the outermost. */
+    static String overs(List<Names.Level> levels) {
+        List<String> ways = new ArrayList<>(List.of("OVER ()"));
+        for (int depth = 1; depth <= levels.size(); depth++) {
+            ways.add(levels.subList(0, depth).stream()
+                    .map(level -> References.to(level.id()))
+                    .collect(Collectors.joining(", ", "OVER (PARTITION BY ", ")")));
+        }
+        return String.join(", ", ways);
+    }
+
+    Typed.Aggregate aggregate(Expression.Aggregate a) {
+        if (typing.place() == Place.ROW) {
+            throw Typing.fault(
+                    a.position(), "an aggregate has no rows to work on here; it stands in a total or an order");
+        }
+        if (typing.place() == Place.CELL) {
+            throw Typing.fault(
+                    a.position(),
+                    "an aggregate in a row's cell needs OVER, which says of which group: "
+                            + overs(typing.names().levels()));
+        }
+        typing.stand(Place.ROW);
+        try {
+            Optional<Typed> argument = a.argument().map(typing::visit);
+            Type input = argument.map(Typed::type).orElse(Type.INTEGER);
+            Type type = switch (a.function()) {
+                case COUNT -> Type.INTEGER;
+                case SUM -> requireNumber(a, input);
+                case AVG, MEDIAN -> {
+                    requireNumber(a, input);
+                    yield Type.decimal(Decimals.divisionScale(input.scale(), 0));
+                }
+                case MIN, MAX -> input;
+                case FIRST, LAST -> {
+                    if (a.distinct()) {
+                        throw Typing.fault(
+                                a.position(),
+                                a.function() + " takes the value of one row, so DISTINCT says nothing; leave it out");
+                    }
+                    yield input;
+                }
+            };
+            Optional<Typed> filter = a.filter().flatMap(typing::restriction);
+            return new Typed.Aggregate(a.function(), a.distinct(), argument, filter, type);
+        } finally {
+            typing.stand(Place.SCOPE);
+        }
+    }
+
+    private static Type requireNumber(Expression.Aggregate a, Type input) {
+        if (!input.isNumber()) {
+            throw Typing.fault(
+                    a.argument().orElse(a).position(),
+                    "found " + Typing.article(input) + ", expected a number for " + a.function());
+        }
+        return input;
+    }
+}

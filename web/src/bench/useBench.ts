@@ -1,0 +1,188 @@
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { addingCommands } from './addingCommands'
+import { cured } from './edits/cure'
+import { partAt, type Part } from './parts'
+import { useBenchEdits } from './useBenchEdits'
+import { useBenchHands } from './hands/useBenchHands'
+import { useEditing } from './saving/useEditing'
+import { useHistory } from './saving/useHistory'
+import { useInPlace } from './hands/useInPlace'
+import { usePreview } from './usePreview'
+import { useSaving } from './saving/useSaving'
+import { useScreenCommands } from './useScreenCommands'
+import { useShownReport } from './useShownReport'
+import type { DatasetView, ProblemView } from '@/api/client'
+import { useFolds } from '@/desk/useFolds'
+import { useZoom } from '@/paper/useZoom'
+import { useChosenFigures } from '@/run/useChosenFigures'
+import { runByKeys } from '@/shell/commands'
+
+/** All that the bench of a report is about, for its screen. */
+export function useBench(id: string) {
+  const router = useRouter()
+
+  const history = useHistory()
+  const { report, undoName, redoName } = history
+  const seeing = usePreview()
+  const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked } = seeing
+  const editing = useEditing(id)
+  const { keeping, editable, conflict } = editing
+  const inPlace = useInPlace()
+
+  const dataset = shallowRef<DatasetView>()
+  const selection = ref<Part[]>([])
+  const paletteOpen = ref(false)
+  const helpOpen = ref(false)
+  const sheet = useTemplateRef<{ desk: HTMLElement | null }>('sheet')
+  const dialogs = useTemplateRef<{ showMenu: (event: Event) => void }>('dialogs')
+  const folds = useFolds('bench', { left: 256, right: 284 })
+  const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
+
+  const edits = useBenchEdits(report, dataset, selection, history.apply)
+  const run = computed(() => preview.value?.run)
+  const {
+    chosen,
+    together,
+    toggle: choose,
+    clear: chooseNone,
+  } = useChosenFigures(computed(() => run.value?.id))
+  const hands = useBenchHands(report, page, zoom, selection, edits, inPlace, {
+    choose,
+    hasRun: () => run.value !== undefined,
+    menu: (event) => dialogs.value?.showMenu(event),
+  })
+  const { why, rowsPlace, select } = hands
+  const saving = useSaving(id, report, editing, {
+    begin: history.begin,
+    show: () => shown.again(),
+  })
+  const { said, wrong } = saving
+  const shown = useShownReport({ history, preview: seeing, editing, dataset, selection, fitWidth, wrong })
+  const { number, foldedTo, fold } = shown
+  const pages = computed(() => run.value?.pages ?? 1)
+  const errors = computed(() => problems.value.filter((p) => p.severity === 'ERROR'))
+
+  /** How many depths of braces stand beside the page. */
+  const depths = computed(() => Math.max(1, ...(page.value?.nodes.map((node) => node.depth) ?? [])))
+  watch(
+    [depths, () => page.value?.width, () => folds.isOpen('left'), () => folds.isOpen('right'), folds.width],
+    async () => {
+      await nextTick()
+      fitWidth()
+    },
+  )
+  watch(run, () => {
+    why.value = undefined
+  })
+
+  function applyCure(problem: ProblemView) {
+    const cure = problem.cure
+    if (cure) {
+      history.apply(cure.label.toLowerCase(), (definition) => cured(definition, cure.changes))
+    }
+  }
+
+  function goToProblem(problem: ProblemView) {
+    const part = seen.value && partAt(seen.value, problem.pointer)
+    if (part) {
+      select(part)
+    }
+  }
+
+  async function discard() {
+    await saving.takeTheirs()
+    selection.value = []
+  }
+
+  async function openRun() {
+    await editing.flush()
+    await editing.ensure()
+    await router.push({ name: 'run', params: { id: id } })
+  }
+
+  const commands = useScreenCommands({
+    history,
+    saving,
+    edits,
+    hands,
+    selection,
+    page,
+    number,
+    pages,
+    paletteOpen,
+    helpOpen,
+    foldedTo,
+    fold,
+    fitWidth,
+    openRun: () => void openRun(),
+    discard: () => void discard(),
+  })
+
+  /** What the palette adds to the report. */
+  const fieldCommands = computed(() => (dataset.value ? addingCommands(dataset.value, edits) : []))
+
+  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    if (event.key === 'F10' && event.shiftKey && selection.value.length) {
+      event.preventDefault()
+      const box = sheet.value!.desk!.getBoundingClientRect()
+      dialogs.value?.showMenu(
+        new MouseEvent('contextmenu', { clientX: box.left + 80, clientY: box.top + 80 }),
+      )
+      return
+    }
+    runByKeys(event, commands)
+  })
+
+  return {
+    report,
+    undoName,
+    redoName,
+    page,
+    preview,
+    problems,
+    seen,
+    failure,
+    stale,
+    waiting,
+    rowsRead,
+    took,
+    asked,
+    keeping,
+    editable,
+    conflict,
+    zoom,
+    fitWidth,
+    zoomBy,
+    chosen,
+    together,
+    chooseNone,
+    why,
+    rowsPlace,
+    select,
+    said,
+    wrong,
+    number,
+    foldedTo,
+    fold,
+    applyCure,
+    commands,
+    dataset,
+    edits,
+    errors,
+    fieldCommands,
+    folds,
+    goToProblem,
+    hands,
+    helpOpen,
+    history,
+    inPlace,
+    openRun,
+    pages,
+    paletteOpen,
+    run,
+    saving,
+    selection,
+  }
+}
