@@ -23,5 +23,9 @@ whenUnauthorised(() => {
 createApp(App)
   .use(pinia)
   .use(router)
-  .use(PrimeVue, { theme: { preset, options: { darkModeSelector: '.dark' } } })
+  // Weeks begin on Monday, as ISO 8601 has them.
+  .use(PrimeVue, {
+    theme: { preset, options: { darkModeSelector: '.dark' } },
+    locale: { firstDayOfWeek: 1 },
+  })
   .mount('#app')

@@ -1,12 +1,19 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
+import DatePicker from 'primevue/datepicker'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { AnswerView, PromptView } from '@/api/client'
+import { isoDay, shownDay } from '@/shell/days'
 import { words } from '@/words'
 
+/**
+ * Asks for days: by a rolling name, by typing them in the report's language, or on a calendar. What is typed is read by the server, which
+ * says what it understood.
+ */
 const props = defineProps<{ prompt: PromptView; resolved?: AnswerView; problem?: string }>()
-/** The answer as written: a rolling name, or an ISO 8601 interval. */
+/** The answer as written: a rolling name, or days. */
 const asked = defineModel<string>({ required: true })
 
 const CUSTOM = 'custom'
@@ -15,25 +22,49 @@ const options = [
   ...rolling.map((value) => ({ value, label: words.periods[value] })),
   { value: CUSTOM, label: words.run.custom },
 ]
+/** What is being typed; none while nothing is. */
+const typed = ref<string>()
+const calendarOpen = ref(false)
 const chosen = computed(() => {
   const text = asked.value === '' ? 'all' : asked.value
   return rolling.includes(text) ? text : CUSTOM
 })
-/** Both ends as they stand now, whichever way they were chosen. */
-const ends = computed(() => {
-  const interval =
-    chosen.value === CUSTOM && asked.value.includes('/') ? asked.value : props.resolved?.resolved
-  return (interval ?? '../..').split('/').map((end) => (end === '..' ? '' : end))
+const isOpen = computed(() => (props.resolved?.resolved ?? '../..') === '../..')
+const shownText = computed(() => typed.value ?? (isOpen.value ? '' : (props.resolved?.words ?? '')))
+/** The first day of a period that is being clicked together. */
+const begun = ref<Date>()
+const range = computed(() => {
+  const [from, to] = begun.value
+    ? [begun.value, null]
+    : (props.resolved?.resolved ?? '').split('/').map(shownDay)
+  return from ? [from, to ?? null] : to ? [to, null] : null
 })
 
 function choose(value: string) {
+  typed.value = undefined
   asked.value = value === CUSTOM ? (props.resolved?.resolved ?? '../..') : value
 }
 
-function setEnd(index: number, value: string | undefined) {
-  const both = [...ends.value]
-  both[index] = value ?? ''
-  asked.value = both.map((end) => end || '..').join('/')
+function type(text: string | undefined) {
+  typed.value = text ?? ''
+  asked.value = typed.value.trim() || 'all'
+}
+
+/** A day of the calendar is a button that may be pressed: the library calls it selected, which a cell's inside cannot be. */
+const day = ({ context }: { context: { selected: boolean } }) => ({
+  role: 'button',
+  'aria-selected': null,
+  'aria-pressed': context.selected,
+})
+
+/** The second day that is clicked closes the period. */
+function pick(picked: unknown) {
+  const [from, to] = picked as (Date | null)[]
+  begun.value = from && !to ? from : undefined
+  if (from && to) {
+    typed.value = undefined
+    asked.value = `${isoDay(from)}/${isoDay(to)}`
+  }
 }
 </script>
 
@@ -50,28 +81,39 @@ function setEnd(index: number, value: string | undefined) {
       fluid
       @update:model-value="choose"
     />
-    <div class="ends">
+    <div class="days">
       <label>
-        {{ words.run.from }}
+        <span>{{ words.run.days }}</span>
         <InputText
-          type="date"
-          :model-value="ends[0]"
+          :model-value="shownText"
+          :placeholder="words.run.daysExample"
           :invalid="!!problem"
+          autocomplete="off"
           fluid
-          @update:model-value="(v) => setEnd(0, v)"
+          @focus="($event.target as HTMLInputElement).select()"
+          @update:model-value="type"
+          @blur="problem || (typed = undefined)"
         />
       </label>
-      <label>
-        {{ words.run.to }}
-        <InputText
-          type="date"
-          :model-value="ends[1]"
-          :invalid="!!problem"
-          fluid
-          @update:model-value="(v) => setEnd(1, v)"
-        />
-      </label>
+      <Button
+        icon="pi pi-calendar"
+        :aria-label="`${prompt.label}: ${words.run.calendar}`"
+        :title="words.run.calendar"
+        :aria-expanded="calendarOpen"
+        text
+        severity="secondary"
+        @click="calendarOpen = !calendarOpen"
+      />
     </div>
+    <DatePicker
+      v-if="calendarOpen"
+      :model-value="range"
+      selection-mode="range"
+      inline
+      class="calendar"
+      :pt="{ day }"
+      @update:model-value="pick"
+    />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else class="resolved" aria-live="polite">{{ resolved?.words }}</p>
     <p v-if="prompt.help" class="help">{{ prompt.help }}</p>
@@ -90,16 +132,26 @@ legend {
   padding: 0;
   margin-bottom: 0.35rem;
 }
-.ends {
-  display: grid;
-  gap: 0.35rem;
+.days {
+  display: flex;
+  align-items: end;
+  gap: 0.25rem;
   margin-top: 0.35rem;
 }
 label {
+  flex: 1;
+  min-width: 0;
   display: grid;
-  grid-template-columns: 3rem 1fr;
-  align-items: center;
+  gap: 0.1rem;
   color: var(--quiet);
+}
+.calendar {
+  --p-datepicker-date-width: 1.8rem;
+  --p-datepicker-date-height: 1.8rem;
+  --p-datepicker-panel-padding: 0.35rem;
+  --p-datepicker-date-padding: 0;
+  width: 100%;
+  margin-top: 0.35rem;
 }
 .resolved,
 .problem,

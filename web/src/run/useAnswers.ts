@@ -27,6 +27,12 @@ export function useAnswers(report: string) {
         if (mine === newest) {
           resolved.value = Object.fromEntries(found.map((answer) => [answer.name, answer]))
           problems.value = {}
+          // What was typed stands in addresses as it was understood.
+          for (const answer of found) {
+            if (answers[answer.name] !== undefined && answer.asked !== '') {
+              answers[answer.name] = answer.asked
+            }
+          }
         }
       } catch (e) {
         if (mine === newest && e instanceof ApiError) {

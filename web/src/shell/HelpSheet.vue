@@ -46,6 +46,11 @@ const groups = computed(() => {
         </dl>
       </section>
     </div>
+    <p class="notices">
+      {{ words.notices.lead }}
+      <a href="/notices/server.txt" target="_blank" rel="noopener">{{ words.notices.server }}</a> ·
+      <a href="/notices/web.md" target="_blank" rel="noopener">{{ words.notices.web }}</a>
+    </p>
   </Dialog>
 </template>
 
@@ -53,6 +58,10 @@ const groups = computed(() => {
 .columns {
   columns: 2 24rem;
   column-gap: 2rem;
+}
+.notices {
+  color: var(--quiet);
+  margin: 1rem 0 0;
 }
 section {
   break-inside: avoid;

@@ -15,6 +15,7 @@ import java.sql.ResultSet;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -39,8 +40,7 @@ class ReaderTest {
     }
 
     private static void period(Page page, String from, String to) {
-        labelled(page, "From").fill(from);
-        labelled(page, "To").fill(to);
+        labelled(page, "Days").fill(from + " to " + to);
     }
 
     /** Net sales of a period, from the database itself, as pages print them. */
@@ -181,8 +181,29 @@ class ReaderTest {
         assertThat(page.getByRole(AriaRole.ALERT))
                 .containsText("its first day, 1 April 2026, is after its last, 1 March 2026; swap them");
         assertThat(button(page, "Run")).isDisabled();
-        labelled(page, "To").fill("2026-04-02");
+        labelled(page, "Days").fill("1 Apr 2026 – 2 April 2026");
         assertThat(button(page, "Run")).isEnabled();
+    }
+
+    @Test
+    void daysAreTypedAsPeopleWriteThemOrClickedOnACalendar() {
+        Page page = PRODUCT.signedIn("reader", REPORT);
+        Locator days = labelled(page, "Days");
+        days.fill("5/10/26 to 9/10/26");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("write the year in full, such as 2026");
+        assertThat(button(page, "Run")).isDisabled();
+        days.fill("5/10/2026 to 9/10/2026");
+        assertThat(page.locator(".resolved")).hasText("5 October 2026 to 9 October 2026");
+        button(page, "Run").click();
+        assertThat(page.locator(".paper").first()).containsText("Ordered: 5 October 2026 to 9 October 2026");
+        assertThat(page).hasURL(Pattern.compile("period=2026-10-05(/|%2F)2026-10-09"));
+        button(page, "Ordered: Show a calendar").click();
+        Locator calendar = page.locator(".p-datepicker");
+        calendar.getByText("12", new Locator.GetByTextOptions().setExact(true)).click();
+        calendar.getByText("15", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator(".resolved")).hasText("12 October 2026 to 15 October 2026");
+        assertThat(days).hasValue("12 October 2026 to 15 October 2026");
+        Accessibility.check(page);
     }
 
     @Test
@@ -253,7 +274,7 @@ class ReaderTest {
         page.keyboard().press("Enter");
         assertThat(page.getByText("1 October 2025 to 30 September 2026").first())
                 .isVisible();
-        labelled(page, "To").focus();
+        labelled(page, "Days").focus();
         button(page, "Run").focus();
         page.keyboard().press("Enter");
         assertThat(page.locator(".paper")).containsText("1 October 2025 to 30 September 2026");

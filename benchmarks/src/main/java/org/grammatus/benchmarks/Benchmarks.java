@@ -5,8 +5,8 @@ import java.util.Arrays;
 /**
  * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
  *
- * <p>Arguments: {@code group}, {@code variants}, {@code read} or {@code readers} for one of them, then line counts; 1,000,000 and
- * 10,000,000 unless given. {@code readers} has its own size.
+ * <p>Arguments: {@code group}, {@code variants}, {@code read}, {@code edit} or {@code readers} for one of them, then line counts; 1,000,000 and
+ * 10,000,000 unless given. {@code edit} and {@code readers} have sizes of their own.
  */
 public final class Benchmarks {
 
@@ -24,16 +24,18 @@ public final class Benchmarks {
             case "group" -> GroupAndOrder.run(asked);
             case "variants" -> GroupVariants.run(asked);
             case "read" -> ReadRows.run(asked);
+            case "edit" -> EditToPage.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "readers" -> Readers.run();
             case "" -> {
                 GroupAndOrder.run(asked);
                 GroupVariants.run(asked);
                 ReadRows.run(asked);
+                EditToPage.run(new int[] {24_000, 1_000_000});
                 Readers.run();
             }
             default ->
                 throw new IllegalArgumentException(
-                        "Unknown benchmark \"" + name + "\"; group, variants, read and readers are known");
+                        "Unknown benchmark \"" + name + "\"; group, variants, read, edit and readers are known");
         }
     }
 }

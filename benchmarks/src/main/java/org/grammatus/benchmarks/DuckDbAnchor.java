@@ -5,7 +5,10 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Properties;
+import java.util.function.Consumer;
 import org.duckdb.DuckDBAppender;
 import org.duckdb.DuckDBConnection;
 
@@ -13,9 +16,11 @@ import org.duckdb.DuckDBConnection;
 final class DuckDbAnchor implements AutoCloseable {
 
     private final DuckDBConnection connection;
-    private final String sql = OurEngine.resource("group-and-order.sql");
+    private final String sql;
 
-    DuckDbAnchor(Lines lines) throws SQLException, IOException {
+    /** @param question name of the file with its SQL */
+    DuckDbAnchor(Lines lines, String question) throws SQLException, IOException {
+        sql = OurEngine.resource(question);
         Properties properties = new Properties();
         properties.setProperty("jdbc_stream_results", "true");
         connection = (DuckDBConnection) DriverManager.getConnection("jdbc:duckdb:", properties);
@@ -51,6 +56,21 @@ final class DuckDbAnchor implements AutoCloseable {
                 ResultSet result = statement.executeQuery(sql)) {
             while (result.next()) {
                 check.row(result.getString(1), result.getString(2), result.getString(3), result.getLong(4));
+            }
+        }
+    }
+
+    /** Hands every row of the answer over in order, whatever its columns are. */
+    void forEachRow(Consumer<List<String>> check) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet result = statement.executeQuery(sql)) {
+            int columns = result.getMetaData().getColumnCount();
+            while (result.next()) {
+                List<String> row = new ArrayList<>();
+                for (int i = 1; i <= columns; i++) {
+                    row.add(result.getString(i));
+                }
+                check.accept(row);
             }
         }
     }

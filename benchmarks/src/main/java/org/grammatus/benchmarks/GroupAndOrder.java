@@ -27,7 +27,7 @@ final class GroupAndOrder {
 
     private static void compare(Lines lines, String name) throws Exception {
         OurEngine engine = new OurEngine(lines);
-        try (DuckDbAnchor anchor = new DuckDbAnchor(lines)) {
+        try (DuckDbAnchor anchor = new DuckDbAnchor(lines, "group-and-order.sql")) {
             requireSameRows(engine.run(), anchor);
             Pairs pairs = Pairs.of(engine::run, anchor::firstRow);
             System.out.printf(

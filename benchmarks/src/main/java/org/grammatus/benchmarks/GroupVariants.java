@@ -3,8 +3,12 @@ package org.grammatus.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.grammatus.core.group.Grouped;
 
-/** What else reports ask of groups: more levels, distinct counts, many nodes, shares and ranks, the largest with others. */
+/**
+ * What else reports ask of groups: more levels, distinct counts, many nodes, shares and ranks, the largest with others. Each beside an anchor,
+ * once both answers have been compared row by row.
+ */
 final class GroupVariants {
 
     private static final String SUM_FIRST = "{\"id\": \"o-%s\", \"by\": \"SUM(net)\", \"direction\": \"descending\"}";
@@ -14,15 +18,22 @@ final class GroupVariants {
     private GroupVariants() {}
 
     static void run(int[] sizes) throws Exception {
-        System.out.printf("%-52s %12s %12s%n", "groups of other kinds", "seconds", "groups");
+        System.out.printf(
+                "%-52s %10s %10s %8s %12s%n", "groups of other kinds", "ours s", "DuckDB s", "ratio", "groups");
         for (int size : sizes) {
             Lines lines = Lines.generate(size);
             String deep = level("region", "region", "") + "," + level("apiary", "apiary", "") + ","
                     + level("order", "order_number", "");
-            time(lines, "orders alone, largest first", level("order", "order_number", ""), List.of());
+            time(
+                    lines,
+                    "orders alone, largest first",
+                    "orders-alone.sql",
+                    level("order", "order_number", ""),
+                    List.of());
             time(
                     lines,
                     "five levels",
+                    "five-levels.sql",
                     level("region", "region", "") + "," + level("class", "net", CLASSES) + ","
                             + level("apiary", "apiary", "") + "," + level("order", "order_number", "") + ","
                             + level("amount", "net", ""),
@@ -30,11 +41,13 @@ final class GroupVariants {
             time(
                     lines,
                     "distinct orders of each apiary",
+                    "distinct-orders.sql",
                     level("region", "region", "") + "," + level("apiary", "apiary", ""),
                     List.of("\"value\": \"COUNT(DISTINCT order_number)\""));
             time(
                     lines,
                     "shares, ranks and running totals",
+                    "shares-and-ranks.sql",
                     deep,
                     List.of(
                             "\"value\": \"SUM(net)\", \"shown\": \"share-of-parent\"",
@@ -45,6 +58,7 @@ final class GroupVariants {
             time(
                     lines,
                     "the ten largest, others together",
+                    "ten-largest.sql",
                     level("region", "region", limit) + "," + level("apiary", "apiary", limit) + ","
                             + level("order", "order_number", limit),
                     List.of());
@@ -56,7 +70,8 @@ final class GroupVariants {
                 .formatted(id, id, key, more, SUM_FIRST.formatted(id));
     }
 
-    private static void time(Lines lines, String name, String levels, List<String> totals) throws Exception {
+    private static void time(Lines lines, String name, String question, String levels, List<String> totals)
+            throws Exception {
         List<String> all = new ArrayList<>(List.of("\"value\": \"SUM(net)\""));
         all.addAll(totals);
         String written = all.stream()
@@ -71,9 +86,19 @@ final class GroupVariants {
                  "page": {"paper": "A4", "orientation": "portrait",
                           "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
                 """.formatted(levels, written));
-        int[] groups = new int[1];
-        Pairs pairs = Pairs.of(() -> groups[0] = engine.run().tree().nodeCount() - 1, () -> {});
-        System.out.printf(
-                "%-52s %12.3f %,12d%n", "%,d lines, %s".formatted(lines.count(), name), pairs.ours(), groups[0]);
+        try (DuckDbAnchor anchor = new DuckDbAnchor(lines, question)) {
+            Grouped grouped = engine.run();
+            AnchorRows rows = new AnchorRows(grouped, question.startsWith("ten"));
+            anchor.forEachRow(rows::requireNext);
+            rows.requireOver();
+            Pairs pairs = Pairs.of(engine::run, anchor::firstRow);
+            System.out.printf(
+                    "%-52s %10.3f %10.3f %7.1fx %,12d%n",
+                    "%,d lines, %s".formatted(lines.count(), name),
+                    pairs.ours(),
+                    pairs.theirs(),
+                    pairs.theirs() / pairs.ours(),
+                    grouped.tree().nodeCount() - 1);
+        }
     }
 }

@@ -53,6 +53,11 @@ final class OurEngine {
                         new int[0])));
     }
 
+    /** The rows. */
+    Star star() {
+        return star;
+    }
+
     Grouped run() {
         Faults faults = new Faults();
         KeptRows all = KeptRows.of(plan, star, faults, () -> false);

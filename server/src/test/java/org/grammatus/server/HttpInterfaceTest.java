@@ -271,6 +271,8 @@ class HttpInterfaceTest {
         assertThat(page.headers().firstValue("Content-Security-Policy").orElseThrow())
                 .contains("default-src 'self'")
                 .contains("frame-ancestors 'none'");
+        assertThat(SERVER.browser().get("/notices/server.txt").body()).contains("Caffeine", "OpenPDF", "Apache");
+        assertThat(SERVER.browser().get("/notices/web.md").body()).contains("primevue", "MIT");
         assertThat(SERVER.browser().bytes("/faces/regular.ttf").body()).hasSizeGreaterThan(100_000);
         assertThat(SERVER.browser().get("/reports/sales-by-fiscal-year").body()).contains("<div id=\"app\">");
     }

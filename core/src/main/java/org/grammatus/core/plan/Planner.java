@@ -94,7 +94,8 @@ public final class Planner {
         }
         Problems problems = new Problems();
         Report report = checked.document().get();
-        List<ResolvedPrompt> prompts = answers.resolve(report.prompts(), context, dataset, problems);
+        List<ResolvedPrompt> prompts =
+                answers.resolve(report.prompts(), context, dataset, ULocale.forLanguageTag(report.locale()), problems);
         List<Problem> ofAnswers = problems.found();
         Problems found = new Problems();
         RunInputs inputs = inputs(report, prompts, context, dataset, found);

@@ -1,5 +1,6 @@
 package org.grammatus.core.prompt;
 
+import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,18 +33,20 @@ public record Answers(Map<String, String> written) {
     /**
      * Checks the answers and resolves them against the business date.
      *
+     * @param locale of the report, in which days may be typed
      * @throws ProblemException with every wrong answer, each at {@code /answers/<name>}
      */
-    public List<ResolvedPrompt> resolve(List<ReportPrompt> prompts, RunContext context, DatasetModel dataset) {
+    public List<ResolvedPrompt> resolve(
+            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, ULocale locale) {
         Problems problems = new Problems();
-        List<ResolvedPrompt> resolved = resolve(prompts, context, dataset, problems);
+        List<ResolvedPrompt> resolved = resolve(prompts, context, dataset, locale, problems);
         problems.throwIfErrors();
         return resolved;
     }
 
     /** Resolves the answers likewise; what is wrong is noted, and a prompt whose answer is wrong has none. */
     public List<ResolvedPrompt> resolve(
-            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
+            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, ULocale locale, Problems problems) {
         List<String> names = prompts.stream().map(ReportPrompt::name).toList();
         for (String name : new TreeMap<>(written).keySet()) {
             if (!names.contains(name)) {
@@ -54,7 +57,7 @@ public record Answers(Map<String, String> written) {
             }
         }
         List<ResolvedPrompt> resolved = new ArrayList<>();
-        PeriodText periods = new PeriodText(context.businessDate(), dataset.calendar());
+        PeriodText periods = new PeriodText(context.businessDate(), dataset.calendar(), locale);
         for (ReportPrompt prompt : prompts) {
             String at = "/answers/" + prompt.name();
             String text = Optional.ofNullable(written.get(prompt.name()))
@@ -68,9 +71,12 @@ public record Answers(Map<String, String> written) {
             resolved.add(
                     switch (prompt) {
                         case ReportPrompt.OfPeriod asked -> {
-                            Period days = problems.collect(
+                            Problems own = new Problems();
+                            Period days = own.collect(
                                     at, () -> text.isEmpty() ? Period.OPEN : periods.parse(text), Period.OPEN);
-                            yield resolved(asked, Optional.empty(), text, days, new Scalar.Null(Type.TEXT));
+                            String written = own.found().isEmpty() ? periods.written(text) : text;
+                            own.found().forEach(problems::add);
+                            yield resolved(asked, Optional.empty(), written, days, new Scalar.Null(Type.TEXT));
                         }
                         case ReportPrompt.Choice asked ->
                             resolved(

@@ -19,14 +19,17 @@ import org.grammatus.core.value.Days;
 import org.grammatus.core.value.Period;
 
 /**
- * Reads a period as people, files and addresses write it: an ISO 8601 interval with {@code ..} for an open end, one day, or a
- * rolling name, which is resolved against the business date.
+ * Reads a period as people, files and addresses write it: an ISO 8601 interval with {@code ..} for an open end, one day, days as they are
+ * typed in the report's language, or a rolling name, which is resolved against the business date.
  */
 public final class PeriodText {
 
     private static final int MOST_DAYS = 36_600;
-    private static final String FORMS = "write 2026-01-01/2026-03-31, ../2026-03-31, one day, or a name such as"
-            + " \"last 7 days\", \"previous month\", \"fiscal year to date\", \"all\"";
+    private static final String FORMS =
+            "write 1 Jan 2026 to 31 Mar 2026, up to 31 Mar 2026, one day, 2026-01-01/2026-03-31, or a name"
+                    + " such as \"last 7 days\", \"previous month\", \"fiscal year to date\", \"all\"";
+    private static final Pattern ISO =
+            Pattern.compile("\\d{4}-[\\d-]*|(\\.\\.|\\s|\\d{4}-[\\d-]*)*/(\\.\\.|\\s|\\d{4}-[\\d-]*)*");
     private static final Pattern DAYS = Pattern.compile("(last|next) (\\d{1,5}) days?");
     private static final Pattern UP_TO = Pattern.compile("up to next (\\d{1,5}) days?");
     private static final Pattern SPAN = Pattern.compile("(previous|this|next) (week|month|quarter|year|fiscal year)");
@@ -34,10 +37,13 @@ public final class PeriodText {
 
     private final LocalDate today;
     private final FiscalCalendar calendar;
+    private final TypedDays typed;
 
-    public PeriodText(LocalDate today, FiscalCalendar calendar) {
+    /** @param locale of the days that people type */
+    public PeriodText(LocalDate today, FiscalCalendar calendar, ULocale locale) {
         this.today = today;
         this.calendar = calendar;
+        this.typed = new TypedDays(locale, today);
     }
 
     /**
@@ -46,10 +52,8 @@ public final class PeriodText {
      * @throws ProblemException if it is written in no known form, or starts after it ends
      */
     public Period parse(String text) {
-        // Hyphens stand for spaces in addresses; no rolling name has one of its own.
-        String words = text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
         try {
-            return rolling(words).orElseGet(() -> interval(text.trim()));
+            return rolling(words(text)).orElseGet(() -> days(text.trim()));
         } catch (DateTimeException e) {
             String why = noDay(text).orElseGet(() -> "\"" + shortened(text) + "\" is not a period; " + FORMS);
             throw new ProblemException(Problem.error("", why));
@@ -57,6 +61,17 @@ public final class PeriodText {
             throw new ProblemException(
                     Problem.error("", "\"" + shortened(text) + "\" is not a period: " + e.getMessage()));
         }
+    }
+
+    /** A period that can be read, as addresses and files write it: rolling names stay, days become an ISO 8601 interval. */
+    public String written(String text) {
+        boolean stays = text.isBlank() || rolling(words(text)).isPresent();
+        return stays ? text.trim() : parse(text).toString();
+    }
+
+    /** Hyphens stand for spaces in addresses; no rolling name has one of its own. */
+    private static String words(String text) {
+        return text.trim().toLowerCase(Locale.ROOT).replaceAll("[\\s-]+", " ");
     }
 
     private Optional<Period> rolling(String words) {
@@ -126,19 +141,34 @@ public final class PeriodText {
         return Period.of(start, next.minusDays(1));
     }
 
+    private Period days(String text) {
+        return ISO.matcher(text).matches() ? interval(text) : typed.period(text).orElseThrow(PeriodText::none);
+    }
+
+    /**
+     * The days between two, either of which may be open.
+     *
+     * @throws IllegalArgumentException if they are the wrong way round
+     */
+    static Period between(Optional<LocalDate> from, Optional<LocalDate> to) {
+        if (from.isPresent() && to.isPresent() && from.get().isAfter(to.get())) {
+            throw new IllegalArgumentException("its first day, " + inWords(from.get()) + ", is after its last, "
+                    + inWords(to.get()) + "; swap them");
+        }
+        return new Period(from, to);
+    }
+
+    private static DateTimeException none() {
+        return new DateTimeException("written in no known form");
+    }
+
     private static Period interval(String text) {
         int slash = text.indexOf('/');
         if (slash < 0) {
             LocalDate day = LocalDate.parse(text);
             return Period.of(day, day);
         }
-        Optional<LocalDate> from = end(text.substring(0, slash));
-        Optional<LocalDate> to = end(text.substring(slash + 1));
-        if (from.isPresent() && to.isPresent() && from.get().isAfter(to.get())) {
-            throw new IllegalArgumentException("its first day, " + inWords(from.get()) + ", is after its last, "
-                    + inWords(to.get()) + "; swap them");
-        }
-        return new Period(from, to);
+        return between(end(text.substring(0, slash)), end(text.substring(slash + 1)));
     }
 
     private static String inWords(LocalDate day) {

@@ -12,7 +12,7 @@ import org.grammatus.core.value.Scalar;
  *
  * @param name what expressions call it, after a colon
  * @param field for a choice, the field whose values are offered
- * @param asked the answer as it was written, rolling names kept; empty text when there was none
+ * @param asked the answer as files and addresses write it, rolling names kept; empty text when there was none
  * @param period the days it stands for now; open for a choice
  * @param choice the chosen value; NULL without one, and for a period
  */

@@ -7,8 +7,13 @@ import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.Samples;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.FiscalCalendar;
+import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -20,7 +25,7 @@ class PeriodTextTest {
     /** A Friday. */
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
 
-    private final PeriodText periods = new PeriodText(TODAY, new FiscalCalendar(10));
+    private final PeriodText periods = new PeriodText(TODAY, new FiscalCalendar(10), ULocale.UK);
 
     @ParameterizedTest
     @CsvSource({
@@ -53,7 +58,61 @@ class PeriodTextTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"last 0 days", "last 99999 days", "soon", "31/12/2026", "/x"})
+    @CsvSource({
+        "en-GB, 31/12/2026, 2026-12-31/2026-12-31",
+        "en-GB, 1.2.2026, 2026-02-01/2026-02-01",
+        "en-US, 12/31/2026, 2026-12-31/2026-12-31",
+        "de-DE, 1.2.2026, 2026-02-01/2026-02-01",
+        "de-DE, 5. März 2026 bis 7. Mai 2026, 2026-03-05/2026-05-07",
+        "de-DE, 5 October 2026, 2026-10-05/2026-10-05",
+        "fr-FR, 5 févr. 2026 au 7 août 2026, 2026-02-05/2026-08-07",
+        "fr-FR, 5 fevrier 2026, 2026-02-05/2026-02-05",
+        "en-GB, 1 Oct 2026 to 20 Nov 2026, 2026-10-01/2026-11-20",
+        "en-GB, 1/10/2026 - 20/11/2026, 2026-10-01/2026-11-20",
+        "en-GB, 1 October 2026 – 20 November 2026, 2026-10-01/2026-11-20",
+        "en-GB, 2026-10-01 to 2026-11-20, 2026-10-01/2026-11-20",
+        "en-GB, from 1st October 2026, 2026-10-01/..",
+        "en-GB, up to 20 November 2026, ../2026-11-20",
+        "en-GB, October 5 2026, 2026-10-05/2026-10-05",
+        "en-GB, 5 Oct, 2026-10-05/2026-10-05",
+        "en-GB, 5/10, 2026-10-05/2026-10-05"
+    })
+    void readsDaysAsTheyAreTypedInTheReportsLanguage(String locale, String text, String interval) {
+        PeriodText typed = new PeriodText(TODAY, new FiscalCalendar(10), ULocale.forLanguageTag(locale));
+        assertThat(typed.parse(text)).hasToString(interval);
+    }
+
+    @Test
+    void saysWhyTypedDaysAreNone() {
+        assertThatThrownBy(() -> periods.parse("31/12/26"))
+                .hasMessageContaining("write the year in full, such as 2026");
+        assertThatThrownBy(() -> periods.parse("30 February 2026")).hasMessageContaining("February 2026 has 28 days");
+        assertThatThrownBy(() -> periods.parse("5 Oct 2026 to 1 Oct 2026")).hasMessageContaining("swap them");
+        assertThatThrownBy(() -> periods.parse("1/13/2026")).hasMessageContaining("there is no month 13");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"en-GB", "de-DE", "fr-FR", "sv-SE", "pl-PL"})
+    void whatIsSaidOfAnAnswerCanBeTypedAgain(String locale) {
+        ULocale language = ULocale.forLanguageTag(locale);
+        PeriodText typed = new PeriodText(TODAY, new FiscalCalendar(10), language);
+        for (int month = 1; month <= 12; month++) {
+            LocalDate from = LocalDate.of(2026, month, 3);
+            for (Period period : List.of(
+                    Period.of(from, from.plusDays(40)),
+                    Period.of(from, from),
+                    new Period(Optional.of(from), Optional.empty()),
+                    new Period(Optional.empty(), Optional.of(from)))) {
+                String words = new ResolvedPrompt(
+                                "p", "P", PromptType.PERIOD, Optional.empty(), "", period, new Scalar.Null(Type.TEXT))
+                        .inWords(language);
+                assertThat(typed.parse(words)).as(words).isEqualTo(period);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"last 0 days", "last 99999 days", "soon", "31/12/26", "/x", "1 to 2 to 3"})
     void refusesWhatIsNone(String text) {
         assertThatThrownBy(() -> periods.parse(text)).hasMessageContaining("is not a period");
     }
@@ -75,7 +134,7 @@ class PeriodTextTest {
     @Test
     void tellsEveryWrongAnswerAtItsPrompt() {
         assertThatThrownBy(() -> new Answers(Map.of("period", "soon", "perod", "x"))
-                        .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset()))
+                        .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset(), ULocale.UK))
                 .hasMessageContaining("/answers/period: \"soon\" is not a period")
                 .hasMessageContaining("/answers/perod: the report asks no \"perod\"; it asks: period; did you mean");
     }
@@ -91,7 +150,7 @@ class PeriodTextTest {
     })
     void echoesItWithMonthNames(String text, String words) {
         List<ResolvedPrompt> resolved = new Answers(Map.of("period", text))
-                .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset());
+                .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset(), ULocale.UK);
         assertThat(resolved.getFirst().inWords(ULocale.UK)).isEqualTo(words);
     }
 }

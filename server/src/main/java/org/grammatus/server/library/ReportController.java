@@ -1,5 +1,6 @@
 package org.grammatus.server.library;
 
+import com.ibm.icu.util.ULocale;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.List;
@@ -131,7 +132,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
         List<ResolvedPrompt> resolved =
-                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset);
+                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset, locale(report));
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -151,7 +152,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
         return new Answers(body.answers())
-                .resolve(report.prompts(), businessDate.of(report), dataset).stream()
+                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report)).stream()
                         .map(prompt -> AnswerView.of(prompt, report))
                         .toList();
     }
@@ -198,5 +199,9 @@ class ReportController {
 
     private Report definition(String id, Principal principal) {
         return reports.definition(id, accounts.find(principal.getName()).orElseThrow());
+    }
+
+    private static ULocale locale(Report report) {
+        return ULocale.forLanguageTag(report.locale());
     }
 }
