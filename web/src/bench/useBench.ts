@@ -40,7 +40,7 @@ export function useBench(id: string) {
   const folds = useFolds('bench', { left: 256, right: 284 })
   const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
 
-  const edits = useBenchEdits(report, dataset, selection, history.apply)
+  const edits = useBenchEdits(report, dataset, selection, preview, history.apply)
   const run = computed(() => preview.value?.run)
   const {
     chosen,

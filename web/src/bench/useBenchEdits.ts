@@ -4,12 +4,12 @@ import * as filters from './edits/filters'
 import * as highlights from './edits/highlights'
 import * as levels from './edits/levels'
 import { firstCondition } from './edits/condition'
-import { columnDirection, orderByColumn, type Direction } from './edits/order'
+import { orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
 import * as totals from './edits/totals'
 import { partName, type Part } from './parts'
 import { perRow } from './edits/perRow'
-import type { DatasetView, FieldView, PageView, Report } from '@/api/client'
+import type { DatasetView, FieldView, PageView, PreviewView, Report } from '@/api/client'
 import { words } from '@/words'
 
 type Apply = (name: string, change: (report: Report) => Report, key?: string) => void
@@ -21,6 +21,7 @@ export function useBenchEdits(
   report: Readonly<Ref<Report | undefined>>,
   dataset: Readonly<Ref<DatasetView | undefined>>,
   selection: Ref<Part[]>,
+  preview: Readonly<Ref<PreviewView | undefined>>,
   apply: Apply,
 ) {
   const edits = words.bench.edits
@@ -205,7 +206,10 @@ export function useBenchEdits(
 
   /** Orders by a column: the other way round where it decides already, figures largest first to begin with. */
   function order(id: string, direction?: Direction) {
-    const now = columnDirection(report.value!, id)
+    const meant = preview.value?.columnOrders.find((one) => one.column === id)
+    if (!meant) {
+      return
+    }
     const { value } = block(report.value!).columns.find((column) => column.id === id) ?? {}
     const field = dataset.value?.fields.find((f) => f.value === value)
     // As a reader's click does: figures begin with the largest.
@@ -214,8 +218,9 @@ export function useBenchEdits(
       field?.type === 'INTEGER' ||
       block(report.value!).totals.some((total) => total.column === id)
     const first: Direction = isFigure ? 'descending' : 'ascending'
-    const next = direction ?? (now === undefined ? first : now === 'descending' ? 'ascending' : 'descending')
-    apply(edits.order(nameOf({ kind: 'column', id })), (r) => orderByColumn(r, id, next))
+    const turned: Direction = meant.now === 'DESCENDING' ? 'ascending' : 'descending'
+    const next = direction ?? (meant.now === undefined ? first : turned)
+    apply(edits.order(nameOf({ kind: 'column', id })), (r) => orderByColumn(r, meant, next))
   }
 
   function levelFrom(id: string) {

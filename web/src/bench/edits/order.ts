@@ -1,51 +1,31 @@
 import { block, changed, freeId, withBlock } from './report'
-import type { Order, Report } from '@/api/client'
+import type { ColumnOrder, Order, Report } from '@/api/client'
 
 export type Direction = Order['direction']
 
-/** What a column is ordered by at a level: the total it prints there. */
-function orderedBy(report: Report, column: string, level: string): string | undefined {
-  return block(report).totals.find(
-    (total) => total.column === column && total.cells.some((cell) => cell.at === level),
-  )?.value
-}
-
-/** Whether and how a column decides the order now. */
-export function columnDirection(report: Report, columnId: string): Direction | undefined {
-  const { levels, rows, columns } = block(report)
-  for (const level of levels) {
-    const by = orderedBy(report, columnId, level.id)
-    if (by && level.order[0]?.by === by) {
-      return level.order[0].direction
-    }
-  }
-  const value = columns.find((column) => column.id === columnId)?.value
-  return rows.order[0]?.by === value ? rows.order[0]?.direction : undefined
-}
-
-/** Orders every level by the total it prints under a column, and the rows by the column itself. */
-export function orderByColumn(report: Report, columnId: string, direction: Direction): Report {
-  const { levels, columns, rows } = block(report)
-  const column = columns.find((c) => c.id === columnId)
-  if (!column) {
-    return report
-  }
+/**
+ * Orders a table by one of its columns. What that means for each level and for the rows is the server's to say.
+ *
+ * @param meant what ordering by the column means
+ */
+export function orderByColumn(report: Report, meant: ColumnOrder, direction: Direction): Report {
+  const { levels, rows } = block(report)
   const taken: string[] = []
   const term = (about: string, by: string): Order => {
     const id = freeId(report, `o-${about}`, taken)
     taken.push(id)
     return { id, by, direction }
   }
+  const by = new Map(meant.levels.map((level) => [level.level, level.by]))
   return withBlock(report, {
     levels: levels.map((level) => {
-      const total = orderedBy(report, columnId, level.id)
-      const by = total ?? (level.header === 'line' ? column.value : undefined)
-      return by ? { ...level, order: [term(level.id, by)] } : level
+      const text = by.get(level.id)
+      return text ? { ...level, order: [term(level.id, text)] } : level
     }),
     rows: {
       ...rows,
-      order: column.value
-        ? [term('rows', column.value), ...rows.order.filter((o) => o.by !== column.value)].slice(0, 20)
+      order: meant.rows
+        ? [term('rows', meant.rows), ...rows.order.filter((o) => o.by !== meant.rows)].slice(0, 20)
         : rows.order,
     },
   })

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { columnDirection } from '../edits/order'
 import { block } from '../edits/report'
 import type { Part } from '../parts'
-import type { PageView, Report } from '@/api/client'
+import type { ColumnOrder, PageView, Report } from '@/api/client'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
 import type { Band } from '@/paper/geometry'
 import { dropIndex } from '@/paper/hit'
@@ -15,6 +14,8 @@ const props = defineProps<{
   bands: Band[]
   scale: number
   selection: Part[]
+  /** What ordering by each column means. */
+  orders: ColumnOrder[]
 }>()
 const emit = defineEmits<{
   pick: [column: string, event: MouseEvent]
@@ -119,8 +120,8 @@ function end() {
 }
 
 function arrow(id: string): string {
-  const direction = columnDirection(props.report, id)
-  return direction === 'descending' ? '▼' : direction === 'ascending' ? '▲' : '↕'
+  const now = props.orders.find((one) => one.column === id)?.now
+  return now === 'DESCENDING' ? '▼' : now === 'ASCENDING' ? '▲' : '↕'
 }
 </script>
 

@@ -86,6 +86,7 @@ defineExpose({ desk })
           :bands="bands"
           :scale="scale"
           :selection="selection"
+          :orders="preview?.columnOrders ?? []"
           @pick="(column, event) => hands.select({ kind: 'column', id: column }, event)"
           @edit="beginColumn"
           @menu="hands.onColumnMenu"

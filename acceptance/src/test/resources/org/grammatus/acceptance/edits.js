@@ -32,7 +32,7 @@ async ({ starter, seed, steps }) => {
     removePrompt: (r) => some(r.prompts, (p) => filters.removePrompt(r, p.id)),
     addHighlight: (r) => highlights.addHighlight(r, 'Mark', 'TRUE'),
     removeHighlight: (r) => some(parts(r).highlights, (h) => highlights.removeHighlight(r, h.id)),
-    orderBy: (r) => some(parts(r).columns, (c) => order.orderByColumn(r, c.id, one(['ascending', 'descending']))),
+    orderBy: (r) => some(meant, (m) => order.orderByColumn(r, m, one(['ascending', 'descending']))),
     toggleTotal: (r) => some(parts(r).totals, (t) => totals.toggleTotal(r, t.id)),
     togglePlace: (r) => some(parts(r).levels, (l) => totals.togglePlace(r, l.id)),
     removeTotal: (r) => some(parts(r).totals, (t) => totals.removeTotal(r, t.id)),
@@ -54,6 +54,7 @@ async ({ starter, seed, steps }) => {
   const faults = []
   const done = {}
   let report = definition
+  let meant = []
   for (let step = 1; step <= steps; step++) {
     const name = one(names)
     const before = JSON.stringify(report)
@@ -88,6 +89,7 @@ async ({ starter, seed, steps }) => {
       break
     }
     report = next
+    meant = seen.columnOrders
   }
   await fetch(`/api/previews/${session}`, { method: 'DELETE', headers: { 'X-XSRF-TOKEN': decodeURIComponent(token) } })
   return { faults, done: Object.keys(done) }

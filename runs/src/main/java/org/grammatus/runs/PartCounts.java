@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -12,9 +13,10 @@ import org.grammatus.core.plan.TablePlan;
  *
  * @param kept by filter that applies: the rows left after it
  * @param levels by level that is switched on: its order in words, and how many groups it has
+ * @param columns by column that is switched on: what ordering by it means
  * @param marked by highlight that is switched on: how many rows it marks
  */
-public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> marked) {
+public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnOrder> columns, List<Count> marked) {
 
     /** A number of rows beside a part, by its id. */
     public record Count(String id, long count) {}
@@ -42,6 +44,6 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<Count> 
         for (int i = 0; i < plan.highlights().size(); i++) {
             marked.add(new Count(plan.highlights().get(i).id(), grouped.marks().count(i)));
         }
-        return new PartCounts(kept, levels, marked);
+        return new PartCounts(kept, levels, ColumnOrder.of(plan), marked);
     }
 }

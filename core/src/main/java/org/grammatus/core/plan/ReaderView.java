@@ -135,14 +135,7 @@ public record ReaderView(
         List<TablePlan.Term> terms = new ArrayList<>();
         for (Sort sort : order) {
             ColumnPlan column = column(table, sort.column());
-            Optional<Typed> total = table.totals().stream()
-                    .filter(t -> table.columns().get(t.column()).equals(column)
-                            && t.places().containsKey(index))
-                    .map(TotalPlan::value)
-                    .findFirst();
-            boolean line = level.header() == Header.LINE;
-            total.or(() -> line && column.text().isPresent() ? Optional.of(column.value()) : Optional.empty())
-                    .ifPresent(by -> terms.add(term(by, sort, column)));
+            ColumnOrder.by(table, index, column).ifPresent(by -> terms.add(term(by, sort, column)));
         }
         return terms.isEmpty() ? level : level.ordered(List.copyOf(terms));
     }

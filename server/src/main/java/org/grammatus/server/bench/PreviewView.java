@@ -2,6 +2,7 @@ package org.grammatus.server.bench;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.runs.PartCounts;
 import org.grammatus.runs.Run;
@@ -21,6 +22,7 @@ import org.grammatus.server.run.RunView;
  * @param prompts what the report asks
  * @param kept by filter that applies: the rows left after it
  * @param orders by level that is switched on: its order in words, and how many groups it has
+ * @param columnOrders by column that is switched on: what ordering by it means, and whether it is so now
  * @param marked by highlight that is switched on: how many rows it marks
  */
 record PreviewView(
@@ -31,6 +33,7 @@ record PreviewView(
         List<PromptView> prompts,
         List<PartCounts.Count> kept,
         List<PartCounts.LevelOrder> orders,
+        List<ColumnOrder> columnOrders,
         List<PartCounts.Count> marked) {
 
     static PreviewView wrong(long edit, List<Problem> problems) {
@@ -39,6 +42,7 @@ record PreviewView(
                 Optional.empty(),
                 Optional.empty(),
                 problems.stream().map(ProblemView::of).toList(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -67,6 +71,7 @@ record PreviewView(
                 PromptView.of(run.request().report(), result.prompts()),
                 counts.kept(),
                 counts.levels(),
+                counts.columns(),
                 counts.marked());
     }
 }
