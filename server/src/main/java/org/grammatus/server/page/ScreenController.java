@@ -32,7 +32,7 @@ class ScreenController {
     }
 
     /** An address that leads to nothing still leads to the page, which says so; files and the interface answer for themselves. */
-    @GetMapping("/{first:(?!(?:api|assets|faces|error)$)[^.]+}/**")
+    @GetMapping("/{first:(?!(?:api|assets|faces|notices|error)$)[^.]+}/**")
     String unknown(HttpServletResponse response) {
         response.setStatus(HttpServletResponse.SC_NOT_FOUND);
         return PAGE;
