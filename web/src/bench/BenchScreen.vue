@@ -17,11 +17,15 @@ import ChosenFigures from '@/run/ChosenFigures.vue'
 import PageNavigation from '@/run/PageNavigation.vue'
 import { words } from '@/words'
 import { useBench } from './useBench'
+import { block } from './edits/report'
 import { partName } from './parts'
 
 const props = defineProps<{ id: string }>()
 
 const {
+  whole,
+  apply,
+  ofBlocks,
   report,
   undoName,
   redoName,
@@ -94,6 +98,7 @@ const {
       <template #left>
         <BenchSpine
           :report="report"
+          :whole="whole!"
           :dataset="dataset"
           :preview="preview"
           :selection="selection"
@@ -108,6 +113,10 @@ const {
           @add-prompt="edits.addPrompt"
           @add-highlight="edits.addHighlight"
           @rows="edits.setRows"
+          @add-block="ofBlocks.add"
+          @remove-block="ofBlocks.remove"
+          @toggle-block="ofBlocks.toggle"
+          @move-block="ofBlocks.move"
         >
           <template #checks>
             <ProblemList :problems="problems" @go="goToProblem" @cure="applyCure" />
@@ -154,17 +163,17 @@ const {
           :hands="hands"
           :edits="edits"
           :in-place="inPlace"
-          @text="(name, change) => history.apply(name, change)"
+          @text="apply"
         />
         <TotalsDrawer
           :report="report"
           :dataset="dataset"
           :selected="selection.at(-1)?.kind === 'totals'"
-          @apply="history.apply"
+          @apply="apply"
         >
           <footer v-if="run" class="foot">
             <ChosenFigures v-if="together" :together="together" @clear="chooseNone" />
-            <GrandTotals :totals="run.grandTotals" />
+            <GrandTotals :totals="run.grandTotals" :block="block(report).id" />
           </footer>
         </TotalsDrawer>
       </main>
@@ -172,13 +181,15 @@ const {
       <template #right>
         <InspectorPanel
           :report="report"
+          :whole="whole!"
           :dataset="dataset"
           :selection="selection"
           :page="page"
           :preview="preview"
           :problems="problems"
           :seen="seen"
-          @apply="history.apply"
+          @apply="apply"
+          @whole="history.apply"
           @remove="edits.removeSelected"
         >
           <WhyPanel

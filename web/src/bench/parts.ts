@@ -3,7 +3,17 @@ import type { PageView, Report } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 
 export type PartKind =
-  'report' | 'page' | 'prompt' | 'filter' | 'level' | 'column' | 'total' | 'totals' | 'highlight' | 'rows'
+  | 'report'
+  | 'block'
+  | 'page'
+  | 'prompt'
+  | 'filter'
+  | 'level'
+  | 'column'
+  | 'total'
+  | 'totals'
+  | 'highlight'
+  | 'rows'
 
 /** A part of a report that can be selected; parts that a report has one of have no id. */
 export interface Part {
@@ -30,6 +40,8 @@ export function partName(report: Report, part: Part): string | undefined {
       return byId(highlights)?.label
     case 'prompt':
       return byId(report.prompts)?.label
+    case 'block':
+      return report.blocks.some((one) => one.id === part.id) ? (byId(report.blocks)?.title ?? '') : undefined
     case 'filter': {
       const filter = byId(report.filters)
       return filter && (filter.where ?? filter.field ?? filter.id)
@@ -59,6 +71,8 @@ export function partOf(hit: Hit, page: PageView, report: Report): Part {
       return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'level', id: level ?? '' }
     case 'GRAND_TOTAL':
       return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'totals', id: '' }
+    case 'BLOCK_TITLE':
+      return { kind: 'block', id: block(report).id }
     case 'TITLE':
       return { kind: 'report', id: '' }
     default:
@@ -73,7 +87,8 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     const id = list[Number(index)]?.id
     return id === undefined ? undefined : { kind, id }
   }
-  const { columns, levels, totals, highlights } = block(report)
+  const of = steps[0] === 'blocks' ? report.blocks[Number(steps[1])] : undefined
+  const { columns, levels, totals, highlights } = of ?? block(report)
   if (steps[0] === 'prompts') {
     return nth(report.prompts, 'prompt', steps[1])
   }

@@ -1,3 +1,4 @@
+import * as blocks from './edits/blocks'
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -13,18 +14,27 @@ import { usePreview } from './usePreview'
 import { useSaving } from './saving/useSaving'
 import { useScreenCommands } from './useScreenCommands'
 import { useShownReport } from './useShownReport'
-import type { DatasetView, ProblemView } from '@/api/client'
+import type { DatasetView, ProblemView, Report } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import { useZoom } from '@/paper/useZoom'
 import { useChosenFigures } from '@/run/useChosenFigures'
 import { runByKeys } from '@/shell/commands'
+import { words } from '@/words'
 
 /** All that the bench of a report is about, for its screen. */
 export function useBench(id: string) {
   const router = useRouter()
 
   const history = useHistory()
-  const { report, undoName, redoName } = history
+  const { report: whole, undoName, redoName } = history
+  /** Id of the block that is worked on; the first unless one is chosen. */
+  const worked = ref<string>()
+  const report = computed(() => whole.value && blocks.focused(whole.value, worked.value))
+
+  /** Changes the report by an edit of the block that is worked on. */
+  function apply(name: string, change: (report: Report) => Report, key?: string) {
+    history.apply(name, (r) => blocks.inOrderOf(change(blocks.focused(r, worked.value)), r), key)
+  }
   const seeing = usePreview()
   const { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked } = seeing
   const editing = useEditing(id)
@@ -40,7 +50,7 @@ export function useBench(id: string) {
   const folds = useFolds('bench', { left: 256, right: 284 })
   const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
 
-  const edits = useBenchEdits(report, dataset, selection, preview, history.apply)
+  const edits = useBenchEdits(report, dataset, selection, preview, apply)
   const run = computed(() => preview.value?.run)
   const {
     chosen,
@@ -52,9 +62,10 @@ export function useBench(id: string) {
     choose,
     hasRun: () => run.value !== undefined,
     menu: (event) => dialogs.value?.showMenu(event),
+    work: (block) => (worked.value = block),
   })
   const { why, rowsPlace, select } = hands
-  const saving = useSaving(id, report, editing, {
+  const saving = useSaving(id, whole, editing, {
     begin: history.begin,
     show: () => shown.again(),
   })
@@ -89,6 +100,18 @@ export function useBench(id: string) {
     if (part) {
       select(part)
     }
+  }
+
+  /** What is done to a block as a whole. */
+  const ofBlocks = {
+    add: () => {
+      history.apply(words.bench.blocks.add, blocks.addTable)
+      select({ kind: 'block', id: whole.value!.blocks.at(-1)!.id })
+    },
+    remove: (block: string) => history.apply(words.bench.blocks.remove, (r) => blocks.removeBlock(r, block)),
+    toggle: (block: string) => history.apply(words.bench.blocks.toggle, (r) => blocks.toggleBlock(r, block)),
+    move: (block: string, before: number) =>
+      history.apply(words.bench.blocks.place, (r) => blocks.moveBlock(r, block, before)),
   }
 
   async function discard() {
@@ -136,6 +159,9 @@ export function useBench(id: string) {
   })
 
   return {
+    whole,
+    apply,
+    ofBlocks,
     report,
     undoName,
     redoName,

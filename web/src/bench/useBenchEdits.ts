@@ -257,7 +257,8 @@ export function useBenchEdits(
   }
 
   function selectBeside(step: -1 | 1, extend: boolean, page?: PageView) {
-    const shown = page?.columns.map((column) => column.id) ?? []
+    const own = block(report.value!).columns.map((column) => column.id)
+    const shown = page?.columns.map((column) => column.id).filter((id) => own.includes(id)) ?? []
     const next = shown[shown.indexOf(last()?.id ?? '') + step]
     if (next) {
       const rest = extend ? selection.value.filter((p) => p.id !== next) : []

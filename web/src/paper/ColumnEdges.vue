@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Band } from './geometry'
+import { columnsOf, type Band } from './geometry'
 import type { PageView } from '@/api/client'
 
 /** The edges of a page's headings: dragging one sets its column's width, a double-click lets it fit. */
@@ -17,7 +17,10 @@ const LEAST_POINTS = 10
 const MOST_POINTS = 1000
 const CLICK_PIXELS = 4
 
-const headings = computed(() => props.bands.find((band) => band.role === 'COLUMN_HEADINGS'))
+const headings = computed(() => props.bands.filter((band) => band.role === 'COLUMN_HEADINGS'))
+const edges = computed(() =>
+  headings.value.flatMap((band) => columnsOf(props.page, band.block).map((column) => ({ band, column }))),
+)
 const layer = ref<HTMLElement>()
 const drag = ref<{ column: string; startX: number; x: number; moved: boolean }>()
 
@@ -55,17 +58,17 @@ const guide = computed(() => (drag.value?.moved ? pageX(drag.value.x) * props.sc
 </script>
 
 <template>
-  <div v-if="headings" ref="layer" class="edges">
+  <div v-if="headings.length" ref="layer" class="edges">
     <span
-      v-for="column in page.columns"
+      v-for="{ band, column } in edges"
       :key="column.id"
       class="edge"
       :title="hint(column.id)"
       :data-edge="column.id"
       :style="{
         left: `${(column.x + column.width) * scale - 1}px`,
-        top: `${headings.top * scale}px`,
-        height: `${headings.height * scale - 4}px`,
+        top: `${band.top * scale}px`,
+        height: `${band.height * scale - 4}px`,
       }"
       @pointerdown.stop="begin($event, column.id)"
       @pointermove="track"
@@ -77,7 +80,7 @@ const guide = computed(() => (drag.value?.moved ? pageX(drag.value.x) * props.sc
     <div
       v-if="guide !== undefined"
       class="guide"
-      :style="{ left: `${guide}px`, top: `${headings.top * scale}px` }"
+      :style="{ left: `${guide}px`, top: `${headings[0]!.top * scale}px` }"
     />
   </div>
 </template>

@@ -11,6 +11,20 @@ const STEP = 26
 const BOW = 7
 
 const braces = computed(() => bracesOf(props.page))
+/** Braces of a block that stands beside another stand in the gap before it, closer together. */
+const NARROW_STEP = 8
+
+/** How far right of its usual place a brace stands: in its own block's margin. */
+function shift(brace: { block: number; depth: number }): number {
+  const first = Math.min(...props.page.blocks.map((block) => block.x))
+  const own = props.page.blocks[brace.block]?.x ?? 0
+  if (own <= first) {
+    return 0
+  }
+  const right = width.value + own * PIXEL * props.zoom - 6
+  const depth = Math.max(...braces.value.filter((b) => b.block === brace.block).map((b) => b.depth))
+  return right - (depth - brace.depth) * NARROW_STEP - (brace.depth * STEP + 2)
+}
 const depths = computed(() => Math.max(1, ...braces.value.map((b) => b.depth)))
 const width = computed(() => depths.value * STEP + 6)
 const height = computed(() => props.page.height * PIXEL * props.zoom)
@@ -57,6 +71,7 @@ function labelPlace(brace: { top: number; bottom: number; depth: number }): stri
       :key="brace.node"
       :class="{ lit: lit === brace.node }"
       :style="{ '--level': `var(--level-${Math.min(brace.depth, 4)})` }"
+      :transform="`translate(${shift(brace)} 0)`"
       @mouseenter="emit('light', brace.node)"
       @mouseleave="emit('light', undefined)"
       @click="emit('pick', brace.node, $event)"
@@ -77,6 +92,9 @@ function labelPlace(brace: { top: number; bottom: number; depth: number }): stri
 <style scoped>
 .braces {
   display: block;
+  overflow: visible;
+  position: relative;
+  z-index: 1;
   flex: none;
 }
 rect {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
-import { bandsOf, baselineOffset, LINE, PIXEL, type Band, type Cell } from './geometry'
+import { bandsOf, baselineOffset, columnsOf, LINE, PIXEL, type Band, type Cell } from './geometry'
 import { figureKey } from './figureKey'
 import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
@@ -53,19 +53,22 @@ const styleRules = computed(() =>
   ),
 )
 
-/** Where the tint of marked rows reaches. */
-const tint = computed(() => {
-  const first = props.page.columns[0]
-  const last = props.page.columns.at(-1)
-  return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
-})
+/** Where the tint of marked rows reaches, by block. */
+const tints = computed(() =>
+  props.page.blocks.map((_, block) => {
+    const columns = columnsOf(props.page, block)
+    const first = columns[0]
+    const last = columns.at(-1)
+    return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
+  }),
+)
 
 /** Bands in which something stands in the first column. */
 const IN_COLUMNS = ['ROW', 'TOTALS', 'COLUMN_HEADINGS', 'GRAND_TOTAL', 'HEADING', 'OTHER_ROWS']
 
 /** Whether a cell stays in sight, what is scrolled passing behind it. */
 function isHeld(cell: Cell, band: Band): boolean {
-  const next = props.page.columns[1]
+  const next = columnsOf(props.page, band.block)[1]
   return !!props.held && !!next && cell.x < next.x && IN_COLUMNS.includes(band.role)
 }
 
@@ -159,7 +162,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
           :title="band.markLabel"
           :style="`top:${px(band.top)};height:${px(band.height)}`"
         >
-          <div v-if="band.look" class="tint" :style="tint" />
+          <div v-if="band.look" class="tint" :style="tints[band.block]" />
           <span
             v-for="(cell, j) in band.cells"
             :key="j"

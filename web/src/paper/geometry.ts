@@ -8,6 +8,8 @@ export interface Band {
   node: number
   /** Number of the row it prints, or -1. */
   row: number
+  /** Index of the block that it is a part of. */
+  block: number
   /** How its row is marked. */
   look?: Look
   /** What its mark stands for. */
@@ -37,11 +39,13 @@ export interface Brace {
   bottom: number
   opens: boolean
   closes: boolean
+  /** Index of the block that it is a part of. */
+  block: number
 }
 
-const BAND = 7
+const BAND = 8
 const CELL = 8
-const BRACE = 5
+const BRACE = 6
 
 /** CSS pixels in a hundredth of a point, at full size. */
 export const PIXEL = 96 / 7200
@@ -78,6 +82,7 @@ export function bandsOf(page: PageView): Band[] {
       height: at(page.bands, i + 2),
       node: at(page.bands, i + 3),
       row: at(page.bands, i + 5),
+      block: at(page.bands, i + 7),
       look: page.marks[at(page.bands, i + 6)]?.look.toLowerCase() as Look | undefined,
       markLabel: page.marks[at(page.bands, i + 6)]?.label,
       cells: cellsOf(page, first, end),
@@ -103,6 +108,11 @@ function cellsOf(page: PageView, first: number, end: number): Cell[] {
   return cells
 }
 
+/** The columns of a block, from left to right. */
+export function columnsOf(page: PageView, block: number): PageView['columns'] {
+  return page.columns.filter((column) => column.block === block)
+}
+
 /** All cells of a page, from top to bottom. */
 export function allCells(page: PageView): Cell[] {
   return cellsOf(page, 0, page.cells.length / CELL)
@@ -125,6 +135,7 @@ export function bracesOf(page: PageView): Brace[] {
       bottom: at(page.braces, i + 2),
       opens: at(page.braces, i + 3) === 1,
       closes: at(page.braces, i + 4) === 1,
+      block: at(page.braces, i + 5),
     })
   }
   return braces

@@ -1,4 +1,4 @@
-import { PIXEL, type Band, type Cell } from './geometry'
+import { columnsOf, PIXEL, type Band, type Cell } from './geometry'
 import type { PageView } from '@/api/client'
 
 /** What stands under the pointer on a page. */
@@ -38,16 +38,16 @@ export function hitOf(
     band,
     cell,
     part: cell && cell.id >= 0 ? page.ids[cell.id] : undefined,
-    column: x === undefined ? undefined : columnAt(page, x)?.id,
+    column: x === undefined ? undefined : columnAt(columnsOf(page, band.block), x)?.id,
     node: cell?.node ?? band.node,
   }
 }
 
-/** The column nearest to a place between its own edges and half the gaps beside it. */
-export function columnAt(page: PageView, x: number): PageView['columns'][number] | undefined {
-  return page.columns.find((column, i) => {
-    const before = page.columns[i - 1]
-    const after = page.columns[i + 1]
+/** The column of a block nearest to a place between its own edges and half the gaps beside it. */
+function columnAt(columns: PageView['columns'], x: number): PageView['columns'][number] | undefined {
+  return columns.find((column, i) => {
+    const before = columns[i - 1]
+    const after = columns[i + 1]
     const left = before ? (before.x + before.width + column.x) / 2 : column.x - 600
     const right = after ? (column.x + column.width + after.x) / 2 : column.x + column.width + 600
     return x >= left && x < right
@@ -55,7 +55,7 @@ export function columnAt(page: PageView, x: number): PageView['columns'][number]
 }
 
 /** Where a column would be put when it is dropped at a place: the index before which it then stands. */
-export function dropIndex(page: PageView, x: number): number {
-  const at = page.columns.findIndex((column) => x < column.x + column.width / 2)
-  return at < 0 ? page.columns.length : at
+export function dropIndex(columns: PageView['columns'], x: number): number {
+  const at = columns.findIndex((column) => x < column.x + column.width / 2)
+  return at < 0 ? columns.length : at
 }

@@ -35,15 +35,17 @@ export function freeId(report: Report, about: string, taken: string[] = []): str
   return id
 }
 
-/** The table of a report that has one. */
+/** The table that is worked on: the first that is switched on. */
 export function block(report: Report): Block {
-  const [table] = report.blocks
-  return table!
+  const [first] = report.blocks
+  return report.blocks.find((one) => !one.off) ?? first!
 }
 
-/** The report with its block changed; properties that become undefined are taken out. */
+/** The report with that table changed; properties that become undefined are taken out. */
 export function withBlock(report: Report, change: Partial<Block>): Report {
-  return { ...report, blocks: [stripped({ ...block(report), ...change })] }
+  const { id } = block(report)
+  const blocks = report.blocks.map((one) => (one.id === id ? stripped({ ...one, ...change }) : one))
+  return { ...report, blocks }
 }
 
 /** A list with one part changed; properties that become undefined are taken out. */

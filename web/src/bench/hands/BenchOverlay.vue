@@ -5,6 +5,7 @@ import type { Part } from '../parts'
 import type { ColumnOrder, PageView, Report } from '@/api/client'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
 import type { Band } from '@/paper/geometry'
+import { columnsOf } from '@/paper/geometry'
 import { dropIndex } from '@/paper/hit'
 import { words } from '@/words'
 
@@ -30,7 +31,18 @@ const emit = defineEmits<{
 
 const CLICK_PIXELS = 4
 
-const headings = computed(() => props.bands.find((band) => band.role === 'COLUMN_HEADINGS'))
+/** The block that is worked on, among those of the page. */
+const blockIndex = computed(() => props.page.blocks.findIndex((one) => one.id === block(props.report).id))
+const columns = computed(() => columnsOf(props.page, blockIndex.value))
+const headings = computed(() =>
+  props.bands.find((band) => band.role === 'COLUMN_HEADINGS' && band.block === blockIndex.value),
+)
+/** How far down the page the block goes. */
+const bottom = computed(() =>
+  Math.max(
+    ...props.bands.filter((band) => band.block === blockIndex.value).map((band) => band.top + band.height),
+  ),
+)
 const selected = computed(() =>
   props.selection.filter((part) => part.kind === 'column').map((part) => part.id),
 )
@@ -82,26 +94,24 @@ function pageX(x: number): number {
 }
 
 /** Left of the paper's own edge is the margin in which braces stand. */
-const inMargin = computed(
-  () => drag.value?.moved && pageX(drag.value.x) < (props.page.columns[0]?.x ?? 0) - 1500,
-)
+const inMargin = computed(() => drag.value?.moved && pageX(drag.value.x) < (columns.value[0]?.x ?? 0) - 1500)
 const dropAt = computed(() =>
-  drag.value?.moved && !inMargin.value ? dropIndex(props.page, pageX(drag.value.x)) : undefined,
+  drag.value?.moved && !inMargin.value ? dropIndex(columns.value, pageX(drag.value.x)) : undefined,
 )
 const dropX = computed(() => {
   if (dropAt.value === undefined) {
     return undefined
   }
-  const next = props.page.columns[dropAt.value]
-  const last = props.page.columns.at(-1)
+  const next = columns.value[dropAt.value]
+  const last = columns.value.at(-1)
   return (next ? next.x - 450 : last ? last.x + last.width + 450 : 0) * props.scale
 })
 
 /** The definition counts switched-off columns too; the page shows only the others. */
 function definitionIndex(pageIndex: number): number {
-  const columns = block(props.report).columns
-  const before = props.page.columns[pageIndex]?.id
-  return before === undefined ? columns.length : columns.findIndex((column) => column.id === before)
+  const all = block(props.report).columns
+  const before = columns.value[pageIndex]?.id
+  return before === undefined ? all.length : all.findIndex((column) => column.id === before)
 }
 
 function end() {
@@ -131,7 +141,7 @@ function arrow(id: string): string {
       <div class="level" :style="{ top: `${band.top * scale}px`, height: `${band.height * scale}px` }" />
     </template>
     <template v-if="headings">
-      <template v-for="column in page.columns" :key="column.id">
+      <template v-for="column in columns" :key="column.id">
         <div
           v-if="selected.includes(column.id)"
           class="column"
@@ -139,6 +149,7 @@ function arrow(id: string): string {
             left: `${column.x * scale - 3}px`,
             width: `${column.width * scale + 6}px`,
             top: `${headings.top * scale}px`,
+            height: `${(bottom - headings.top) * scale}px`,
           }"
         />
         <button
@@ -223,7 +234,6 @@ function arrow(id: string): string {
 }
 .column {
   position: absolute;
-  bottom: 0;
   background: rgb(29 92 99 / 0.07);
 }
 .level {

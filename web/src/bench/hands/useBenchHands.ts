@@ -19,6 +19,8 @@ export function useBenchHands(
     choose: (figure: string) => void
     hasRun: () => boolean
     menu: (event: MouseEvent) => void
+    /** Works on the block of an id from now on. */
+    work: (block: string) => void
   },
 ) {
   const why = shallowRef<{ place: number; total?: string }>()
@@ -34,6 +36,9 @@ export function useBenchHands(
       const known = selection.value.some((p) => same(p, part))
       selection.value = known ? selection.value.filter((p) => !same(p, part)) : [...selection.value, part]
     }
+    if (part.kind === 'block') {
+      act.work(part.id)
+    }
     why.value = undefined
   }
 
@@ -46,6 +51,7 @@ export function useBenchHands(
       act.choose(figure)
       return
     }
+    act.work(page.value.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     select(part, event)
     const place = page.value.nodes[hit.node]!.place
@@ -60,6 +66,7 @@ export function useBenchHands(
     if (!page.value || !report.value) {
       return
     }
+    act.work(page.value.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     if (part.kind === 'total' || hit.band.role === 'ROW') {
       rowsPlace.value = page.value.nodes[hit.node]!.place

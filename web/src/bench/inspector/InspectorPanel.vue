@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, provide } from 'vue'
+import BlockInspector from './BlockInspector.vue'
 import ColumnInspector from './ColumnInspector.vue'
 import FilterInspector from './FilterInspector.vue'
 import HighlightInspector from './HighlightInspector.vue'
@@ -21,6 +22,8 @@ import { words } from '@/words'
 
 const props = defineProps<{
   report: Report
+  /** The report with its blocks in reading order. */
+  whole: Report
   dataset: DatasetView
   selection: Part[]
   page?: PageView
@@ -30,6 +33,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   apply: [name: string, change: (report: Report) => Report, key?: string]
+  whole: [name: string, change: (report: Report) => Report, key?: string]
   remove: []
 }>()
 
@@ -50,7 +54,9 @@ const parts = computed(() => block(props.report))
 const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.value?.id)
 const removable = computed(
   () =>
-    part.value && name.value !== undefined && !['report', 'page', 'rows', 'totals'].includes(part.value.kind),
+    part.value &&
+    name.value !== undefined &&
+    !['report', 'block', 'page', 'rows', 'totals'].includes(part.value.kind),
 )
 
 /** What is wrong with a property of the selected part. */
@@ -87,6 +93,12 @@ const on = {
         :page="page"
         :problem="problem"
         v-bind="on"
+      />
+      <BlockInspector
+        v-else-if="part.kind === 'block'"
+        :report="whole"
+        :block="byId(whole.blocks)!"
+        @apply="(name, change, key) => emit('whole', name, change, key)"
       />
       <LevelInspector
         v-else-if="part.kind === 'level'"
@@ -164,6 +176,11 @@ h2 {
   display: grid;
   gap: 0.65rem;
   align-content: start;
+}
+/* Choices are read whole: a long one goes on in a second line. */
+.fields :deep(.p-select-label) {
+  white-space: normal;
+  overflow-wrap: anywhere;
 }
 .quiet {
   color: var(--quiet);

@@ -15,6 +15,8 @@ import { words } from '@/words'
 
 const props = defineProps<{
   report: Report
+  /** The report with its blocks in reading order. */
+  whole: Report
   dataset: DatasetView
   preview?: PreviewView
   selection: Part[]
@@ -31,6 +33,10 @@ const emit = defineEmits<{
   addPrompt: [field: FieldView]
   addHighlight: [field?: FieldView]
   rows: [shown: boolean]
+  addBlock: []
+  removeBlock: [id: string]
+  toggleBlock: [id: string]
+  moveBlock: [id: string, before: number]
 }>()
 
 const text = words.bench.spine
@@ -48,6 +54,15 @@ function counted(list: { id: string; count: number }[] | undefined, id: string):
   return list?.find((entry) => entry.id === id)?.count
 }
 
+const blocks = computed<SpineItem[]>(() =>
+  props.whole.blocks.map((one, i) => ({
+    id: one.id,
+    label: one.title || text.table(i + 1),
+    off: one.off,
+    selected: one.id === parts.value.id,
+    fixed: props.whole.blocks.length === 1,
+  })),
+)
 const prompts = computed<SpineItem[]>(() =>
   props.report.prompts.map((prompt) => ({
     id: prompt.id,
@@ -124,6 +139,25 @@ const of = (kind: PartKind) => ({
       @column="(field) => emit('addColumn', field)"
       @level="(field) => emit('addLevel', field)"
     />
+    <SpineSection
+      :title="text.blocks"
+      :items="blocks"
+      @select="(id, event) => emit('select', { kind: 'block', id }, event)"
+      @remove="(id) => emit('removeBlock', id)"
+      @toggle="(id) => emit('toggleBlock', id)"
+      @move="(id, before) => emit('moveBlock', id, before)"
+    >
+      <template #add>
+        <Button
+          icon="pi pi-plus"
+          :aria-label="text.addTable"
+          :title="text.addTable"
+          text
+          size="small"
+          @click="emit('addBlock')"
+        />
+      </template>
+    </SpineSection>
     <SpineCount :text="run && text.rowsRead(run.rowsRead, grainNoun)" />
 
     <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">

@@ -112,4 +112,23 @@ class DeskTest {
         page.reload();
         assertThat(edge).hasAttribute("aria-valuenow", "316");
     }
+
+    /** The short forms of the inspector show their choices whole, whatever is selected. */
+    @Test
+    void noChoiceOfTheInspectorIsCutOff() {
+        Page page = at(1280, 800, "author", "/bench/sales-by-fiscal-year");
+        assertThat(page.locator(".paper")).isVisible();
+        Locator items = page.getByLabel("Parts of the report").locator("button.item");
+        int count = items.count();
+        assertThat(count).isGreaterThan(10);
+        for (int i = 0; i < count; i++) {
+            items.nth(i).click();
+            Object cut = page.evaluate("""
+                    () => [...document.querySelectorAll('.inspector .p-select-label, .inspector .p-togglebutton-label')]
+                      .filter((label) => label.scrollWidth > label.clientWidth + 1)
+                      .map((label) => label.textContent)
+                    """);
+            assertThat((java.util.List<?>) cut).as(items.nth(i).innerText()).isEmpty();
+        }
+    }
 }

@@ -14,7 +14,12 @@ import org.grammatus.core.definition.Report;
 public final class Starters {
 
     private static final List<String> REPORTS = List.of(
-            "sales-by-fiscal-year", "expected-deliveries", "order-counts", "order-scorecard", "apiary-statement");
+            "sales-by-fiscal-year",
+            "expected-deliveries",
+            "order-counts",
+            "order-scorecard",
+            "order-book",
+            "apiary-statement");
     private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 
     private Starters() {}

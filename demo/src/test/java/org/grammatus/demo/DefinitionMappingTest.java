@@ -40,6 +40,7 @@ class DefinitionMappingTest {
             Map.entry("compare plan", "expression"),
             Map.entry("compare date", "field"),
             Map.entry("cells at", "part"),
+            Map.entry("blocks block", "part"),
             Map.entry("highlights when", "expression"));
 
     private static final DefinitionMapping MARKING = new DefinitionMapping() {

@@ -16,6 +16,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
@@ -45,7 +46,15 @@ final class CsvReportWriter implements ReportWriter {
 
     @Override
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
-        Grouped grouped = printout.bands().grouped();
+        if (printout.tables().size() > 1) {
+            CsvArchive.write(printout.tables(), out, (table, into) -> write(table, into, progress));
+        } else {
+            write(printout.tables().getFirst(), out, progress);
+        }
+    }
+
+    private void write(Bands table, OutputStream out, WriteProgress progress) throws IOException {
+        Grouped grouped = table.grouped();
         this.contents = new BandContents(grouped);
         this.printed = contents.printed();
         this.plan = grouped.plan();

@@ -29,6 +29,20 @@ public enum Format {
         return mediaType;
     }
 
+    /** The file extension of a report: several tables as CSV are one archive. */
+    public String ending(Printout printout) {
+        return isArchive(printout) ? "zip" : word();
+    }
+
+    /** The media type of a report's file. */
+    public String mediaType(Printout printout) {
+        return isArchive(printout) ? "application/zip" : mediaType;
+    }
+
+    private boolean isArchive(Printout printout) {
+        return this == CSV && printout.tables().size() > 1;
+    }
+
     public ReportWriter writer() {
         return writer(Cells.EXACT);
     }

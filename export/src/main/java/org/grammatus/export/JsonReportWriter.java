@@ -8,6 +8,7 @@ import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
@@ -33,6 +34,9 @@ final class JsonReportWriter implements ReportWriter {
     /** Of the form of the result; see its document. */
     private static final int VERSION = 2;
 
+    /** Of the form of a result of several blocks. */
+    private static final int VERSION_OF_BLOCKS = 3;
+
     private static final int ASK_EVERY = 1024;
 
     private JsonGenerator json;
@@ -44,18 +48,16 @@ final class JsonReportWriter implements ReportWriter {
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
         CallersStream stream = new CallersStream(out);
         try {
-            write(printout.bands().grouped(), stream, progress);
+            write(printout.tables(), stream, progress);
         } catch (JacksonException e) {
             stream.rethrowFailure();
             throw e;
         }
     }
 
-    private void write(Grouped result, CallersStream out, WriteProgress progress) throws IOException {
-        this.grouped = result;
-        this.contents = new BandContents(grouped);
+    private void write(List<Bands> tables, CallersStream out, WriteProgress progress) throws IOException {
         this.progress = progress;
-        TablePlan plan = grouped.plan();
+        begin(tables.getFirst());
         JsonFactory factory = JsonFactory.builder()
                 .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
                 .enable(StreamWriteFeature.WRITE_BIGDECIMAL_AS_PLAIN)
@@ -64,13 +66,34 @@ final class JsonReportWriter implements ReportWriter {
             json = generator;
             json.writeStartObject();
             json.writeStringProperty("format", "grammatus-result");
-            json.writeNumberProperty("version", VERSION);
-            head(plan);
-            json.writeName("result");
-            node(0);
+            json.writeNumberProperty("version", tables.size() == 1 ? VERSION : VERSION_OF_BLOCKS);
+            head(grouped.plan());
+            if (tables.size() == 1) {
+                table();
+            } else {
+                blocks(tables);
+            }
             json.writeEndObject();
         }
         out.write('\n');
+    }
+
+    private void begin(Bands table) {
+        this.grouped = table.grouped();
+        this.contents = new BandContents(grouped);
+    }
+
+    private void blocks(List<Bands> tables) {
+        json.writeArrayPropertyStart("blocks");
+        for (Bands table : tables) {
+            begin(table);
+            json.writeStartObject();
+            json.writeStringProperty("id", grouped.plan().id());
+            grouped.plan().title().ifPresent(title -> json.writeStringProperty("title", title));
+            table();
+            json.writeEndObject();
+        }
+        json.writeEndArray();
     }
 
     private void head(TablePlan plan) {
@@ -89,10 +112,16 @@ final class JsonReportWriter implements ReportWriter {
             json.writeEndObject();
         }
         json.writeEndArray();
+    }
+
+    /** A table's groups, with what they are groups of. */
+    private void table() {
         json.writeArrayPropertyStart("levels");
-        plan.levels().forEach(level -> json.writeString(level.id()));
+        grouped.plan().levels().forEach(level -> json.writeString(level.id()));
         json.writeEndArray();
         json.writeNumberProperty("rowsKept", grouped.rowsKept());
+        json.writeName("result");
+        node(0);
     }
 
     /** Writes the node at a place with all its descendants, and returns the place after them. */

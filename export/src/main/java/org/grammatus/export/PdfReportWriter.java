@@ -57,7 +57,7 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
-        TablePlan plan = pages.bands().grouped().plan();
+        TablePlan plan = pages.tables().getFirst().grouped().plan();
         Page first = pages.page(1);
         Document document = new Document(paper(first));
         PdfWriter writer = PdfWriter.getInstance(document, stream);

@@ -1,12 +1,14 @@
 package org.grammatus.export;
 
+import java.util.List;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.page.Pages;
 
-/** What is written of a report: its bands, and its pages where a format has them. */
+/** What is written of a report: the bands of its blocks, and its pages where a format has them. */
 public interface Printout {
 
-    Bands bands();
+    /** The bands of its tables, in reading order. */
+    List<Bands> tables();
 
     /**
      * The bands broken into pages.

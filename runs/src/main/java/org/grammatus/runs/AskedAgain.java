@@ -44,23 +44,29 @@ public record AskedAgain(String source, String statement, String figure, boolean
      */
     public static Optional<AskedAgain> of(
             RunRequest request, RunResult result, int place, String total, DatasetReader reader) {
-        Grouped grouped = result.grouped();
+        Optional<TableResult> table = result.at(place);
+        if (table.isEmpty()) {
+            return Optional.empty();
+        }
+        Grouped grouped = table.get().grouped();
+        int own = place - table.get().firstPlace();
         Optional<List<PathStep>> path = new Explanations(result).path(place);
         int index = index(grouped.plan(), total);
         if (path.isEmpty()
                 || index < 0
                 || !isPlain(grouped, index)
-                || !hasAllRows(result.grouping(), path.get(), place)) {
+                || !hasAllRows(table.get().grouping(), path.get(), own)) {
             return Optional.empty();
         }
-        TablePlan narrowed = narrowed(request, path.get()).plan().table();
+        TablePlan narrowed =
+                narrowed(request, path.get()).plan().table(grouped.plan().id());
         Typed value = narrowed.totals().get(index).value().unnamed();
         if (!(value instanceof Typed.Aggregate aggregate)) {
             return Optional.empty();
         }
         List<Typed> conditions =
                 narrowed.filters().stream().map(FilterPlan::condition).toList();
-        int node = grouped.tree().nodeAt(place);
+        int node = grouped.tree().nodeAt(own);
         Scalar ours = Scalars.at(grouped.figures().totals().get(index), node);
         return reader.figure(new FigureQuestion(narrowed.dataset(), aggregate, conditions))
                 .map(answer -> compared(answer, ours));

@@ -2,38 +2,33 @@ package org.grammatus.runs;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import org.grammatus.core.band.Printed;
-import org.grammatus.core.explain.CountedRows;
+import java.util.function.BiFunction;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
-import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.value.Scalar;
-import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Cells;
-import org.grammatus.export.RowsBehindCsv;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Reading;
 
-/** Asks a run why: about groups by their places in its tree, the report itself at 0. Nothing where there is no such place. */
+/**
+ * Asks a run why: about groups by their places among those of all its tables, the report itself at 0. Nothing where there is no such
+ * place.
+ */
 public final class Explanations {
 
-    private final Grouping.Result result;
-    private final Grouped grouped;
-    private final Printed printed;
+    private final RunResult result;
 
     public Explanations(RunResult result) {
-        this.result = result.grouping();
-        this.grouped = result.grouped();
-        this.printed = new Printed(grouped);
+        this.result = result;
+    }
+
+    /** Asks the table in which a group stands, by the group's place in it. */
+    private <T> Optional<T> at(int place, BiFunction<TableExplanations, Integer, Optional<T>> ask) {
+        return result.at(place)
+                .flatMap(table ->
+                        ask.apply(new TableExplanations(table, Reading.of(result.plan())), place - table.firstPlace()));
     }
 
     /**
@@ -42,7 +37,7 @@ public final class Explanations {
      * @param total the total's id
      */
     public Optional<WhyFigure> figure(int place, String total) {
-        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(result, printed, index, node)));
+        return at(place, (table, own) -> table.figure(own, total));
     }
 
     /**
@@ -52,26 +47,12 @@ public final class Explanations {
      * @param rows numbers of rows at the grain, all of the group
      */
     public Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
-        return total(total)
-                .flatMap(index -> node(place).map(node -> {
-                    BitSet counted = CountedRows.of(result, index, node);
-                    return rows.stream()
-                            .filter(row -> row < 0 || !counted.get(row))
-                            .toList();
-                }));
+        return at(place, (table, own) -> table.uncounted(own, total, rows));
     }
 
-    private Optional<Integer> total(String id) {
-        List<TotalPlan> totals = grouped.plan().totals();
-        return IntStream.range(0, totals.size())
-                .filter(i -> totals.get(i).id().equals(id))
-                .boxed()
-                .findFirst();
-    }
-
-    /** Why a group stands where it stands; the report itself stands in no order. */
+    /** Why a group stands where it stands; a whole table stands in no order. */
     public Optional<WhyOrder> order(int place) {
-        return node(place).filter(node -> node != GroupTree.ROOT).map(node -> WhyOrder.of(result, printed, node));
+        return at(place, TableExplanations::order);
     }
 
     /**
@@ -83,11 +64,7 @@ public final class Explanations {
      */
     public Optional<RowsBehind> rows(
             int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
-        return node(place).map(node -> {
-            RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, limit);
-            WiderRows wider = WiderRows.of(result, some.rows(), fields, reader);
-            return RowsBehind.of(result, printed, node, some, wider.fields(), wider.changed());
-        });
+        return at(place, (table, own) -> table.rows(own, offset, limit, fields, reader));
     }
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
@@ -102,10 +79,7 @@ public final class Explanations {
      * @param reader reads those that the report did not
      */
     public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
-        return node(place).map(node -> out -> {
-            int[] rows = result.drillDown().rows(node, grouped.tree().depthOf(node));
-            RowsBehindCsv.write(WiderRows.of(result, rows, fields, reader).fields(), rows, cells, out);
-        });
+        return at(place, (table, own) -> table.rowsFile(own, fields, reader, cells));
     }
 
     /**
@@ -114,7 +88,7 @@ public final class Explanations {
      * @param figures each as {@code place:total}, or {@code row:column} with the row's number behind an {@code r}: {@code r12:c-net}
      */
     public FiguresTogether together(List<String> figures) {
-        return FiguresTogether.of(grouped, figures);
+        return FiguresTogether.of(result, figures);
     }
 
     /**
@@ -129,30 +103,6 @@ public final class Explanations {
 
     /** The groups that a group lies in, outermost first, and itself. */
     public Optional<List<PathStep>> path(int place) {
-        return node(place).map(node -> {
-            List<PathStep> path = new ArrayList<>();
-            for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
-                path.addFirst(step(n));
-            }
-            return path;
-        });
-    }
-
-    private PathStep step(int node) {
-        int depth = grouped.tree().depthOf(node);
-        LevelPlan level = grouped.plan().levels().get(depth - 1);
-        Scalar key = grouped.groups().key(node);
-        return new PathStep(
-                level.id(),
-                level.name(),
-                printed.label(node),
-                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
-                grouped.groups().isOthers(node));
-    }
-
-    private Optional<Integer> node(int place) {
-        return place < 0 || place >= grouped.tree().nodeCount()
-                ? Optional.empty()
-                : Optional.of(grouped.tree().nodeAt(place));
+        return at(place, TableExplanations::path);
     }
 }

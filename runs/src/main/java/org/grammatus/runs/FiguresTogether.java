@@ -25,14 +25,14 @@ public record FiguresTogether(int count, String sum, String average) {
 
     private static final int MOST_DIGITS = 8;
 
-    static FiguresTogether of(Grouped grouped, List<String> figures) {
+    static FiguresTogether of(RunResult result, List<String> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
         for (String figure : figures) {
-            value(grouped, figure).ifPresent(numbers::add);
+            value(result, figure).ifPresent(numbers::add);
         }
         DecimalFormat format = new DecimalFormat(
                 "#,##0.########",
-                DecimalFormatSymbols.getInstance(grouped.plan().locale()));
+                DecimalFormatSymbols.getInstance(result.grouped().plan().locale()));
         format.setRoundingMode(Decimals.ROUNDING.ordinal());
         BigDecimal sum = numbers.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
         int scale = numbers.stream().mapToInt(BigDecimal::scale).max().orElse(0);
@@ -48,7 +48,7 @@ public record FiguresTogether(int count, String sum, String average) {
                                 format));
     }
 
-    private static Optional<BigDecimal> value(Grouped grouped, String figure) {
+    private static Optional<BigDecimal> value(RunResult result, String figure) {
         int colon = figure.indexOf(':');
         if (colon < 1) {
             return Optional.empty();
@@ -56,7 +56,7 @@ public record FiguresTogether(int count, String sum, String average) {
         String part = figure.substring(colon + 1);
         boolean ofRow = figure.startsWith("r");
         Optional<Integer> number = whole(figure.substring(ofRow ? 1 : 0, colon));
-        Optional<Scalar> value = number.flatMap(n -> ofRow ? ofRow(grouped, n, part) : ofGroup(grouped, n, part));
+        Optional<Scalar> value = number.flatMap(n -> ofRow ? ofRow(result, n, part) : ofGroup(result, n, part));
         return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
     }
 
@@ -68,10 +68,11 @@ public record FiguresTogether(int count, String sum, String average) {
         }
     }
 
+    private static Optional<Scalar> ofGroup(RunResult result, int place, String total) {
+        return result.at(place).flatMap(table -> ofGroup(table.grouped(), place - table.firstPlace(), total));
+    }
+
     private static Optional<Scalar> ofGroup(Grouped grouped, int place, String total) {
-        if (place < 0 || place >= grouped.tree().nodeCount()) {
-            return Optional.empty();
-        }
         int node = grouped.tree().nodeAt(place);
         for (int i = 0; i < grouped.figures().totals().size(); i++) {
             if (grouped.plan().totals().get(i).id().equals(total)) {
@@ -79,6 +80,13 @@ public record FiguresTogether(int count, String sum, String average) {
             }
         }
         return Optional.empty();
+    }
+
+    /** Ids are unique in a report, so that a column is of one table. */
+    private static Optional<Scalar> ofRow(RunResult result, int row, String column) {
+        return result.results().stream()
+                .flatMap(table -> ofRow(table.grouped(), row, column).stream())
+                .findFirst();
     }
 
     private static Optional<Scalar> ofRow(Grouped grouped, int row, String column) {

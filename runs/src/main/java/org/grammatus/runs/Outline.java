@@ -18,7 +18,7 @@ public final class Outline {
     /**
      * A group.
      *
-     * @param place its number when the tree is read from the top; the report is 0
+     * @param place its number when the trees of all tables are read from the top; the report is 0
      * @param counts what was counted in it, in words
      * @param page page it begins on
      * @param strip strip of the continuous list it begins in
@@ -26,16 +26,27 @@ public final class Outline {
      */
     public record Entry(int place, int depth, String label, String counts, int page, int strip, boolean children) {}
 
-    /** The groups right below one that begin with a heading or a line, in printed order. */
+    /**
+     * The groups right below one that begin with a heading or a line, in printed order.
+     *
+     * @param parentPlace place of the group; 0 for the whole report, whose groups are those of all its tables
+     */
     public static List<Entry> below(RunResult result, int parentPlace) {
-        Bands bands = result.pages().bands();
-        GroupTree tree = result.grouped().tree();
-        Printed printed = new Printed(result.grouped());
         List<Entry> entries = new ArrayList<>();
-        if (parentPlace < 0 || parentPlace >= tree.nodeCount()) {
-            return entries;
+        if (parentPlace == 0) {
+            result.results().forEach(table -> below(result, table, GroupTree.ROOT, entries));
+        } else {
+            result.at(parentPlace)
+                    .ifPresent(table -> below(
+                            result, table, table.grouped().tree().nodeAt(parentPlace - table.firstPlace()), entries));
         }
-        int parent = tree.nodeAt(parentPlace);
+        return entries;
+    }
+
+    private static void below(RunResult result, TableResult table, int parent, List<Entry> entries) {
+        Bands bands = table.bands();
+        GroupTree tree = table.grouped().tree();
+        Printed printed = new Printed(table.grouped());
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {
             int node = bands.node(band);
             if (begins(bands, band) && node != GroupTree.ROOT && tree.parentOf(node) == parent) {
@@ -43,16 +54,15 @@ public final class Outline {
                         && band + 1 < bands.size()
                         && begins(bands, band + 1);
                 entries.add(new Entry(
-                        tree.placeOf(node),
+                        table.firstPlace() + tree.placeOf(node),
                         tree.depthOf(node),
                         printed.label(node),
                         printed.countsInWords(node),
-                        result.pages().pageOf(band),
-                        result.pages().strips().stripOf(band),
+                        result.pages().pageOf(table.index(), band),
+                        result.pages().strips().stripOf(table.index(), band),
                         children));
             }
         }
-        return entries;
     }
 
     private static boolean begins(Bands bands, int band) {

@@ -25,25 +25,31 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnO
     public record LevelOrder(String id, String words, int groups) {}
 
     public static PartCounts of(RunResult result) {
-        Grouped grouped = result.grouped();
+        PartCounts counts = new PartCounts(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        result.results().forEach(counts::add);
+        return counts;
+    }
+
+    private void add(TableResult table) {
+        Grouped grouped = table.grouped();
         TablePlan plan = grouped.plan();
-        List<Count> kept = new ArrayList<>();
         for (int i = 0; i < plan.filters().size(); i++) {
-            kept.add(new Count(
-                    plan.filters().get(i).id(),
-                    result.grouping().drillDown().kept().afterEach().get(i)));
+            String id = plan.filters().get(i).id();
+            // What the report keeps is the same in every table: its own conditions stand before a table's.
+            if (kept.stream().noneMatch(count -> count.id().equals(id))) {
+                kept.add(new Count(
+                        id, table.grouping().drillDown().kept().afterEach().get(i)));
+            }
         }
         InWords words = new InWords(plan.dataset());
-        List<LevelOrder> levels = new ArrayList<>();
         for (int i = 0; i < plan.levels().size(); i++) {
             LevelPlan level = plan.levels().get(i);
             int groups = grouped.groups().keys().get(i + 1).orElseThrow().size();
             levels.add(new LevelOrder(level.id(), words.order(level, plan.totals()), groups));
         }
-        List<Count> marked = new ArrayList<>();
+        columns.addAll(ColumnOrder.of(plan));
         for (int i = 0; i < plan.highlights().size(); i++) {
             marked.add(new Count(plan.highlights().get(i).id(), grouped.marks().count(i)));
         }
-        return new PartCounts(kept, levels, ColumnOrder.of(plan), marked);
     }
 }

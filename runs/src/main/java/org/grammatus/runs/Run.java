@@ -55,7 +55,7 @@ public final class Run {
                     },
                     () -> cancelled,
                     () -> gate.enter(owner));
-            readAt = reader.readAt(Reading.of(made.grouped().plan())).orElse(startedAt);
+            readAt = reader.readAt(Reading.of(request.plan())).orElse(startedAt);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);

@@ -1,5 +1,6 @@
 package org.grammatus.runs;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
@@ -47,12 +48,7 @@ public final class RunEngine {
             RunResult result = grouped(plan, star, reader, ended);
             int pages = result.paginate(ended);
             listener.accept(new RunProgress(
-                    RunState.DONE,
-                    star.rowCount(),
-                    result.grouped().rowsKept(),
-                    result.grouped().tree().nodeCount() - 1,
-                    pages,
-                    result.notices()));
+                    RunState.DONE, star.rowCount(), result.rowsKept(), result.groupCount(), pages, result.notices()));
             return result;
         } catch (RuntimeException e) {
             throw e;
@@ -89,7 +85,7 @@ public final class RunEngine {
     private Star read(Plan plan, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
         listener.accept(RunProgress.WAITING.with(RunState.READING));
         long[] rowsRead = new long[1];
-        Star star = reader.read(Reading.of(plan.table()), rows -> {
+        Star star = reader.read(Reading.of(plan), rows -> {
             rowsRead[0] = rows;
             listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
             return !ended.getAsBoolean() && withinLimit(rows);
@@ -99,10 +95,16 @@ public final class RunEngine {
     }
 
     private RunResult grouped(Plan plan, Star star, DatasetReader reader, BooleanSupplier ended) {
-        TablePlan table = plan.table();
-        RunStages.Made made = stages.grouped(table, star, ended);
-        boolean none = made.grouping().grouped().rowsKept() == 0;
-        return new RunResult(plan, made, none ? UnknownAnswers.of(table, reader) : List.of());
+        List<RunStages.Made> made = new ArrayList<>();
+        List<Problem> unknown = new ArrayList<>();
+        for (TablePlan table : plan.tables()) {
+            RunStages.Made next = stages.grouped(table, star, ended);
+            made.add(next);
+            if (next.grouping().grouped().rowsKept() == 0 && unknown.isEmpty()) {
+                unknown.addAll(UnknownAnswers.of(table, reader));
+            }
+        }
+        return new RunResult(plan, made, unknown);
     }
 
     private boolean withinLimit(long rows) {

@@ -2,12 +2,12 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
@@ -23,8 +23,7 @@ public final class RunResult implements Printout {
     private static final long OVERHEAD = 500_000;
 
     private final Plan plan;
-    private final RunStages.Made made;
-    private final Bands bands;
+    private final List<TableResult> tables;
     private final List<Problem> ofAnswers;
     private Pages pages;
     private List<Problem> unprintable = List.of();
@@ -32,13 +31,21 @@ public final class RunResult implements Printout {
     /**
      * A result that is not broken into pages yet.
      *
+     * @param made by table, in reading order
      * @param ofAnswers what is said of the answers
      */
-    RunResult(Plan plan, RunStages.Made made, List<Problem> ofAnswers) {
+    RunResult(Plan plan, List<RunStages.Made> made, List<Problem> ofAnswers) {
         this.plan = plan;
-        this.made = made;
-        this.bands = Bands.of(made.grouping().grouped());
         this.ofAnswers = List.copyOf(ofAnswers);
+        List<TableResult> found = new ArrayList<>();
+        int places = 0;
+        for (RunStages.Made each : made) {
+            Bands bands = Bands.of(each.grouping().grouped(), found.isEmpty());
+            TableResult table = new TableResult(found.size(), places, each, bands);
+            found.add(table);
+            places += table.places();
+        }
+        this.tables = List.copyOf(found);
     }
 
     /**
@@ -51,7 +58,7 @@ public final class RunResult implements Printout {
     synchronized int paginate(BooleanSupplier cancelled) {
         if (pages == null && unprintable.isEmpty()) {
             try {
-                pages = Pages.of(bands, cancelled);
+                pages = Pages.of(tables(), plan.rows(), cancelled);
             } catch (ProblemException e) {
                 unprintable = e.problems();
             }
@@ -59,18 +66,53 @@ public final class RunResult implements Printout {
         return pages == null ? 0 : pages.count();
     }
 
-    public Grouped grouped() {
-        return made.grouping().grouped();
+    /** What it is the result of. */
+    Plan plan() {
+        return plan;
     }
 
-    /** What stands behind the result. */
-    public Grouping.Result grouping() {
-        return made.grouping();
+    /** Its tables, in reading order. */
+    public List<TableResult> results() {
+        return tables;
+    }
+
+    /** Its first table. */
+    public TableResult first() {
+        return tables.getFirst();
+    }
+
+    /**
+     * The table in which a group stands; nothing where there is no such group.
+     *
+     * @param place of the group among those of all tables
+     */
+    public Optional<TableResult> at(int place) {
+        return tables.stream()
+                .filter(table -> place >= table.firstPlace() && place < table.firstPlace() + table.places())
+                .findFirst();
+    }
+
+    /** The result of a report's first table. */
+    public Grouped grouped() {
+        return first().grouped();
+    }
+
+    /** How many rows its fullest table keeps. */
+    public int rowsKept() {
+        return tables.stream()
+                .mapToInt(table -> table.grouped().rowsKept())
+                .max()
+                .orElse(0);
+    }
+
+    /** How many groups all tables have. */
+    public int groupCount() {
+        return tables.stream().mapToInt(table -> table.places() - 1).sum();
     }
 
     @Override
-    public Bands bands() {
-        return bands;
+    public List<Bands> tables() {
+        return tables.stream().map(TableResult::bands).toList();
     }
 
     @Override
@@ -89,21 +131,20 @@ public final class RunResult implements Printout {
     /** What the reader should know of the definition and of figures that could not be computed. */
     public synchronized List<Problem> notices() {
         List<Problem> notices = new ArrayList<>(unprintable);
-        Grouped grouped = grouped();
         notices.addAll(ofAnswers);
         notices.addAll(plan.notices());
-        notices.addAll(grouped.notices());
+        tables.forEach(table -> notices.addAll(table.grouped().notices()));
         return notices;
     }
 
     /** About how much memory it takes besides its rows and its groups, in bytes. */
     public long bytes() {
-        return OVERHEAD + (Byte.BYTES + 2L * Integer.BYTES) * bands.size();
+        long bands = tables.stream().mapToLong(table -> table.bands().size()).sum();
+        return OVERHEAD + (Byte.BYTES + 2L * Integer.BYTES) * bands;
     }
 
-    /** About how much memory its groups take, which several results may share: numbers by kept row and level, figures by group. */
-    public long bytesOfGroups() {
-        Grouped grouped = grouped();
+    /** About how much memory a table's groups take, which several results may share: numbers by kept row and level, figures by group. */
+    static long bytesOfGroups(Grouped grouped) {
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.figures().totals().size());
         return perRow * grouped.rowsKept() + perGroup * grouped.tree().nodeCount();
@@ -111,7 +152,13 @@ public final class RunResult implements Printout {
 
     /** How many rows it went through itself. */
     RunStages.Touched touched() {
-        return made.touched();
+        long filtered = tables.stream()
+                .mapToLong(table -> table.made().touched().filtered())
+                .sum();
+        long grouped = tables.stream()
+                .mapToLong(table -> table.made().touched().grouped())
+                .sum();
+        return new RunStages.Touched(filtered, grouped);
     }
 
     /** What was asked, with what was answered. */
@@ -119,18 +166,29 @@ public final class RunResult implements Printout {
         return plan.inputs().prompts();
     }
 
-    /** A total of the whole report in printed form, under the label of its column. */
-    public record GrandTotal(String label, String figure) {}
+    /**
+     * A total of a whole table in printed form, under the label of its column.
+     *
+     * @param block the table's id
+     * @param title what the table is called; empty where nothing
+     */
+    public record GrandTotal(String block, String title, String label, String figure) {}
 
-    /** The report's own totals, in the order of their columns. */
+    /** The grand totals of its tables, in the order of their columns. */
     public List<GrandTotal> grandTotals() {
-        Grouped grouped = grouped();
-        Printed printed = new Printed(grouped);
         List<GrandTotal> totals = new ArrayList<>();
-        for (int column = 0; column < grouped.plan().columns().size(); column++) {
-            String label = grouped.plan().columns().get(column).label();
-            printed.totalAt(column, 0, Place.FOOTER)
-                    .ifPresent(total -> totals.add(new GrandTotal(label, printed.total(total, GroupTree.ROOT))));
+        for (TableResult table : tables) {
+            Grouped grouped = table.grouped();
+            Printed printed = new Printed(grouped);
+            for (int column = 0; column < grouped.plan().columns().size(); column++) {
+                String label = grouped.plan().columns().get(column).label();
+                printed.totalAt(column, 0, Place.FOOTER)
+                        .ifPresent(total -> totals.add(new GrandTotal(
+                                grouped.plan().id(),
+                                grouped.plan().title().orElse(""),
+                                label,
+                                printed.total(total, GroupTree.ROOT))));
+            }
         }
         return totals;
     }

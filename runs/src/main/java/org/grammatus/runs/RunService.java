@@ -224,8 +224,11 @@ public final class RunService implements AutoCloseable {
         for (Run run : runs.values()) {
             RunResult made = run.result().orElse(null);
             if (made != null) {
-                boolean first = counted.add(made.grouping().drillDown());
-                results += made.bytes() + (first ? made.bytesOfGroups() : 0);
+                results += made.bytes();
+                for (TableResult table : made.results()) {
+                    boolean first = counted.add(table.grouping().drillDown());
+                    results += first ? RunResult.bytesOfGroups(table.grouped()) : 0;
+                }
             }
         }
         return results + starsOfRuns().stream().mapToLong(Star::bytes).sum();
@@ -235,7 +238,8 @@ public final class RunService implements AutoCloseable {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
         runs.values()
                 .forEach(run -> run.result()
-                        .ifPresent(made -> stars.add(made.grouping().drillDown().star())));
+                        .ifPresent(made ->
+                                stars.add(made.first().grouping().drillDown().star())));
         return stars;
     }
 

@@ -19,7 +19,7 @@ import org.grammatus.core.prompt.RunContext;
  * The steps from rows to groups, each done once for the same rows and inputs. What was read, for whom, from which state of its source
  * and in which zone is told by the rows themselves: other rows share nothing. Thread-safe.
  */
-final class RunStages {
+public final class RunStages {
 
     /** By the very rows, which are let go as soon as no run and no snapshot has them. */
     private final Cache<Star, OfRows> byRows = Caffeine.newBuilder().weakKeys().build();
@@ -40,14 +40,14 @@ final class RunStages {
      * @param filtered rows that conditions were tried on
      * @param grouped rows that were put into groups
      */
-    record Touched(long filtered, long grouped) {}
+    public record Touched(long filtered, long grouped) {}
 
     /**
      * Groups with what made them.
      *
      * @param held what is to be held as long as the groups are, for the sake of later runs
      */
-    record Made(Grouping.Result grouping, Touched touched, List<Object> held) {}
+    public record Made(Grouping.Result grouping, Touched touched, List<Object> held) {}
 
     /** Filters, groups, totals and orders rows. */
     Made grouped(TablePlan plan, Star star, BooleanSupplier cancelled) {

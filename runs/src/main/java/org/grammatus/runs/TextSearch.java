@@ -20,10 +20,11 @@ public final class TextSearch {
      *
      * @param page number of the page
      * @param strip number of the strip of the continuous list
-     * @param band which band of the report it is
+     * @param block index of the block it stands in
+     * @param band which band of the block it is
      * @param text what is printed there
      */
-    public record Hit(int page, int strip, int band, String text) {}
+    public record Hit(int page, int strip, int block, int band, String text) {}
 
     /** Every band that prints the text, from the top; at most {@value #MOST}. */
     public static List<Hit> find(RunResult result, String text) {
@@ -32,15 +33,21 @@ public final class TextSearch {
         if (sought.isBlank()) {
             return hits;
         }
-        Bands bands = result.pages().bands();
-        BandContents contents = new BandContents(bands.grouped());
-        for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
-            for (BandCell cell : contents.of(bands, band)) {
-                String said = cell.text();
-                if (FoldedText.of(said).contains(sought)) {
-                    hits.add(new Hit(
-                            result.pages().pageOf(band), result.pages().strips().stripOf(band), band, said));
-                    break;
+        for (TableResult table : result.results()) {
+            Bands bands = table.bands();
+            BandContents contents = new BandContents(bands.grouped());
+            for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
+                for (BandCell cell : contents.of(bands, band)) {
+                    String said = cell.text();
+                    if (FoldedText.of(said).contains(sought)) {
+                        hits.add(new Hit(
+                                result.pages().pageOf(table.index(), band),
+                                result.pages().strips().stripOf(table.index(), band),
+                                table.index(),
+                                band,
+                                said));
+                        break;
+                    }
                 }
             }
         }

@@ -26,18 +26,20 @@ record WiderRows(ShownFields fields, boolean changed) {
     /**
      * Finds the values of fields.
      *
+     * @param reading what the run read
      * @param rows of the grain that are to be shown
      * @param asked ids of fields and calculated fields; the usual ones unless given
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
-    static WiderRows of(Grouping.Result result, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
+    static WiderRows of(
+            Grouping.Result result, Reading reading, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
         TablePlan plan = result.grouped().plan();
         List<String> ids = asked.orElseGet(() -> RowFields.usual(plan));
         Set<String> needed = RowFields.needed(plan, ids);
-        if (plan.fields().containsAll(needed)) {
+        if (reading.fields().containsAll(needed)) {
             return new WiderRows(ShownFields.of(plan, ids, result.drillDown().star()), false);
         }
-        Star again = reader.read(Reading.of(plan).andFields(needed), ReadProgress.SILENT);
+        Star again = reader.read(reading.andFields(needed), ReadProgress.SILENT);
         List<String> read = RowFields.read(plan);
         return isSame(result.drillDown().star(), again, read, rows)
                 ? new WiderRows(ShownFields.of(plan, ids, again), false)

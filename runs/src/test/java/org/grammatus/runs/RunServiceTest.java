@@ -90,7 +90,8 @@ class RunServiceTest {
         Run run = finished(giving(STAR));
         assertThat(run.progress().state()).isEqualTo(RunState.DONE);
         assertThat(run.progress().rowsKept()).isEqualTo(2);
-        assertThat(run.result().orElseThrow().grandTotals()).containsExactly(new RunResult.GrandTotal("Net", "7"));
+        assertThat(run.result().orElseThrow().grandTotals())
+                .containsExactly(new RunResult.GrandTotal("b", "", "Net", "7"));
         assertThat(service.find(run.id())).containsSame(run);
     }
 

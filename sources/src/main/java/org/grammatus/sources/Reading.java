@@ -10,6 +10,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.TablePlan;
 
 /**
@@ -40,7 +41,17 @@ public record Reading(
         this(dataset, fields, tables, List.of(), Optional.empty(), true);
     }
 
-    /** What a plan needs and no more. */
+    /** What the blocks of a plan need together: rows are left out only where every block leaves them out. */
+    public static Reading of(Plan plan) {
+        List<Reading> each = plan.tables().stream().map(Reading::of).toList();
+        Reading all = each.stream().reduce(Reading::with).orElseThrow();
+        List<Typed> common = each.getFirst().conditions.stream()
+                .filter(condition -> each.stream().allMatch(one -> one.conditions.contains(condition)))
+                .toList();
+        return new Reading(all.dataset, all.fields, all.tables, common, all.zone, all.wholeTables);
+    }
+
+    /** What a table needs and no more. */
     public static Reading of(TablePlan plan) {
         boolean allValues = plan.levels().stream().anyMatch(LevelPlan::showsAllValues);
         // A group without rows is called as its key is wherever the data have it.

@@ -17,6 +17,7 @@ public sealed interface BandCell {
     /** What words are to their band. */
     enum Role {
         TITLE,
+        BLOCK_TITLE,
         /** Below the title: the description, the answers, what is not shown. */
         SUBTITLE,
         /** What a group, its total or a line of other rows is called. */

@@ -53,6 +53,7 @@ public final class BandContents {
         int node = bands.node(band);
         return switch (bands.kind(band)) {
             case REPORT_HEADER -> reportHeader();
+            case BLOCK_HEADER -> blockHeader();
             case GROUP_HEADING -> List.of(name(node, printed.heading(node)));
             case GROUP_LINE, DETAIL -> List.of();
             case OTHER_ROWS -> List.of(new BandCell.Words(Role.NAME, plan.id(), printed.otherRowsName(node)));
@@ -65,7 +66,7 @@ public final class BandContents {
     public List<BandCell.Value> values(Bands bands, int band) {
         int node = bands.node(band);
         return switch (bands.kind(band)) {
-            case REPORT_HEADER, EMPTY -> List.of();
+            case REPORT_HEADER, BLOCK_HEADER, EMPTY -> List.of();
             case GROUP_HEADING -> figures(node, Place.HEADER);
             case GROUP_LINE -> line(node);
             case DETAIL -> row(bands.row(band));
@@ -93,6 +94,15 @@ public final class BandContents {
         words.add(new BandCell.Words(Role.TITLE, "", plan.inputs().title()));
         printed.subtitles().forEach(text -> words.add(new BandCell.Words(Role.SUBTITLE, "", text)));
         words.addAll(columnHeadings());
+        return words;
+    }
+
+    private List<BandCell.Words> blockHeader() {
+        List<BandCell.Words> words = new ArrayList<>();
+        plan.title().ifPresent(title -> words.add(new BandCell.Words(Role.BLOCK_TITLE, plan.id(), title)));
+        plan.note()
+                .filter(note -> !note.isBlank())
+                .ifPresent(note -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), note)));
         return words;
     }
 

@@ -3,6 +3,8 @@ package org.grammatus.core.band;
 /** The bands of a report, in the order in which they come around a group. */
 public enum BandKind {
     REPORT_HEADER,
+    /** What a block is called, where it says so. */
+    BLOCK_HEADER,
     /** A group's heading above its rows. */
     GROUP_HEADING,
     /** A group as one line in the columns. */
@@ -20,7 +22,12 @@ public enum BandKind {
         return this == GROUP_LINE || this == DETAIL || this == OTHER_ROWS || this == EMPTY;
     }
 
+    /** Whether the band stands above the headings of a block's columns. */
+    public boolean opensBlock() {
+        return this == REPORT_HEADER || this == BLOCK_HEADER;
+    }
+
     public boolean isHeading() {
-        return this == REPORT_HEADER || this == GROUP_HEADING;
+        return opensBlock() || this == GROUP_HEADING;
     }
 }

@@ -24,16 +24,30 @@ public final class Bands {
         this.grouped = grouped;
     }
 
-    /** Lays a result out as bands. */
+    /** Lays the result of a report's only or first table out as bands. */
     public static Bands of(Grouped grouped) {
+        return of(grouped, true);
+    }
+
+    /**
+     * Lays a result out as bands.
+     *
+     * @param first whether the report begins with it
+     */
+    public static Bands of(Grouped grouped, boolean first) {
         Bands bands = new Bands(grouped);
-        bands.build();
+        bands.build(first);
         return bands;
     }
 
-    private void build() {
+    private void build(boolean first) {
         GroupTree tree = grouped.tree();
-        add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
+        if (first) {
+            add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
+        }
+        if (grouped.plan().title().isPresent() || grouped.plan().note().isPresent()) {
+            add(BandKind.BLOCK_HEADER, GroupTree.ROOT, NO_ROW);
+        }
         if (grouped.rowsKept() == 0 && tree.nodeCount() == 1) {
             add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
         }

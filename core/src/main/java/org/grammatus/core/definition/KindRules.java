@@ -87,6 +87,7 @@ final class KindRules {
         each(report.path("filters"), "/filters", "kind", FILTERS);
         JsonNode blocks = report.path("blocks");
         for (int i = 0; i < blocks.size(); i++) {
+            each(blocks.path(i).path("filters"), "/blocks/" + i + "/filters", "kind", FILTERS);
             JsonNode totals = blocks.path(i).path("totals");
             for (int j = 0; j < totals.size(); j++) {
                 String at = "/blocks/" + i + "/totals/" + j + "/compare";

@@ -2,9 +2,11 @@ package org.grammatus.core.definition;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.problem.Problem;
@@ -13,6 +15,9 @@ import org.grammatus.core.problem.Suggestion;
 
 /** What a schema cannot say: ids are unique in the document, and every reference inside it leads somewhere. */
 final class References {
+
+    /** The whole width, in shares. */
+    private static final int ALL = 100;
 
     private final Problems problems = new Problems();
     private final Map<String, String> pointerOfId = new HashMap<>();
@@ -30,8 +35,12 @@ final class References {
             references.filter("/filters/" + i, report.filters().get(i), report.prompts());
         }
         for (int i = 0; i < report.blocks().size(); i++) {
-            references.block("/blocks/" + i, report.blocks().get(i));
+            references.block("/blocks/" + i, report.blocks().get(i), report.prompts());
         }
+        if (report.blocks().stream().allMatch(block -> block.off().orElse(false))) {
+            references.problems.error("/blocks", "every block is switched off; switch one on");
+        }
+        references.arrangement(report);
         return references.problems.found();
     }
 
@@ -69,7 +78,46 @@ final class References {
         }
     }
 
-    private void block(String pointer, ReportBlock block) {
+    private void block(String pointer, ReportBlock block, List<ReportPrompt> prompts) {
+        ids(pointer + "/filters", block.ownFilters(), ReportFilter::id);
+        for (int i = 0; i < block.ownFilters().size(); i++) {
+            filter(pointer + "/filters/" + i, block.ownFilters().get(i), prompts);
+        }
+        switch (block) {
+            case TableBlock table -> table(pointer, table);
+        }
+    }
+
+    /** Every block stands in one place at most, and the shares of a row are all of its width. */
+    private void arrangement(Report report) {
+        List<String> blocks = report.blocks().stream().map(ReportBlock::id).toList();
+        Set<String> placed = new HashSet<>();
+        List<BlockRow> rows = report.arrangement().orElse(List.of());
+        for (int i = 0; i < rows.size(); i++) {
+            List<BlockRow.Place> places = rows.get(i).blocks();
+            String pointer = "/arrangement/" + i + "/blocks";
+            for (int j = 0; j < places.size(); j++) {
+                known(pointer + "/" + j + "/block", "block", places.get(j).block(), blocks);
+                if (!placed.add(places.get(j).block())) {
+                    problems.error(
+                            pointer + "/" + j + "/block",
+                            "block \"" + places.get(j).block() + "\" has a place already; take one of them out");
+                }
+            }
+            long shared =
+                    places.stream().filter(place -> place.share().isPresent()).count();
+            int sum = places.stream().mapToInt(place -> place.share().orElse(0)).sum();
+            if (shared > 0 && (shared < places.size() || sum != ALL)) {
+                problems.error(
+                        pointer,
+                        shared < places.size()
+                                ? "some blocks of the row have a share of its width and others have none; give all a share, or none"
+                                : "the shares of the row come to " + sum + ", expected " + ALL);
+            }
+        }
+    }
+
+    private void table(String pointer, TableBlock block) {
         ids(pointer + "/levels", block.levels(), ReportLevel::id);
         ids(pointer + "/columns", block.columns(), ReportColumn::id);
         ids(pointer + "/totals", block.totals(), ReportTotal::id);

@@ -9,6 +9,7 @@ import java.util.Optional;
  * A report's definition, as {@code report.schema.json} describes it. Every part has an id that is unique in the document and
  * kept through edits; parts refer to each other by id, never by position.
  *
+ * @param arrangement which blocks stand side by side; those that it does not name stand below it, one below the other
  * @param locale BCP 47 language tag, which decides the order of texts and the look of figures and dates
  * @param zone IANA time zone in which moments with a zone are read and which decides the business date; the installation's unless given
  */
@@ -25,6 +26,7 @@ import java.util.Optional;
     "prompts",
     "filters",
     "blocks",
+    "arrangement",
     "page"
 })
 public record Report(
@@ -39,6 +41,7 @@ public record Report(
         List<ReportPrompt> prompts,
         List<ReportFilter> filters,
         List<ReportBlock> blocks,
+        Optional<List<BlockRow>> arrangement,
         PageSetup page) {
 
     public static final String FORMAT = "grammatus-report";
@@ -58,19 +61,45 @@ public record Report(
                 prompts,
                 filters,
                 blocks,
+                arrangement,
                 page);
     }
 
     /** The same report under another id. */
     public Report withId(String otherId) {
         return new Report(
-                format, version, otherId, title, description, dataset, locale, zone, prompts, filters, blocks, page);
+                format,
+                version,
+                otherId,
+                title,
+                description,
+                dataset,
+                locale,
+                zone,
+                prompts,
+                filters,
+                blocks,
+                arrangement,
+                page);
     }
 
     /** The same report with nothing required yet: as long as nobody has been asked, no answer is missing. */
     public Report asking() {
         List<ReportPrompt> open = prompts.stream().map(ReportPrompt::optional).toList();
-        return new Report(format, version, id, title, description, dataset, locale, zone, open, filters, blocks, page);
+        return new Report(
+                format,
+                version,
+                id,
+                title,
+                description,
+                dataset,
+                locale,
+                zone,
+                open,
+                filters,
+                blocks,
+                arrangement,
+                page);
     }
 
     /** The same report with all its texts changed. */
@@ -87,6 +116,16 @@ public record Report(
                 prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
                 filters.stream().map(filter -> filter.mapped(to)).toList(),
                 blocks.stream().map(block -> block.mapped(to)).toList(),
+                arrangement.map(rows -> rows.stream().map(row -> row.mapped(to)).toList()),
                 page);
+    }
+
+    /** The tables that are switched on, in reading order. */
+    public List<TableBlock> tables() {
+        return blocks.stream()
+                .filter(TableBlock.class::isInstance)
+                .map(TableBlock.class::cast)
+                .filter(block -> !block.off().orElse(false))
+                .toList();
     }
 }

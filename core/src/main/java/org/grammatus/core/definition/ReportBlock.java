@@ -1,60 +1,54 @@
 package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import java.util.Optional;
-import org.grammatus.core.choice.Cover;
-import org.grammatus.core.choice.Rounding;
 
-/**
- * One banded table.
- *
- * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
- * @param rounding where sums are rounded; {@link Rounding#PRINTED} unless given
- * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
- */
-@JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({
-    "id",
-    "kind",
-    "levels",
-    "columns",
-    "totals",
-    "totalsCover",
-    "rounding",
-    "counts",
-    "highlights",
-    "rows"
+/** A part of a report that stands by itself on its pages, told apart by its {@code kind}. */
+@JsonTypeInfo(
+        use = JsonTypeInfo.Id.NAME,
+        include = JsonTypeInfo.As.EXISTING_PROPERTY,
+        property = "kind",
+        visible = true)
+@JsonSubTypes({
+    @JsonSubTypes.Type(
+            value = TableBlock.class,
+            names = {"table", "banded"})
 })
-public record ReportBlock(
-        String id,
-        BlockKind kind,
-        List<ReportLevel> levels,
-        List<ReportColumn> columns,
-        List<ReportTotal> totals,
-        Optional<Cover> totalsCover,
-        Optional<Rounding> rounding,
-        List<String> counts,
-        List<ReportHighlight> highlights,
-        ReportRows rows) {
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+public sealed interface ReportBlock permits TableBlock {
 
-    public Cover cover() {
-        return totalsCover.orElse(Cover.SHOWN);
+    String id();
+
+    /** What a block is, by its word in documents. */
+    enum Kind {
+        TABLE,
+        /** The older word for a table. */
+        BANDED
+    }
+
+    @JsonProperty("kind")
+    Kind kind();
+
+    /** What stands above it. */
+    Optional<String> title();
+
+    /** A word below its title. */
+    Optional<String> note();
+
+    /** Conditions on its rows, beside those of the report. */
+    Optional<List<ReportFilter>> filters();
+
+    /** Whether it is kept but not printed. */
+    Optional<Boolean> off();
+
+    default List<ReportFilter> ownFilters() {
+        return filters().orElse(List.of());
     }
 
     /** The same with all its texts changed. */
-    ReportBlock mapped(DefinitionMapping to) {
-        return new ReportBlock(
-                to.part(id),
-                kind,
-                levels.stream().map(level -> level.mapped(to)).toList(),
-                columns.stream().map(column -> column.mapped(to)).toList(),
-                totals.stream().map(total -> total.mapped(to)).toList(),
-                totalsCover,
-                rounding,
-                counts,
-                highlights.stream().map(highlight -> highlight.mapped(to)).toList(),
-                rows.mapped(to));
-    }
+    ReportBlock mapped(DefinitionMapping to);
 }

@@ -67,6 +67,19 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 siblings.size());
     }
 
+    /** The same where other tables' groups stand before this one's. */
+    public WhyOrder from(int firstPlace) {
+        return new WhyOrder(
+                rule,
+                terms,
+                siblings.stream()
+                        .map(sibling -> new Sibling(
+                                firstPlace + sibling.place(), sibling.label(), sibling.values(), sibling.self()))
+                        .toList(),
+                before,
+                all);
+    }
+
     private static String print(TablePlan.Term term, Grouping.Result result, int node, int depth) {
         Scalar value = result.drillDown().value(term, node, depth);
         if (value instanceof Scalar.Null) {

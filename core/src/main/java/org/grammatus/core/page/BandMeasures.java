@@ -16,6 +16,7 @@ import org.grammatus.core.plan.TablePlan;
 final class BandMeasures {
 
     private static final int BELOW_TITLE = 900;
+    private static final int BELOW_BLOCK_TITLE = 500;
     private static final int BELOW_HEADING = 100;
     private static final int BELOW_ROW = 60;
     private static final int BELOW_NOTE = 400;
@@ -28,10 +29,12 @@ final class BandMeasures {
     private final ColumnLayout columns;
     private final NameRooms rooms;
     private final int width;
+    /** The width that the report's title has. */
+    private final int titleWidth;
     /** A row of one line, as most are. */
     private final Measured plainRow;
 
-    BandMeasures(Bands bands, BandContents contents, ColumnLayout columns, NameRooms rooms, int width) {
+    BandMeasures(Bands bands, BandContents contents, ColumnLayout columns, NameRooms rooms, int width, int titleWidth) {
         this.bands = bands;
         this.contents = contents;
         this.plan = bands.grouped().plan();
@@ -39,6 +42,7 @@ final class BandMeasures {
         this.columns = columns;
         this.rooms = rooms;
         this.width = width;
+        this.titleWidth = titleWidth;
         this.plainRow = row(1);
     }
 
@@ -49,7 +53,8 @@ final class BandMeasures {
     Measured of(int band) {
         BandKind kind = bands.kind(band);
         return switch (kind) {
-            case REPORT_HEADER -> title(contents.words(bands, band));
+            case REPORT_HEADER -> title(contents.words(bands, band), titleWidth, BELOW_TITLE);
+            case BLOCK_HEADER -> title(contents.words(bands, band), width, BELOW_BLOCK_TITLE);
             case GROUP_HEADING ->
                 heading(bands.node(band), contents.words(bands, band).getFirst(), false);
             case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band)) : plainRow;
@@ -64,16 +69,17 @@ final class BandMeasures {
         return heading(node, contents.continued(node), true);
     }
 
-    private Measured title(List<BandCell.Words> words) {
+    private Measured title(List<BandCell.Words> words, int room, int below) {
         Stack stack = new Stack(0);
         for (BandCell.Words paragraph : words) {
             switch (paragraph.role()) {
-                case TITLE -> stack.put(paragraph, TextStyle.TITLE, 0, width);
-                case SUBTITLE -> stack.put(paragraph, TextStyle.SUBTITLE, 0, width);
+                case BLOCK_TITLE -> stack.put(paragraph, TextStyle.BLOCK_TITLE, 0, room);
+                case TITLE -> stack.put(paragraph, TextStyle.TITLE, 0, room);
+                case SUBTITLE -> stack.put(paragraph, TextStyle.SUBTITLE, 0, room);
                 default -> {}
             }
         }
-        return new Measured(stack.y + BELOW_TITLE, stack.lines, 0, Measured.NO_RULE);
+        return new Measured(stack.y + below, stack.lines, 0, Measured.NO_RULE);
     }
 
     private Measured heading(int node, BandCell.Words name, boolean continued) {
@@ -160,7 +166,7 @@ final class BandMeasures {
             case GROUP_HEADING, GROUP_FOOTER -> TextStyle.TOTAL;
             case REPORT_FOOTER -> TextStyle.GRAND_TOTAL;
             case GROUP_LINE, DETAIL -> isStrong(band) ? TextStyle.STRONG_CELL : TextStyle.CELL;
-            case REPORT_HEADER, OTHER_ROWS, EMPTY -> TextStyle.CELL;
+            case REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, EMPTY -> TextStyle.CELL;
         };
     }
 

@@ -26,7 +26,7 @@ final class OpenGroups {
 
     /** Whether a band is the first of a group that begins on a new page. */
     boolean beginsPage(int band) {
-        if (!anyNewPage || band == 0 || bands.kind(band - 1) == BandKind.REPORT_HEADER) {
+        if (!anyNewPage || band == 0 || bands.kind(band - 1).opensBlock()) {
             return false;
         }
         int node = bands.node(band);

@@ -17,6 +17,7 @@ import org.grammatus.core.choice.Look;
  * @param cells texts in their places
  * @param rules lines
  * @param braces which rows feed which group's totals
+ * @param blocks the report's blocks, wherever they stand
  * @param columns where the columns stand
  * @param marks the highlights that mark rows of the page
  */
@@ -33,6 +34,7 @@ public record Page(
         List<Cell> cells,
         List<Rule> rules,
         List<Brace> braces,
+        List<BlockBox> blocks,
         List<ColumnBox> columns,
         List<Mark> marks) {
 
@@ -50,7 +52,7 @@ public record Page(
     /**
      * A group.
      *
-     * @param place its number when the tree is read from the top
+     * @param place its number when the trees of all blocks are read from the top, one after the other
      * @param last place of its last descendant: a group lies inside another if its place does
      * @param depth 0 for the report
      * @param level id of its level, or {@code report}
@@ -62,6 +64,8 @@ public record Page(
     public enum BandRole {
         PAGE_HEADER,
         TITLE,
+        /** What a block is called. */
+        BLOCK_TITLE,
         COLUMN_HEADINGS,
         HEADING,
         ROW,
@@ -79,15 +83,24 @@ public record Page(
      * @param firstCell index of its first cell
      * @param row number at the grain of the row it prints, or {@value Page#NONE}
      * @param mark index of the highlight that marks it, or {@value Page#NONE}
+     * @param block index of the block that it is a part of
      */
-    public record BandBox(BandRole role, int top, int height, int node, int firstCell, int row, int mark) {}
+    public record BandBox(BandRole role, int top, int height, int node, int firstCell, int row, int mark, int block) {}
+
+    /**
+     * A block's place across the page.
+     *
+     * @param id its id
+     */
+    public record BlockBox(String id, int x, int width) {}
 
     /**
      * A column's place.
      *
      * @param id the column's id
+     * @param block index of the block that it is a part of
      */
-    public record ColumnBox(String id, int x, int width) {}
+    public record ColumnBox(String id, int x, int width, int block) {}
 
     /**
      * A highlight that marks rows here.
@@ -118,6 +131,7 @@ public record Page(
      * @param node index of the group
      * @param opens whether the group's first row is on this page
      * @param closes whether its last is
+     * @param block index of the block that it is a part of
      */
-    public record Brace(int node, int top, int bottom, boolean opens, boolean closes) {}
+    public record Brace(int node, int top, int bottom, boolean opens, boolean closes, int block) {}
 }

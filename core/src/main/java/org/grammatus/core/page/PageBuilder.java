@@ -28,30 +28,37 @@ final class PageBuilder {
     private int firstBand;
     private int y;
 
-    PageBuilder(TableLayout layout, OpenGroups open, Sheet sheet, int top) {
-        this.layout = layout;
-        this.open = open;
+    /** @param top where the block begins */
+    PageBuilder(BlockPlace block, Sheet sheet, int top) {
+        this.layout = block.layout();
+        this.open = block.open();
         this.type = layout.type();
         this.bands = layout.bands();
         this.plan = layout.plan();
         this.sheet = sheet;
         this.y = top;
-        sheet.nodeIndex(GroupTree.ROOT);
+        sheet.begin(block);
     }
 
-    /** The bands of a page that begins with the report. */
-    void opening(int to) {
-        put(0);
-        columnHeadings();
-        firstBand = 1;
-        for (int band = 1; band < to; band++) {
-            put(band);
+    /** The bands of a block that stand on a page: its beginning, or what goes on from the page before. */
+    void segment(int from, int to) {
+        int band = from;
+        while (band < to && bands.kind(band).opensBlock()) {
+            put(band++);
         }
+        columnHeadings();
+        if (from > 0 && band == from) {
+            repeatHeadings(from);
+        }
+        firstBand = band;
+        while (band < to) {
+            put(band++);
+        }
+        sheet.end(to);
     }
 
-    /** The bands of a page that goes on from the page before. */
-    void following(int from, int to) {
-        columnHeadings();
+    /** The headings of the groups that go on from the page before. */
+    private void repeatHeadings(int from) {
         for (int node : open.above(from)) {
             sheet.continued().add(node);
             int first = sheet.size();
@@ -59,10 +66,6 @@ final class PageBuilder {
             words(heading, node);
             sheet.box(BandRole.HEADING, y, y + heading.height(), node, first);
             y += heading.height();
-        }
-        firstBand = from;
-        for (int band = from; band < to; band++) {
-            put(band);
         }
     }
 
@@ -74,6 +77,7 @@ final class PageBuilder {
         for (int band = from; band < to; band++) {
             put(band);
         }
+        sheet.end(to);
     }
 
     /** How far down it has come. */
@@ -117,7 +121,7 @@ final class PageBuilder {
         values(band, measured, node);
         int bottom = y + measured.height();
         int row = kind == BandKind.DETAIL ? bands.row(band) : Page.NONE;
-        sheet.box(new Page.BandBox(role(kind), y, measured.height(), sheet.nodeIndex(node), first, row, mark));
+        sheet.box(role(kind), y, bottom, node, first, row, mark);
         if (kind == BandKind.DETAIL || kind == BandKind.GROUP_LINE || kind == BandKind.OTHER_ROWS) {
             sheet.feed(node, y, bottom);
         }
@@ -127,6 +131,7 @@ final class PageBuilder {
     private static BandRole role(BandKind kind) {
         return switch (kind) {
             case REPORT_HEADER -> BandRole.TITLE;
+            case BLOCK_HEADER -> BandRole.BLOCK_TITLE;
             case GROUP_HEADING -> BandRole.HEADING;
             case GROUP_LINE, DETAIL, EMPTY -> BandRole.ROW;
             case OTHER_ROWS -> BandRole.OTHER_ROWS;

@@ -1,131 +1,158 @@
 package org.grammatus.core.page;
 
-import java.util.Arrays;
-import java.util.concurrent.CancellationException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.page.BlockFlow.Position;
+import org.grammatus.core.plan.BlockRowPlan;
+import org.grammatus.core.plan.RunInputs;
 
 /**
- * A report broken into pages. Breaks are found in one pass; a page is made when it is asked for. Thread-safe.
- *
- * <p>Headings, the row that follows them and the footers after a row stay together: a heading is never last on a page, a
- * footer never first.
+ * A report broken into pages. Breaks are found in one pass; a page is made when it is asked for. Blocks in one row stand side by side,
+ * each flows in its own column, and the next row begins below the longest. Thread-safe.
  */
 public final class Pages {
 
-    private static final int ASK_EVERY = 4096;
+    /** Between rows of blocks. */
+    private static final int BETWEEN_ROWS = 2_000;
+    /** Between blocks that stand side by side. */
+    private static final int BETWEEN_BLOCKS = 2_400;
 
     private final Paper paper;
     private final PageFurniture furniture;
-    private final TableLayout layout;
-    private final OpenGroups open;
+    private final List<BlockPlace> blocks;
     private final Strips strips;
-    private final int[] firstBand;
+    /** By page, then in reading order. */
+    private final List<Segment> segments;
 
-    private Pages(Paper paper, TableLayout layout, BooleanSupplier cancelled) {
+    private final int[] firstSegment;
+
+    private Pages(List<BlockPlace> blocks, List<BlockRowPlan> rows, Paper paper, BooleanSupplier cancelled) {
+        this.blocks = blocks;
         this.paper = paper;
-        this.layout = layout;
-        this.furniture = new PageFurniture(layout, paper);
-        this.open = new OpenGroups(layout.bands());
-        this.strips = new Strips(layout, open, paper);
-        this.firstBand = breaks(cancelled);
+        this.furniture = new PageFurniture(blocks.getFirst().layout(), paper);
+        this.strips = new Strips(blocks, paper);
+        List<Segment> found = flowed(rows, cancelled);
+        found.sort(Comparator.comparingInt(Segment::page).thenComparingInt(Segment::block));
+        this.segments = List.copyOf(found);
+        int pages = segments.getLast().page();
+        this.firstSegment = new int[pages + 1];
+        for (int i = segments.size() - 1; i >= 0; i--) {
+            firstSegment[segments.get(i).page() - 1] = i;
+        }
+        firstSegment[pages] = segments.size();
     }
 
     /**
-     * Breaks bands into pages.
+     * Breaks a report that is one table into pages.
      *
      * @throws org.grammatus.core.problem.ProblemException if the columns do not fit the paper
      */
     public static Pages of(Bands bands, BooleanSupplier cancelled) {
-        Paper paper = Paper.of(bands.grouped().plan().inputs().page());
-        return new Pages(paper, new TableLayout(bands, paper.printableWidth()), cancelled);
+        String id = bands.grouped().plan().id();
+        return of(List.of(bands), List.of(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false)), cancelled);
     }
 
-    private int[] breaks(BooleanSupplier cancelled) {
-        Bands bands = layout.bands();
-        int[] breaks = new int[64];
-        int pages = 1;
-        int y = layout.columnHeadingsHeight();
-        int bottom = bodyHeight();
-        int unit = 0;
-        while (unit < bands.size()) {
-            int end = unitEnd(bands, unit);
-            int height = height(unit, end);
-            boolean asked = open.beginsPage(unit);
-            if ((asked || y + height > bottom) && unit > breaks[pages - 1]) {
-                breaks = with(breaks, pages++, unit);
-                y = topOfPage(unit);
-            }
-            if (y + height > bottom) {
-                // Too tall for any page: its bands are broken one by one.
-                for (int band = unit; band < end; band++) {
-                    int own = layout.height(band);
-                    if (y + own > bottom && band > breaks[pages - 1]) {
-                        breaks = with(breaks, pages++, band);
-                        y = topOfPage(band);
-                    }
-                    y += own;
+    /**
+     * Breaks blocks into pages.
+     *
+     * @param tables in reading order
+     * @param rows which of them stand side by side, from the top
+     * @throws org.grammatus.core.problem.ProblemException if the columns of one do not fit its place
+     */
+    public static Pages of(List<Bands> tables, List<BlockRowPlan> rows, BooleanSupplier cancelled) {
+        RunInputs inputs = tables.getFirst().grouped().plan().inputs();
+        Paper paper = Paper.of(inputs.page());
+        List<BlockPlace> blocks = new ArrayList<>();
+        int place = 0;
+        int styles = 0;
+        int marks = 0;
+        for (Bands table : tables) {
+            int[] span = span(table, rows, paper.printableWidth());
+            TableLayout layout = new TableLayout(table, span[1], paper.printableWidth());
+            int known = styleOf(layout, blocks);
+            blocks.add(new BlockPlace(
+                    blocks.size(),
+                    layout,
+                    new OpenGroups(table),
+                    paper.left() + span[0],
+                    place,
+                    known < 0 ? styles : known,
+                    marks));
+            place += table.grouped().tree().nodeCount();
+            styles += known < 0 ? TextStyle.values().length : 0;
+            marks += table.grouped().plan().highlights().size();
+        }
+        return new Pages(List.copyOf(blocks), rows, paper, cancelled);
+    }
+
+    /** Where the styles of a block of the same size of type are; -1 where none is. */
+    private static int styleOf(TableLayout layout, List<BlockPlace> before) {
+        return before.stream()
+                .filter(block -> block.layout().type().equals(layout.type()))
+                .mapToInt(BlockPlace::firstStyle)
+                .findFirst()
+                .orElse(-1);
+    }
+
+    /** A block's left edge and width, in its row. */
+    private static int[] span(Bands table, List<BlockRowPlan> rows, int width) {
+        for (BlockRowPlan row : rows) {
+            int free = width - BETWEEN_BLOCKS * (row.places().size() - 1);
+            int all = row.places().stream().mapToInt(BlockRowPlan.Place::share).sum();
+            int before = 0;
+            for (int i = 0; i < row.places().size(); i++) {
+                BlockRowPlan.Place place = row.places().get(i);
+                if (place.block().equals(table.grouped().plan().id())) {
+                    int left = (int) ((long) free * before / all);
+                    int right = (int) ((long) free * (before + place.share()) / all);
+                    return new int[] {left + i * BETWEEN_BLOCKS, right - left};
                 }
-            } else {
-                y += height;
-            }
-            unit = end;
-            if (unit % ASK_EVERY == 0 && cancelled.getAsBoolean()) {
-                throw new CancellationException("The run was cancelled");
+                before += place.share();
             }
         }
-        return Arrays.copyOf(breaks, pages);
+        return new int[] {0, width};
     }
 
-    private static int[] with(int[] breaks, int at, int band) {
-        int[] longer = at < breaks.length ? breaks : Arrays.copyOf(breaks, at * 2);
-        longer[at] = band;
-        return longer;
-    }
-
-    /** Headings, one row, and the footers right after it. */
-    private static int unitEnd(Bands bands, int from) {
-        int band = from;
-        while (band < bands.size() && bands.kind(band).isHeading()) {
-            band++;
+    private List<Segment> flowed(List<BlockRowPlan> rows, BooleanSupplier cancelled) {
+        List<Segment> found = new ArrayList<>();
+        int topOfLater = furniture.headerHeight();
+        int bottom = paper.bottom() - paper.top() - furniture.footerHeight();
+        Position next = new Position(1, 0);
+        for (int i = 0; i < rows.size(); i++) {
+            boolean another = i > 0 && rows.get(i).newPage();
+            Position start = another ? new Position(next.page() + 1, topOfLater) : next;
+            Position end = start;
+            for (BlockRowPlan.Place place : rows.get(i).places()) {
+                BlockPlace block = block(place.block());
+                Position own = i == 0 ? new Position(1, belowTitle(block)) : start;
+                Position over = BlockFlow.flow(block, own, topOfLater, bottom, found, cancelled);
+                end = over.compareTo(end) > 0 ? over : end;
+            }
+            next = new Position(end.page(), end.y() + BETWEEN_ROWS);
         }
-        if (band < bands.size() && bands.kind(band).isRow()) {
-            band++;
-        }
-        while (band < bands.size() && isFooter(bands.kind(band))) {
-            band++;
-        }
-        return Math.max(band, from + 1);
+        return found;
     }
 
-    private static boolean isFooter(BandKind kind) {
-        return kind == BandKind.GROUP_FOOTER || kind == BandKind.REPORT_FOOTER;
+    /** The report's title stands in its first block and above all that begin beside it. */
+    private int belowTitle(BlockPlace block) {
+        TableLayout first = blocks.getFirst().layout();
+        boolean beside = block.index() > 0 && first.bands().kind(0) == BandKind.REPORT_HEADER;
+        return beside ? first.height(0) : 0;
     }
 
-    private int height(int from, int to) {
-        int height = 0;
-        for (int band = from; band < to; band++) {
-            height += layout.height(band);
-        }
-        return height;
-    }
-
-    /** Height between the page's top and bottom edges of what changes from page to page. */
-    private int bodyHeight() {
-        return paper.bottom() - paper.top() - furniture.footerHeight();
-    }
-
-    private int topOfPage(int band) {
-        int y = furniture.headerHeight() + layout.columnHeadingsHeight();
-        for (int node : open.above(band)) {
-            y += layout.measures().continued(node).height();
-        }
-        return y;
+    private BlockPlace block(String id) {
+        return blocks.stream()
+                .filter(block -> block.layout().plan().id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     public int count() {
-        return firstBand.length;
+        return firstSegment.length - 1;
     }
 
     /**
@@ -137,19 +164,20 @@ public final class Pages {
         if (number < 1 || number > count()) {
             throw new IllegalArgumentException("Page " + number + " of " + count());
         }
-        int from = firstBand[number - 1];
-        int end = number == count() ? layout.bands().size() : firstBand[number];
         // A layout prints for one thread at a time, whether pages or strips.
-        synchronized (layout) {
-            Sheet sheet = new Sheet(layout, paper, number, count());
-            if (layout.bands().kind(from) == BandKind.REPORT_HEADER) {
-                new PageBuilder(layout, open, sheet, paper.top()).opening(end);
-            } else {
+        synchronized (blocks) {
+            Sheet sheet = new Sheet(blocks, paper, number, count());
+            if (number > 1) {
                 furniture.header(sheet);
-                new PageBuilder(layout, open, sheet, paper.top() + furniture.headerHeight()).following(from, end);
             }
+            for (int i = firstSegment[number - 1]; i < firstSegment[number]; i++) {
+                Segment segment = segments.get(i);
+                new PageBuilder(blocks.get(segment.block()), sheet, paper.top() + segment.top())
+                        .segment(segment.from(), segment.to());
+            }
+            sheet.begin(blocks.getFirst());
             furniture.footer(sheet);
-            return sheet.built(paper.height(), end);
+            return sheet.built(paper.height());
         }
     }
 
@@ -158,13 +186,21 @@ public final class Pages {
         return strips;
     }
 
-    /** Number of the page on which a band stands. */
-    public int pageOf(int band) {
-        int found = Arrays.binarySearch(firstBand, band);
-        return found >= 0 ? found + 1 : -found - 1;
+    /**
+     * Number of the page on which a band stands.
+     *
+     * @param block index of its block
+     */
+    public int pageOf(int block, int band) {
+        return segments.stream()
+                .filter(segment -> segment.block() == block && band >= segment.from() && band < segment.to())
+                .mapToInt(Segment::page)
+                .findFirst()
+                .orElse(1);
     }
 
-    public Bands bands() {
-        return layout.bands();
+    /** The bands of its blocks, in reading order. */
+    public List<Bands> tables() {
+        return blocks.stream().map(block -> block.layout().bands()).toList();
     }
 }

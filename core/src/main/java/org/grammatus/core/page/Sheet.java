@@ -12,33 +12,37 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.TablePlan;
 
-/** What has been put on a page so far: its cells, and the tables that they refer to by number. Used once. */
+/**
+ * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
+ * Used once.
+ */
 final class Sheet {
 
-    private final TableLayout layout;
-    private final TablePlan plan;
-    private final int paperWidth;
-    /** Left edge of what is put on it. */
-    private final int left;
-
+    private final List<BlockPlace> blocks;
+    private final Paper paper;
     private final int number;
     private final int of;
-    private final Map<Integer, Integer> nodes = new LinkedHashMap<>();
+    private final Map<NodeKey, Integer> nodes = new LinkedHashMap<>();
     private final Map<String, Integer> ids = new LinkedHashMap<>();
     private final Map<String, Integer> texts = new LinkedHashMap<>();
     private final List<Page.BandBox> boxes = new ArrayList<>();
     private final List<Page.Cell> cells = new ArrayList<>();
     private final List<Page.Rule> rules = new ArrayList<>();
+    private final List<Page.Brace> braces = new ArrayList<>();
+    private BlockPlace block;
     private final Set<Integer> continued = new HashSet<>();
     private final Map<Integer, int[]> braceSpans = new LinkedHashMap<>();
 
-    Sheet(TableLayout layout, Paper paper, int number, int of) {
-        this.layout = layout;
-        this.plan = layout.plan();
-        this.paperWidth = paper.width();
-        this.left = paper.left();
+    private record NodeKey(int block, int node) {}
+
+    /** @param blocks all of the report */
+    Sheet(List<BlockPlace> blocks, Paper paper, int number, int of) {
+        this.blocks = blocks;
+        this.paper = paper;
         this.number = number;
         this.of = of;
+        begin(blocks.getFirst());
+        nodeIndex(GroupTree.ROOT);
     }
 
     int number() {
@@ -49,16 +53,23 @@ final class Sheet {
         return of;
     }
 
+    /** From now on things are put on it that belong to a block. */
+    void begin(BlockPlace next) {
+        block = next;
+        continued.clear();
+        braceSpans.clear();
+    }
+
     /**
      * The page.
      *
-     * @param to number of the band that comes after it
+     * @param height in hundredths of a point
      */
-    Page built(int height, int to) {
+    Page built(int height) {
         return new Page(
                 number,
                 of,
-                paperWidth,
+                paper.width(),
                 height,
                 styles(),
                 pageNodes(),
@@ -67,9 +78,16 @@ final class Sheet {
                 List.copyOf(boxes),
                 List.copyOf(cells),
                 List.copyOf(rules),
-                braces(to),
+                List.copyOf(braces),
+                blocks.stream()
+                        .map(each -> new Page.BlockBox(
+                                each.layout().plan().id(),
+                                each.left(),
+                                each.layout().width()))
+                        .toList(),
                 columnBoxes(),
-                plan.highlights().stream()
+                blocks.stream()
+                        .flatMap(each -> each.layout().plan().highlights().stream())
                         .map(h -> new Page.Mark(h.id(), h.label(), h.look()))
                         .toList());
     }
@@ -78,41 +96,55 @@ final class Sheet {
         if (text.isEmpty()) {
             return;
         }
-        ColumnLayout columns = layout.columns();
-        Align align = plan.columns().get(column).align();
+        ColumnLayout columns = block.layout().columns();
+        Align align = block.layout().plan().columns().get(column).align();
         String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.type().size(style));
+        int width = block.layout().type().width(printable, style);
         int x = switch (align) {
             case START -> columns.x()[column];
             case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
             case END -> columns.right(column) - width;
         };
-        boolean end = align == Align.END;
-        int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
-        cells.add(new Page.Cell(
-                left + x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, end));
+        cell(x, baseline, width, printable, style, node, id, align == Align.END);
     }
 
     /** Puts a text in its place. */
     void text(String text, TextStyle style, int x, int baseline, int node, String id) {
         String printable = style.face().printable(text);
-        int width = style.face().width(printable, layout.type().size(style));
-        int idIndex = id.isEmpty() ? Page.NONE : index(ids, id);
+        cell(x, baseline, block.layout().type().width(printable, style), printable, style, node, id, false);
+    }
+
+    private void cell(
+            int x, int baseline, int width, String printable, TextStyle style, int node, String id, boolean figure) {
         cells.add(new Page.Cell(
-                left + x, baseline, width, index(texts, printable), style.ordinal(), nodeIndex(node), idIndex, false));
+                block.left() + x,
+                baseline,
+                width,
+                index(texts, printable),
+                block.firstStyle() + style.ordinal(),
+                nodeIndex(node),
+                id.isEmpty() ? Page.NONE : index(ids, id),
+                figure));
     }
 
     /** A band from a height to another with the cells from its first on. */
     void box(BandRole role, int top, int bottom, int node, int firstCell) {
-        boxes.add(new Page.BandBox(role, top, bottom - top, nodeIndex(node), firstCell, Page.NONE, Page.NONE));
+        box(role, top, bottom, node, firstCell, Page.NONE, Page.NONE);
     }
 
-    void box(Page.BandBox box) {
-        boxes.add(box);
+    /**
+     * A band likewise.
+     *
+     * @param row number at the grain of the row that it prints, or {@link Page#NONE}
+     * @param mark index of the highlight that marks it among its block's, or {@link Page#NONE}
+     */
+    void box(BandRole role, int top, int bottom, int node, int firstCell, int row, int mark) {
+        int marked = mark == Page.NONE ? mark : block.firstMark() + mark;
+        boxes.add(new Page.BandBox(role, top, bottom - top, nodeIndex(node), firstCell, row, marked, block.index()));
     }
 
     void rule(int x, int y, int width, int thickness) {
-        rules.add(new Page.Rule(left + x, y, width, thickness));
+        rules.add(new Page.Rule(block.left() + x, y, width, thickness));
     }
 
     /** How many cells there are. */
@@ -120,48 +152,64 @@ final class Sheet {
         return cells.size();
     }
 
-    /** The groups whose headings stand on a page before: their braces go on. */
+    /** The groups of the block whose headings stand on a page before: their braces go on. */
     Set<Integer> continued() {
         return continued;
     }
 
     /** Notes that rows between two heights feed a group and every group around it. */
     void feed(int node, int top, int bottom) {
-        GroupTree tree = layout.bands().grouped().tree();
+        GroupTree tree = tree();
         for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(tree.depthOf(n) - 1).header() != Header.LINE) {
+            if (block.layout().plan().levels().get(tree.depthOf(n) - 1).header() != Header.LINE) {
                 braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
             }
         }
     }
 
-    private List<Page.Brace> braces(int nextBand) {
-        GroupTree tree = layout.bands().grouped().tree();
-        int nextNode = nextBand < layout.bands().size() ? layout.bands().node(nextBand) : GroupTree.ROOT;
-        List<Page.Brace> braces = new ArrayList<>();
+    /**
+     * Closes the block's part of the page.
+     *
+     * @param nextBand number of the band that comes after it
+     */
+    void end(int nextBand) {
+        GroupTree tree = tree();
+        int nextNode = nextBand < block.size() ? block.layout().bands().node(nextBand) : GroupTree.ROOT;
         for (Map.Entry<Integer, int[]> span : braceSpans.entrySet()) {
             int node = span.getKey();
             int place = tree.placeOf(nextNode);
             boolean goesOn = nextNode != GroupTree.ROOT && place >= tree.placeOf(node) && place <= tree.lastPlace(node);
             braces.add(new Page.Brace(
-                    nodeIndex(node), span.getValue()[0], span.getValue()[1], !continued.contains(node), !goesOn));
+                    nodeIndex(node),
+                    span.getValue()[0],
+                    span.getValue()[1],
+                    !continued.contains(node),
+                    !goesOn,
+                    block.index()));
         }
-        return braces;
+    }
+
+    private GroupTree tree() {
+        return block.layout().bands().grouped().tree();
     }
 
     private List<Page.ColumnBox> columnBoxes() {
-        List<Page.ColumnBox> columns = new ArrayList<>();
-        for (int c = 0; c < plan.columns().size(); c++) {
-            columns.add(new Page.ColumnBox(
-                    plan.columns().get(c).id(),
-                    left + layout.columns().x()[c],
-                    layout.columns().widths()[c]));
+        List<Page.ColumnBox> boxesOfColumns = new ArrayList<>();
+        for (BlockPlace each : blocks) {
+            ColumnLayout columns = each.layout().columns();
+            for (int c = 0; c < columns.x().length; c++) {
+                boxesOfColumns.add(new Page.ColumnBox(
+                        each.layout().plan().columns().get(c).id(),
+                        each.left() + columns.x()[c],
+                        columns.widths()[c],
+                        each.index()));
+            }
         }
-        return columns;
+        return boxesOfColumns;
     }
 
-    int nodeIndex(int node) {
-        return nodes.computeIfAbsent(node, key -> nodes.size());
+    private int nodeIndex(int node) {
+        return nodes.computeIfAbsent(new NodeKey(block.index(), node), key -> nodes.size());
     }
 
     private static int index(Map<String, Integer> table, String text) {
@@ -170,25 +218,35 @@ final class Sheet {
 
     private List<Page.Style> styles() {
         List<Page.Style> styles = new ArrayList<>();
-        for (TextStyle style : TextStyle.values()) {
-            styles.add(new Page.Style(
-                    style.face().word(), layout.type().size(style), style.tone() == TextStyle.Tone.MUTED));
+        for (BlockPlace each : blocks) {
+            if (each.firstStyle() == styles.size()) {
+                for (TextStyle style : TextStyle.values()) {
+                    styles.add(new Page.Style(
+                            style.face().word(),
+                            each.layout().type().size(style),
+                            style.tone() == TextStyle.Tone.MUTED));
+                }
+            }
         }
         return styles;
     }
 
     private List<Page.Node> pageNodes() {
-        GroupTree tree = layout.bands().grouped().tree();
         List<Page.Node> list = new ArrayList<>();
-        for (int node : nodes.keySet()) {
-            int depth = tree.depthOf(node);
-            boolean report = node == GroupTree.ROOT;
+        for (NodeKey key : nodes.keySet()) {
+            BlockPlace of = blocks.get(key.block());
+            GroupTree tree = of.layout().bands().grouped().tree();
+            TablePlan plan = of.layout().plan();
+            int depth = tree.depthOf(key.node());
+            boolean report = key.node() == GroupTree.ROOT;
             list.add(new Page.Node(
-                    tree.placeOf(node),
-                    tree.lastPlace(node),
+                    of.firstPlace() + tree.placeOf(key.node()),
+                    of.firstPlace() + tree.lastPlace(key.node()),
                     depth,
                     report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
-                    report ? plan.inputs().title() : layout.contents().printed().label(node)));
+                    report
+                            ? plan.title().orElse(plan.inputs().title())
+                            : of.layout().contents().printed().label(key.node())));
         }
         return list;
     }

@@ -1,38 +1,54 @@
 package org.grammatus.core.page;
 
 import java.util.Arrays;
-import org.grammatus.core.band.Bands;
+import java.util.List;
 
 /**
  * A report as one continuous list: the same bands without breaks, page headers and footers, cut into strips that are made when
- * they are asked for. The column headings are a strip of their own, to be kept in sight. Thread-safe.
+ * they are asked for, its blocks one below the other. Where it is one table, its column headings are a strip of their own, to be kept in
+ * sight; of several, each has its own above it. Thread-safe.
  */
 public final class Strips {
 
     private static final int BANDS = 40;
+    private static final int BETWEEN_BLOCKS = 1_500;
 
-    private final TableLayout layout;
-    private final OpenGroups open;
+    private final List<BlockPlace> blocks;
     private final Paper paper;
+    /** By block: number of its first strip, from 0; one more than blocks at the end. */
+    private final int[] first;
+
     private int[] heights;
 
-    Strips(TableLayout layout, OpenGroups open, Paper paper) {
-        this.layout = layout;
-        this.open = open;
+    Strips(List<BlockPlace> blocks, Paper paper) {
+        this.blocks = blocks;
         this.paper = paper;
+        this.first = new int[blocks.size() + 1];
+        for (int i = 0; i < blocks.size(); i++) {
+            first[i + 1] = first[i] + (blocks.get(i).size() + BANDS - 1) / BANDS;
+        }
     }
 
     public int count() {
-        return (bands().size() + BANDS - 1) / BANDS;
+        return first[blocks.size()];
+    }
+
+    private boolean isAlone() {
+        return blocks.size() == 1;
     }
 
     /** The strips' heights, in hundredths of a point. */
     public int[] heights() {
-        synchronized (layout) {
+        synchronized (blocks) {
             if (heights == null) {
                 int[] found = new int[count()];
-                for (int band = 0; band < bands().size(); band++) {
-                    found[band / BANDS] += layout.height(band);
+                for (BlockPlace block : blocks) {
+                    int from = first[block.index()];
+                    found[from] +=
+                            isAlone() ? 0 : BETWEEN_BLOCKS + block.layout().columnHeadingsHeight();
+                    for (int band = 0; band < block.size(); band++) {
+                        found[from + band / BANDS] += block.layout().height(band);
+                    }
                 }
                 heights = found;
             }
@@ -40,13 +56,15 @@ public final class Strips {
         }
     }
 
-    /** The column headings alone. */
+    /** The column headings of a single table alone; nothing for several. */
     public Page headings() {
-        synchronized (layout) {
-            Sheet sheet = new Sheet(layout, paper, 0, count());
-            PageBuilder builder = new PageBuilder(layout, open, sheet, 0);
-            builder.columnHeadings();
-            return sheet.built(builder.y(), bands().size());
+        synchronized (blocks) {
+            Sheet sheet = new Sheet(blocks, paper, 0, count());
+            PageBuilder builder = new PageBuilder(blocks.getFirst(), sheet, 0);
+            if (isAlone()) {
+                builder.columnHeadings();
+            }
+            return sheet.built(builder.y());
         }
     }
 
@@ -59,22 +77,32 @@ public final class Strips {
         if (number < 1 || number > count()) {
             throw new IllegalArgumentException("Strip " + number + " of " + count());
         }
-        int from = (number - 1) * BANDS;
-        int to = Math.min(bands().size(), from + BANDS);
-        synchronized (layout) {
-            Sheet sheet = new Sheet(layout, paper, number, count());
-            PageBuilder builder = new PageBuilder(layout, open, sheet, 0);
-            builder.strip(from, to);
-            return sheet.built(builder.y(), to);
+        BlockPlace block = blocks.stream()
+                .filter(each -> number <= first[each.index() + 1])
+                .findFirst()
+                .orElseThrow();
+        int within = number - 1 - first[block.index()];
+        int from = within * BANDS;
+        int to = Math.min(block.size(), from + BANDS);
+        synchronized (blocks) {
+            Sheet sheet = new Sheet(blocks, paper, number, count());
+            boolean opens = within == 0 && !isAlone();
+            PageBuilder builder = new PageBuilder(block, sheet, opens ? BETWEEN_BLOCKS : 0);
+            if (opens) {
+                builder.segment(from, to);
+            } else {
+                builder.strip(from, to);
+            }
+            return sheet.built(builder.y());
         }
     }
 
-    /** Number of the strip in which a band stands. */
-    public int stripOf(int band) {
-        return band / BANDS + 1;
-    }
-
-    private Bands bands() {
-        return layout.bands();
+    /**
+     * Number of the strip in which a band stands.
+     *
+     * @param block index of its block
+     */
+    public int stripOf(int block, int band) {
+        return first[block] + band / BANDS + 1;
     }
 }

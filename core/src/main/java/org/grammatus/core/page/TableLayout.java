@@ -25,16 +25,17 @@ final class TableLayout {
      * Fits a table.
      *
      * @param width in hundredths of a point
+     * @param titleWidth the width that the report's title has above it
      * @throws org.grammatus.core.problem.ProblemException if its columns do not fit
      */
-    TableLayout(Bands bands, int width) {
+    TableLayout(Bands bands, int width, int titleWidth) {
         this.bands = bands;
         this.contents = new BandContents(bands.grouped());
         this.plan = bands.grouped().plan();
         this.width = width;
         this.columns = ColumnLayout.of(contents.printed(), width, NameRooms.columnsIndent(plan));
         this.rooms = new NameRooms(contents.printed(), columns, width);
-        this.measures = new BandMeasures(bands, contents, columns, rooms, width);
+        this.measures = new BandMeasures(bands, contents, columns, rooms, width, titleWidth);
         this.headingLines = IntStream.range(0, plan.columns().size())
                 .mapToObj(c -> type().lines(
                                 Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))

@@ -15,7 +15,8 @@ public enum TextStyle {
     STRONG_CELL(Face.SEMIBOLD, 900, Tone.INK),
     TOTAL(Face.SEMIBOLD, 900, Tone.INK),
     COUNTS(Face.REGULAR, 900, Tone.MUTED),
-    GRAND_TOTAL(Face.SEMIBOLD, 1000, Tone.INK);
+    GRAND_TOTAL(Face.SEMIBOLD, 1000, Tone.INK),
+    BLOCK_TITLE(Face.SEMIBOLD, 1250, Tone.INK);
 
     /** Ink, or a quieter one for what stands beside. */
     public enum Tone {

@@ -4,7 +4,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -15,8 +14,8 @@ final class AskedPeriods {
 
     private final Map<String, Period> byField = new HashMap<>();
 
-    AskedPeriods(Report report, List<ResolvedPrompt> prompts) {
-        for (ReportFilter filter : report.filters()) {
+    AskedPeriods(List<ReportFilter> filters, List<ResolvedPrompt> prompts) {
+        for (ReportFilter filter : filters) {
             if (filter instanceof ReportFilter.OfPeriod asked && !filter.isOff()) {
                 prompts.stream()
                         .filter(prompt -> asked.prompt().equals(prompt.name()))

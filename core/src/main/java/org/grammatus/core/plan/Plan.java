@@ -9,12 +9,14 @@ import org.grammatus.core.problem.Problem;
  * Immutable.
  *
  * @param blocks in reading order
+ * @param rows which blocks stand side by side, from the top
  * @param notices what the reader should know
  */
-public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<Problem> notices) {
+public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<BlockRowPlan> rows, List<Problem> notices) {
 
     public Plan {
         blocks = List.copyOf(blocks);
+        rows = List.copyOf(rows);
         notices = List.copyOf(notices);
     }
 
@@ -39,6 +41,18 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<Problem> notic
         return tables.getFirst();
     }
 
+    /**
+     * A table by its id.
+     *
+     * @throws IllegalArgumentException if there is none
+     */
+    public TablePlan table(String id) {
+        return tables().stream()
+                .filter(table -> table.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No table is called " + id));
+    }
+
     /** The same with every table changed in some way. */
     public Plan withTables(UnaryOperator<TablePlan> change) {
         return new Plan(
@@ -48,6 +62,7 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<Problem> notic
                             case TablePlan table -> (BlockPlan) change.apply(table);
                         })
                         .toList(),
+                rows,
                 notices);
     }
 }

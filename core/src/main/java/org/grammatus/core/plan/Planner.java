@@ -12,6 +12,7 @@ import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
+import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Checked;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Definitions;
@@ -24,6 +25,7 @@ import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.ReportRows;
+import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
@@ -46,7 +48,7 @@ public final class Planner {
     private static final Typed NO_VALUE = new Typed.Constant(new Scalar.Null(Type.INTEGER));
 
     private final Checked<Report> checked;
-    private final ReportBlock block;
+    private final TableBlock block;
     /** Where the block stands in the definition. */
     private final String pointer;
 
@@ -59,11 +61,12 @@ public final class Planner {
     private final PlanExpressions expressions;
     private final AskedPeriods asked;
 
-    private Planner(Checked<Report> checked, int block, DatasetModel dataset, RunInputs inputs) {
+    /** @param index of the table among the report's blocks */
+    private Planner(Checked<Report> checked, int index, TableBlock block, DatasetModel dataset, RunInputs inputs) {
         Report report = checked.document().orElseThrow();
         this.checked = checked;
-        this.block = report.blocks().get(block);
-        this.pointer = "/blocks/" + block;
+        this.block = block;
+        this.pointer = "/blocks/" + index;
         this.dataset = dataset;
         this.inputs = inputs;
         this.names = new PlanNames(
@@ -71,7 +74,9 @@ public final class Planner {
         this.homes = new Homes(dataset);
         this.lookups = new Lookups(dataset, names);
         this.expressions = new PlanExpressions(names, lookups, problems);
-        this.asked = new AskedPeriods(report, inputs.prompts());
+        List<ReportFilter> all = new ArrayList<>(report.filters());
+        all.addAll(block.ownFilters());
+        this.asked = new AskedPeriods(all, inputs.prompts());
     }
 
     /**
@@ -101,9 +106,14 @@ public final class Planner {
         RunInputs inputs = inputs(report, prompts, context, dataset, found);
         List<BlockPlan> blocks = new ArrayList<>();
         for (int i = 0; i < report.blocks().size(); i++) {
-            Planner planner = new Planner(checked, i, dataset, inputs);
-            blocks.add(planner.table(report.filters()));
-            found.addAll(planner.problems.found());
+            ReportBlock block = report.blocks().get(i);
+            if (!block.off().orElse(false)) {
+                Planner planner = switch (block) {
+                    case TableBlock table -> new Planner(checked, i, table, dataset, inputs);
+                };
+                blocks.add(planner.table(report.filters()));
+                found.addAll(planner.problems.found());
+            }
         }
         found.addAll(ofAnswers);
         if (found.hasErrors() || !checked.faults().isEmpty()) {
@@ -114,7 +124,25 @@ public final class Planner {
                 case TablePlan table -> found.addAll(Advice.on(table.columns(), table.totals(), dataset));
             }
         }
-        return new Plan(inputs, blocks, found.found());
+        return new Plan(inputs, blocks, arrangement(report, blocks), found.found());
+    }
+
+    /** The blocks in rows, those that are switched off left out; who has no place stands below the others. */
+    private static List<BlockRowPlan> arrangement(Report report, List<BlockPlan> blocks) {
+        List<String> left = new ArrayList<>(blocks.stream().map(BlockPlan::id).toList());
+        List<BlockRowPlan> rows = new ArrayList<>();
+        for (BlockRow row : report.arrangement().orElse(List.of())) {
+            List<BlockRowPlan.Place> places = row.blocks().stream()
+                    .filter(place -> left.remove(place.block()))
+                    .map(place ->
+                            new BlockRowPlan.Place(place.block(), place.share().orElse(1)))
+                    .toList();
+            if (!places.isEmpty()) {
+                rows.add(new BlockRowPlan(places, row.newPage().orElse(false)));
+            }
+        }
+        left.forEach(id -> rows.add(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false)));
+        return List.copyOf(rows);
     }
 
     /** What all blocks are made with; what is wrong with it is noted. */
@@ -183,6 +211,9 @@ public final class Planner {
         for (int i = 0; i < ofReport.size(); i++) {
             filter("/filters/" + i, ofReport.get(i)).ifPresent(filters::add);
         }
+        for (int i = 0; i < block.ownFilters().size(); i++) {
+            filter(pointer + "/filters/" + i, block.ownFilters().get(i)).ifPresent(filters::add);
+        }
         LevelPlanning levelPlanning = new LevelPlanning(dataset, names, lookups, problems, expressions, asked);
         List<LevelPlan> levels = active(pointer + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
         List<ColumnPlan> columns = active(
@@ -217,6 +248,8 @@ public final class Planner {
                 inputs,
                 block.id(),
                 pointer,
+                block.title(),
+                block.note(),
                 dataset,
                 List.copyOf(filters),
                 levels,
@@ -231,7 +264,7 @@ public final class Planner {
     }
 
     /** The levels that are switched on, outermost first. */
-    private static List<Names.Level> levels(ReportBlock block) {
+    private static List<Names.Level> levels(TableBlock block) {
         return block.levels().stream()
                 .filter(level -> !level.off().orElse(false))
                 .map(level -> new Names.Level(level.id(), level.name()))

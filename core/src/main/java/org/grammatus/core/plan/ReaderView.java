@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
@@ -85,7 +86,32 @@ public record ReaderView(
      * @throws ProblemException if a column or level is not there, a key does not fit, or nothing can be ordered by a column
      */
     public Plan applied(Plan plan) {
-        return isPlain() ? plan : plan.withTables(this::applied);
+        if (isPlain()) {
+            return plan;
+        }
+        List<TablePlan> tables = plan.tables();
+        return plan.withTables(table -> about(table, tables).applied(table));
+    }
+
+    /**
+     * What of the view is about a table: ids are unique in a report, so that each is of one. What is about none is left to the first, which
+     * says so.
+     */
+    private ReaderView about(TablePlan table, List<TablePlan> all) {
+        Predicate<String> own =
+                id -> has(table, id) || table == all.getFirst() && all.stream().noneMatch(other -> has(other, id));
+        return new ReaderView(
+                order.stream().filter(sort -> own.test(sort.column())).toList(),
+                only.stream().filter(group -> own.test(group.level())).toList(),
+                widths.stream().filter(width -> own.test(width.column())).toList(),
+                whole.stream().filter(own).toList(),
+                downTo.filter(own));
+    }
+
+    private static boolean has(TablePlan table, String id) {
+        return table.id().equals(id)
+                || table.columns().stream().anyMatch(column -> column.id().equals(id))
+                || table.levels().stream().anyMatch(level -> level.id().equals(id));
     }
 
     private TablePlan applied(TablePlan table) {

@@ -17,6 +17,8 @@ import org.grammatus.core.prompt.RunContext;
 /**
  * A banded table, ready to be read and computed. Immutable.
  *
+ * @param title what stands above it
+ * @param note a word below its title
  * @param filters the conditions that are left once unanswered prompts are removed, in their order
  * @param levels the levels that are switched on, outermost first; columns and highlights likewise
  * @param counted numbers of the tables whose rows are counted beside totals
@@ -28,6 +30,8 @@ public record TablePlan(
         RunInputs inputs,
         String id,
         String pointer,
+        Optional<String> title,
+        Optional<String> note,
         DatasetModel dataset,
         List<FilterPlan> filters,
         List<LevelPlan> levels,
@@ -77,6 +81,8 @@ public record TablePlan(
                 inputs,
                 id,
                 pointer,
+                title,
+                note,
                 dataset,
                 otherFilters,
                 otherLevels,

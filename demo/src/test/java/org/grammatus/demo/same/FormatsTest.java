@@ -23,9 +23,12 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Page;
+import org.grammatus.core.page.Pages;
 import org.grammatus.core.page.Strips;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Format;
+import org.grammatus.export.Printout;
 import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.TextSearch;
@@ -105,7 +108,7 @@ class FormatsTest {
     @ValueSource(ints = {0, 100, 200, 300, 400})
     void whatBandsPrintStandsOnStripsOnceAndInOrder(int from) {
         for (RunResult result : results(from)) {
-            Bands bands = result.bands();
+            Bands bands = result.first().bands();
             if (bands.grouped().plan().columns().stream()
                     .anyMatch(column -> column.onceIn().isPresent())) {
                 continue;
@@ -175,6 +178,57 @@ class FormatsTest {
         }
     }
 
+    /** A report that must not be broken into pages. */
+    private record WithoutPages(List<Bands> tables) implements Printout {
+
+        @Override
+        public Pages pages() {
+            throw new AssertionError("Pages were made");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {80, 180})
+    void filesOfRowsAndGroupsMakeNoPages(int from) throws Exception {
+        for (RunResult result : results(from)) {
+            for (Format format : List.of(Format.CSV, Format.JSON)) {
+                ByteArrayOutputStream out = new ByteArrayOutputStream();
+                format.writer().write(new WithoutPages(result.tables()), out, WriteProgress.SILENT);
+                assertThat(out.toByteArray()).isEqualTo(written(result, format));
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {10, 110, 210})
+    void everyPrintedTotalIsInTheJsonWithAllItsDigits(int from) throws Exception {
+        for (RunResult result : results(from)) {
+            Bands bands = result.first().bands();
+            BandContents contents = new BandContents(bands.grouped());
+            List<JsonNode> groups = new ArrayList<>();
+            inPrintedOrder(JSON.readTree(written(result, Format.JSON)).path("result"), groups);
+            for (int band = 0; band < bands.size(); band++) {
+                JsonNode group = groups.get(bands.grouped().tree().placeOf(bands.node(band)));
+                for (BandCell.Value value : contents.values(bands, band)) {
+                    boolean total = bands.grouped().plan().totals().stream()
+                            .anyMatch(each -> each.id().equals(value.part()));
+                    if (total) {
+                        JsonNode exact = group.path("totals").path(value.part());
+                        assertThat(exact.isMissingNode()).as(value.part()).isFalse();
+                        String text = exact.isNumber() ? exact.decimalValue().toPlainString() : exact.asString("");
+                        assertThat(exact.isNull() ? "" : text.replace('T', ' '))
+                                .isEqualTo(ScalarText.write(value.scalar()));
+                    }
+                }
+            }
+        }
+    }
+
+    private static void inPrintedOrder(JsonNode group, List<JsonNode> found) {
+        found.add(group);
+        group.path("groups").forEach(inner -> inPrintedOrder(inner, found));
+    }
+
     private static void rows(JsonNode node, List<String> columns, List<String> found) {
         node.path("rows")
                 .forEach(row -> found.add(columns.stream()
@@ -191,9 +245,9 @@ class FormatsTest {
     void whateverIsPrintedIsFound(int from) {
         for (RunResult result : results(from)) {
             BandContents texts = new BandContents(result.grouped());
-            for (int band = 0; band < Math.min(result.bands().size(), 40); band++) {
+            for (int band = 0; band < Math.min(result.first().bands().size(), 40); band++) {
                 int at = band;
-                for (String text : texts(texts, result.bands(), band)) {
+                for (String text : texts(texts, result.first().bands(), band)) {
                     if (!text.isBlank()) {
                         List<TextSearch.Hit> hits = TextSearch.find(result, text);
                         assertThat(hits.size() == TextSearch.MOST

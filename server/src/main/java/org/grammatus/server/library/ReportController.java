@@ -139,7 +139,7 @@ class ReportController {
                 report.description(),
                 report.dataset(),
                 dataset.label(),
-                report.blocks().stream()
+                report.tables().stream()
                         .flatMap(block -> block.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),

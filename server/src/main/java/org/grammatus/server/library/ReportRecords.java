@@ -122,7 +122,7 @@ class ReportRecords {
 
     /** Names of a report's levels and columns, to be found by. */
     static String fields(Report report) {
-        return report.blocks().stream()
+        return report.tables().stream()
                 .flatMap(block -> Stream.concat(
                         block.levels().stream().map(ReportLevel::name),
                         block.columns().stream().map(ReportColumn::label)))

@@ -20,7 +20,7 @@ public record PageView(
         @Schema(description = "The roles that bands refer to, by index")
         List<Page.BandRole> roles,
 
-        @Schema(description = "Seven numbers each: role, top, height, node, first cell, row or -1, mark or -1")
+        @Schema(description = "Eight numbers each: role, top, height, node, first cell, row or -1, mark or -1, block")
         int[] bands,
 
         @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
@@ -29,10 +29,12 @@ public record PageView(
         @Schema(description = "Four numbers each: x, y, width, thickness")
         int[] rules,
 
-        @Schema(description = "Five numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here")
+        @Schema(description = "Six numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here, block")
         int[] braces,
 
-        @Schema(description = "The columns, from left to right")
+        @Schema(description = "The report's blocks") List<Page.BlockBox> blocks,
+
+        @Schema(description = "The columns, block by block from left to right")
         List<Page.ColumnBox> columns,
 
         @Schema(description = "The highlights that marks refer to, by index")
@@ -49,15 +51,15 @@ public record PageView(
                 page.ids(),
                 page.texts(),
                 List.of(Page.BandRole.values()),
-                flat(
-                        page.bands(), b -> new int[] {
-                            b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell(), b.row(), b.mark()
-                        }),
+                flat(page.bands(), b -> new int[] {
+                    b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell(), b.row(), b.mark(), b.block()
+                }),
                 flat(page.cells(), c ->
                         new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness()}),
                 flat(page.braces(), b ->
-                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0}),
+                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
+                page.blocks(),
                 page.columns(),
                 page.marks());
     }

@@ -211,7 +211,7 @@ class RunController {
         ReportWriter writer = chosen.writer(protect ? Cells.PROTECTED : Cells.EXACT);
         files.send(
                 principal.getName(),
-                new FileSender.Kind(FileNames.of(result, chosen.word()), chosen.mediaType()),
+                new FileSender.Kind(FileNames.of(result, chosen.ending(result)), chosen.mediaType(result)),
                 file -> ReportFile.write(result, writer, file, WriteProgress.SILENT),
                 request,
                 response);

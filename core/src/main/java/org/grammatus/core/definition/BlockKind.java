@@ -1,5 +1,0 @@
-package org.grammatus.core.definition;
-
-public enum BlockKind {
-    BANDED
-}

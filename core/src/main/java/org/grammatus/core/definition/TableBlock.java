@@ -1,0 +1,74 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.Rounding;
+
+/**
+ * A table: the rows, or groups of them as lines, with headings and totals.
+ *
+ * @param kind {@code table}; {@code banded} is the older word for the same
+ * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
+ * @param rounding where sums are rounded; {@link Rounding#PRINTED} unless given
+ * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
+ */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({
+    "id",
+    "kind",
+    "title",
+    "note",
+    "filters",
+    "levels",
+    "columns",
+    "totals",
+    "totalsCover",
+    "rounding",
+    "counts",
+    "highlights",
+    "rows",
+    "off"
+})
+public record TableBlock(
+        String id,
+        Kind kind,
+        Optional<String> title,
+        Optional<String> note,
+        Optional<List<ReportFilter>> filters,
+        List<ReportLevel> levels,
+        List<ReportColumn> columns,
+        List<ReportTotal> totals,
+        Optional<Cover> totalsCover,
+        Optional<Rounding> rounding,
+        List<String> counts,
+        List<ReportHighlight> highlights,
+        ReportRows rows,
+        Optional<Boolean> off)
+        implements ReportBlock {
+
+    public Cover cover() {
+        return totalsCover.orElse(Cover.SHOWN);
+    }
+
+    @Override
+    public TableBlock mapped(DefinitionMapping to) {
+        return new TableBlock(
+                to.part(id),
+                kind,
+                title,
+                note,
+                filters.map(own -> own.stream().map(filter -> filter.mapped(to)).toList()),
+                levels.stream().map(level -> level.mapped(to)).toList(),
+                columns.stream().map(column -> column.mapped(to)).toList(),
+                totals.stream().map(total -> total.mapped(to)).toList(),
+                totalsCover,
+                rounding,
+                counts,
+                highlights.stream().map(highlight -> highlight.mapped(to)).toList(),
+                rows.mapped(to),
+                off);
+    }
+}

@@ -1,0 +1,142 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.Bands;
+
+/**
+ * Lets a block flow down pages from a place on.
+ *
+ * <p>Headings, the row that follows them and the footers after a row stay together: a heading is never last on a page, a
+ * footer never first.
+ */
+final class BlockFlow {
+
+    private static final int ASK_EVERY = 4096;
+
+    /** Where something ends or begins: a page, and how far down it. */
+    record Position(int page, int y) implements Comparable<Position> {
+
+        @Override
+        public int compareTo(Position other) {
+            return page == other.page ? Integer.compare(y, other.y) : Integer.compare(page, other.page);
+        }
+    }
+
+    private final BlockPlace block;
+    private final TableLayout layout;
+    private final Bands bands;
+    /** Where the second page's and every later one's blocks may begin. */
+    private final int topOfLater;
+
+    private final int bottom;
+    private final List<Segment> segments = new ArrayList<>();
+    private int page;
+    private int top;
+    private int from;
+    private int y;
+
+    private BlockFlow(BlockPlace block, Position start, int topOfLater, int bottom) {
+        this.block = block;
+        this.layout = block.layout();
+        this.bands = layout.bands();
+        this.topOfLater = topOfLater;
+        this.bottom = bottom;
+        this.page = start.page();
+        this.top = start.y();
+        this.y = top + layout.columnHeadingsHeight();
+    }
+
+    /**
+     * Breaks a block.
+     *
+     * @param topOfLater how far down pages begin, but for the first
+     * @param bottom how far down they go
+     * @param into where its segments are added
+     * @return where it ends
+     */
+    static Position flow(
+            BlockPlace block,
+            Position start,
+            int topOfLater,
+            int bottom,
+            List<Segment> into,
+            BooleanSupplier cancelled) {
+        BlockFlow flow = new BlockFlow(block, start, topOfLater, bottom);
+        flow.run(cancelled);
+        into.addAll(flow.segments);
+        return new Position(flow.page, flow.y);
+    }
+
+    private void run(BooleanSupplier cancelled) {
+        int unit = 0;
+        while (unit < bands.size()) {
+            int end = unitEnd(unit);
+            int height = 0;
+            for (int band = unit; band < end; band++) {
+                height += layout.height(band);
+            }
+            boolean asked = block.open().beginsPage(unit) && unit > from;
+            if (asked || y + height > bottom && canMove(unit)) {
+                breakBefore(unit);
+            }
+            if (y + height > bottom) {
+                // Too tall for any page: its bands are broken one by one.
+                for (int band = unit; band < end; band++) {
+                    int own = layout.height(band);
+                    if (y + own > bottom && canMove(band)) {
+                        breakBefore(band);
+                    }
+                    y += own;
+                }
+            } else {
+                y += height;
+            }
+            unit = end;
+            if (unit % ASK_EVERY == 0 && cancelled.getAsBoolean()) {
+                throw new CancellationException("The run was cancelled");
+            }
+        }
+        segments.add(new Segment(block.index(), page, top, from, bands.size()));
+    }
+
+    /** Whether a break before a band leaves something behind it, or finds more room. */
+    private boolean canMove(int band) {
+        return band > from || top > (page == 1 ? 0 : topOfLater);
+    }
+
+    private void breakBefore(int band) {
+        if (band > from) {
+            segments.add(new Segment(block.index(), page, top, from, band));
+        }
+        page++;
+        top = topOfLater;
+        from = band;
+        y = top + layout.columnHeadingsHeight();
+        for (int node : block.open().above(band)) {
+            y += layout.measures().continued(node).height();
+        }
+    }
+
+    /** Headings, one row, and the footers right after it. */
+    private int unitEnd(int unit) {
+        int band = unit;
+        while (band < bands.size() && bands.kind(band).isHeading()) {
+            band++;
+        }
+        if (band < bands.size() && bands.kind(band).isRow()) {
+            band++;
+        }
+        while (band < bands.size() && isFooter(bands.kind(band))) {
+            band++;
+        }
+        return Math.max(band, unit + 1);
+    }
+
+    private static boolean isFooter(BandKind kind) {
+        return kind == BandKind.GROUP_FOOTER || kind == BandKind.REPORT_FOOTER;
+    }
+}

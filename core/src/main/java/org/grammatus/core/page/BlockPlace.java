@@ -1,0 +1,18 @@
+package org.grammatus.core.page;
+
+/**
+ * A block fitted to its place across the page.
+ *
+ * @param index among the report's blocks
+ * @param left its left edge, from the paper's, in hundredths of a point
+ * @param firstPlace how many groups stand before its own, report roots included
+ * @param firstStyle index of the first of its styles among the page's
+ * @param firstMark index of the first of its highlights among the page's
+ */
+record BlockPlace(
+        int index, TableLayout layout, OpenGroups open, int left, int firstPlace, int firstStyle, int firstMark) {
+
+    int size() {
+        return layout.bands().size();
+    }
+}

@@ -1,0 +1,141 @@
+package org.grammatus.runs;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.explain.CountedRows;
+import org.grammatus.core.explain.RowsBehind;
+import org.grammatus.core.explain.WhyFigure;
+import org.grammatus.core.explain.WhyOrder;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.export.Cells;
+import org.grammatus.export.RowsBehindCsv;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Reading;
+
+/** Asks a table of a run why: about groups by their places in its own tree. Nothing where there is no such place. */
+final class TableExplanations {
+
+    private final TableResult table;
+    private final Reading reading;
+    private final Grouping.Result result;
+    private final Grouped grouped;
+    private final Printed printed;
+
+    /** @param reading what the run read */
+    TableExplanations(TableResult table, Reading reading) {
+        this.table = table;
+        this.reading = reading;
+        this.result = table.grouping();
+        this.grouped = table.grouped();
+        this.printed = new Printed(grouped);
+    }
+
+    /**
+     * Why a total of a group is what it is.
+     *
+     * @param total the total's id
+     */
+    Optional<WhyFigure> figure(int place, String total) {
+        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(result, printed, index, node)));
+    }
+
+    /**
+     * Those of some printed rows of a group that do not count in a total of it.
+     *
+     * @param total the total's id
+     * @param rows numbers of rows at the grain, all of the group
+     */
+    Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
+        return total(total)
+                .flatMap(index -> node(place).map(node -> {
+                    BitSet counted = CountedRows.of(result, index, node);
+                    return rows.stream()
+                            .filter(row -> row < 0 || !counted.get(row))
+                            .toList();
+                }));
+    }
+
+    private Optional<Integer> total(String id) {
+        List<TotalPlan> totals = grouped.plan().totals();
+        return IntStream.range(0, totals.size())
+                .filter(i -> totals.get(i).id().equals(id))
+                .boxed()
+                .findFirst();
+    }
+
+    /** Why a group stands where it stands; the report itself stands in no order. */
+    Optional<WhyOrder> order(int place) {
+        return node(place)
+                .filter(node -> node != GroupTree.ROOT)
+                .map(node -> WhyOrder.of(result, printed, node).from(table.firstPlace()));
+    }
+
+    /**
+     * Some of the rows behind a group.
+     *
+     * @param fields ids of the fields and calculated fields to show; the usual ones unless given
+     * @param reader reads those that the report did not
+     * @throws org.grammatus.sources.SourceException if they cannot be read
+     */
+    Optional<RowsBehind> rows(int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
+        return node(place).map(node -> {
+            RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, limit);
+            WiderRows wider = WiderRows.of(result, reading, some.rows(), fields, reader);
+            return RowsBehind.of(result, printed, node, some, wider.fields(), wider.changed());
+        });
+    }
+
+    /**
+     * All the rows behind a group as a file.
+     *
+     * @param fields ids of the fields and calculated fields to show; the usual ones unless given
+     * @param reader reads those that the report did not
+     */
+    Optional<Explanations.RowsFile> rowsFile(
+            int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
+        return node(place).map(node -> out -> {
+            int[] rows = result.drillDown().rows(node, grouped.tree().depthOf(node));
+            RowsBehindCsv.write(
+                    WiderRows.of(result, reading, rows, fields, reader).fields(), rows, cells, out);
+        });
+    }
+
+    /** The groups that a group lies in, outermost first, and itself. */
+    Optional<List<Explanations.PathStep>> path(int place) {
+        return node(place).map(node -> {
+            List<Explanations.PathStep> path = new ArrayList<>();
+            for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+                path.addFirst(step(n));
+            }
+            return path;
+        });
+    }
+
+    private Explanations.PathStep step(int node) {
+        int depth = grouped.tree().depthOf(node);
+        LevelPlan level = grouped.plan().levels().get(depth - 1);
+        Scalar key = grouped.groups().key(node);
+        return new Explanations.PathStep(
+                level.id(),
+                level.name(),
+                printed.label(node),
+                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
+                grouped.groups().isOthers(node));
+    }
+
+    private Optional<Integer> node(int place) {
+        return place < 0 || place >= grouped.tree().nodeCount()
+                ? Optional.empty()
+                : Optional.of(grouped.tree().nodeAt(place));
+    }
+}

@@ -1,0 +1,28 @@
+package org.grammatus.runs;
+
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Grouping;
+
+/**
+ * A table of a result.
+ *
+ * @param index among the result's tables
+ * @param firstPlace how many groups stand before its own, the tables' roots included
+ */
+public record TableResult(int index, int firstPlace, RunStages.Made made, Bands bands) {
+
+    public Grouped grouped() {
+        return made.grouping().grouped();
+    }
+
+    /** The facts with what stands behind them. */
+    public Grouping.Result grouping() {
+        return made.grouping();
+    }
+
+    /** How many groups it has, itself included. */
+    public int places() {
+        return grouped().tree().nodeCount();
+    }
+}
