@@ -40,7 +40,7 @@ export type WhyFigure = components['schemas']['WhyFigure']
 export type CalendarView = components['schemas']['CalendarView']
 export type CalendarBody = components['schemas']['CalendarBody']
 export type SourceAnswer = components['schemas']['SourceAnswer']
-export type FiguresTogether = components['schemas']['FiguresTogether']
+export type SelectionSummary = components['schemas']['SelectionSummary']
 export type WhyOrder = components['schemas']['WhyOrder']
 export type RowsBehind = components['schemas']['RowsBehind']
 export type PathStep = components['schemas']['PathStep']
@@ -280,7 +280,7 @@ export const api = {
     get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}${shownFields(fields)}`),
   path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
   together: (run: string, figures: string[]) =>
-    get<FiguresTogether>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
+    get<SelectionSummary>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
   run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),

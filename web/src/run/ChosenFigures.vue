@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import type { FiguresTogether } from '@/api/client'
+import type { SelectionSummary } from '@/api/client'
 import { words } from '@/words'
 
 /** What the chosen figures come to together. */
-defineProps<{ together: FiguresTogether }>()
+defineProps<{ together: SelectionSummary }>()
 const emit = defineEmits<{ clear: [] }>()
 </script>
 

@@ -2,12 +2,12 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import ChosenFigures from './ChosenFigures.vue'
-import type { FiguresTogether, RunView } from '@/api/client'
+import type { SelectionSummary, RunView } from '@/api/client'
 import GrandTotals from '@/paper/GrandTotals.vue'
 import { words } from '@/words'
 
 /** Below a run: how many rows it read and kept, or the figures that were chosen; and the totals of the whole report. */
-const props = defineProps<{ run: RunView; together?: FiguresTogether; isAuthor: boolean }>()
+const props = defineProps<{ run: RunView; together?: SelectionSummary; isAuthor: boolean }>()
 const emit = defineEmits<{ clear: []; again: [] }>()
 
 const funnel = computed(() =>

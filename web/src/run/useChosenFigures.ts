@@ -1,11 +1,11 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
-import { api, type FiguresTogether } from '@/api/client'
+import { api, type SelectionSummary } from '@/api/client'
 import { useNewest } from '@/shell/useNewest'
 
 /** Figures that a reader has chosen, and what they come to together, as the server works it out. */
 export function useChosenFigures(run: Ref<string | undefined>) {
   const chosen = ref<string[]>([])
-  const together = shallowRef<FiguresTogether>()
+  const together = shallowRef<SelectionSummary>()
   const [answers, ask] = useNewest(async (figures: string) => [
     await api.together(run.value!, figures.split(',')),
   ])

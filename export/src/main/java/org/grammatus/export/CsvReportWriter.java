@@ -34,14 +34,14 @@ import org.grammatus.core.plan.TablePlan;
 final class CsvReportWriter implements ReportWriter {
 
     private static final int ASK_EVERY = 4096;
-    private final CsvTexts texts;
+    private final FormulaEscaping texts;
     private BandContents contents;
     private Printed printed;
     private GroupTree tree;
     private TablePlan plan;
 
     CsvReportWriter(Cells cells) {
-        this.texts = new CsvTexts(cells);
+        this.texts = new FormulaEscaping(cells);
     }
 
     @Override

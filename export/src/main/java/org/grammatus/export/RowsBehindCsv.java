@@ -21,7 +21,7 @@ public final class RowsBehindCsv {
      * @param rows numbers of rows at the grain
      */
     public static void write(ShownFields shown, int[] rows, Cells cells, OutputStream out) throws IOException {
-        CsvTexts texts = new CsvTexts(cells);
+        FormulaEscaping texts = new FormulaEscaping(cells);
         CSVPrinter csv = new CSVPrinter(
                 new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8)), CSVFormat.RFC4180);
         csv.printRecord(Headings.unique(

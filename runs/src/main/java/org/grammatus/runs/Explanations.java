@@ -87,8 +87,8 @@ public final class Explanations {
      *
      * @param figures each as {@code place:total}, or {@code row:column} with the row's number behind an {@code r}: {@code r12:c-net}
      */
-    public FiguresTogether together(List<String> figures) {
-        return FiguresTogether.of(result, figures);
+    public SelectionSummary together(List<String> figures) {
+        return SelectionSummary.of(result, figures);
     }
 
     /**

@@ -12,16 +12,16 @@ import org.grammatus.core.value.Type;
 /** Computes expressions over a frame, one column for each part. */
 public final class Evaluator {
 
-    private final Frame frame;
+    private final EvaluationContext frame;
     private final Faults faults;
 
-    private Evaluator(Frame frame, Faults faults) {
+    private Evaluator(EvaluationContext frame, Faults faults) {
         this.frame = frame;
         this.faults = faults;
     }
 
     /** The expression's value at every place of the frame. */
-    public static Column evaluate(Typed expression, Frame frame, Faults faults) {
+    public static Column evaluate(Typed expression, EvaluationContext frame, Faults faults) {
         return new Evaluator(frame, faults).visit(expression);
     }
 

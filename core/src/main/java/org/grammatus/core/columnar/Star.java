@@ -137,8 +137,8 @@ public final class Star {
     }
 
     /** The fields as seen from one table's rows. */
-    public Frame at(int table) {
-        return new Frame() {
+    public EvaluationContext at(int table) {
+        return new EvaluationContext() {
             @Override
             public int size() {
                 return tables.get(table).size();

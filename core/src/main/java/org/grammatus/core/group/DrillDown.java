@@ -2,9 +2,9 @@ package org.grammatus.core.group;
 
 import java.util.Arrays;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
@@ -24,10 +24,10 @@ public final class DrillDown {
     private final Figures figures;
     private final SiblingOrder order;
     private final KeptRows kept;
-    private final Frame printedRows;
+    private final EvaluationContext printedRows;
 
     /** @param printedRows the rows with the groups around them */
-    DrillDown(Figures figures, KeptRows kept, Frame printedRows) {
+    DrillDown(Figures figures, KeptRows kept, EvaluationContext printedRows) {
         this.printedRows = printedRows;
         this.kept = kept;
         this.plan = figures.plan();
@@ -68,7 +68,8 @@ public final class DrillDown {
 
     /** A column's values by row of its home table. */
     public synchronized Column values(ColumnPlan column) {
-        Frame frame = column.value().looksOver() ? printedRows : nodes.star().at(column.home());
+        EvaluationContext frame =
+                column.value().looksOver() ? printedRows : nodes.star().at(column.home());
         return Evaluator.evaluate(column.value(), frame, new Faults());
     }
 

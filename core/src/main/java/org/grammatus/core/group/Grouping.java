@@ -11,9 +11,9 @@ import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -24,9 +24,9 @@ import org.grammatus.core.group.figure.RoundedLines;
 import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.select.Others;
 import org.grammatus.core.group.select.Selection;
-import org.grammatus.core.group.tree.Fate;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.group.window.InPrintedOrder;
 import org.grammatus.core.group.window.PrintedGroups;
 import org.grammatus.core.group.window.RowsAmongGroups;
@@ -91,7 +91,7 @@ public final class Grouping {
         RowsInGroups inGroups = new RowsInGroups(figures, selection, tree);
         int[] starts = new int[tree.nodeCount() + 1];
         int[] rows = plan.printsRows() ? inGroups.inOrder(starts) : new int[0];
-        Frame amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
+        EvaluationContext amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
         DrillDown drillDown = new DrillDown(figures, kept, amongGroups);
         PrintedGroups printedGroups = new PrintedGroups(figures.aggregates(), stepping, faults);
         Marking marking = new Marking(figures, faults, beside, amongGroups, printedGroups);
@@ -184,7 +184,7 @@ public final class Grouping {
         }
         int first = nodes.first(depth);
         return Arrays.stream(sorted)
-                .filter(node -> nodes.fateWithin(depth, node - first) != Fate.HIDDEN)
+                .filter(node -> nodes.fateWithin(depth, node - first) != Visibility.HIDDEN)
                 .filter(node -> !nodes.isInsideFolded(depth, node - first))
                 .toArray();
     }

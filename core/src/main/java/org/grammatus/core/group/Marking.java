@@ -5,9 +5,9 @@ import java.util.BitSet;
 import java.util.List;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
@@ -26,14 +26,14 @@ final class Marking {
     private final Homes homes;
     private final Faults faults;
     private final BesideGroups beside;
-    private final Frame printedRows;
+    private final EvaluationContext printedRows;
     private final PrintedGroups groups;
 
     /**
      * @param printedRows the rows with the groups around them
      * @param groups the groups in printed order
      */
-    Marking(Figures figures, Faults faults, BesideGroups beside, Frame printedRows, PrintedGroups groups) {
+    Marking(Figures figures, Faults faults, BesideGroups beside, EvaluationContext printedRows, PrintedGroups groups) {
         this.plan = figures.plan();
         this.nodes = figures.nodes();
         this.star = nodes.star();
@@ -58,7 +58,7 @@ final class Marking {
     private BitSet markedRows(HighlightPlan highlight, int[] rows) {
         boolean over = highlight.when().looksOver();
         int home = over ? DatasetModel.GRAIN : homes.orGrain(highlight.when());
-        Frame frame = over ? printedRows : star.at(home);
+        EvaluationContext frame = over ? printedRows : star.at(home);
         long[] truth = ((Column.Longs) Evaluator.evaluate(highlight.when(), frame, faults)).values();
         int[] path = star.path(DatasetModel.GRAIN, home);
         BitSet marked = new BitSet();

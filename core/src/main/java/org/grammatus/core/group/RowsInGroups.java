@@ -6,9 +6,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.select.OtherRows;
 import org.grammatus.core.group.select.Selection;
-import org.grammatus.core.group.tree.Fate;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.plan.TablePlan;
 
 /** Puts the rows of a table in printed order. */
@@ -65,7 +65,7 @@ final class RowsInGroups {
     /** Whether a group of the last level is shown by itself, so that its rows can be. */
     private boolean standsAlone(int node) {
         int deepest = nodes.depths() - 1;
-        return tree.isShown(node) && nodes.fateWithin(deepest, node - nodes.first(deepest)) == Fate.SHOWN;
+        return tree.isShown(node) && nodes.fateWithin(deepest, node - nodes.first(deepest)) == Visibility.SHOWN;
     }
 
     Optional<OtherRows> others() {

@@ -24,7 +24,7 @@ public final class Pages {
     private final Paper paper;
     private final PageFurniture furniture;
     private final List<BlockPlace> blocks;
-    private final Strips strips;
+    private final ContinuousView strips;
     /** By page, then in reading order. */
     private final List<Segment> segments;
 
@@ -34,7 +34,7 @@ public final class Pages {
         this.blocks = blocks;
         this.paper = paper;
         this.furniture = new PageFurniture(blocks.getFirst().layout(), paper);
-        this.strips = new Strips(blocks, paper);
+        this.strips = new ContinuousView(blocks, paper);
         List<Segment> found = flowed(rows, cancelled);
         found.sort(Comparator.comparingInt(Segment::page).thenComparingInt(Segment::block));
         this.segments = List.copyOf(found);
@@ -182,7 +182,7 @@ public final class Pages {
     }
 
     /** The same bands without breaks. Thread-safe. */
-    public Strips strips() {
+    public ContinuousView strips() {
         return strips;
     }
 

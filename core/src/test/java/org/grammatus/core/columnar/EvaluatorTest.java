@@ -65,7 +65,7 @@ class EvaluatorTest {
         Typed typed = Typing.type(ExpressionParser.parse(text), NAMES, Typing.Place.ROW);
         Column column = Evaluator.evaluate(
                 typed,
-                new Frame() {
+                new EvaluationContext() {
                     @Override
                     public int size() {
                         return 1;

@@ -277,7 +277,7 @@ class BlocksTest {
     @Test
     void theListHasAllBlocksOneBelowTheOther() {
         Made made = generated(7);
-        Strips strips = made.pages.strips();
+        ContinuousView strips = made.pages.strips();
         int rows = 0;
         for (int number = 1; number <= strips.count(); number++) {
             Page strip = strips.strip(number);

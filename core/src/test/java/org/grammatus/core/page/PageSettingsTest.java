@@ -167,7 +167,7 @@ class PageSettingsTest {
     @Test
     void stripsHoldTheSameRowsAsPages() {
         Pages pages = pages();
-        Strips strips = pages.strips();
+        ContinuousView strips = pages.strips();
         List<String> onPages = all(pages).stream()
                 .flatMap(page -> texts(page, BandRole.ROW).stream())
                 .toList();

@@ -22,9 +22,9 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.page.Strips;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Format;
@@ -123,7 +123,7 @@ class FormatsTest {
                 expected.append(sign(bands, band));
                 said.subList(0, own).forEach(expected::append);
             }
-            Strips strips = result.pages().strips();
+            ContinuousView strips = result.pages().strips();
             String onStrips = IntStream.rangeClosed(1, strips.count())
                     .mapToObj(strip -> texts(strips.strip(strip)))
                     .collect(Collectors.joining());

@@ -20,7 +20,7 @@ final class Snapshots {
     private final long budget;
     private final SpillFolder folder;
     private final Map<Snapshot.Key, Snapshot> inMemory = new LinkedHashMap<>(16, 0.75f, true);
-    private final Map<Snapshot.Key, SetAside> aside = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<Snapshot.Key, SpilledSnapshot> aside = new LinkedHashMap<>(16, 0.75f, true);
 
     /**
      * Without snapshots yet.
@@ -50,12 +50,12 @@ final class Snapshots {
                 .map(Snapshot::reading)
                 .or(() -> Optional.ofNullable(aside.get(key))
                         .filter(found -> found.isOf(reading, version) && found.bytes() <= budget)
-                        .map(SetAside::reading));
+                        .map(SpilledSnapshot::reading));
     }
 
     /** Brings back a snapshot that was set aside and answers a reading. */
     Optional<Snapshot> bringBack(Reading reading, String version) {
-        Optional<SetAside> found;
+        Optional<SpilledSnapshot> found;
         synchronized (this) {
             found = keys(reading).stream()
                     .map(aside::get)
@@ -73,7 +73,7 @@ final class Snapshots {
     }
 
     /** All that was there comes back where memory has room for it, else what is asked for. */
-    private Reading wanted(SetAside found, Reading reading) {
+    private Reading wanted(SpilledSnapshot found, Reading reading) {
         return found.bytes() <= budget ? found.reading() : found.reading().ofFields(reading);
     }
 
@@ -148,21 +148,23 @@ final class Snapshots {
 
     private void setAside(Snapshot snapshot) {
         synchronized (this) {
-            SetAside known = aside.get(snapshot.key());
+            SpilledSnapshot known = aside.get(snapshot.key());
             if (known != null && known.has(snapshot)) {
                 aside.put(snapshot.key(), known.usedAs(snapshot.star()));
                 return;
             }
         }
-        SetAside away = SetAside.of(snapshot, folder);
-        SetAside before;
+        SpilledSnapshot away = SpilledSnapshot.of(snapshot, folder);
+        SpilledSnapshot before;
         synchronized (this) {
             before = aside.put(away.key(), away);
         }
         Optional.ofNullable(before).ifPresent(this::delete);
         long[] all = new long[1];
         synchronized (this) {
-            all[0] = aside.values().stream().mapToLong(SetAside::fileBytes).sum();
+            all[0] = aside.values().stream()
+                    .mapToLong(SpilledSnapshot::fileBytes)
+                    .sum();
         }
         drop(oldest -> {
             boolean over = all[0] > folder.mostBytes() && oldest.file().isPresent();
@@ -190,15 +192,15 @@ final class Snapshots {
         drop(each -> each.key().dataset().equals(dataset));
     }
 
-    private void drop(Predicate<SetAside> given) {
-        List<SetAside> dropped = new ArrayList<>();
+    private void drop(Predicate<SpilledSnapshot> given) {
+        List<SpilledSnapshot> dropped = new ArrayList<>();
         synchronized (this) {
             aside.values().removeIf(each -> given.test(each) && dropped.add(each));
         }
         dropped.forEach(this::delete);
     }
 
-    private void delete(SetAside away) {
+    private void delete(SpilledSnapshot away) {
         away.file().ifPresent(folder::delete);
     }
 
@@ -210,7 +212,7 @@ final class Snapshots {
                     .map(Snapshot::readAt)
                     .or(() -> Optional.ofNullable(aside.get(key))
                             .filter(each -> each.reading().covers(reading))
-                            .map(SetAside::readAt));
+                            .map(SpilledSnapshot::readAt));
             if (found.isPresent()) {
                 return found;
             }

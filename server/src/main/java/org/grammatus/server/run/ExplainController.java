@@ -18,11 +18,11 @@ import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
 import org.grammatus.runs.AskedAgain;
 import org.grammatus.runs.Explanations;
-import org.grammatus.runs.FiguresTogether;
 import org.grammatus.runs.FileNames;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
+import org.grammatus.runs.SelectionSummary;
 import org.grammatus.runs.TextSearch;
 import org.grammatus.server.file.FileSender;
 import org.grammatus.server.problem.NotFoundException;
@@ -147,7 +147,7 @@ class ExplainController {
 
     @GetMapping("/together")
     @Operation(operationId = "figuresTogether", summary = "How many several figures are, their sum and their average")
-    FiguresTogether together(
+    SelectionSummary together(
             @PathVariable("id") String id, @RequestParam("figures") List<String> figures, Principal principal) {
         return explanations(id, principal).together(figures);
     }

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.page.Strips;
+import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
@@ -165,7 +165,7 @@ class RunController {
     @GetMapping("/{id}/strips")
     @Operation(operationId = "strips", summary = "A run as one continuous list: its strips' heights and its headings")
     StripsView strips(@PathVariable("id") String id, Principal principal) {
-        Strips strips = result(run(id, principal)).pages().strips();
+        ContinuousView strips = result(run(id, principal)).pages().strips();
         PageView headings = PageView.of(strips.headings());
         return new StripsView(headings.width(), strips.heights(), headings);
     }
@@ -173,7 +173,7 @@ class RunController {
     @GetMapping("/{id}/strips/{number}")
     @Operation(operationId = "strip", summary = "A strip of the continuous list")
     PageView strip(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
-        Strips strips = result(run(id, principal)).pages().strips();
+        ContinuousView strips = result(run(id, principal)).pages().strips();
         if (number < 1 || number > strips.count()) {
             throw new NotFoundException("There is no strip " + number + "; the run has " + strips.count());
         }

@@ -8,9 +8,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.KeyCodes;
 import org.grammatus.core.columnar.PairTable;
@@ -30,7 +30,7 @@ import org.grammatus.core.plan.TablePlan;
  * <p>Down to the deepest level that the home table knows, each home row lies in one node, so children merge into parents.
  * Below it a home row may lie in several nodes, which then overlap: each such level takes its distinct pairs of node and row.
  */
-public final class Aggregates implements Frame {
+public final class Aggregates implements EvaluationContext {
 
     private final TablePlan plan;
     private final Nodes nodes;

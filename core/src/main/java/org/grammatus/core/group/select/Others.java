@@ -3,8 +3,8 @@ package org.grammatus.core.group.select;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.grammatus.core.group.tree.Fate;
 import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.value.Scalar;
 
 /** How many groups stand together as others. */
@@ -20,7 +20,7 @@ public final class Others {
             if (nodes.hasFolded(depth)) {
                 Map<List<Scalar>, Integer> byParent = byParent(choice);
                 for (int node = nodes.first(depth); node < nodes.first(depth + 1); node++) {
-                    boolean others = nodes.fateWithin(depth, node - nodes.first(depth)) == Fate.OTHERS
+                    boolean others = nodes.fateWithin(depth, node - nodes.first(depth)) == Visibility.OTHERS
                             && !nodes.isInsideFolded(depth, node - nodes.first(depth));
                     Integer count = others ? byParent.get(nodes.path(nodes.parents()[node])) : null;
                     if (count != null) {
@@ -36,7 +36,7 @@ public final class Others {
         Map<Integer, Integer> byNode = new HashMap<>();
         Nodes before = choice.before();
         for (int node = 0; node < choice.fates().length; node++) {
-            if (choice.fates()[node] == Fate.OTHERS) {
+            if (choice.fates()[node] == Visibility.OTHERS) {
                 byNode.merge(before.parents()[before.first(choice.depth()) + node], 1, Integer::sum);
             }
         }

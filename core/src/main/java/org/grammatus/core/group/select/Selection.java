@@ -17,10 +17,10 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.SiblingOrder;
-import org.grammatus.core.group.tree.Fate;
 import org.grammatus.core.group.tree.Folding;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
+import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.LimitPlan;
 import org.grammatus.core.plan.RowsPlan;
@@ -93,7 +93,7 @@ public final class Selection {
     }
 
     private byte leftOut() {
-        return coversEverything() ? Fate.HIDDEN : Fate.DROPPED;
+        return coversEverything() ? Visibility.HIDDEN : Visibility.DROPPED;
     }
 
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
@@ -153,7 +153,7 @@ public final class Selection {
         int out = 0;
         for (int node = 0; node < fates.length; node++) {
             boolean kept = !truth.isNull(first + node) && ((Column.Longs) truth).values()[first + node] == 1;
-            fates[node] = kept ? Fate.SHOWN : leftOut();
+            fates[node] = kept ? Visibility.SHOWN : leftOut();
             out += kept ? 0 : 1;
         }
         if (out > 0) {
@@ -175,20 +175,20 @@ public final class Selection {
                 .sorted(depth, terms, figures.values().labels(depth, varying -> {}), varying -> {});
         int first = nodes.first(depth);
         byte[] fates = new byte[sorted.length];
-        byte beyond = limit.others() ? Fate.OTHERS : leftOut();
+        byte beyond = limit.others() ? Visibility.OTHERS : leftOut();
         int out = 0;
         for (int from = 0; from < sorted.length; ) {
             int candidates = 0;
             int to = from;
             while (to < sorted.length && nodes.parents()[sorted[to]] == nodes.parents()[sorted[from]]) {
                 // What is folded stands last and takes no part.
-                candidates += nodes.fateWithin(depth, sorted[to] - first) == Fate.SHOWN ? 1 : 0;
+                candidates += nodes.fateWithin(depth, sorted[to] - first) == Visibility.SHOWN ? 1 : 0;
                 to++;
             }
             int kept = limit.keptOf(candidates);
             for (int i = 0; i < to - from; i++) {
                 int node = sorted[from + i] - first;
-                fates[node] = i < kept ? Fate.SHOWN : i < candidates ? beyond : nodes.fateWithin(depth, node);
+                fates[node] = i < kept ? Visibility.SHOWN : i < candidates ? beyond : nodes.fateWithin(depth, node);
                 out += i >= kept && i < candidates ? 1 : 0;
             }
             from = to;
@@ -232,7 +232,7 @@ public final class Selection {
         Set<List<Scalar>> absent = new HashSet<>();
         if (plan.levels().get(depth - 1).empty().isPresent()) {
             for (int node = 0; node < fates.length; node++) {
-                if (fates[node] != Fate.SHOWN) {
+                if (fates[node] != Visibility.SHOWN) {
                     absent.add(of.path(first + node));
                 }
             }
@@ -242,8 +242,8 @@ public final class Selection {
         boolean folds = false;
         for (int row : of.kept().rows()) {
             byte fate = fateOfRow[path[row]];
-            left.set(row, fate != Fate.DROPPED);
-            folds |= fate == Fate.OTHERS || fate == Fate.HIDDEN;
+            left.set(row, fate != Visibility.DROPPED);
+            folds |= fate == Visibility.OTHERS || fate == Visibility.HIDDEN;
         }
         Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
         KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
@@ -264,7 +264,7 @@ public final class Selection {
                 byte before = repeat.nodes.fateWithin(choice.depth(), node);
                 fates[node] = namesake[node] >= 0
                         ? choice.fates()[namesake[node]]
-                        : before != Fate.SHOWN ? before : choice.unmatched();
+                        : before != Visibility.SHOWN ? before : choice.unmatched();
             }
             repeat.nodes = repeat.apply(choice, repeat.nodes, fates);
         }

@@ -172,10 +172,10 @@ public final class Nodes {
             // What is folded has, in each parent, one key that no row has.
             rowCodes = rowCodes.clone();
             for (int row : rows) {
-                rowCodes[row] = fateOfRow[row] == Fate.SHOWN ? rowCodes[row] : codes + fateOfRow[row];
+                rowCodes[row] = fateOfRow[row] == Visibility.SHOWN ? rowCodes[row] : codes + fateOfRow[row];
             }
         }
-        int[] samples = number(depth, rows, rowCodes, codes + Fate.DROPPED + 1);
+        int[] samples = number(depth, rows, rowCodes, codes + Visibility.DROPPED + 1);
         withRows[depth] = samples.length;
         fates[depth] = new byte[fateOfRow == null ? 0 : samples.length];
         for (int node = 0; node < fates[depth].length; node++) {
@@ -185,7 +185,7 @@ public final class Nodes {
                 ? samples.clone()
                 : Gathering.numbers(star.path(table[depth], level.home()), samples);
         for (int node = 0; node < fates[depth].length; node++) {
-            keyRows[node] = fates[depth][node] == Fate.SHOWN ? keyRows[node] : -1;
+            keyRows[node] = fates[depth][node] == Visibility.SHOWN ? keyRows[node] : -1;
         }
         keys[depth] = Gathering.orNull(key, keyRows);
     }
@@ -201,7 +201,7 @@ public final class Nodes {
         int[] path = table[depth] == table[depth - 1] ? null : star.path(table[depth], table[depth - 1]);
         for (int row : rows) {
             byte around = fates[depth - 1][nodeOfRow[depth - 1][path == null ? row : path[row]]];
-            folded[row] = around != Fate.SHOWN ? around : own == null ? Fate.SHOWN : own[row];
+            folded[row] = around != Visibility.SHOWN ? around : own == null ? Visibility.SHOWN : own[row];
         }
         return folded;
     }
@@ -243,7 +243,7 @@ public final class Nodes {
         JointCodes codes = JointCodes.of(keys[depth], wanted);
         PairTable known = new PairTable(withRows[depth]);
         for (int node = 0; node < withRows[depth]; node++) {
-            if (fateWithin(depth, node) == Fate.SHOWN) {
+            if (fateWithin(depth, node) == Visibility.SHOWN) {
                 known.add(PairTable.pair(parents[depth][node], codes.left()[node]));
             }
         }
@@ -252,7 +252,7 @@ public final class Nodes {
         IntList added = new IntList();
         for (int above = 0; above < count; above++) {
             int parentNode = firstOfDepth[depth - 1] + above;
-            if (fateWithin(depth - 1, above) != Fate.SHOWN) {
+            if (fateWithin(depth - 1, above) != Visibility.SHOWN) {
                 continue;
             }
             for (int i = 0; i < wanted.size(); i++) {
@@ -330,12 +330,12 @@ public final class Nodes {
 
     /** What becomes of a node, counted within its depth. */
     public byte fateWithin(int depth, int within) {
-        return depth == 0 || within >= fates[depth].length ? Fate.SHOWN : fates[depth][within];
+        return depth == 0 || within >= fates[depth].length ? Visibility.SHOWN : fates[depth][within];
     }
 
     /** Whether a node, counted within its depth, lies inside one that is folded. */
     public boolean isInsideFolded(int depth, int within) {
-        return depth > 1 && fateWithin(depth - 1, parents[depth][within] - firstOfDepth[depth - 1]) != Fate.SHOWN;
+        return depth > 1 && fateWithin(depth - 1, parents[depth][within] - firstOfDepth[depth - 1]) != Visibility.SHOWN;
     }
 
     /** Whether any group of a depth is folded. */

@@ -41,7 +41,7 @@ public final class SamePaths {
 
     private static int[] at(int depth, Nodes in, Nodes of, int[] parents) {
         JointCodes codes = JointCodes.of(in.keys(depth), of.keys(depth));
-        int fates = Fate.DROPPED + 1;
+        int fates = Visibility.DROPPED + 1;
         PairTable paths = new PairTable(codes.left().length);
         int[] nodeOfPath = new int[codes.left().length];
         int first = in.first(depth - 1);

@@ -2,9 +2,9 @@ package org.grammatus.core.group.window;
 
 import java.util.BitSet;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
@@ -74,7 +74,7 @@ public final class OtherTime {
     }
 
     /** The report's groups as the other time has them: one without a namesake there has no rows. */
-    private final class There implements Frame {
+    private final class There implements EvaluationContext {
 
         @Override
         public int size() {

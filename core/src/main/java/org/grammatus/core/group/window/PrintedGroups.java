@@ -1,14 +1,14 @@
 package org.grammatus.core.group.window;
 
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Aggregates;
 
 /** The groups once their printed order is known: an aggregate can step over them. */
-public record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults faults) implements Frame {
+public record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults faults) implements EvaluationContext {
 
     /** An expression's values by node. */
     public Column of(Typed expression) {

@@ -2,7 +2,7 @@ package org.grammatus.core.group.window;
 
 import java.util.Arrays;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.columnar.Frame;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -13,7 +13,7 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
 
 /** The grain's rows with the groups around them: an aggregate in a row's cell is over one of these, or steps from row to row. */
-public final class RowsAmongGroups implements Frame {
+public final class RowsAmongGroups implements EvaluationContext {
 
     private final Figures figures;
     private final Nodes nodes;

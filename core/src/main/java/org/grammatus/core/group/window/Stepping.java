@@ -5,9 +5,9 @@ import java.util.Arrays;
 import java.util.function.IntPredicate;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Frame;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
@@ -92,7 +92,7 @@ public final class Stepping {
     }
 
     /** The groups with all that came before them in printed order. */
-    private final class SoFar implements Frame {
+    private final class SoFar implements EvaluationContext {
 
         private final boolean inParent;
         private final Faults faults;

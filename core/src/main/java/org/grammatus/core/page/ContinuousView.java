@@ -8,7 +8,7 @@ import java.util.List;
  * they are asked for, its blocks one below the other. Where it is one table, its column headings are a strip of their own, to be kept in
  * sight; of several, each has its own above it. Thread-safe.
  */
-public final class Strips {
+public final class ContinuousView {
 
     private static final int BANDS = 40;
     private static final int BETWEEN_BLOCKS = 1_500;
@@ -20,7 +20,7 @@ public final class Strips {
 
     private int[] heights;
 
-    Strips(List<BlockPlace> blocks, Paper paper) {
+    ContinuousView(List<BlockPlace> blocks, Paper paper) {
         this.blocks = blocks;
         this.paper = paper;
         this.first = new int[blocks.size() + 1];

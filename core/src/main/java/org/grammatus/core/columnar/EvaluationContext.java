@@ -3,7 +3,7 @@ package org.grammatus.core.columnar;
 import org.grammatus.core.expression.Typed;
 
 /** Where an expression is computed: a number of places, and what its names stand for at each. */
-public interface Frame {
+public interface EvaluationContext {
 
     int size();
 

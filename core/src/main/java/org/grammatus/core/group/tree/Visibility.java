@@ -1,7 +1,7 @@
 package org.grammatus.core.group.tree;
 
 /** What becomes of a group when groups are chosen. Held as bytes, one for a row or a node. */
-public final class Fate {
+public final class Visibility {
 
     /** It stands by itself. */
     public static final byte SHOWN = 0;
@@ -12,5 +12,5 @@ public final class Fate {
     /** Its rows are left out of everything. */
     public static final byte DROPPED = 3;
 
-    private Fate() {}
+    private Visibility() {}
 }

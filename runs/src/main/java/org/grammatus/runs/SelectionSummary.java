@@ -21,11 +21,11 @@ import org.grammatus.core.value.Scalar;
  * @param sum of these, with all digits that any of them has
  * @param average of these
  */
-public record FiguresTogether(int count, String sum, String average) {
+public record SelectionSummary(int count, String sum, String average) {
 
     private static final int MOST_DIGITS = 8;
 
-    static FiguresTogether of(RunResult result, List<String> figures) {
+    static SelectionSummary of(RunResult result, List<String> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
         for (String figure : figures) {
             value(result, figure).ifPresent(numbers::add);
@@ -37,7 +37,7 @@ public record FiguresTogether(int count, String sum, String average) {
         BigDecimal sum = numbers.stream().reduce(BigDecimal.ZERO, BigDecimal::add);
         int scale = numbers.stream().mapToInt(BigDecimal::scale).max().orElse(0);
         format.setMinimumFractionDigits(Math.min(scale, 2));
-        return new FiguresTogether(
+        return new SelectionSummary(
                 numbers.size(),
                 NumberText.of(sum, format),
                 numbers.isEmpty()

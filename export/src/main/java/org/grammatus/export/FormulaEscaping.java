@@ -4,13 +4,13 @@ import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 
 /** How values stand in CSV files: figures with all their digits, dates as ISO 8601 has them. */
-final class CsvTexts {
+final class FormulaEscaping {
 
     private static final String DANGEROUS = "=+-@\t\r\n＝＋－＠";
 
     private final Cells cells;
 
-    CsvTexts(Cells cells) {
+    FormulaEscaping(Cells cells) {
         this.cells = cells;
     }
 

@@ -13,12 +13,12 @@ import org.grammatus.sources.Reading;
  * @param inUse gone once no run uses the rows any more
  * @param bytes that it takes in memory, and about as many in its file
  */
-record SetAside(
+record SpilledSnapshot(
         Reading reading, String version, Instant readAt, WeakReference<Star> inUse, Optional<Path> file, long bytes) {
 
-    static SetAside of(Snapshot snapshot, SpillFolder folder) {
+    static SpilledSnapshot of(Snapshot snapshot, SpillFolder folder) {
         long bytes = snapshot.bytes();
-        return new SetAside(
+        return new SpilledSnapshot(
                 snapshot.reading(),
                 snapshot.version(),
                 snapshot.readAt(),
@@ -48,8 +48,8 @@ record SetAside(
     }
 
     /** The same, whose rows are in use in another copy. */
-    SetAside usedAs(Star star) {
-        return new SetAside(reading, version, readAt, new WeakReference<>(star), file, bytes);
+    SpilledSnapshot usedAs(Star star) {
+        return new SpilledSnapshot(reading, version, readAt, new WeakReference<>(star), file, bytes);
     }
 
     Snapshot.Key key() {
