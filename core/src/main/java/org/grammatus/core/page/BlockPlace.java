@@ -12,6 +12,11 @@ package org.grammatus.core.page;
 record BlockPlace(
         int index, TableLayout layout, OpenGroups open, int left, int firstPlace, int firstStyle, int firstMark) {
 
+    /** The same block at another left edge. */
+    BlockPlace at(int otherLeft) {
+        return new BlockPlace(index, layout, open, otherLeft, firstPlace, firstStyle, firstMark);
+    }
+
     int size() {
         return layout.bands().size();
     }

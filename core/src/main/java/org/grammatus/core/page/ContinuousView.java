@@ -13,6 +13,7 @@ public final class ContinuousView {
     private static final int BANDS = 40;
     private static final int BETWEEN_BLOCKS = 1_500;
 
+    private final Object lock;
     private final List<BlockPlace> blocks;
     private final Paper paper;
     /** By block: number of its first strip, from 0; one more than blocks at the end. */
@@ -20,8 +21,10 @@ public final class ContinuousView {
 
     private int[] heights;
 
-    ContinuousView(List<BlockPlace> blocks, Paper paper) {
-        this.blocks = blocks;
+    /** @param onPages the blocks as they stand on pages, which print for one thread at a time with it */
+    ContinuousView(List<BlockPlace> onPages, Paper paper) {
+        this.lock = onPages;
+        this.blocks = onPages.stream().map(block -> block.at(paper.left())).toList();
         this.paper = paper;
         this.first = new int[blocks.size() + 1];
         for (int i = 0; i < blocks.size(); i++) {
@@ -39,7 +42,7 @@ public final class ContinuousView {
 
     /** The strips' heights, in hundredths of a point. */
     public int[] heights() {
-        synchronized (blocks) {
+        synchronized (lock) {
             if (heights == null) {
                 int[] found = new int[count()];
                 for (BlockPlace block : blocks) {
@@ -58,7 +61,7 @@ public final class ContinuousView {
 
     /** The column headings of a single table alone; nothing for several. */
     public Page headings() {
-        synchronized (blocks) {
+        synchronized (lock) {
             Sheet sheet = new Sheet(blocks, paper, 0, count());
             PageBuilder builder = new PageBuilder(blocks.getFirst(), sheet, 0);
             if (isAlone()) {
@@ -84,7 +87,7 @@ public final class ContinuousView {
         int within = number - 1 - first[block.index()];
         int from = within * BANDS;
         int to = Math.min(block.size(), from + BANDS);
-        synchronized (blocks) {
+        synchronized (lock) {
             Sheet sheet = new Sheet(blocks, paper, number, count());
             boolean opens = within == 0 && !isAlone();
             PageBuilder builder = new PageBuilder(block, sheet, opens ? BETWEEN_BLOCKS : 0);

@@ -281,6 +281,9 @@ class BlocksTest {
         int rows = 0;
         for (int number = 1; number <= strips.count(); number++) {
             Page strip = strips.strip(number);
+            assertThat(strip.blocks())
+                    .extracting(Page.BlockBox::x)
+                    .containsOnly(strip.blocks().getFirst().x());
             assertThat(strip.height()).isEqualTo(strips.heights()[number - 1]);
             rows += (int) strip.bands().stream()
                     .filter(band -> band.role() == BandRole.ROW)
