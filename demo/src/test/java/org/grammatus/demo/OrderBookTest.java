@@ -187,4 +187,46 @@ class OrderBookTest {
         }
         return labels;
     }
+
+    @Test
+    void theSameReportGivesTheSameBytesInEveryFormat() throws Exception {
+        for (Format format : Format.values()) {
+            assertThat(written(run(ReaderView.PLAIN), format)).isEqualTo(written(run(ReaderView.PLAIN), format));
+        }
+        assertThat(Format.CSV.ending(run(ReaderView.PLAIN))).isEqualTo("zip");
+        assertThat(Format.CSV.mediaType(run(ReaderView.PLAIN))).isEqualTo("application/zip");
+        assertThat(Format.PDF.ending(run(ReaderView.PLAIN))).isEqualTo("pdf");
+    }
+
+    @Test
+    void aNarrowingReachesTheBlockOfItsLevelAlone() {
+        ReaderView only = new ReaderView(
+                List.of(), List.of(new ReaderView.Only("depots-level", java.util.Optional.of("Kiln Yard"))), List.of());
+        RunResult plain = run(ReaderView.PLAIN);
+        RunResult narrowed = run(only);
+        assertThat(places(narrowed, 0)).containsExactly("Kiln Yard");
+        assertThat(narrowed.results().get(1).grouped().rowsKept())
+                .isEqualTo(plain.results().get(1).grouped().rowsKept());
+        assertThat(places(narrowed, 2)).isEqualTo(places(plain, 2));
+    }
+
+    @Test
+    void whatNoBlockHasIsSaid() {
+        ReaderView unknown = new ReaderView(
+                List.of(new ReaderView.Sort("gone", org.grammatus.core.choice.Direction.ASCENDING)),
+                List.of(),
+                List.of());
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> run(unknown))
+                .hasMessageContaining("the report has no column \"gone\"");
+    }
+
+    @Test
+    void findReachesEveryBlock() {
+        RunResult result = run(ReaderView.PLAIN);
+        assertThat(org.grammatus.runs.TextSearch.find(result, "Open orders by customer type"))
+                .extracting(org.grammatus.runs.TextSearch.Hit::block)
+                .containsExactly(1);
+        assertThat(org.grammatus.runs.TextSearch.find(result, "Kiln Yard")).isNotEmpty();
+        assertThat(org.grammatus.runs.Outline.below(result, 0)).hasSize(result.groupCount());
+    }
 }

@@ -42,6 +42,19 @@ class PreviewsTest {
     }
 
     @Test
+    void anEditFindsWhatTheOneBeforeItMade() {
+        when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
+        Run first = previews.preview("odile", "s", 1, RunServiceTest.request()).orElseThrow();
+        assertThat(first.result().orElseThrow().touched()).isEqualTo(new RunStages.Touched(2, 2));
+        Run second = previews.preview("odile", "s", 2, RunServiceTest.request()).orElseThrow();
+        assertThat(second.result().orElseThrow().touched()).isEqualTo(new RunStages.Touched(0, 0));
+        // What it was found in is let go, since the newer one holds it now.
+        assertThat(service.find(first.id())).isEmpty();
+        previews.end("odile", "s");
+        assertThat(service.find(second.id())).isEmpty();
+    }
+
+    @Test
     void anOlderEditIsNotRunAnyMore() {
         when(reader.read(any(), any())).thenReturn(RunServiceTest.STAR);
         previews.preview("odile", "s", 2, RunServiceTest.request());

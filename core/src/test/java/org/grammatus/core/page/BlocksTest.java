@@ -275,6 +275,32 @@ class BlocksTest {
     }
 
     @Test
+    void aRowThatBeginsANewPageDoesAndABlockThatFitsNoneIsRefusedInWords() {
+        Samples samples = lines(new Random(2));
+        List<String> blocks = List.of(table("a", "", "region", false), table("b", "", "category", false));
+        Made flowing = made(samples, report("[]", blocks, "", "portrait"));
+        assertThat(flowing.pages.count()).isEqualTo(1);
+        Made broken = made(
+                samples,
+                report(
+                        "[]",
+                        blocks,
+                        "[{\"blocks\": [{\"block\": \"a\"}]}, {\"blocks\": [{\"block\": \"b\"}], \"newPage\": true}]",
+                        "portrait"));
+        assertThat(broken.pages.count()).isEqualTo(2);
+        assertThat(broken.pages.page(2).bands()).anyMatch(band -> band.block() == 1 && band.role() == BandRole.ROW);
+        List<String> six = IntStream.range(0, 6)
+                .mapToObj(i -> table("n" + i, "", "category", false)
+                        .replace("\"label\": \"Net\"", "\"label\": \"Net\", \"width\": 200"))
+                .toList();
+        String beside = IntStream.range(0, 6)
+                .mapToObj("{\"block\": \"n%d\"}"::formatted)
+                .collect(Collectors.joining(",", "[{\"blocks\": [", "]}]"));
+        org.assertj.core.api.Assertions.assertThatThrownBy(() -> made(samples, report("[]", six, beside, "portrait")))
+                .hasMessageContaining("the columns do not fit the paper, even in small type");
+    }
+
+    @Test
     void theListHasAllBlocksOneBelowTheOther() {
         Made made = generated(7);
         ContinuousView strips = made.pages.strips();
