@@ -30,7 +30,10 @@ import org.grammatus.sources.SourceFigure;
  */
 final class EditToPage {
 
-    private static final int COUNT = 9;
+    /** So many edits go before those that are timed: a program that has just been started is slow. */
+    private static final int BEFORE = 20;
+
+    private static final int COUNT = 15;
     private static final String REPORT = """
             {"format": "grammatus-report", "version": 1, "id": "edit", "title": "Edited %d", "dataset": "lines",
              "locale": "en-GB", "prompts": [], "filters": [{"id": "f", "kind": "expression", "where": "net >= %d"}],
@@ -89,7 +92,7 @@ final class EditToPage {
         // What is seen before an edit is there while it is made.
         RunResult seen = page(runs, held, star.dataset(), edit.document(0));
         List<Double> times = new ArrayList<>();
-        for (int i = 1; i <= COUNT + 2; i++) {
+        for (int i = 1; i <= BEFORE + COUNT; i++) {
             long start = System.nanoTime();
             seen = page(runs, held, star.dataset(), edit.document(i));
             times.add((System.nanoTime() - start) / 1e6);
@@ -97,8 +100,7 @@ final class EditToPage {
         if (seen.pageCount() == 0) {
             throw new IllegalStateException("There is no page");
         }
-        // The first ones are of a program that has just been started.
-        List<Double> warm = new ArrayList<>(times.subList(2, times.size()));
+        List<Double> warm = new ArrayList<>(times.subList(BEFORE, times.size()));
         Collections.sort(warm);
         return warm.get(warm.size() / 2);
     }

@@ -91,32 +91,20 @@ public record LevelPlan(
 
     /** The same level without what only printing needs. */
     LevelPlan unprinted() {
-        return new LevelPlan(
-                id,
-                name,
-                pointer,
-                keyText,
-                labelText,
-                key,
-                coarsening,
-                asked,
-                listed,
-                empty,
-                label,
-                home,
-                order,
-                having,
-                limit,
-                header,
-                headerText,
-                footer,
-                footerText,
-                false,
-                codeBehindName);
+        return changed(order, limit, header, footer, false);
     }
 
     private LevelPlan changed(
             List<TablePlan.Term> otherOrder, Optional<LimitPlan> otherLimit, Header otherHeader, Footer otherFooter) {
+        return changed(otherOrder, otherLimit, otherHeader, otherFooter, newPage);
+    }
+
+    private LevelPlan changed(
+            List<TablePlan.Term> otherOrder,
+            Optional<LimitPlan> otherLimit,
+            Header otherHeader,
+            Footer otherFooter,
+            boolean beginsPage) {
         return new LevelPlan(
                 id,
                 name,
@@ -137,7 +125,7 @@ public record LevelPlan(
                 headerText,
                 otherFooter,
                 footerText,
-                newPage,
+                beginsPage,
                 codeBehindName);
     }
 }
