@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -124,6 +125,12 @@ final class RenderCommand implements Callable<Integer> {
         Planner.plan(checked, model, new Answers(answers), context);
         RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
         RunResult result = new RunEngine(RunLimits.DEFAULT).compute(request, StarReader.over(new SqliteSource(source)));
+        String ending = chosen.ending(result);
+        if (!ending.equals(chosen.word())
+                && !output.toString().toLowerCase(Locale.ROOT).endsWith("." + ending)) {
+            throw new CommandFailure("The report has " + result.tables().size() + " tables, which " + chosen.word()
+                    + " has in one archive: name the file ." + ending + ", or choose another format");
+        }
         result.notices().forEach(notice -> spec.commandLine().getErr().println("Notice: " + notice));
         try {
             ReportFile.write(result, chosen.writer(), output, WriteProgress.SILENT);

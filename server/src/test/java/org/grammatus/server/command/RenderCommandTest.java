@@ -84,6 +84,27 @@ class RenderCommandTest {
     }
 
     @Test
+    void severalTablesAsCsvAreAnArchiveAndAreCalledSo() throws Exception {
+        refused(render("order-book", "--format", "csv"), "The report has 3 tables, which csv has in one archive");
+        assertThat(folder.resolve("out.pdf")).doesNotExist();
+        Path archive = folder.resolve("book.zip");
+        assertThat(grammatus(
+                                "render",
+                                "order-book",
+                                "--database",
+                                database.toString(),
+                                "--format",
+                                "csv",
+                                "-o",
+                                archive.toString())
+                        .status())
+                .isZero();
+        assertThat(Files.readAllBytes(archive)).startsWith("PK".getBytes());
+        assertThat(render("order-book", "--format", "json").status()).isZero();
+        assertThat(folder.resolve("out.pdf")).content().startsWith("{\"format\":\"grammatus-result\",\"version\":3");
+    }
+
+    @Test
     void aReportTooWideForItsPaperCanBeHadInFormatsWithoutPages() throws Exception {
         StringBuilder columns = new StringBuilder();
         for (int i = 0; i < 60; i++) {
