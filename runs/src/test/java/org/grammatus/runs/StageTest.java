@@ -63,7 +63,8 @@ class StageTest {
         CompletableFuture<Object> first = CompletableFuture.supplyAsync(
                 () -> stage.of("a", firstLeft::get, stop -> waiting(stop, begun, letGo)), threads);
         begun.await();
-        CountDownLatch asked = new CountDownLatch(1);
+        // Asked a second time, it is among those who wait.
+        CountDownLatch asked = new CountDownLatch(2);
         CompletableFuture<Object> second = CompletableFuture.supplyAsync(
                 () -> stage.of(
                         "a",
@@ -87,7 +88,8 @@ class StageTest {
         CompletableFuture<Object> first = CompletableFuture.supplyAsync(
                 () -> stage.of("a", left::get, stop -> waiting(stop, begun, new CountDownLatch(1))), threads);
         begun.await();
-        CountDownLatch asked = new CountDownLatch(1);
+        // Asked a second time, it is among those who wait.
+        CountDownLatch asked = new CountDownLatch(2);
         CompletableFuture<Object> second = CompletableFuture.supplyAsync(
                 () -> stage.of(
                         "a",
