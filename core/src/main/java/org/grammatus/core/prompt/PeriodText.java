@@ -37,13 +37,13 @@ public final class PeriodText {
 
     private final LocalDate today;
     private final FiscalCalendar calendar;
-    private final TypedDays typed;
+    private final ULocale locale;
 
     /** @param locale of the days that people type */
     public PeriodText(LocalDate today, FiscalCalendar calendar, ULocale locale) {
         this.today = today;
         this.calendar = calendar;
-        this.typed = new TypedDays(locale, today);
+        this.locale = locale;
     }
 
     /**
@@ -142,7 +142,12 @@ public final class PeriodText {
     }
 
     private Period days(String text) {
-        return ISO.matcher(text).matches() ? interval(text) : typed.period(text).orElseThrow(PeriodText::none);
+        return ISO.matcher(text).matches() ? interval(text) : typed(text);
+    }
+
+    /** What a language has of dates takes a while to be found, and is wanted only where days are typed. */
+    private Period typed(String text) {
+        return new TypedDays(locale, today).period(text).orElseThrow(PeriodText::none);
     }
 
     /**
