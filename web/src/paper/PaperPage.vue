@@ -41,7 +41,9 @@ function cellStyle(cell: Cell, band: Band): string {
   const size = props.page.styles[cell.style]?.size ?? 900
   const top =
     Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)
-  return `${styleRules.value[cell.style]}left:${px(cell.x)};top:${top.toFixed(2)}px`
+  const place = `${styleRules.value[cell.style]}left:${px(cell.x)};top:${top.toFixed(2)}px`
+  const next = seconds.value[band.block]
+  return next && isHeld(cell, band) ? `${place};min-width:${px(next.x - cell.x)}` : place
 }
 
 const styleRules = computed(() =>
@@ -66,9 +68,12 @@ const tints = computed(() =>
 /** Bands in which something stands in the first column. */
 const IN_COLUMNS = ['ROW', 'TOTALS', 'COLUMN_HEADINGS', 'GRAND_TOTAL', 'HEADING', 'OTHER_ROWS']
 
+/** By block, its second column, behind whose left edge the held one must not reach. */
+const seconds = computed(() => props.page.blocks.map((_, block) => columnsOf(props.page, block)[1]))
+
 /** Whether a cell stays in sight, what is scrolled passing behind it. */
 function isHeld(cell: Cell, band: Band): boolean {
-  const next = columnsOf(props.page, band.block)[1]
+  const next = seconds.value[band.block]
   return !!props.held && !!next && cell.x < next.x && IN_COLUMNS.includes(band.role)
 }
 
@@ -241,7 +246,6 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
 }
 .band span.held {
   --ground: var(--paper);
-  min-width: 38vw;
   transform: translateX(var(--held, 0));
   background: var(--ground);
   box-shadow: -1.5rem 0 0 var(--ground);
