@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;

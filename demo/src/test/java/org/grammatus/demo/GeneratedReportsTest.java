@@ -20,7 +20,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.tree.GroupTree;

@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;

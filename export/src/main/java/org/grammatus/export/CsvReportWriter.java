@@ -55,7 +55,7 @@ final class CsvReportWriter implements ReportWriter {
 
     private void write(Bands table, OutputStream out, WriteProgress progress) throws IOException {
         Grouped grouped = table.grouped();
-        this.contents = new BandContents(grouped);
+        this.contents = new BandContents(table);
         this.printed = contents.printed();
         this.plan = grouped.plan();
         this.tree = grouped.tree();

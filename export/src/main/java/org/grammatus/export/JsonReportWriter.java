@@ -80,7 +80,7 @@ final class JsonReportWriter implements ReportWriter {
 
     private void begin(Bands table) {
         this.grouped = table.grouped();
-        this.contents = new BandContents(grouped);
+        this.contents = new BandContents(table);
     }
 
     private void blocks(List<Bands> tables) {

@@ -12,7 +12,7 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.plan.FilterPlan;
-import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
@@ -59,7 +59,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
             return Optional.empty();
         }
         TablePlan narrowed =
-                narrowed(request, path.get()).plan().table(grouped.plan().id());
+                narrowed(request, path.get()).plan().facts(grouped.plan().id());
         Typed value = narrowed.totals().get(index).value().unnamed();
         if (!(value instanceof Typed.Aggregate aggregate)) {
             return Optional.empty();
@@ -110,7 +110,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
         path.forEach(step -> only.add(new ReaderView.Only(step.level(), step.key())));
         return new RunRequest(
                 request.report(),
-                request.dataset(),
+                request.datasets(),
                 request.answers(),
                 request.context(),
                 new ReaderView(view.order(), only, view.widths(), view.whole(), view.downTo()));

@@ -28,7 +28,8 @@ public final class Explanations {
     private <T> Optional<T> at(int place, BiFunction<TableExplanations, Integer, Optional<T>> ask) {
         return result.at(place)
                 .flatMap(table ->
-                        ask.apply(new TableExplanations(table, Reading.of(result.plan())), place - table.firstPlace()));
+                        ask.apply(new TableExplanations(
+                                table, Reading.of(result.plan(), table.grouped().plan().dataset())), place - table.firstPlace()));
     }
 
     /**

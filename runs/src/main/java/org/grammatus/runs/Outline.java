@@ -44,7 +44,7 @@ public final class Outline {
     }
 
     private static void below(RunResult result, TableResult table, int parent, List<Entry> entries) {
-        Bands bands = table.bands();
+        Bands bands = result.pages().tables().get(table.index());
         GroupTree tree = table.grouped().tree();
         Printed printed = new Printed(table.grouped());
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {

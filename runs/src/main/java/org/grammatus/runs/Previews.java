@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;
@@ -131,9 +132,10 @@ public final class Previews {
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
     private void readAhead(RunRequest request) {
         try {
-            reader.readAhead(Reading.all(request.dataset())
-                    .ofRowsLedTo()
-                    .in(request.context().zone()));
+            for (DatasetModel dataset : request.datasets().all()) {
+                reader.readAhead(
+                        Reading.all(dataset).ofRowsLedTo().in(request.context().zone()));
+            }
         } catch (SourceException e) {
             LOG.log(System.Logger.Level.DEBUG, "Nothing was read ahead", e);
         }

@@ -1,7 +1,9 @@
 package org.grammatus.runs;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
+import org.grammatus.core.plan.Plan;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -55,7 +57,7 @@ public final class Run {
                     },
                     () -> cancelled,
                     () -> gate.enter(owner));
-            readAt = reader.readAt(Reading.of(request.plan())).orElse(startedAt);
+            readAt = earliest(request.plan(), reader);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);
@@ -68,6 +70,14 @@ public final class Run {
                 Thread.interrupted();
             }
         }
+    }
+
+    /** When the rows were read of the dataset that was read first. */
+    private Instant earliest(Plan plan, DatasetReader reader) {
+        return Reading.allOf(plan).stream()
+                .map(reading -> reader.readAt(reading).orElse(startedAt))
+                .min(Comparator.naturalOrder())
+                .orElse(startedAt);
     }
 
     private synchronized void begin() {

@@ -1,6 +1,12 @@
 package org.grammatus.runs;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.plan.BlockPlan;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
@@ -8,7 +14,6 @@ import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.profile.UnknownAnswers;
@@ -43,12 +48,12 @@ public final class RunEngine {
             Supplier<? extends AutoCloseable> turn) {
         BooleanSupplier ended = orTooLong(cancelled);
         Plan plan = request.plan();
-        Star star = read(plan, reader, listener, ended);
+        Rows rows = read(plan, reader, listener, ended);
         try (AutoCloseable computing = turn.get()) {
-            RunResult result = grouped(plan, star, reader, ended);
+            RunResult result = grouped(plan, rows, reader, ended);
             int pages = result.paginate(ended);
             listener.accept(new RunProgress(
-                    RunState.DONE, star.rowCount(), result.rowsKept(), result.groupCount(), pages, result.notices()));
+                    RunState.DONE, rows.count(), result.rowsKept(), result.groupCount(), pages, result.notices()));
             return result;
         } catch (RuntimeException e) {
             throw e;
@@ -82,29 +87,63 @@ public final class RunEngine {
         };
     }
 
-    private Star read(Plan plan, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
-        listener.accept(RunProgress.WAITING.with(RunState.READING));
-        long[] rowsRead = new long[1];
-        Star star = reader.read(Reading.of(plan), rows -> {
-            rowsRead[0] = rows;
-            listener.accept(new RunProgress(RunState.READING, rows, 0, 0, 0, plan.notices()));
-            return !ended.getAsBoolean() && withinLimit(rows);
-        });
-        listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
-        return star;
+    /** The rows of a plan's datasets, by the dataset. */
+    private record Rows(Map<Dataset, Star> byDataset) {
+
+        Star of(BlockPlan block) {
+            return byDataset.get(block.dataset().asRead());
+        }
+
+        long count() {
+            return byDataset.values().stream().mapToLong(Star::rowCount).sum();
+        }
     }
 
-    private RunResult grouped(Plan plan, Star star, DatasetReader reader, BooleanSupplier ended) {
+    private Rows read(Plan plan, DatasetReader reader, Consumer<RunProgress> listener, BooleanSupplier ended) {
+        listener.accept(RunProgress.WAITING.with(RunState.READING));
+        long[] rowsRead = new long[1];
+        Map<Dataset, Star> stars = new HashMap<>();
+        for (DatasetModel dataset : plan.datasets()) {
+            long before = rowsRead[0];
+            Star star = reader.read(Reading.of(plan, dataset), rows -> {
+                rowsRead[0] = before + rows;
+                listener.accept(new RunProgress(RunState.READING, rowsRead[0], 0, 0, 0, plan.notices()));
+                return !ended.getAsBoolean() && withinLimit(rowsRead[0]);
+            });
+            stars.put(dataset.asRead(), star);
+        }
+        listener.accept(new RunProgress(RunState.GROUPING, rowsRead[0], 0, 0, 0, plan.notices()));
+        return new Rows(stars);
+    }
+
+    private RunResult grouped(Plan plan, Rows rows, DatasetReader reader, BooleanSupplier ended) {
         List<RunStages.Made> made = new ArrayList<>();
         List<Problem> unknown = new ArrayList<>();
-        for (TablePlan table : plan.tables()) {
-            RunStages.Made next = stages.grouped(table, star, ended);
+        for (BlockPlan block : plan.blocks()) {
+            RunStages.Made next = stages.grouped(block.facts(), rows.of(block), ended);
             made.add(next);
-            if (next.grouping().grouped().rowsKept() == 0 && unknown.isEmpty()) {
-                unknown.addAll(UnknownAnswers.of(table, reader));
+            boolean empty = next.grouping().grouped().rowsKept() == 0;
+            if (empty && unknown.isEmpty() && isOverReportsDataset(block)) {
+                unknown.addAll(UnknownAnswers.of(block.facts(), reader));
             }
         }
-        return new RunResult(plan, made, unknown);
+        return new RunResult(plan, answered(plan, made), unknown);
+    }
+
+    private static boolean isOverReportsDataset(BlockPlan block) {
+        return block.dataset().id().equals(block.inputs().dataset());
+    }
+
+    /** Chosen keys are called in all blocks as the report's own dataset calls them. */
+    private static List<RunStages.Made> answered(Plan plan, List<RunStages.Made> made) {
+        return IntStream.range(0, made.size())
+                .filter(i -> isOverReportsDataset(plan.blocks().get(i)))
+                .mapToObj(made::get)
+                .findFirst()
+                .map(own -> made.stream()
+                        .map(each -> each.answeredBy(own.grouping().grouped()))
+                        .toList())
+                .orElse(made);
     }
 
     private boolean withinLimit(long rows) {

@@ -3,8 +3,9 @@ package org.grammatus.runs;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.Planner;
-import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 
@@ -13,11 +14,22 @@ import org.grammatus.core.prompt.RunContext;
  *
  * @param view how its reader looks at the report
  */
-public record RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context, ReaderView view) {
+public record RunRequest(
+        Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
 
     /** A report as its author made it. */
+    public RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context) {
+        this(report, datasets, answers, context, ReaderView.PLAIN);
+    }
+
+    /** A report over one dataset. */
     public RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context) {
-        this(report, dataset, answers, context, ReaderView.PLAIN);
+        this(report, ReportDatasets.of(dataset), answers, context);
+    }
+
+    /** A report over one dataset as its reader looks at it. */
+    public RunRequest(Report report, DatasetModel dataset, Answers answers, RunContext context, ReaderView view) {
+        this(report, ReportDatasets.of(dataset), answers, context, view);
     }
 
     /**
@@ -26,6 +38,6 @@ public record RunRequest(Report report, DatasetModel dataset, Answers answers, R
      * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, the definition or the view
      */
     public Plan plan() {
-        return view.applied(Planner.plan(report, dataset, answers, context));
+        return view.applied(Planner.plan(report, datasets, answers, context));
     }
 }

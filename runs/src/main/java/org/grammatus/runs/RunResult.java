@@ -40,7 +40,8 @@ public final class RunResult implements Printout {
         List<TableResult> found = new ArrayList<>();
         int places = 0;
         for (RunStages.Made each : made) {
-            Bands bands = Bands.of(each.grouping().grouped(), found.isEmpty());
+            Bands bands =
+                    Bands.of(plan.blocks().get(found.size()), each.grouping().grouped(), found.isEmpty());
             TableResult table = new TableResult(found.size(), places, each, bands);
             found.add(table);
             places += table.places();
@@ -71,12 +72,12 @@ public final class RunResult implements Printout {
         return plan;
     }
 
-    /** Its tables, in reading order. */
+    /** Its blocks, in reading order. */
     public List<TableResult> results() {
         return tables;
     }
 
-    /** Its first table. */
+    /** Its first block. */
     public TableResult first() {
         return tables.getFirst();
     }

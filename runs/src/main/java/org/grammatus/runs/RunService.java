@@ -237,9 +237,9 @@ public final class RunService implements AutoCloseable {
     private Set<Star> starsOfRuns() {
         Set<Star> stars = Collections.newSetFromMap(new IdentityHashMap<>());
         runs.values()
-                .forEach(run -> run.result()
-                        .ifPresent(made ->
-                                stars.add(made.first().grouping().drillDown().star())));
+                .forEach(run -> run.result().stream()
+                        .flatMap(made -> made.results().stream())
+                        .forEach(block -> stars.add(block.grouping().drillDown().star())));
         return stars;
     }
 

@@ -9,6 +9,7 @@ import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.GroupingInputs;
@@ -47,14 +48,21 @@ public final class RunStages {
      *
      * @param held what is to be held as long as the groups are, for the sake of later runs
      */
-    public record Made(Grouping.Result grouping, Touched touched, List<Object> held) {}
+    public record Made(Grouping.Result grouping, Touched touched, List<Object> held) {
+
+        /** The same, chosen keys called as another block's rows call them. */
+        Made answeredBy(Grouped other) {
+            return new Made(
+                    new Grouping.Result(grouping.grouped().answeredBy(other), grouping.drillDown()), touched, held);
+        }
+    }
 
     /** Filters, groups, totals and orders rows. */
     Made grouped(TablePlan plan, Star star, BooleanSupplier cancelled) {
         OfRows stages = byRows.get(star, key -> new OfRows());
         long[] touched = new long[2];
         FilterInputs conditions = new FilterInputs(
-                plan.dataset().definition(),
+                plan.dataset().asRead(),
                 plan.context(),
                 plan.filters().stream().map(FilterPlan::condition).toList());
         Kept kept = stages.filtering.of(conditions, cancelled, stop -> {

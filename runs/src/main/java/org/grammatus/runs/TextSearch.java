@@ -34,8 +34,8 @@ public final class TextSearch {
             return hits;
         }
         for (TableResult table : result.results()) {
-            Bands bands = table.bands();
-            BandContents contents = new BandContents(bands.grouped());
+            Bands bands = result.pages().tables().get(table.index());
+            BandContents contents = new BandContents(bands);
             for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
                 for (BandCell cell : contents.of(bands, band)) {
                     String said = cell.text();

@@ -17,7 +17,7 @@ import java.util.Optional;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.explain.RowFields;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.group.tree.GroupTree;

@@ -18,7 +18,7 @@ import java.util.concurrent.TimeUnit;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;

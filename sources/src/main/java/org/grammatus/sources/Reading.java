@@ -41,9 +41,15 @@ public record Reading(
         this(dataset, fields, tables, List.of(), Optional.empty(), true);
     }
 
-    /** What the blocks of a plan need together: rows are left out only where every block leaves them out. */
-    public static Reading of(Plan plan) {
-        List<Reading> each = plan.tables().stream().map(Reading::of).toList();
+    /** What a plan needs of each of its datasets. */
+    public static List<Reading> allOf(Plan plan) {
+        return plan.datasets().stream().map(dataset -> of(plan, dataset)).toList();
+    }
+
+    /** What the blocks of a plan need together of their dataset: rows are left out only where every block leaves them out. */
+    public static Reading of(Plan plan, DatasetModel dataset) {
+        List<Reading> each =
+                plan.over(dataset).stream().map(block -> of(block.facts())).toList();
         Reading all = each.stream().reduce(Reading::with).orElseThrow();
         List<Typed> common = each.getFirst().conditions.stream()
                 .filter(condition -> each.stream().allMatch(one -> one.conditions.contains(condition)))
@@ -70,6 +76,7 @@ public record Reading(
         return plan.filters().stream()
                 .map(FilterPlan::condition)
                 .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
+                .filter(condition -> otherDays(plan).allMatch(others -> others.contains(condition)))
                 .toList();
     }
 
@@ -80,6 +87,16 @@ public record Reading(
                 .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithTime time
                         ? time.shift().stream()
                         : Stream.empty());
+    }
+
+    /** By comparison with other days, the conditions on their rows. */
+    private static Stream<List<Typed>> otherDays(TablePlan plan) {
+        return plan.totals().stream()
+                .flatMap(total -> total.comparison().stream())
+                .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithPeriod days
+                        ? days.conditions().stream()
+                        : Stream.empty())
+                .map(conditions -> conditions.stream().map(FilterPlan::condition).toList());
     }
 
     private static boolean reads(Typed expression, String field) {

@@ -19,7 +19,7 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 import org.grammatus.sources.postgres.PostgresSource;

@@ -16,7 +16,7 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.sources.duckdb.DuckDbSource;

@@ -1,7 +1,6 @@
 package org.grammatus.core.band;
 
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.TablePlan;
 
 /** Answers as people read them: days with the names of their months, a chosen key by what it is called. */
@@ -19,7 +18,7 @@ public final class AnswerWords {
         return grouped.answers()
                 .get(prompt)
                 .map(called -> new ValueFormat(
-                                called.name().type(), Formats.of(called.by(), plan.dataset()), plan.locale())
+                                called.name().type(), called.format(), plan.locale())
                         .format(called.name()))
                 .orElseGet(() -> plan.prompts().get(prompt).inWords(plan.locale()));
     }

@@ -24,6 +24,14 @@ public sealed interface BandCell {
         NAME,
         /** What was counted. */
         COUNTS,
+        /** What a key figure is called. */
+        FIGURE_LABEL,
+        /** How a key figure has changed. */
+        CHANGE,
+        /** What a key figure is compared with. */
+        OTHER_FIGURE,
+        /** What a paragraph says. */
+        PARAGRAPH,
         /** Stands in the place of rows. */
         NOTE,
         COLUMN_HEADING

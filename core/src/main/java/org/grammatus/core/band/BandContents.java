@@ -12,7 +12,11 @@ import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.select.OtherRows;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.TextPlan;
+import java.util.stream.Collectors;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -20,12 +24,23 @@ import org.grammatus.core.plan.TotalPlan;
 /** What bands print, cell by cell, made here and nowhere else. Not thread-safe. */
 public final class BandContents {
 
+    private final BlockPlan block;
     private final Grouped grouped;
     private final Groups groups;
     private final TablePlan plan;
     private final Printed printed;
 
+    /** The contents of a table. */
     public BandContents(Grouped grouped) {
+        this(grouped.plan(), grouped);
+    }
+
+    public BandContents(Bands bands) {
+        this(bands.block(), bands.grouped());
+    }
+
+    private BandContents(BlockPlan block, Grouped grouped) {
+        this.block = block;
         this.grouped = grouped;
         this.groups = grouped.groups();
         this.plan = grouped.plan();
@@ -57,7 +72,10 @@ public final class BandContents {
             case GROUP_HEADING -> List.of(name(node, printed.heading(node)));
             case GROUP_LINE, DETAIL -> List.of();
             case OTHER_ROWS -> List.of(new BandCell.Words(Role.NAME, plan.id(), printed.otherRowsName(node)));
+            case FIGURE -> figures().words(bands.row(band));
+            case PARAGRAPH -> List.of(paragraph(bands.row(band)));
             case EMPTY -> List.of(new BandCell.Words(Role.NOTE, "", Words.NO_ROWS));
+            case REFUSED -> List.of(new BandCell.Words(Role.NOTE, "", Words.refused(bands.refusal())));
             case GROUP_FOOTER, REPORT_FOOTER -> footer(node);
         };
     }
@@ -66,7 +84,8 @@ public final class BandContents {
     public List<BandCell.Value> values(Bands bands, int band) {
         int node = bands.node(band);
         return switch (bands.kind(band)) {
-            case REPORT_HEADER, BLOCK_HEADER, EMPTY -> List.of();
+            case REPORT_HEADER, BLOCK_HEADER, PARAGRAPH, EMPTY, REFUSED -> List.of();
+            case FIGURE -> List.of(figures().value(bands.row(band)));
             case GROUP_HEADING -> figures(node, Place.HEADER);
             case GROUP_LINE -> line(node);
             case DETAIL -> row(bands.row(band));
@@ -103,14 +122,45 @@ public final class BandContents {
         plan.note()
                 .filter(note -> !note.isBlank())
                 .ifPresent(note -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), note)));
+        plan.reach().forEach(text -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), text)));
         return words;
+    }
+
+    /** The cells of key figures. */
+    public FigureCells figures() {
+        return new FigureCells((FiguresPlan) block, grouped, printed);
+    }
+
+    /** What a paragraph says; empty where it is there to write on. */
+    public BandCell.Words paragraph(int paragraph) {
+        TextPlan.Paragraph shown = ((TextPlan) block).paragraphs().get(paragraph);
+        String text = switch (shown) {
+            case TextPlan.Words words -> text(words.pieces());
+            case TextPlan.Signature signature -> text(signature.pieces());
+            case TextPlan.Line line -> "";
+        };
+        return new BandCell.Words(Role.PARAGRAPH, shown.id(), text);
+    }
+
+    private String text(List<TextPlan.Piece> pieces) {
+        return pieces.stream()
+                .map(piece -> switch (piece) {
+                    case TextPlan.Literal literal -> literal.text();
+                    case TextPlan.Value value -> printed.total(value.total(), GroupTree.ROOT);
+                })
+                .collect(Collectors.joining());
     }
 
     /** What columns are called; they stand below the report's header and at the top of every other page. */
     public List<BandCell.Words> columnHeadings() {
-        return plan.columns().stream()
+        return printedColumns().stream()
                 .map(column -> new BandCell.Words(Role.COLUMN_HEADING, column.id(), Words.heading(column)))
                 .toList();
+    }
+
+    /** The columns of a table; other kinds of blocks have none. */
+    public List<ColumnPlan> printedColumns() {
+        return block instanceof TablePlan table ? table.columns() : List.of();
     }
 
     private BandCell.Words name(int node, String text) {

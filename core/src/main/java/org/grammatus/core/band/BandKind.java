@@ -14,12 +14,23 @@ public enum BandKind {
     OTHER_ROWS,
     /** Stands where there are no rows. */
     EMPTY,
+    /** A key figure. */
+    FIGURE,
+    /** A paragraph of a text. */
+    PARAGRAPH,
+    /** Stands where a block cannot be printed. */
+    REFUSED,
     GROUP_FOOTER,
     REPORT_FOOTER;
 
     /** Whether the band is a row: what headings introduce and footers sum up. */
     public boolean isRow() {
-        return this == GROUP_LINE || this == DETAIL || this == OTHER_ROWS || this == EMPTY;
+        return this == GROUP_LINE || this == DETAIL || this == OTHER_ROWS || isItem() || this == EMPTY || this == REFUSED;
+    }
+
+    /** Whether the band is an item of a block that is no table. */
+    public boolean isItem() {
+        return this == FIGURE || this == PARAGRAPH;
     }
 
     /** Whether the band stands above the headings of a block's columns. */

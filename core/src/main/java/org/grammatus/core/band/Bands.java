@@ -4,7 +4,11 @@ import java.util.Arrays;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
 
 /** The bands of a report from first to last, three small numbers each. Immutable. */
 public final class Bands {
@@ -14,43 +18,80 @@ public final class Bands {
 
     private static final BandKind[] KINDS = BandKind.values();
 
+    private final BlockPlan block;
     private final Grouped grouped;
+    /** Why the block cannot be printed; empty where it can. */
+    private final String refusal;
+
     private byte[] kinds = new byte[1024];
     private int[] nodes = new int[1024];
     private int[] rows = new int[1024];
     private int size;
 
-    private Bands(Grouped grouped) {
+    private Bands(BlockPlan block, Grouped grouped, String refusal) {
+        this.block = block;
         this.grouped = grouped;
+        this.refusal = refusal;
     }
 
-    /** Lays the result of a report's only or first table out as bands. */
+    /** Lays the result of a report that is one table out as bands. */
     public static Bands of(Grouped grouped) {
-        return of(grouped, true);
+        return of(grouped.plan(), grouped, true);
     }
 
     /**
-     * Lays a result out as bands.
+     * Lays a block's result out as bands.
      *
      * @param first whether the report begins with it
      */
-    public static Bands of(Grouped grouped, boolean first) {
-        Bands bands = new Bands(grouped);
-        bands.build(first);
-        return bands;
+    public static Bands of(BlockPlan block, Grouped grouped, boolean first) {
+        Bands bands = new Bands(block, grouped, "");
+        bands.head(first);
+        switch (block) {
+            case TablePlan table -> bands.table();
+            case FiguresPlan figures -> {
+                bands.empty();
+                bands.items(BandKind.FIGURE, figures.figures().size());
+            }
+            case TextPlan text -> bands.items(BandKind.PARAGRAPH, text.paragraphs().size());
+        }
+        return bands.built();
     }
 
-    private void build(boolean first) {
-        GroupTree tree = grouped.tree();
+    /** The same block, which says why it cannot be printed. */
+    public Bands refused(String why) {
+        Bands bands = new Bands(block, grouped, why);
+        bands.head(kind(0) == BandKind.REPORT_HEADER);
+        bands.add(BandKind.REFUSED, GroupTree.ROOT, NO_ROW);
+        return bands.built();
+    }
+
+    private void head(boolean first) {
         if (first) {
             add(BandKind.REPORT_HEADER, GroupTree.ROOT, NO_ROW);
         }
-        if (grouped.plan().title().isPresent() || grouped.plan().note().isPresent()) {
+        if (block.title().isPresent()
+                || block.note().isPresent()
+                || !block.facts().reach().isEmpty()) {
             add(BandKind.BLOCK_HEADER, GroupTree.ROOT, NO_ROW);
         }
-        if (grouped.rowsKept() == 0 && tree.nodeCount() == 1) {
+    }
+
+    private void empty() {
+        if (grouped.rowsKept() == 0 && grouped.tree().nodeCount() == 1) {
             add(BandKind.EMPTY, GroupTree.ROOT, NO_ROW);
         }
+    }
+
+    private void items(BandKind kind, int count) {
+        for (int item = 0; item < count; item++) {
+            add(kind, GroupTree.ROOT, item);
+        }
+    }
+
+    private void table() {
+        GroupTree tree = grouped.tree();
+        empty();
         // The groups that are open, outermost first, and where each ends.
         int[] open = new int[tree.depths()];
         int[] ends = new int[tree.depths()];
@@ -67,9 +108,13 @@ public final class Bands {
         while (depth >= 0) {
             close(open[depth--]);
         }
+    }
+
+    private Bands built() {
         kinds = Arrays.copyOf(kinds, size);
         nodes = Arrays.copyOf(nodes, size);
         rows = Arrays.copyOf(rows, size);
+        return this;
     }
 
     private void open(int node, int place) {
@@ -115,8 +160,17 @@ public final class Bands {
         rows[size++] = row;
     }
 
+    public BlockPlan block() {
+        return block;
+    }
+
     public Grouped grouped() {
         return grouped;
+    }
+
+    /** Why the block cannot be printed; empty where it can. */
+    public String refusal() {
+        return refusal;
     }
 
     public int size() {
@@ -132,7 +186,7 @@ public final class Bands {
         return nodes[band];
     }
 
-    /** The grain's row that a detail band prints, or {@link #NO_ROW}. */
+    /** The grain's row that a detail band prints, the index of an item among its block's, or {@link #NO_ROW}. */
     public int row(int band) {
         return rows[band];
     }

@@ -9,12 +9,21 @@ public final class Words {
     public static final String NONE = "(none)";
     public static final String GRAND_TOTAL = "Grand total";
     public static final String CONTINUED = " (continued)";
+    /** Stands where a key figure has no value. */
+    public static final String NO_FIGURE = "–";
+
+    public static final String NOT_COMPARED = "nothing to compare with";
     public static final String NO_ROWS = "No rows meet these conditions.";
 
     private Words() {}
 
     public static String total(String group) {
         return group + " total";
+    }
+
+    /** What stands in the place of a block that cannot be printed. */
+    public static String refused(String why) {
+        return "This part is not printed: " + why;
     }
 
     /** What a report says of groups that it does not show. */

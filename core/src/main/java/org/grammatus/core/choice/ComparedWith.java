@@ -3,5 +3,7 @@ package org.grammatus.core.choice;
 public enum ComparedWith {
     LAST_YEAR,
     PREVIOUS_PERIOD,
-    PLAN
+    PLAN,
+    /** Days that the reader is asked for. */
+    PERIOD
 }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.ReportField;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
@@ -36,6 +38,8 @@ public final class DatasetModel {
     private final List<Dataset.Join> joins;
     private final Map<String, FieldInfo> fields;
     private final Map<String, NamedValue> named;
+    /** As it is read, whatever a report calls its fields. */
+    private final Dataset asRead;
 
     /**
      * A calculated field or a measure.
@@ -60,7 +64,24 @@ public final class DatasetModel {
             Optional<String> unit,
             Optional<List<String>> order,
             boolean hidden,
-            Optional<Direction> direction) {}
+            Optional<Direction> direction) {
+
+        private NamedValue printedAs(Optional<ReportField> said) {
+            return new NamedValue(
+                    id,
+                    said.flatMap(ReportField::label).orElse(label),
+                    description,
+                    measure,
+                    text,
+                    value,
+                    role,
+                    said.flatMap(ReportField::format).or(() -> format),
+                    unit,
+                    order,
+                    hidden,
+                    direction);
+        }
+    }
 
     /**
      * A field with its type and home.
@@ -68,6 +89,11 @@ public final class DatasetModel {
      * @param table number of its home table
      */
     public record FieldInfo(Dataset.Field definition, Type type, int table) {
+
+        private FieldInfo printedAs(Optional<ReportField> said) {
+            return said.map(field -> new FieldInfo(definition.printedAs(field.label(), field.format()), type, table))
+                    .orElse(this);
+        }
 
         public String id() {
             return definition.id();
@@ -100,13 +126,15 @@ public final class DatasetModel {
             int[] pointedFrom,
             List<Dataset.Join> joins,
             Map<String, FieldInfo> fields,
-            Map<String, NamedValue> named) {
+            Map<String, NamedValue> named,
+            Dataset asRead) {
         this.definition = definition;
         this.tables = tables;
         this.pointedFrom = pointedFrom;
         this.joins = joins;
         this.fields = fields;
         this.named = named;
+        this.asRead = asRead;
     }
 
     /**
@@ -174,7 +202,8 @@ public final class DatasetModel {
                 pointedFrom.stream().mapToInt(Integer::intValue).toArray(),
                 joins,
                 fields,
-                named);
+                named,
+                dataset);
         NamedValues.check(model);
         Lookups.check(model);
         return model;
@@ -213,8 +242,46 @@ public final class DatasetModel {
         return fields;
     }
 
+    /** The same dataset, its fields, calculated fields and measures called and printed as a report says. */
+    public DatasetModel printedAs(List<ReportField> said) {
+        if (said.isEmpty()) {
+            return this;
+        }
+        Map<String, ReportField> byId = new HashMap<>();
+        said.forEach(field -> byId.put(field.id(), field));
+        Map<String, FieldInfo> calledFields = new LinkedHashMap<>();
+        fields.forEach((id, field) -> calledFields.put(id, field.printedAs(Optional.ofNullable(byId.get(id)))));
+        Map<String, NamedValue> calledValues = new LinkedHashMap<>();
+        named.forEach((id, value) -> calledValues.put(id, value.printedAs(Optional.ofNullable(byId.get(id)))));
+        Dataset called = definition.with(
+                definition.grain(),
+                definition.tables(),
+                definition.joins(),
+                definition.fields().stream()
+                        .map(field -> calledFields.get(field.id()).definition())
+                        .toList());
+        return new DatasetModel(called, tables, pointedFrom, joins, calledFields, calledValues, asRead);
+    }
+
     public Dataset definition() {
         return definition;
+    }
+
+    /** The dataset as it is read, whatever a report calls its fields: what figures are made from. */
+    public Dataset asRead() {
+        return asRead;
+    }
+
+    public String id() {
+        return definition.id();
+    }
+
+    /** Whether it is another dataset, or is built on it: whether it has the other's rows, joins and fields, and all mean the same. */
+    public boolean includes(DatasetModel other) {
+        return asRead.equals(other.asRead)
+                || asRead.tables().containsAll(other.asRead.tables())
+                        && asRead.joins().containsAll(other.asRead.joins())
+                        && asRead.fields().containsAll(other.asRead.fields());
     }
 
     /** What people call it. */

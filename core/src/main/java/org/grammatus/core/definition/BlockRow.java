@@ -11,8 +11,8 @@ import java.util.Optional;
  * @param newPage whether they begin a new page
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"blocks", "newPage"})
-public record BlockRow(List<Place> blocks, Optional<Boolean> newPage) {
+@JsonPropertyOrder({"blocks", "newPage", "keepTogether"})
+public record BlockRow(List<Place> blocks, Optional<Boolean> newPage, Optional<Boolean> keepTogether) {
 
     /**
      * A block's place.
@@ -30,6 +30,7 @@ public record BlockRow(List<Place> blocks, Optional<Boolean> newPage) {
                 blocks.stream()
                         .map(place -> new Place(to.part(place.block()), place.share()))
                         .toList(),
-                newPage);
+                newPage,
+                keepTogether);
     }
 }

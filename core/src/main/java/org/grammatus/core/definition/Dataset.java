@@ -230,6 +230,24 @@ public record Dataset(
                     Optional.of(true));
         }
 
+        /** The same field, called and printed in another way where one is said. */
+        public Field printedAs(Optional<String> otherLabel, Optional<String> otherFormat) {
+            return new Field(
+                    id,
+                    table,
+                    column,
+                    otherLabel.orElse(label),
+                    description,
+                    type,
+                    scale,
+                    role,
+                    otherFormat.or(() -> format),
+                    unit,
+                    order,
+                    lookup,
+                    hidden);
+        }
+
         /** The same standing for itself where its names stand in a field that is gone. */
         public Field without(Set<String> gone) {
             return lookup.filter(gone::contains).isEmpty()

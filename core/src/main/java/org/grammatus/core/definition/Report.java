@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A report's definition, as {@code report.schema.json} describes it. Every part has an id that is unique in the document and
@@ -23,6 +24,7 @@ import java.util.Optional;
     "dataset",
     "locale",
     "zone",
+    "fields",
     "prompts",
     "filters",
     "blocks",
@@ -38,6 +40,7 @@ public record Report(
         String dataset,
         String locale,
         Optional<String> zone,
+        Optional<List<ReportField>> fields,
         List<ReportPrompt> prompts,
         List<ReportFilter> filters,
         List<ReportBlock> blocks,
@@ -58,6 +61,7 @@ public record Report(
                 dataset,
                 locale,
                 zone,
+                fields,
                 prompts,
                 filters,
                 blocks,
@@ -76,6 +80,7 @@ public record Report(
                 dataset,
                 locale,
                 zone,
+                fields,
                 prompts,
                 filters,
                 blocks,
@@ -95,6 +100,7 @@ public record Report(
                 dataset,
                 locale,
                 zone,
+                fields,
                 open,
                 filters,
                 blocks,
@@ -113,6 +119,7 @@ public record Report(
                 dataset,
                 locale,
                 zone,
+                fields.map(own -> own.stream().map(field -> field.mapped(to)).toList()),
                 prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
                 filters.stream().map(filter -> filter.mapped(to)).toList(),
                 blocks.stream().map(block -> block.mapped(to)).toList(),
@@ -120,12 +127,10 @@ public record Report(
                 page);
     }
 
-    /** The tables that are switched on, in reading order. */
-    public List<TableBlock> tables() {
-        return blocks.stream()
-                .filter(TableBlock.class::isInstance)
-                .map(TableBlock.class::cast)
-                .filter(block -> !block.off().orElse(false))
+    /** Ids of the datasets that its blocks are over, its own first. */
+    public List<String> datasets() {
+        return Stream.concat(Stream.of(dataset), blocks.stream().flatMap(block -> block.dataset().stream()))
+                .distinct()
                 .toList();
     }
 }

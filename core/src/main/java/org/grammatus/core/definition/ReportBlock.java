@@ -16,10 +16,12 @@ import java.util.Optional;
 @JsonSubTypes({
     @JsonSubTypes.Type(
             value = TableBlock.class,
-            names = {"table", "banded"})
+            names = {"table", "banded"}),
+    @JsonSubTypes.Type(value = FiguresBlock.class, name = "figures"),
+    @JsonSubTypes.Type(value = TextBlock.class, name = "text")
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-public sealed interface ReportBlock permits TableBlock {
+public sealed interface ReportBlock permits TableBlock, FiguresBlock, TextBlock {
 
     String id();
 
@@ -27,7 +29,9 @@ public sealed interface ReportBlock permits TableBlock {
     enum Kind {
         TABLE,
         /** The older word for a table. */
-        BANDED
+        BANDED,
+        FIGURES,
+        TEXT
     }
 
     @JsonProperty("kind")
@@ -39,6 +43,9 @@ public sealed interface ReportBlock permits TableBlock {
     /** A word below its title. */
     Optional<String> note();
 
+    /** Id of the dataset that it is over; the report's unless given. */
+    Optional<String> dataset();
+
     /** Conditions on its rows, beside those of the report. */
     Optional<List<ReportFilter>> filters();
 
@@ -47,6 +54,25 @@ public sealed interface ReportBlock permits TableBlock {
 
     default List<ReportFilter> ownFilters() {
         return filters().orElse(List.of());
+    }
+
+    /** What it calls fields in another way than the report, and how it prints them. */
+    default Optional<List<ReportField>> fields() {
+        return Optional.empty();
+    }
+
+    default boolean isOff() {
+        return off().orElse(false);
+    }
+
+    /** Its own conditions with all their texts changed. */
+    default Optional<List<ReportFilter>> mappedFilters(DefinitionMapping to) {
+        return filters().map(own -> own.stream().map(filter -> filter.mapped(to)).toList());
+    }
+
+    /** Its own words for fields with all their texts changed. */
+    default Optional<List<ReportField>> mappedFields(DefinitionMapping to) {
+        return fields().map(own -> own.stream().map(field -> field.mapped(to)).toList());
     }
 
     /** The same with all its texts changed. */

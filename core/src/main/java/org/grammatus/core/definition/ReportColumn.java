@@ -9,6 +9,7 @@ import org.grammatus.core.choice.FigureUnit;
 /**
  * A column of figures or texts.
  *
+ * @param label what the report or the dataset calls it unless given
  * @param value expression of one row; none for a column of totals alone
  * @param format CLDR number or date pattern; none takes the field's
  * @param unit whether figures are printed in thousands or millions, which the heading says
@@ -20,7 +21,7 @@ import org.grammatus.core.choice.FigureUnit;
 @JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "off"})
 public record ReportColumn(
         String id,
-        String label,
+        Optional<String> label,
         Optional<String> value,
         Optional<String> format,
         Optional<FigureUnit> unit,

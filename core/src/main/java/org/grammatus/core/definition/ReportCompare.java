@@ -19,10 +19,11 @@ import org.grammatus.core.choice.ComparedWith;
     @JsonSubTypes.Type(value = ReportCompare.WithPlan.class, name = "plan"),
     @JsonSubTypes.Type(
             value = ReportCompare.WithTime.class,
-            names = {"last-year", "previous-period"})
+            names = {"last-year", "previous-period"}),
+    @JsonSubTypes.Type(value = ReportCompare.WithPeriod.class, name = "period")
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"with", "date", "plan", "cut", "shown"})
+@JsonPropertyOrder({"with", "date", "prompt", "plan", "cut", "shown"})
 public sealed interface ReportCompare {
 
     @JsonProperty("with")
@@ -30,6 +31,15 @@ public sealed interface ReportCompare {
 
     /** The other figure, the difference from it or the difference in percent of it. */
     Compared shown();
+
+    /** The same comparison, shown in another way. */
+    default ReportCompare as(Compared other) {
+        return switch (this) {
+            case WithPlan p -> new WithPlan(p.with, p.plan, other);
+            case WithTime t -> new WithTime(t.with, t.date, t.cut, other);
+            case WithPeriod p -> new WithPeriod(p.with, p.date, p.prompt, other);
+        };
+    }
 
     /** The same with all its texts changed. */
     ReportCompare mapped(DefinitionMapping to);
@@ -58,6 +68,20 @@ public sealed interface ReportCompare {
         @Override
         public WithTime mapped(DefinitionMapping to) {
             return new WithTime(with, to.field(date), cut, shown);
+        }
+    }
+
+    /**
+     * Compares with days that the reader is asked for.
+     *
+     * @param date id of the date field that tells the time
+     * @param prompt name of the period prompt that asks
+     */
+    record WithPeriod(ComparedWith with, String date, String prompt, Compared shown) implements ReportCompare {
+
+        @Override
+        public WithPeriod mapped(DefinitionMapping to) {
+            return new WithPeriod(with, to.field(date), to.prompt(prompt), shown);
         }
     }
 }

@@ -16,7 +16,7 @@ import java.util.Optional;
     @JsonSubTypes.Type(value = ReportFilter.Typed.class, name = "expression")
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "kind", "field", "comparison", "values", "prompt", "where", "off"})
+@JsonPropertyOrder({"id", "kind", "field", "comparison", "values", "prompt", "where", "blocks", "also", "off"})
 public sealed interface ReportFilter {
 
     String id();
@@ -31,11 +31,49 @@ public sealed interface ReportFilter {
         return off().orElse(false);
     }
 
+    /** Ids of the blocks that a filter of the report reaches; all that are over its dataset, or one built on it, unless given. */
+    Optional<List<String>> blocks();
+
+    /** The fields that stand for its own where a filter of the report reaches blocks of other datasets. */
+    default Optional<List<FieldElsewhere>> also() {
+        return Optional.empty();
+    }
+
+    /** The same filter over another field; a typed one names its fields itself. */
+    default ReportFilter of(String otherField) {
+        return switch (this) {
+            case OfPeriod p -> new OfPeriod(p.id, otherField, p.prompt, p.blocks, p.also, p.off);
+            case Condition c -> new Condition(c.id, otherField, c.comparison, c.values, c.prompt, c.blocks, c.also, c.off);
+            case Typed t -> t;
+        };
+    }
+
+    /**
+     * A field of another dataset.
+     *
+     * @param dataset the dataset's id
+     * @param field the field's id there
+     */
+    @JsonPropertyOrder({"dataset", "field"})
+    record FieldElsewhere(String dataset, String field) {}
+
+    /** Its reach with the blocks' ids changed. */
+    default Optional<List<String>> reach(DefinitionMapping to) {
+        return blocks().map(ids -> ids.stream().map(to::part).toList());
+    }
+
     /** The same with all its texts changed. */
     ReportFilter mapped(DefinitionMapping to);
 
     /** Keeps the rows whose field lies in the answer of a period prompt. */
-    record OfPeriod(String id, String field, String prompt, Optional<Boolean> off) implements ReportFilter {
+    record OfPeriod(
+            String id,
+            String field,
+            String prompt,
+            Optional<List<String>> blocks,
+            Optional<List<FieldElsewhere>> also,
+            Optional<Boolean> off)
+            implements ReportFilter {
 
         @Override
         public FilterKind kind() {
@@ -44,7 +82,7 @@ public sealed interface ReportFilter {
 
         @Override
         public OfPeriod mapped(DefinitionMapping to) {
-            return new OfPeriod(to.part(id), to.field(field), to.prompt(prompt), off);
+            return new OfPeriod(to.part(id), to.field(field), to.prompt(prompt), reach(to), also, off);
         }
     }
 
@@ -59,6 +97,8 @@ public sealed interface ReportFilter {
             FilterComparison comparison,
             Optional<List<String>> values,
             Optional<String> prompt,
+            Optional<List<String>> blocks,
+            Optional<List<FieldElsewhere>> also,
             Optional<Boolean> off)
             implements ReportFilter {
 
@@ -69,12 +109,12 @@ public sealed interface ReportFilter {
 
         @Override
         public Condition mapped(DefinitionMapping to) {
-            return new Condition(to.part(id), to.field(field), comparison, values, prompt.map(to::prompt), off);
+            return new Condition(to.part(id), to.field(field), comparison, values, prompt.map(to::prompt), reach(to), also, off);
         }
     }
 
     /** Keeps the rows for which a typed condition is true. */
-    record Typed(String id, String where, Optional<Boolean> off) implements ReportFilter {
+    record Typed(String id, String where, Optional<List<String>> blocks, Optional<Boolean> off) implements ReportFilter {
 
         @Override
         public FilterKind kind() {
@@ -83,7 +123,7 @@ public sealed interface ReportFilter {
 
         @Override
         public Typed mapped(DefinitionMapping to) {
-            return new Typed(to.part(id), to.expression(where), off);
+            return new Typed(to.part(id), to.expression(where), reach(to), off);
         }
     }
 }

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -188,6 +190,11 @@ public final class InWords {
             case TablePlan.Comparison.WithPlan plan -> definition(plan.plan());
             case TablePlan.Comparison.WithTime time ->
                 time.shift().map(shift -> value + ", " + earlier(shift)).orElse("no figure, since the period is open");
+            case TablePlan.Comparison.WithPeriod period ->
+                period.conditions()
+                        .map(conditions -> value + ", where "
+                                + conditions.stream().map(FilterPlan::words).collect(Collectors.joining(" and ")))
+                        .orElse("no figure, since no other days were asked for");
         };
         return switch (comparison.shown()) {
             case FIGURE -> other;

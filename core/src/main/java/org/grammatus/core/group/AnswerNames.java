@@ -11,6 +11,7 @@ import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
@@ -54,7 +55,7 @@ final class AnswerNames {
             if (!keys.isNull(row)
                     && !called.isNull(row)
                     && Scalars.at(keys, row).equals(choice)) {
-                return Optional.of(new AnswerName(name.get(), Scalars.at(called, row)));
+                return Optional.of(new AnswerName(Formats.of(name.get(), plan.dataset()), Scalars.at(called, row)));
             }
         }
         return Optional.empty();

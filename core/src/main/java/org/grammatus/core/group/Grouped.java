@@ -27,6 +27,11 @@ public record Grouped(
         return groups.tree();
     }
 
+    /** The same facts, chosen keys called as another block's rows call them. */
+    public Grouped answeredBy(Grouped other) {
+        return new Grouped(plan, groups, figures, rows, marks, other.answers, rowsKept, notices);
+    }
+
     /** The same facts under a plan that groups, orders and totals alike, but prints them in another way. */
     public Grouped printedBy(TablePlan other) {
         return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, notices);

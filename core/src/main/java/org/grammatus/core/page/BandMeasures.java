@@ -2,6 +2,7 @@ package org.grammatus.core.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.band.BandContents;
@@ -11,6 +12,7 @@ import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
 
 /** Measures bands and places their words: what both page breaks and pages are made from. Not thread-safe. */
 final class BandMeasures {
@@ -27,6 +29,8 @@ final class BandMeasures {
     private final TablePlan plan;
     private final TypeSetting type;
     private final ColumnLayout columns;
+    private final Optional<CardLayout> cards;
+    private final Optional<ParagraphMeasures> paragraphs;
     private final NameRooms rooms;
     private final int width;
     /** The width that the report's title has. */
@@ -34,12 +38,23 @@ final class BandMeasures {
     /** A row of one line, as most are. */
     private final Measured plainRow;
 
-    BandMeasures(Bands bands, BandContents contents, ColumnLayout columns, NameRooms rooms, int width, int titleWidth) {
+    BandMeasures(
+            Bands bands,
+            BandContents contents,
+            ColumnLayout columns,
+            Optional<CardLayout> cards,
+            NameRooms rooms,
+            int width,
+            int titleWidth) {
         this.bands = bands;
         this.contents = contents;
         this.plan = bands.grouped().plan();
         this.type = new TypeSetting(columns.percent());
         this.columns = columns;
+        this.cards = cards;
+        this.paragraphs = bands.block() instanceof TextPlan text
+                ? Optional.of(new ParagraphMeasures(text, contents, type, width))
+                : Optional.empty();
         this.rooms = rooms;
         this.width = width;
         this.titleWidth = titleWidth;
@@ -59,7 +74,9 @@ final class BandMeasures {
                 heading(bands.node(band), contents.words(bands, band).getFirst(), false);
             case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band)) : plainRow;
             case OTHER_ROWS -> otherRows(contents.words(bands, band).getFirst());
-            case EMPTY -> note(contents.words(bands, band).getFirst());
+            case FIGURE -> cards.orElseThrow().of(bands.row(band));
+            case PARAGRAPH -> paragraphs.orElseThrow().of(bands.row(band));
+            case EMPTY, REFUSED -> note(contents.words(bands, band).getFirst());
             case GROUP_FOOTER, REPORT_FOOTER -> footer(band);
         };
     }
@@ -166,7 +183,7 @@ final class BandMeasures {
             case GROUP_HEADING, GROUP_FOOTER -> TextStyle.TOTAL;
             case REPORT_FOOTER -> TextStyle.GRAND_TOTAL;
             case GROUP_LINE, DETAIL -> isStrong(band) ? TextStyle.STRONG_CELL : TextStyle.CELL;
-            case REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, EMPTY -> TextStyle.CELL;
+            case REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, FIGURE, PARAGRAPH, EMPTY, REFUSED -> TextStyle.CELL;
         };
     }
 

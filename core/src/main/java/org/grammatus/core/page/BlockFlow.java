@@ -27,7 +27,7 @@ final class BlockFlow {
     }
 
     private final BlockPlace block;
-    private final TableLayout layout;
+    private final BlockLayout layout;
     private final Bands bands;
     /** Where the second page's and every later one's blocks may begin. */
     private final int topOfLater;
@@ -121,13 +121,16 @@ final class BlockFlow {
         }
     }
 
-    /** Headings, one row, and the footers right after it. */
+    /** Headings, one row, whether of a table or of key figures, and the footers right after it. */
     private int unitEnd(int unit) {
         int band = unit;
         while (band < bands.size() && bands.kind(band).isHeading()) {
             band++;
         }
         if (band < bands.size() && bands.kind(band).isRow()) {
+            while (layout.height(band) == 0) {
+                band++;
+            }
             band++;
         }
         while (band < bands.size() && isFooter(bands.kind(band))) {

@@ -10,7 +10,7 @@ package org.grammatus.core.page;
  * @param firstMark index of the first of its highlights among the page's
  */
 record BlockPlace(
-        int index, TableLayout layout, OpenGroups open, int left, int firstPlace, int firstStyle, int firstMark) {
+        int index, BlockLayout layout, OpenGroups open, int left, int firstPlace, int firstStyle, int firstMark) {
 
     /** The same block at another left edge. */
     BlockPlace at(int otherLeft) {

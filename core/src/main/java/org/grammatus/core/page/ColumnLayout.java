@@ -69,6 +69,11 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                         + " or narrow \"" + columns.get(widest).label() + "\", the widest"));
     }
 
+    /** No columns at all. */
+    static ColumnLayout none(int percent) {
+        return new ColumnLayout(new int[0], new int[0], new boolean[0], percent);
+    }
+
     private static Optional<ColumnLayout> fit(
             List<ColumnPlan> columns, int[] natural, int left, int available, int percent) {
         int count = columns.size();

@@ -8,8 +8,9 @@ import java.util.List;
  *
  * @param values baseline of the first line of its values
  * @param rule where its rule is, or {@value #NO_RULE}
+ * @param rules lines of their own that it draws besides
  */
-record Measured(int height, List<Line> words, int values, int rule) {
+record Measured(int height, List<Line> words, int values, int rule, List<Rule> rules) {
 
     static final int NO_RULE = -1;
 
@@ -19,4 +20,16 @@ record Measured(int height, List<Line> words, int values, int rule) {
      * @param part id of the definition's part that it comes from; empty where it comes from none
      */
     record Line(String text, TextStyle style, int x, int baseline, String part) {}
+
+    /** A line that is drawn. */
+    record Rule(int x, int y, int width) {}
+
+    Measured(int height, List<Line> words, int values, int rule) {
+        this(height, words, values, rule, List.of());
+    }
+
+    /** An item of a block that is no table. */
+    static Measured item(int height, List<Line> words, List<Rule> rules) {
+        return new Measured(height, words, 0, NO_RULE, rules);
+    }
 }

@@ -37,13 +37,13 @@ final class NameRooms {
             for (Place place : Place.values()) {
                 int at = depth;
                 firstTotals[depth][place.ordinal()] = left(IntStream.range(
-                                0, plan.columns().size())
+                                0, columns.x().length)
                         .filter(column -> printed.totalAt(column, at, place).isPresent()));
             }
         }
         this.firstOfOthers = printed.grouped().rows().others().isEmpty()
                 ? right
-                : left(IntStream.range(0, plan.columns().size())
+                : left(IntStream.range(0, columns.x().length)
                         .filter(column -> printed.otherRowsTotalAt(column).isPresent()));
     }
 

@@ -19,7 +19,7 @@ final class PageBuilder {
     private static final int MEDIUM = 70;
     private static final int THICK = 120;
 
-    private final TableLayout layout;
+    private final BlockLayout layout;
     private final OpenGroups open;
     private final TypeSetting type;
     private final Bands bands;
@@ -117,8 +117,11 @@ final class PageBuilder {
             int indent = layout.indent(bands.grouped().tree().depthOf(node));
             sheet.rule(indent, y + measured.rule(), layout.width() - indent, thickness(kind, node));
         }
+        measured.rules().forEach(rule -> sheet.rule(rule.x(), y + rule.y(), rule.width(), THIN));
         words(measured, node);
-        values(band, measured, node);
+        if (kind != BandKind.FIGURE) {
+            values(band, measured, node);
+        }
         int bottom = y + measured.height();
         int row = kind == BandKind.DETAIL ? bands.row(band) : Page.NONE;
         sheet.box(role(kind), y, bottom, node, first, row, mark);
@@ -133,7 +136,7 @@ final class PageBuilder {
             case REPORT_HEADER -> BandRole.TITLE;
             case BLOCK_HEADER -> BandRole.BLOCK_TITLE;
             case GROUP_HEADING -> BandRole.HEADING;
-            case GROUP_LINE, DETAIL, EMPTY -> BandRole.ROW;
+            case GROUP_LINE, DETAIL, FIGURE, PARAGRAPH, EMPTY, REFUSED -> BandRole.ROW;
             case OTHER_ROWS -> BandRole.OTHER_ROWS;
             case GROUP_FOOTER -> BandRole.TOTALS;
             case REPORT_FOOTER -> BandRole.GRAND_TOTAL;

@@ -22,7 +22,7 @@ final class PageFurniture {
     private final Paper paper;
     private final TypeSetting type;
 
-    PageFurniture(TableLayout layout, Paper paper) {
+    PageFurniture(BlockLayout layout, Paper paper) {
         this.printed = layout.contents().printed();
         this.plan = layout.plan();
         this.paper = paper;

@@ -53,7 +53,7 @@ public final class Pages {
      */
     public static Pages of(Bands bands, BooleanSupplier cancelled) {
         String id = bands.grouped().plan().id();
-        return of(List.of(bands), List.of(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false)), cancelled);
+        return of(List.of(bands), List.of(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false, false)), cancelled);
     }
 
     /**
@@ -61,7 +61,7 @@ public final class Pages {
      *
      * @param tables in reading order
      * @param rows which of them stand side by side, from the top
-     * @throws org.grammatus.core.problem.ProblemException if the columns of one do not fit its place
+     * @throws org.grammatus.core.problem.ProblemException if the report is one block that does not fit
      */
     public static Pages of(List<Bands> tables, List<BlockRowPlan> rows, BooleanSupplier cancelled) {
         RunInputs inputs = tables.getFirst().grouped().plan().inputs();
@@ -72,12 +72,15 @@ public final class Pages {
         int marks = 0;
         for (Bands table : tables) {
             int[] span = span(table, rows, paper.printableWidth());
-            TableLayout layout = new TableLayout(table, span[1], paper.printableWidth());
+            // A report that is one block is refused as a whole: its reader can take it away in another format.
+            BlockLayout layout = tables.size() == 1
+                    ? new BlockLayout(table, span[1], paper.printableWidth())
+                    : BlockLayout.orRefused(table, span[1], paper.printableWidth());
             int known = styleOf(layout, blocks);
             blocks.add(new BlockPlace(
                     blocks.size(),
                     layout,
-                    new OpenGroups(table),
+                    new OpenGroups(layout.bands()),
                     paper.left() + span[0],
                     place,
                     known < 0 ? styles : known,
@@ -90,7 +93,7 @@ public final class Pages {
     }
 
     /** Where the styles of a block of the same size of type are; -1 where none is. */
-    private static int styleOf(TableLayout layout, List<BlockPlace> before) {
+    private static int styleOf(BlockLayout layout, List<BlockPlace> before) {
         return before.stream()
                 .filter(block -> block.layout().type().equals(layout.type()))
                 .mapToInt(BlockPlace::firstStyle)
@@ -123,7 +126,9 @@ public final class Pages {
         int bottom = paper.bottom() - paper.top() - furniture.footerHeight();
         Position next = new Position(1, 0);
         for (int i = 0; i < rows.size(); i++) {
-            boolean another = i > 0 && rows.get(i).newPage();
+            boolean another = i > 0
+                    && (rows.get(i).newPage()
+                            || rows.get(i).keepTogether() && !fits(rows.get(i), next.y(), topOfLater, bottom));
             Position start = another ? new Position(next.page() + 1, topOfLater) : next;
             Position end = start;
             for (BlockRowPlan.Place place : rows.get(i).places()) {
@@ -137,9 +142,18 @@ public final class Pages {
         return found;
     }
 
+    /** Whether all blocks of a row end on the page on which they begin; as well as they can, where they are taller than any. */
+    private boolean fits(BlockRowPlan row, int top, int topOfLater, int bottom) {
+        int tallest = row.places().stream()
+                .mapToInt(place -> block(place.block()).layout().wholeHeight(bottom))
+                .max()
+                .orElse(0);
+        return top + tallest <= bottom || topOfLater + tallest > bottom;
+    }
+
     /** The report's title stands in its first block and above all that begin beside it. */
     private int belowTitle(BlockPlace block) {
-        TableLayout first = blocks.getFirst().layout();
+        BlockLayout first = blocks.getFirst().layout();
         boolean beside = block.index() > 0 && first.bands().kind(0) == BandKind.REPORT_HEADER;
         return beside ? first.height(0) : 0;
     }

@@ -16,7 +16,13 @@ public enum TextStyle {
     TOTAL(Face.SEMIBOLD, 900, Tone.INK),
     COUNTS(Face.REGULAR, 900, Tone.MUTED),
     GRAND_TOTAL(Face.SEMIBOLD, 1000, Tone.INK),
-    BLOCK_TITLE(Face.SEMIBOLD, 1250, Tone.INK);
+    BLOCK_TITLE(Face.SEMIBOLD, 1250, Tone.INK),
+    FIGURE(Face.SEMIBOLD, 1900, Tone.INK),
+    FIGURE_LABEL(Face.REGULAR, 900, Tone.INK),
+    FIGURE_NOTE(Face.REGULAR, 850, Tone.MUTED),
+    LARGE_TEXT(Face.REGULAR, 1300, Tone.INK),
+    NORMAL_TEXT(Face.REGULAR, 1000, Tone.INK),
+    SMALL_TEXT(Face.REGULAR, 800, Tone.INK);
 
     /** Ink, or a quieter one for what stands beside. */
     public enum Tone {

@@ -38,7 +38,12 @@ record TypeSetting(int percent) {
     }
 
     List<String> lines(String text, TextStyle style, int width) {
+        return lines(text, style, width, MOST_LINES);
+    }
+
+    /** The same, cut after some number of lines. */
+    List<String> lines(String text, TextStyle style, int width, int most) {
         return LineBreaker.lines(
-                style.face().printable(text), style.face(), size(style), Math.max(width, size(style)), MOST_LINES);
+                style.face().printable(text), style.face(), size(style), Math.max(width, size(style)), most);
     }
 }

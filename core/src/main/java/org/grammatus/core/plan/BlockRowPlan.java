@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param newPage whether they begin a new page
  */
-public record BlockRowPlan(List<Place> places, boolean newPage) {
+public record BlockRowPlan(List<Place> places, boolean newPage, boolean keepTogether) {
 
     /**
      * A block's place.

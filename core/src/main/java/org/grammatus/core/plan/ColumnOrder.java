@@ -60,7 +60,7 @@ public record ColumnOrder(String column, List<OfLevel> levels, Optional<String> 
     }
 
     /** What a level is ordered by where its table is ordered by a column; nothing where its order stays. */
-    static Optional<Typed> by(TablePlan table, int level, ColumnPlan column) {
+    public static Optional<Typed> by(TablePlan table, int level, ColumnPlan column) {
         boolean line = table.levels().get(level).header() == Header.LINE;
         return total(table, level, column)
                 .map(TotalPlan::value)

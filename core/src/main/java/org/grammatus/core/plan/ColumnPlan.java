@@ -35,8 +35,14 @@ public record ColumnPlan(
         return value.type().isNumber() || width.isPresent();
     }
 
+    /** The same column called and counted in another way. */
+    public ColumnPlan called(String otherLabel, Optional<FigureUnit> otherUnit) {
+        return new ColumnPlan(
+                id, otherLabel, pointer, text, value, home, format, ownFormat, otherUnit, align, width, onceIn);
+    }
+
     /** The same column at another width. */
-    ColumnPlan withWidth(Optional<Integer> points) {
+    public ColumnPlan withWidth(Optional<Integer> points) {
         return new ColumnPlan(id, label, pointer, text, value, home, format, ownFormat, unit, align, points, onceIn);
     }
 }

@@ -35,7 +35,7 @@ public final class Formats {
     }
 
     /** A pattern that fits a type. */
-    static String byType(Type type) {
+    public static String byType(Type type) {
         return switch (type.kind()) {
             case TEXT, BOOLEAN -> "";
             case INTEGER -> "#,##0";
@@ -47,7 +47,7 @@ public final class Formats {
     }
 
     /** Notes a pattern that CLDR does not know. */
-    static void check(String pointer, String format, Type type, Problems problems) {
+    public static void check(String pointer, String format, Type type, Problems problems) {
         try {
             switch (type.kind()) {
                 case INTEGER, DECIMAL -> new DecimalFormat(format);

@@ -36,7 +36,7 @@ public record GroupingInputs(
         // Where lines are rounded first, what is printed is what is added up.
         boolean rounds = plan.rounding() == Rounding.EACH_LINE;
         return new GroupingInputs(
-                plan.dataset().definition(),
+                plan.dataset().asRead(),
                 plan.context(),
                 plan.locale(),
                 plan.prompts(),

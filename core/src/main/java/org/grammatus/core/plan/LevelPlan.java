@@ -75,17 +75,17 @@ public record LevelPlan(
     }
 
     /** The same level in another order. */
-    LevelPlan ordered(List<TablePlan.Term> other) {
+    public LevelPlan ordered(List<TablePlan.Term> other) {
         return changed(other, limit, header, footer);
     }
 
     /** The same level with every group shown. */
-    LevelPlan whole() {
+    public LevelPlan whole() {
         return changed(order, Optional.empty(), header, footer);
     }
 
     /** The same level with its groups opened and closed in another way. */
-    LevelPlan standing(Header otherHeader, Footer otherFooter) {
+    public LevelPlan standing(Header otherHeader, Footer otherFooter) {
         return changed(order, limit, otherHeader, otherFooter);
     }
 

@@ -1,6 +1,8 @@
 package org.grammatus.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.dataset.DatasetModel;
 import java.util.function.UnaryOperator;
 import org.grammatus.core.problem.Problem;
 
@@ -20,49 +22,58 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<BlockRowPlan> 
         notices = List.copyOf(notices);
     }
 
-    /** Its tables, in reading order. */
-    public List<TablePlan> tables() {
-        return blocks.stream()
-                .filter(TablePlan.class::isInstance)
-                .map(TablePlan.class::cast)
-                .toList();
-    }
-
     /**
      * The table of a report that has one.
      *
      * @throws IllegalStateException if it has none or several
      */
     public TablePlan table() {
-        List<TablePlan> tables = tables();
-        if (tables.size() != 1) {
-            throw new IllegalStateException("The report has " + tables.size() + " tables");
+        if (blocks.size() != 1 || !(blocks.getFirst() instanceof TablePlan table)) {
+            throw new IllegalStateException("The report is not one table");
         }
-        return tables.getFirst();
+        return table;
     }
 
     /**
-     * A table by its id.
+     * What is computed for a block.
      *
-     * @throws IllegalArgumentException if there is none
+     * @throws IllegalArgumentException if there is none of the id
      */
-    public TablePlan table(String id) {
-        return tables().stream()
-                .filter(table -> table.id().equals(id))
+    public TablePlan facts(String id) {
+        return blocks.stream()
+                .filter(block -> block.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("No table is called " + id));
+                .map(BlockPlan::facts)
+                .orElseThrow(() -> new IllegalArgumentException("No block is called " + id));
     }
 
-    /** The same with every table changed in some way. */
-    public Plan withTables(UnaryOperator<TablePlan> change) {
+    /** The same with the facts of every block changed in some way. */
+    public Plan withFacts(UnaryOperator<TablePlan> change) {
         return new Plan(
                 inputs,
                 blocks.stream()
-                        .map(block -> switch (block) {
-                            case TablePlan table -> (BlockPlan) change.apply(table);
-                        })
+                        .map(block -> block.with(change.apply(block.facts())))
                         .toList(),
                 rows,
                 notices);
+    }
+
+    /** The datasets that are read, each once. */
+    public List<DatasetModel> datasets() {
+        List<DatasetModel> datasets = new ArrayList<>();
+        for (BlockPlan block : blocks) {
+            if (datasets.stream()
+                    .noneMatch(known -> known.asRead().equals(block.dataset().asRead()))) {
+                datasets.add(block.dataset());
+            }
+        }
+        return datasets;
+    }
+
+    /** The blocks over a dataset. */
+    public List<BlockPlan> over(DatasetModel dataset) {
+        return blocks.stream()
+                .filter(block -> block.dataset().asRead().equals(dataset.asRead()))
+                .toList();
     }
 }

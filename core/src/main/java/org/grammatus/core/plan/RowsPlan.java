@@ -13,6 +13,9 @@ import java.util.Optional;
 public record RowsPlan(
         boolean shown, List<TablePlan.Term> order, Optional<Integer> limit, Optional<Integer> percent, boolean others) {
 
+    /** No rows. */
+    public static final RowsPlan NONE = new RowsPlan(false, List.of(), Optional.empty(), Optional.empty(), false);
+
     public boolean limited() {
         return limit.isPresent() || percent.isPresent();
     }
@@ -23,12 +26,12 @@ public record RowsPlan(
     }
 
     /** The same rows without a limit. */
-    RowsPlan whole() {
+    public RowsPlan whole() {
         return new RowsPlan(shown, order, Optional.empty(), Optional.empty(), false);
     }
 
     /** The same rows in another order, printed or not. */
-    RowsPlan with(boolean otherShown, List<TablePlan.Term> otherOrder) {
+    public RowsPlan with(boolean otherShown, List<TablePlan.Term> otherOrder) {
         return new RowsPlan(otherShown, otherOrder, limit, percent, others);
     }
 }

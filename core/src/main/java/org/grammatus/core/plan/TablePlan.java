@@ -32,6 +32,7 @@ public record TablePlan(
         String pointer,
         Optional<String> title,
         Optional<String> note,
+        List<String> reach,
         DatasetModel dataset,
         List<FilterPlan> filters,
         List<LevelPlan> levels,
@@ -53,6 +54,16 @@ public record TablePlan(
         return rows.shown() && !columns.isEmpty();
     }
 
+    @Override
+    public TablePlan facts() {
+        return this;
+    }
+
+    @Override
+    public TablePlan with(TablePlan other) {
+        return other;
+    }
+
     public ULocale locale() {
         return inputs.locale();
     }
@@ -70,8 +81,13 @@ public record TablePlan(
         return with(filters, others, columns, highlights, rows);
     }
 
+    /** The same plan over rows that meet other conditions. */
+    public TablePlan withFilters(List<FilterPlan> others) {
+        return with(others, levels, columns, highlights, rows);
+    }
+
     /** The same plan, looked at in another way. */
-    TablePlan with(
+    public TablePlan with(
             List<FilterPlan> otherFilters,
             List<LevelPlan> otherLevels,
             List<ColumnPlan> otherColumns,
@@ -83,6 +99,7 @@ public record TablePlan(
                 pointer,
                 title,
                 note,
+                reach,
                 dataset,
                 otherFilters,
                 otherLevels,
@@ -136,6 +153,13 @@ public record TablePlan(
          * @param shift none where the answers leave the other time open
          */
         record WithTime(Optional<Shift> shift, Compared shown) implements Comparison {}
+
+        /**
+         * The same aggregate of other days.
+         *
+         * @param conditions what keeps their rows, in the place of the plan's own; none where no other days were asked for
+         */
+        record WithPeriod(Optional<List<FilterPlan>> conditions, Compared shown) implements Comparison {}
     }
 
     /**

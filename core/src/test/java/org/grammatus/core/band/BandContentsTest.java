@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandCell.Role;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;

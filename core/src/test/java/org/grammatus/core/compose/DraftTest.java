@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Dataset.Role;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;

@@ -7,7 +7,7 @@ import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Bucket;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

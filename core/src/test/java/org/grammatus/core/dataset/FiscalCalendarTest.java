@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import org.grammatus.core.definition.Dataset.YearName;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Bucket;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.junit.jupiter.api.Test;
 
 /** What is proposed for a field makes sense for what it holds. */

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;

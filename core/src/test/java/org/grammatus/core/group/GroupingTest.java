@@ -11,7 +11,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.order.ColumnOrder;
 import org.grammatus.core.group.tree.GroupTree;

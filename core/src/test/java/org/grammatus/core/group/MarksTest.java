@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;

@@ -8,7 +8,7 @@ import java.util.List;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.prompt.Answers;

@@ -15,7 +15,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.prompt.Answers;

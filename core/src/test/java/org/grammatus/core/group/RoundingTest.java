@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.Words;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;

@@ -17,7 +17,7 @@ import org.grammatus.core.TreeText;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;

@@ -13,7 +13,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
-import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;

@@ -13,13 +13,14 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page.BandBox;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -81,7 +82,8 @@ class BlocksTest {
         Report report = Definitions.readReport(json);
         Plan plan = Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
         List<Bands> tables = new ArrayList<>();
-        plan.tables().forEach(table -> tables.add(Bands.of(samples.grouped(table), tables.isEmpty())));
+        plan.blocks()
+                .forEach(block -> tables.add(Bands.of(block, samples.grouped(block.facts()), tables.isEmpty())));
         return new Made(plan, tables, Pages.of(tables, plan.rows(), () -> false));
     }
 
@@ -385,7 +387,7 @@ class BlocksTest {
 
     private static void wrong(String json, String pointer, String message) {
         try {
-            Planner.plan(Definitions.checkReport(json), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+            Planner.plan(Definitions.checkReport(json), ReportDatasets.of(Samples.dataset()), Answers.NONE, Samples.CONTEXT);
         } catch (ProblemException e) {
             assertThat(e.problems()).anySatisfy(problem -> {
                 assertThat(problem.pointer()).startsWith(pointer);
@@ -406,7 +408,7 @@ class BlocksTest {
                 "[{\"blocks\": [{\"block\": \"a\"}, {\"block\": \"b\"}]}]",
                 "portrait");
         Plan plan = Planner.plan(Definitions.readReport(off), Samples.dataset(), Answers.NONE, Samples.CONTEXT);
-        assertThat(plan.tables()).extracting(table -> table.id()).containsExactly("b");
+        assertThat(plan.blocks()).extracting(table -> table.id()).containsExactly("b");
         assertThat(plan.rows()).hasSize(1);
     }
 }

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.prompt.Answers;

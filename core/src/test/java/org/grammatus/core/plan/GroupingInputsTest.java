@@ -1,5 +1,6 @@
 package org.grammatus.core.plan;
 
+import org.grammatus.core.plan.planner.Planner;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
@@ -8,7 +9,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;

@@ -18,7 +18,7 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;

@@ -8,7 +8,7 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
-import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.planner.ReaderView;
 
 /** A report over the sales of the demo, and how a reader looks at it, made from a seed: the same seed gives the same report. */
 final class RandomReport {

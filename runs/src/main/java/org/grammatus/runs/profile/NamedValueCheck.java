@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.RepeatedAmount;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.profile.FieldProfile;

@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Checked;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Checked;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.plan.Planner;
-import org.grammatus.core.plan.ReaderView;
+import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Previews;
@@ -123,7 +123,7 @@ class PreviewController {
         Report report = Definitions.readReport(body.definition().toString());
         DatasetModel dataset = datasets.require(report.dataset());
         return report.filters().stream()
-                .map(filter -> new FilterText(filter.id(), org.grammatus.core.plan.FilterText.of(filter, dataset)))
+                .map(filter -> new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)))
                 .toList();
     }
 }

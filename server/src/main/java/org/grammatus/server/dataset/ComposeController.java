@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.grammatus.core.compose.Draft;
 import org.grammatus.core.compose.JoinSuggestion;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Kind;

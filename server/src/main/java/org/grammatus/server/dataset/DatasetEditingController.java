@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.profile.NamedValueCheck;
 import org.grammatus.server.BusinessDate;

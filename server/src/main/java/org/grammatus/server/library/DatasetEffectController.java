@@ -10,7 +10,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;

@@ -3,7 +3,7 @@ package org.grammatus.server.library;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.Optional;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;

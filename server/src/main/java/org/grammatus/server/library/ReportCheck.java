@@ -1,10 +1,10 @@
 package org.grammatus.server.library;
 
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.Checked;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Checked;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.plan.Planner;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.server.BusinessDate;

@@ -7,7 +7,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.definition.Definitions;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;

@@ -3,10 +3,10 @@ package org.grammatus.server.run;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Direction;
-import org.grammatus.core.plan.ReaderView;
-import org.grammatus.core.plan.ReaderView.Only;
-import org.grammatus.core.plan.ReaderView.Sort;
-import org.grammatus.core.plan.ReaderView.Width;
+import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.planner.ReaderView.Only;
+import org.grammatus.core.plan.planner.ReaderView.Sort;
+import org.grammatus.core.plan.planner.ReaderView.Width;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 

@@ -18,7 +18,9 @@ import org.grammatus.core.group.figure.RoundedLines;
 import org.grammatus.core.group.select.Selection;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
+import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
+import java.util.List;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Kind;
 
@@ -44,8 +46,18 @@ public final class OtherTime {
         TablePlan plan = ours.plan();
         Star star = ShiftedStar.of(ours.nodes().star(), shift);
         KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
-        KeptRows until = shift.until().isPresent() ? until(kept, star, shift) : kept;
-        Nodes all = Nodes.of(plan, star, until, new Faults(), () -> false);
+        return of(ours, selection, plan, star, shift.until().isPresent() ? until(kept, star, shift) : kept);
+    }
+
+    /** The groups as rows make them that meet other conditions than the plan's. */
+    public static OtherTime of(Figures ours, Selection selection, List<FilterPlan> conditions) {
+        TablePlan plan = ours.plan().withFilters(conditions);
+        Star star = ours.nodes().star();
+        return of(ours, selection, plan, star, KeptRows.of(plan, star, new Faults(), () -> false));
+    }
+
+    private static OtherTime of(Figures ours, Selection selection, TablePlan plan, Star star, KeptRows kept) {
+        Nodes all = Nodes.of(plan, star, kept, new Faults(), () -> false);
         Nodes theirs = selection.repeated(all, star);
         return new OtherTime(ours, new Figures(plan, theirs, new Faults()), SamePaths.ofAll(theirs, ours.nodes()));
     }

@@ -3,6 +3,7 @@ package org.grammatus.core.group.window;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
@@ -24,7 +25,8 @@ public final class TotalFigures {
     private final Selection selection;
     private final InPrintedOrder printed;
     private final Stepping stepping;
-    private final Map<TablePlan.Shift, OtherTime> otherTimes = new HashMap<>();
+    /** By the step in time, or by the conditions, that they are told apart by. */
+    private final Map<Object, OtherTime> otherTimes = new HashMap<>();
 
     public TotalFigures(Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping) {
         this.stepping = stepping;
@@ -62,13 +64,16 @@ public final class TotalFigures {
     private Column other(TablePlan.Comparison comparison, TotalPlan total, Faults faults) {
         return switch (comparison) {
             case TablePlan.Comparison.WithPlan plan -> figures.of(plan.plan(), faults);
-            case TablePlan.Comparison.WithTime time -> atOtherTime(time.shift(), total);
+            case TablePlan.Comparison.WithTime time ->
+                atOtherTime(time.shift(), total, shift -> OtherTime.of(figures, selection, shift));
+            case TablePlan.Comparison.WithPeriod days ->
+                atOtherTime(days.conditions(), total, conditions -> OtherTime.of(figures, selection, conditions));
         };
     }
 
-    private Column atOtherTime(Optional<TablePlan.Shift> shift, TotalPlan total) {
-        return shift.map(step -> otherTimes
-                        .computeIfAbsent(step, s -> OtherTime.of(figures, selection, s))
+    private <T> Column atOtherTime(Optional<T> time, TotalPlan total, Function<T, OtherTime> made) {
+        return time.map(t -> otherTimes
+                        .computeIfAbsent(t, key -> made.apply(t))
                         .figures(total))
                 .orElseGet(() -> Scalars.repeat(
                         new Scalar.Null(total.value().type()), figures.nodes().nodeCount()));

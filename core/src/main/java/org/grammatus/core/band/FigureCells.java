@@ -1,0 +1,96 @@
+package org.grammatus.core.band;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.band.BandCell.Role;
+import org.grammatus.core.choice.Good;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.value.Scalar;
+
+/** The cells of key figures: what each is called, what it is, how it has changed, and what it is compared with. */
+public final class FigureCells {
+
+    private final FiguresPlan plan;
+    private final Grouped grouped;
+    private final Printed printed;
+
+    FigureCells(FiguresPlan plan, Grouped grouped, Printed printed) {
+        this.plan = plan;
+        this.grouped = grouped;
+        this.printed = printed;
+    }
+
+    /** What is said of a figure. */
+    List<BandCell.Words> words(int figure) {
+        FiguresPlan.Figure shown = plan.figures().get(figure);
+        List<BandCell.Words> words = new ArrayList<>();
+        words.add(new BandCell.Words(Role.FIGURE_LABEL, shown.id(), label(figure)));
+        shown.beside().ifPresent(beside -> {
+            beside.change()
+                    .ifPresent(change -> words.add(
+                            new BandCell.Words(Role.CHANGE, id(change), change(change, beside.good()))));
+            String other = printed.total(beside.other(), GroupTree.ROOT);
+            words.add(new BandCell.Words(
+                    Role.OTHER_FIGURE,
+                    id(beside.other()),
+                    beside.with() + ": " + (other.isEmpty() ? Words.NO_FIGURE : other)));
+        });
+        return words;
+    }
+
+    /** What a figure is called. */
+    public String label(int figure) {
+        return Words.heading(
+                grouped.plan().columns().get(plan.figures().get(figure).column()));
+    }
+
+    /** A figure by itself. */
+    BandCell.Value value(int figure) {
+        int total = plan.figures().get(figure).value();
+        TotalPlan planned = grouped.plan().totals().get(total);
+        return new BandCell.Value(
+                planned.column(),
+                planned.id(),
+                isBlank(total) ? Optional.of(Words.NO_FIGURE) : Optional.empty(),
+                grouped.figures().totals().get(total),
+                GroupTree.ROOT,
+                printed.totalFormat(total));
+    }
+
+    /** The exact value of one of its totals. */
+    public Scalar exact(int total) {
+        return Scalars.at(grouped.figures().totals().get(total), GroupTree.ROOT);
+    }
+
+    private boolean isBlank(int total) {
+        return exact(total) instanceof Scalar.Null;
+    }
+
+    private String id(int total) {
+        return grouped.plan().totals().get(total).id();
+    }
+
+    /** A change with its sign, and whether it is welcome: a sign alone is easily overlooked. */
+    private String change(int total, Optional<Good> good) {
+        if (!(exact(total) instanceof Scalar.Number number)) {
+            return Words.NOT_COMPARED;
+        }
+        String text = printed.total(total, GroupTree.ROOT);
+        return (number.value().signum() > 0 ? "+" + text : text) + " · " + direction(number.value(), good);
+    }
+
+    private static String direction(BigDecimal change, Optional<Good> good) {
+        if (change.signum() == 0) {
+            return "unchanged";
+        }
+        boolean more = change.signum() > 0;
+        return good.map(welcome -> more == (welcome == Good.MORE) ? "better" : "worse")
+                .orElse(more ? "more" : "less");
+    }
+}

@@ -1,0 +1,39 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+
+/** Key figures, side by side as far as there is room. */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "fields", "figures", "off"})
+public record FiguresBlock(
+        String id,
+        Optional<String> title,
+        Optional<String> note,
+        Optional<String> dataset,
+        Optional<List<ReportFilter>> filters,
+        Optional<List<ReportField>> fields,
+        List<ReportFigure> figures,
+        Optional<Boolean> off)
+        implements ReportBlock {
+
+    @Override
+    public Kind kind() {
+        return Kind.FIGURES;
+    }
+
+    @Override
+    public FiguresBlock mapped(DefinitionMapping to) {
+        return new FiguresBlock(
+                to.part(id),
+                title,
+                note,
+                dataset,
+                mappedFilters(to),
+                mappedFields(to),
+                figures.stream().map(figure -> figure.mapped(to)).toList(),
+                off);
+    }
+}

@@ -1,0 +1,37 @@
+package org.grammatus.core.definition;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+
+/** Paragraphs. */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "paragraphs", "off"})
+public record TextBlock(
+        String id,
+        Optional<String> title,
+        Optional<String> note,
+        Optional<String> dataset,
+        Optional<List<ReportFilter>> filters,
+        List<ReportParagraph> paragraphs,
+        Optional<Boolean> off)
+        implements ReportBlock {
+
+    @Override
+    public Kind kind() {
+        return Kind.TEXT;
+    }
+
+    @Override
+    public TextBlock mapped(DefinitionMapping to) {
+        return new TextBlock(
+                to.part(id),
+                title,
+                note,
+                dataset,
+                mappedFilters(to),
+                paragraphs.stream().map(paragraph -> paragraph.mapped(to)).toList(),
+                off);
+    }
+}

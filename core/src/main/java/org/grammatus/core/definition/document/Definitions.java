@@ -1,0 +1,172 @@
+package org.grammatus.core.definition.document;
+
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.math.BigInteger;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.core.util.DefaultIndenter;
+import tools.jackson.core.util.DefaultPrettyPrinter;
+import tools.jackson.core.util.Separators;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Reads and writes definitions. What is read is checked whole: a wrong document is refused with all its problems, each with
+ * its JSON pointer (RFC 6901). Reading and writing back changes nothing in a document's content. Thread-safe.
+ */
+public final class Definitions {
+
+    /** The longest document that is read, in characters. */
+    public static final int MOST_CHARACTERS = 4_000_000;
+
+    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                    .enable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(100)
+                            .maxStringLength(100_000)
+                            .maxDocumentLength(MOST_CHARACTERS)
+                            .build())
+                    .build())
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .addModule(WordEnums.module())
+            .build();
+
+    private static final SchemaCheck REPORT_SCHEMA = new SchemaCheck(schema("report"));
+    private static final SchemaCheck DATASET_SCHEMA = new SchemaCheck(schema("dataset"));
+
+    private Definitions() {}
+
+    /**
+     * Reads a report.
+     *
+     * @throws ProblemException with every fault of the document
+     */
+    public static Report readReport(String json) {
+        return checkReport(json).require();
+    }
+
+    /**
+     * Reads a report as far as it goes, with everything that is wrong with it.
+     *
+     * @throws ProblemException if it is no JSON document, or one of a newer version
+     */
+    public static Checked<Report> checkReport(String json) {
+        Checked<Report> read = read(json, Report.FORMAT, Report.VERSION, Definitions::checkedReport, Report.class);
+        return read.document().map(report -> read.with(References.of(report))).orElse(read);
+    }
+
+    /**
+     * Reads a dataset.
+     *
+     * @throws ProblemException with every fault of the document
+     */
+    public static Dataset readDataset(String json) {
+        Checked<Dataset> read = read(json, Dataset.FORMAT, Dataset.VERSION, DATASET_SCHEMA::check, Dataset.class);
+        return read.document()
+                .map(dataset -> read.with(References.of(dataset)))
+                .orElse(read)
+                .require();
+    }
+
+    public static String write(Report report) {
+        return pretty(report);
+    }
+
+    public static String write(Dataset dataset) {
+        return pretty(dataset);
+    }
+
+    /** The published JSON Schema (draft 2020-12) of {@code report} or {@code dataset}, as text. */
+    public static String schema(String name) {
+        try (InputStream in = Report.class.getResourceAsStream(name + ".schema.json")) {
+            if (in == null) {
+                throw new IllegalArgumentException("No schema is called " + name);
+            }
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Checked<JsonNode> checkedReport(JsonNode document) {
+        return KindRules.check(REPORT_SCHEMA.check(document.deepCopy()));
+    }
+
+    private static <T> Checked<T> read(
+            String json, String format, int version, Function<JsonNode, Checked<JsonNode>> check, Class<T> type) {
+        JsonNode document = parse(json);
+        requireVersion(document, format, version);
+        Checked<JsonNode> checked = check.apply(document);
+        try {
+            return new Checked<>(
+                    checked.document().map(mended -> MAPPER.treeToValue(mended, type)),
+                    checked.faults(),
+                    checked.wrong());
+        } catch (JacksonException e) {
+            // The schema has let it through: most of all a number that is larger than any can be.
+            String pointer = e.getPath().stream()
+                    .map(step -> "/"
+                            + (step.getPropertyName() == null
+                                    ? String.valueOf(step.getIndex())
+                                    : step.getPropertyName()))
+                    .collect(Collectors.joining());
+            return new Checked<T>(Optional.empty(), checked.faults(), checked.wrong())
+                    .with(List.of(Problem.error(pointer, e.getOriginalMessage())));
+        }
+    }
+
+    private static JsonNode parse(String json) {
+        if (json.length() > MOST_CHARACTERS) {
+            throw new ProblemException(Problem.error(
+                    "", String.format(Locale.ROOT, "the document is longer than %,d characters", MOST_CHARACTERS)));
+        }
+        try {
+            return MAPPER.readTree(json);
+        } catch (JacksonException e) {
+            var at = e.getLocation();
+            String message = "not a JSON document: " + e.getOriginalMessage();
+            throw new ProblemException(
+                    at == null || at.getLineNr() < 1
+                            ? Problem.error("", message)
+                            : Problem.error(
+                                    "", new Problem.Position(at.getLineNr(), Math.max(1, at.getColumnNr())), message));
+        }
+    }
+
+    /** A newer version is told apart before anything else, since its other properties cannot be judged. */
+    private static void requireVersion(JsonNode document, String format, int version) {
+        JsonNode found = document.path("version");
+        boolean ours = format.equals(document.path("format").asString(""));
+        if (ours && found.isIntegralNumber() && found.bigIntegerValue().compareTo(BigInteger.valueOf(version)) > 0) {
+            throw new ProblemException(Problem.error(
+                    "/version",
+                    "found version " + found.bigIntegerValue() + "; this program reads up to version " + version
+                            + ". Update the program, or save the definition from a program of this version"));
+        }
+    }
+
+    private static String pretty(Object definition) {
+        DefaultPrettyPrinter printer = new DefaultPrettyPrinter(
+                        Separators.createDefaultInstance().withObjectNameValueSpacing(Separators.Spacing.AFTER))
+                .withArrayIndenter(new DefaultIndenter("  ", "\n"))
+                .withObjectIndenter(new DefaultIndenter("  ", "\n"));
+        return MAPPER.writer().with(printer).writeValueAsString(definition) + "\n";
+    }
+}

@@ -1,0 +1,197 @@
+package org.grammatus.core.definition.document;
+
+import tools.jackson.databind.node.JsonNodeFactory;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+import java.util.List;
+import java.util.Map;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problems;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Which properties the kinds of filters, prompts and comparisons need and which say nothing there. A schema says what a property may be;
+ * this says for whom it is.
+ */
+final class KindRules {
+
+    /**
+     * A kind of a part.
+     *
+     * @param needs its properties by name, each with a harmless value for where it is missing
+     * @param by what needs them, in words
+     * @param unused the properties of other kinds, each with why it says nothing here
+     */
+    private record Rule(Map<String, ?> needs, String by, Map<String, String> unused) {}
+
+    /** Harmless values of what is no text. */
+    private static final JsonNode LIST = JsonNodeFactory.instance.arrayNode();
+
+    private static final JsonNode NO_ROWS =
+            JsonNodeFactory.instance.objectNode().put("shown", false).set("order", LIST);
+
+    private static final Rule NO_FIELD = new Rule(Map.of(), "", Map.of("field", "only a choice has a field"));
+
+    private static final Rule WITH_TIME = new Rule(
+            Map.of("date", ""),
+            "a comparison with another time",
+            Map.of("plan", "a comparison with another time has no plan", "prompt", "the other time is not asked for"));
+
+    private static final Map<String, Rule> FILTERS = Map.of(
+            "period",
+            new Rule(
+                    Map.of("field", "", "prompt", ""),
+                    "a period filter",
+                    Map.of(
+                            "where", "a period filter has no condition of its own",
+                            "comparison", "a period filter compares with its prompt",
+                            "values", "a period filter compares with its prompt")),
+            "condition",
+            new Rule(
+                    Map.of("field", "", "comparison", "is"),
+                    "a condition",
+                    Map.of("where", "a condition is made of a field and values")),
+            "expression",
+            new Rule(
+                    Map.of("where", ""),
+                    "an expression filter",
+                    Map.of(
+                            "also", "an expression filter names fields in its condition",
+                            "field", "an expression filter has no field of its own",
+                            "prompt", "an expression filter names prompts in its condition",
+                            "comparison", "an expression filter compares in its condition",
+                            "values", "an expression filter names values in its condition")));
+
+    private static final Map<String, Rule> PROMPTS =
+            Map.of("period", NO_FIELD, "choice", new Rule(Map.of("field", ""), "a choice", Map.of()));
+
+    private static final Rule TABLE = new Rule(
+            Map.of("levels", LIST, "columns", LIST, "totals", LIST, "counts", LIST, "highlights", LIST, "rows", NO_ROWS),
+            "a table",
+            Map.of("figures", "a table has columns and totals", "paragraphs", "a table has columns and totals"));
+
+    private static final Rule FIGURES =
+            new Rule(Map.of("figures", LIST), "a block of key figures", ofTables("key figures", "paragraphs"));
+
+    private static final Rule TEXT = new Rule(
+            Map.of("paragraphs", LIST), "a text", ofTables("paragraphs", "figures", "fields"));
+
+    private static final Map<String, Rule> BLOCKS =
+            Map.of("table", TABLE, "banded", TABLE, "figures", FIGURES, "text", TEXT);
+
+    private static final Map<String, Rule> PARAGRAPHS = Map.of(
+            "words",
+            new Rule(Map.of("text", ""), "a paragraph of words", Map.of("lines", "words take the lines that they need")),
+            "signature",
+            new Rule(
+                    Map.of("text", ""),
+                    "a line to sign on",
+                    Map.of("size", "a line to sign on has one size", "lines", "a line to sign on is one")),
+            "lines",
+            new Rule(
+                    Map.of(),
+                    "lines to write on",
+                    Map.of(
+                            "text", "lines to write on are empty",
+                            "size", "lines to write on have one size",
+                            "align", "lines to write on take the whole width")));
+
+    /** What only tables have, and some more, said of a kind that is made of something else. */
+    private static Map<String, String> ofTables(String instead, String... more) {
+        return Stream.concat(
+                        Stream.of("levels", "columns", "totals", "totalsCover", "rounding", "counts", "highlights", "rows"),
+                        Stream.of(more))
+                .collect(Collectors.toMap(name -> name, name -> "this block is made of " + instead));
+    }
+
+    private static final Map<String, Rule> COMPARISONS = Map.of(
+            "plan",
+            new Rule(
+                    Map.of("plan", ""),
+                    "a comparison with a plan",
+                    Map.of(
+                            "date", "a plan is of the same time",
+                            "cut", "a plan is of the same time",
+                            "prompt", "a plan is of the same time")),
+            "period",
+            new Rule(
+                    Map.of("date", "", "prompt", ""),
+                    "a comparison with days that are asked for",
+                    Map.of("plan", "it has no plan", "cut", "the days are those that are asked for")),
+            "last-year",
+            WITH_TIME,
+            "previous-period",
+            WITH_TIME);
+
+    private final Problems problems = new Problems();
+
+    private KindRules() {}
+
+    /**
+     * Checks a report.
+     *
+     * @param checked follows the schema once it is mended; what is wrong is mended there, too
+     */
+    static Checked<JsonNode> check(Checked<JsonNode> checked) {
+        KindRules rules = new KindRules();
+        checked.document().ifPresent(rules::report);
+        return checked.with(rules.problems.found());
+    }
+
+    private void report(JsonNode report) {
+        each(report.path("prompts"), "/prompts", "type", PROMPTS);
+        each(report.path("filters"), "/filters", "kind", FILTERS);
+        JsonNode blocks = report.path("blocks");
+        for (int i = 0; i < blocks.size(); i++) {
+            block("/blocks/" + i, (ObjectNode) blocks.path(i));
+        }
+    }
+
+    private void block(String pointer, ObjectNode block) {
+        part(block, pointer, BLOCKS.get(block.path("kind").asString()));
+        each(block.path("filters"), pointer + "/filters", "kind", FILTERS);
+        each(block.path("paragraphs"), pointer + "/paragraphs", "kind", PARAGRAPHS);
+        comparisons(block.path("totals"), pointer + "/totals");
+        comparisons(block.path("figures"), pointer + "/figures");
+    }
+
+    private void comparisons(JsonNode parts, String pointer) {
+        for (int i = 0; i < parts.size(); i++) {
+            if (parts.path(i).path("compare") instanceof ObjectNode compare) {
+                part(compare, pointer + "/" + i + "/compare", COMPARISONS.get(compare.path("with").asString()));
+            }
+        }
+    }
+
+    private void each(JsonNode parts, String pointer, String kind, Map<String, Rule> rules) {
+        for (int i = 0; i < parts.size(); i++) {
+            part(
+                    (ObjectNode) parts.path(i),
+                    pointer + "/" + i,
+                    rules.get(parts.path(i).path(kind).asString()));
+        }
+    }
+
+    private void part(ObjectNode part, String pointer, Rule rule) {
+        for (String name : List.copyOf(part.propertyNames())) {
+            if (rule.unused.containsKey(name)) {
+                problems.add(Problem.error(pointer + "/" + name, rule.unused.get(name) + "; remove this property"));
+                part.remove(name);
+            }
+        }
+        for (String name : new TreeSet<>(rule.needs.keySet())) {
+            if (!part.has(name)) {
+                problems.add(Problem.error(pointer, "property \"" + name + "\" is missing: " + rule.by + " needs it"));
+                part.set(
+                        name,
+                        switch (rule.needs.get(name)) {
+                            case JsonNode node -> node.deepCopy();
+                            case Object text -> JsonNodeFactory.instance.stringNode(text.toString());
+                        });
+            }
+        }
+    }
+}

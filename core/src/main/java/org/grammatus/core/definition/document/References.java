@@ -1,0 +1,330 @@
+package org.grammatus.core.definition.document;
+
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportParagraph;
+import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.definition.FiguresBlock;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.definition.OrderTerm;
+import org.grammatus.core.definition.BlockRow;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportRows;
+import org.grammatus.core.definition.ReportField;
+import org.grammatus.core.definition.TableBlock;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
+
+/** What a schema cannot say: ids are unique in the document, and every reference inside it leads somewhere. */
+final class References {
+
+    /** The whole width, in shares. */
+    private static final int ALL = 100;
+
+    private final Problems problems = new Problems();
+    private final Map<String, String> pointerOfId = new HashMap<>();
+
+    /** Every fault of a report. */
+    static List<Problem> of(Report report) {
+        References references = new References();
+        references.ids("/prompts", report.prompts(), ReportPrompt::id);
+        references.ids("/filters", report.filters(), ReportFilter::id);
+        references.ids("/blocks", report.blocks(), ReportBlock::id);
+        for (int i = 0; i < report.prompts().size(); i++) {
+            references.uniqueName(report.prompts(), i);
+        }
+        references.fields("/fields", report.fields());
+        for (int i = 0; i < report.filters().size(); i++) {
+            references.filter("/filters/" + i, report.filters().get(i), report.prompts());
+            references.reach("/filters/" + i, report.filters().get(i), report);
+        }
+        for (int i = 0; i < report.blocks().size(); i++) {
+            references.block("/blocks/" + i, report.blocks().get(i), report.prompts());
+        }
+        if (report.blocks().stream().allMatch(ReportBlock::isOff)) {
+            references.problems.error("/blocks", "every block is switched off; switch one on");
+        }
+        references.arrangement(report);
+        return references.problems.found();
+    }
+
+    /** What a dataset that is built on others refers to may be in those; it is checked once they are put into it. */
+    static List<Problem> of(Dataset dataset) {
+        References references = new References();
+        references.ids("/tables", dataset.tables(), Dataset.Table::id);
+        references.ids("/joins", dataset.joins(), Dataset.Join::id);
+        references.ids("/fields", dataset.fields(), Dataset.Field::id);
+        references.ids("/calculated", dataset.calculated().orElse(List.of()), Dataset.Calculated::id);
+        references.ids("/measures", dataset.measures().orElse(List.of()), Dataset.Measure::id);
+        if (dataset.builtOn().isEmpty()) {
+            references.inside(dataset);
+        }
+        return references.problems.found();
+    }
+
+    private void inside(Dataset dataset) {
+        List<String> tables = dataset.tables().stream().map(Dataset.Table::id).toList();
+        known("/grain", "table", dataset.grain(), tables);
+        List<String> fields = dataset.fields().stream().map(Dataset.Field::id).toList();
+        for (int i = 0; i < dataset.tables().size(); i++) {
+            String at = "/tables/" + i;
+            Dataset.Table table = dataset.tables().get(i);
+            table.code().ifPresent(field -> known(at + "/code", "field", field, fields));
+            table.name().ifPresent(field -> known(at + "/name", "field", field, fields));
+        }
+        for (int i = 0; i < dataset.joins().size(); i++) {
+            Dataset.Join join = dataset.joins().get(i);
+            known("/joins/" + i + "/from", "table", join.from(), tables);
+            known("/joins/" + i + "/to", "table", join.to(), tables);
+        }
+        for (int i = 0; i < dataset.fields().size(); i++) {
+            known("/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
+        }
+    }
+
+    private void block(String pointer, ReportBlock block, List<ReportPrompt> prompts) {
+        ids(pointer + "/filters", block.ownFilters(), ReportFilter::id);
+        for (int i = 0; i < block.ownFilters().size(); i++) {
+            filter(pointer + "/filters/" + i, block.ownFilters().get(i), prompts);
+        }
+        for (int i = 0; i < block.ownFilters().size(); i++) {
+            unused(
+                    pointer + "/filters/" + i + "/blocks",
+                    block.ownFilters().get(i).blocks(),
+                    "a block's own filter reaches that block alone");
+        }
+        fields(pointer + "/fields", block.fields());
+        switch (block) {
+            case TableBlock table -> table(pointer, table, prompts);
+            case FiguresBlock figures -> {
+                ids(pointer + "/figures", figures.figures(), ReportFigure::id);
+                for (int i = 0; i < figures.figures().size(); i++) {
+                    compare(
+                            pointer + "/figures/" + i + "/compare",
+                            figures.figures().get(i).compare(),
+                            prompts);
+                }
+            }
+            case TextBlock text -> ids(pointer + "/paragraphs", text.paragraphs(), ReportParagraph::id);
+        }
+    }
+
+    private void compare(String pointer, Optional<ReportCompare> compare, List<ReportPrompt> prompts) {
+        compare.filter(ReportCompare.WithPeriod.class::isInstance)
+                .map(ReportCompare.WithPeriod.class::cast)
+                .ifPresent(with -> prompt(pointer, with.prompt(), PromptType.PERIOD, prompts));
+    }
+
+    /** A field is called in one way in one place. */
+    private void fields(String pointer, Optional<List<ReportField>> fields) {
+        Set<String> named = new HashSet<>();
+        for (int i = 0; i < fields.map(List::size).orElse(0); i++) {
+            String id = fields.get().get(i).id();
+            if (!named.add(id)) {
+                problems.error(
+                        pointer + "/" + i + "/id", "field \"" + id + "\" is here already; put what is said of it together");
+            }
+        }
+    }
+
+    private void reach(String pointer, ReportFilter filter, Report report) {
+        List<String> blocks = report.blocks().stream().map(ReportBlock::id).toList();
+        List<String> reached = filter.blocks().orElse(List.of());
+        for (int i = 0; i < reached.size(); i++) {
+            known(pointer + "/blocks/" + i, "block", reached.get(i), blocks);
+        }
+        List<ReportFilter.FieldElsewhere> also = filter.also().orElse(List.of());
+        for (int i = 0; i < also.size(); i++) {
+            known(pointer + "/also/" + i + "/dataset", "dataset", also.get(i).dataset(), report.datasets());
+        }
+    }
+
+    /** Every block stands in one place at most, and the shares of a row are all of its width. */
+    private void arrangement(Report report) {
+        List<String> blocks = report.blocks().stream().map(ReportBlock::id).toList();
+        Set<String> placed = new HashSet<>();
+        List<BlockRow> rows = report.arrangement().orElse(List.of());
+        for (int i = 0; i < rows.size(); i++) {
+            List<BlockRow.Place> places = rows.get(i).blocks();
+            String pointer = "/arrangement/" + i + "/blocks";
+            for (int j = 0; j < places.size(); j++) {
+                known(pointer + "/" + j + "/block", "block", places.get(j).block(), blocks);
+                if (!placed.add(places.get(j).block())) {
+                    problems.error(
+                            pointer + "/" + j + "/block",
+                            "block \"" + places.get(j).block() + "\" has a place already; take one of them out");
+                }
+            }
+            long shared =
+                    places.stream().filter(place -> place.share().isPresent()).count();
+            int sum = places.stream().mapToInt(place -> place.share().orElse(0)).sum();
+            if (shared > 0 && (shared < places.size() || sum != ALL)) {
+                problems.error(
+                        pointer,
+                        shared < places.size()
+                                ? "some blocks of the row have a share of its width and others have none; give all a share, or none"
+                                : "the shares of the row come to " + sum + ", expected " + ALL);
+            }
+        }
+    }
+
+    private void table(String pointer, TableBlock block, List<ReportPrompt> prompts) {
+        ids(pointer + "/levels", block.levels(), ReportLevel::id);
+        ids(pointer + "/columns", block.columns(), ReportColumn::id);
+        ids(pointer + "/totals", block.totals(), ReportTotal::id);
+        ids(pointer + "/highlights", block.highlights(), ReportHighlight::id);
+        rows(pointer + "/rows", block.rows());
+        for (int i = 0; i < block.levels().size(); i++) {
+            level(pointer + "/levels/" + i, block.levels().get(i));
+        }
+        List<String> columns = block.columns().stream().map(ReportColumn::id).toList();
+        List<String> places =
+                new ArrayList<>(block.levels().stream().map(ReportLevel::id).toList());
+        places.add(ReportCell.REPORT);
+        for (int i = 0; i < block.columns().size(); i++) {
+            String at = pointer + "/columns/" + i + "/once";
+            block.columns().get(i).once().ifPresent(level -> known(at, "level", level, places));
+        }
+        for (int i = 0; i < block.totals().size(); i++) {
+            ReportTotal total = block.totals().get(i);
+            String at = pointer + "/totals/" + i;
+            known(at + "/column", "column", total.column(), columns);
+            compare(at + "/compare", total.compare(), prompts);
+            if (total.compare().isPresent() && total.shown().isPresent()) {
+                problems.error(
+                        at + "/compare", "a comparison is shown as it says itself; remove \"shown\" of the total");
+            }
+            for (int j = 0; j < total.cells().size(); j++) {
+                known(at + "/cells/" + j + "/at", "level", total.cells().get(j).at(), places);
+            }
+        }
+    }
+
+    private void level(String pointer, ReportLevel level) {
+        ids(pointer + "/order", level.order(), OrderTerm::id);
+        level.limit().ifPresent(limit -> {
+            if (limit.count().isPresent() && limit.percent().isPresent()) {
+                problems.error(
+                        pointer + "/limit",
+                        "groups are limited by \"count\" or by \"percent\", not by both; remove one");
+            } else if (limit.count().isEmpty() && limit.percent().isEmpty()) {
+                problems.error(pointer + "/limit", "says not how many groups are kept; add \"count\" or \"percent\"");
+            }
+        });
+        if (level.bucket().isPresent()) {
+            unused(pointer + "/classes", level.classes(), "a level with a bucket has no classes");
+        }
+        if (level.bucket().isPresent() || level.classes().isPresent()) {
+            unused(pointer + "/listed", level.listed(), "buckets and classes stand in their own order");
+        }
+    }
+
+    private void rows(String pointer, ReportRows rows) {
+        ids(pointer + "/order", rows.order(), OrderTerm::id);
+        if (rows.limit().isPresent()) {
+            unused(pointer + "/percent", rows.percent(), "rows are limited by \"limit\" or \"percent\", not by both");
+        }
+        if (!rows.limited()) {
+            unused(pointer + "/others", rows.others(), "there are no other rows without \"limit\" or \"percent\"");
+        }
+    }
+
+    private void filter(String pointer, ReportFilter filter, List<ReportPrompt> prompts) {
+        switch (filter) {
+            case ReportFilter.OfPeriod period -> prompt(pointer, period.prompt(), PromptType.PERIOD, prompts);
+            case ReportFilter.Condition condition -> {
+                operands(pointer, condition);
+                condition.prompt().ifPresent(name -> prompt(pointer, name, PromptType.CHOICE, prompts));
+            }
+            case ReportFilter.Typed typed -> {}
+        }
+    }
+
+    /** A condition compares with as many values as its comparison takes, or with one prompt. */
+    private void operands(String pointer, ReportFilter.Condition filter) {
+        int values = filter.values().map(List::size).orElse(0);
+        int found = values + (filter.prompt().isPresent() ? 1 : 0);
+        int most = switch (filter.comparison()) {
+            case BLANK, NOT_BLANK -> 0;
+            case BETWEEN -> 2;
+            case IS, IS_NOT -> Integer.MAX_VALUE;
+            default -> 1;
+        };
+        int least = Math.min(most, filter.comparison() == FilterComparison.BETWEEN ? 2 : 1);
+        if (filter.prompt().isPresent() && values > 0) {
+            problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
+        } else if (found < least || found > most) {
+            String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
+            problems.error(
+                    pointer + "/values",
+                    "found " + found + (found == 1 ? " value" : " values") + " to compare with, expected " + expected);
+        }
+    }
+
+    private void prompt(String pointer, String name, PromptType type, List<ReportPrompt> prompts) {
+        List<String> names = prompts.stream()
+                .filter(p -> p.type() == type)
+                .map(ReportPrompt::name)
+                .toList();
+        known(pointer + "/prompt", "prompt", name, names);
+    }
+
+    private void unused(String pointer, Optional<?> value, String reason) {
+        if (value.isPresent()) {
+            problems.error(pointer, reason + "; remove this property");
+        }
+    }
+
+    private void uniqueName(List<ReportPrompt> prompts, int index) {
+        String name = prompts.get(index).name();
+        for (int i = 0; i < index; i++) {
+            if (prompts.get(i).name().equals(name)) {
+                problems.error(
+                        "/prompts/" + index + "/name", "found \"" + name + "\", which /prompts/" + i + " has already");
+            }
+        }
+    }
+
+    private <T> void ids(String pointer, List<T> parts, Function<T, String> id) {
+        for (int i = 0; i < parts.size(); i++) {
+            String at = pointer + "/" + i;
+            String earlier = pointerOfId.putIfAbsent(id.apply(parts.get(i)), at);
+            if (earlier != null) {
+                problems.error(
+                        at + "/id",
+                        "found \"" + id.apply(parts.get(i)) + "\", which " + earlier
+                                + " has already; every id is unique in the document");
+            }
+        }
+    }
+
+    private void known(String pointer, String what, String found, List<String> names) {
+        if (!names.contains(found)) {
+            problems.error(
+                    pointer,
+                    "unknown " + what + " \"" + found + "\", expected "
+                            + (names.isEmpty() ? "none" : "one of " + String.join(", ", names))
+                            + Suggestion.inWords(found, names));
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Reads, checks and writes documents of reports and datasets. */
+package org.grammatus.core.definition.document;

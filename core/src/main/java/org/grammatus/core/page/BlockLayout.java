@@ -1,0 +1,141 @@
+package org.grammatus.core.page;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Words;
+import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+
+/** A table fitted to a width: where its columns stand and how tall its bands are. Not thread-safe. */
+final class BlockLayout {
+
+    private static final int BELOW_HEADINGS = 700;
+    private static final int WHOLE = 100;
+
+    private final Bands bands;
+    private final BandContents contents;
+    private final TablePlan plan;
+    private final int width;
+    private final ColumnLayout columns;
+    private final NameRooms rooms;
+    private final BandMeasures measures;
+    private final List<List<String>> headingLines;
+
+    /**
+     * Fits a block; one that does not fit says so in its place.
+     *
+     * @param width in hundredths of a point
+     * @param titleWidth the width that the report's title has above it
+     */
+    static BlockLayout orRefused(Bands bands, int width, int titleWidth) {
+        try {
+            return new BlockLayout(bands, width, titleWidth);
+        } catch (ProblemException e) {
+            String why = e.problems().stream().map(Problem::message).collect(Collectors.joining("; "));
+            return new BlockLayout(bands.refused(why), width, titleWidth);
+        }
+    }
+
+    /**
+     * Fits a block.
+     *
+     * @param width in hundredths of a point
+     * @param titleWidth the width that the report's title has above it
+     * @throws org.grammatus.core.problem.ProblemException if it does not fit
+     */
+    BlockLayout(Bands bands, int width, int titleWidth) {
+        this.bands = bands;
+        this.contents = new BandContents(bands);
+        this.plan = bands.grouped().plan();
+        this.width = width;
+        boolean refused = !bands.refusal().isEmpty();
+        Optional<CardLayout> cards = bands.block() instanceof FiguresPlan && !refused
+                ? Optional.of(new CardLayout(bands, contents, width))
+                : Optional.empty();
+        this.columns = bands.block() instanceof TablePlan && !refused
+                ? ColumnLayout.of(contents.printed(), width, NameRooms.columnsIndent(plan))
+                : ColumnLayout.none(cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
+        this.rooms = new NameRooms(contents.printed(), columns, width);
+        this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
+        this.headingLines = IntStream.range(0, columns.x().length)
+                .mapToObj(c -> type().lines(
+                                Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))
+                .toList();
+    }
+
+    Bands bands() {
+        return bands;
+    }
+
+    BandContents contents() {
+        return contents;
+    }
+
+    TablePlan plan() {
+        return plan;
+    }
+
+    int width() {
+        return width;
+    }
+
+    ColumnLayout columns() {
+        return columns;
+    }
+
+    BandMeasures measures() {
+        return measures;
+    }
+
+    TypeSetting type() {
+        return measures.type();
+    }
+
+    /** Left edge of a level's headings and footers. */
+    int indent(int depth) {
+        return rooms.indent(depth);
+    }
+
+    int height(int band) {
+        return measures.of(band).height();
+    }
+
+    /** Height of the whole block where nothing breaks it, or any that is more than some height. */
+    int wholeHeight(int most) {
+        int height = columnHeadingsHeight();
+        for (int band = 0; band < bands.size() && height <= most; band++) {
+            height += height(band);
+        }
+        return height;
+    }
+
+    List<String> columnHeadingLines(int column) {
+        return headingLines.get(column);
+    }
+
+    /** Height of the columns' headings; 0 where there are no columns. */
+    int columnHeadingsHeight() {
+        int most = headingLines.stream().mapToInt(List::size).max().orElse(0);
+        return most == 0 ? 0 : most * type().lineHeight(TextStyle.COLUMN_HEADING) + BELOW_HEADINGS;
+    }
+
+    /** Baseline of a line of a column's heading, from the headings' top: the last lines of all stand side by side. */
+    int columnHeadingBaseline(int column, int line) {
+        int after = headingLines.get(column).size() - 1 - line;
+        return columnHeadingsHeight()
+                - BELOW_HEADINGS
+                - after * type().lineHeight(TextStyle.COLUMN_HEADING)
+                - type().descent(TextStyle.COLUMN_HEADING);
+    }
+
+    /** Where the rule below the columns' headings is, from their top. */
+    int columnHeadingsRule() {
+        return columnHeadingsHeight() - BELOW_HEADINGS + 200;
+    }
+}

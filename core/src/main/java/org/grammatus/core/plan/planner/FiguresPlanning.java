@@ -1,0 +1,116 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.definition.FiguresBlock;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.Compared;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.dataset.DatasetModel;
+
+/** Plans key figures: each is a column of a table without groups, and the grand totals in it. */
+final class FiguresPlanning {
+
+    private final BlockScope scope;
+    private final FiguresBlock block;
+    private final TotalPlanning totalPlanning;
+    private final List<ColumnPlan> columns = new ArrayList<>();
+    private final List<TotalPlan> totals = new ArrayList<>();
+
+    FiguresPlanning(BlockScope scope, FiguresBlock block) {
+        this.scope = scope;
+        this.block = block;
+        this.totalPlanning = new TotalPlanning(scope);
+    }
+
+    FiguresPlan plan() {
+        List<FiguresPlan.Figure> figures = new ArrayList<>();
+        for (int i = 0; i < block.figures().size(); i++) {
+            ReportFigure figure = block.figures().get(i);
+            if (!figure.off().orElse(false)) {
+                figures.add(figure(scope.pointer + "/figures/" + i, figure));
+            }
+        }
+        return new FiguresPlan(scope.facts(List.copyOf(columns), totals), figures);
+    }
+
+    private FiguresPlan.Figure figure(String pointer, ReportFigure figure) {
+        int column = columns.size();
+        columns.add(new ColumnPlan(
+                figure.id(),
+                "",
+                pointer,
+                Optional.empty(),
+                TablePlanning.NO_VALUE,
+                DatasetModel.GRAIN,
+                figure.format().orElse(""),
+                figure.format().isPresent(),
+                figure.unit(),
+                Align.START,
+                Optional.empty(),
+                Optional.empty()));
+        int value = total(pointer, figure, figure.id(), Optional.empty(), true);
+        TotalPlan planned = totals.get(value);
+        columns.set(
+                column,
+                columns.get(column)
+                        .called(
+                                figure.label()
+                                        .orElseGet(() ->
+                                                scope.label(planned.value()).orElse(figure.value())),
+                                figure.unit().or(() -> scope.unit(planned.value()))));
+        return new FiguresPlan.Figure(
+                figure.id(), column, value, figure.compare().map(compare -> beside(pointer, figure, compare)));
+    }
+
+    private FiguresPlan.Beside beside(String pointer, ReportFigure figure, ReportCompare compare) {
+        int other = total(pointer, figure, figure.id() + ".other", Optional.of(compare.as(Compared.FIGURE)), false);
+        Optional<Integer> change = compare.shown() == Compared.FIGURE
+                ? Optional.empty()
+                : Optional.of(total(pointer, figure, figure.id() + ".change", Optional.of(compare), false));
+        return new FiguresPlan.Beside(inWords(compare), other, change, figure.good());
+    }
+
+    /** Plans a grand total of a figure and returns its index; what is wrong with the figure is noted with its value alone. */
+    private int total(
+            String pointer, ReportFigure figure, String id, Optional<ReportCompare> compare, boolean printed) {
+        boolean percent = compare.filter(with -> with.shown() == Compared.PERCENT).isPresent();
+        ReportTotal total = new ReportTotal(
+                id,
+                figure.id(),
+                figure.value(),
+                Optional.empty(),
+                compare,
+                percent ? Optional.empty() : figure.format(),
+                printed ? List.of(new ReportCell(ReportCell.REPORT, Place.FOOTER)) : List.of());
+        totals.add(totalPlanning.total(pointer, total, List.of(), columns).orElseThrow());
+        return totals.size() - 1;
+    }
+
+    private String inWords(ReportCompare compare) {
+        return switch (compare) {
+            case ReportCompare.WithPlan plan -> "plan";
+            case ReportCompare.WithTime time -> {
+                boolean cut = time.cut().orElse(false);
+                yield switch (time.with()) {
+                    case LAST_YEAR -> cut ? "last year to the same day" : "same time last year";
+                    default -> cut ? "period before, to the same day" : "period before";
+                };
+            }
+            case ReportCompare.WithPeriod period ->
+                scope.inputs.prompts().stream()
+                        .filter(prompt -> prompt.name().equals(period.prompt()))
+                        .map(prompt -> prompt.inWords(scope.inputs.locale()))
+                        .findFirst()
+                        .orElse(period.prompt());
+        };
+    }
+}

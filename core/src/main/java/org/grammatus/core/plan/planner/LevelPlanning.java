@@ -1,0 +1,195 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.LimitPlan;
+import org.grammatus.core.plan.LevelPlan;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.dataset.Coarsening;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.dataset.Lookups;
+import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.NumberClass;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportLimit;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/** Plans the levels of a report. */
+final class LevelPlanning {
+
+    private final DatasetModel dataset;
+    private final Names names;
+    private final Lookups lookups;
+    private final Problems problems;
+    private final PlanExpressions expressions;
+    private final AskedPeriods asked;
+    private final TextPlanning texts;
+    private final Homes homes;
+
+    LevelPlanning(
+            DatasetModel dataset,
+            Names names,
+            Lookups lookups,
+            Problems problems,
+            PlanExpressions expressions,
+            AskedPeriods asked) {
+        this.dataset = dataset;
+        this.names = names;
+        this.lookups = lookups;
+        this.problems = problems;
+        this.expressions = expressions;
+        this.asked = asked;
+        this.texts = new TextPlanning(names, dataset, problems);
+        this.homes = new Homes(dataset);
+    }
+
+    LevelPlan level(String pointer, ReportLevel level) {
+        Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
+        int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
+        Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
+        return new LevelPlan(
+                level.id(),
+                level.name(),
+                pointer,
+                level.key(),
+                level.label(),
+                key,
+                coarsening,
+                asked.of(key),
+                listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
+                level.empty(),
+                level.label()
+                        .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
+                        .map(label -> coarsening.isPresent() || label.equals(key) ? label : Typed.Called.of(key, label))
+                        .or(() -> lookups.nameOf(key).filter(name -> coarsening.isEmpty())),
+                homes.orGrain(key),
+                expressions.groupTerms(pointer + "/order", level.order(), depth),
+                level.having().flatMap(text -> having(pointer + "/having", text)),
+                level.limit().map(limit -> limit(pointer + "/limit", limit)),
+                level.header(),
+                level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
+                level.footer(),
+                level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
+                level.newPage().orElse(false),
+                codeBehind(key));
+    }
+
+    private Optional<Coarsening> coarsening(String pointer, ReportLevel level, Type type) {
+        if (level.bucket().isPresent() && !type.isTime()) {
+            problems.error(
+                    pointer + "/bucket",
+                    "the key \"" + level.key() + "\" is a " + type + "; only a date or timestamp has buckets");
+        }
+        if (level.classes().isPresent() && !type.isNumber()) {
+            problems.error(
+                    pointer + "/classes",
+                    "the key \"" + level.key() + "\" is a " + type + "; only a number has classes");
+        }
+        return level.bucket()
+                .<Coarsening>map(bucket -> new DateBucket(bucket, dataset.calendar()))
+                .or(() -> level.classes().map(classes -> classes(pointer + "/classes", classes)));
+    }
+
+    private NumberClasses classes(String pointer, List<NumberClass> classes) {
+        List<NumberClasses.Entry> entries = new ArrayList<>();
+        for (int i = 0; i < classes.size(); i++) {
+            Optional<BigDecimal> upTo = classes.get(i).upTo().map(BigDecimal::new);
+            boolean last = i == classes.size() - 1;
+            if (last && upTo.isPresent()) {
+                problems.error(
+                        pointer + "/" + i + "/upTo",
+                        "the last class takes all that is above the others; remove this property or add a class");
+                upTo = Optional.empty();
+            } else if (!last && upTo.isEmpty()) {
+                problems.error(pointer + "/" + i, "property \"upTo\" is missing: only the last class takes the rest");
+                upTo = Optional.of(BigDecimal.ZERO);
+            }
+            Optional<BigDecimal> below =
+                    i == 0 ? Optional.empty() : entries.getLast().upTo();
+            if (upTo.isPresent() && below.isPresent() && upTo.get().compareTo(below.get()) <= 0) {
+                problems.error(
+                        pointer + "/" + i + "/upTo",
+                        "found " + upTo.get().toPlainString() + ", expected more than "
+                                + below.get().toPlainString() + ", where the class before ends");
+            }
+            entries.add(new NumberClasses.Entry(upTo, classes.get(i).label()));
+        }
+        return new NumberClasses(entries);
+    }
+
+    private List<Scalar> listed(String pointer, List<String> keys, Type type) {
+        List<Scalar> listed = new ArrayList<>();
+        for (int i = 0; i < keys.size(); i++) {
+            try {
+                Scalar key = ScalarText.parse(keys.get(i), type);
+                if (listed.contains(key)) {
+                    problems.error(pointer + "/" + i, "\"" + keys.get(i) + "\" is listed twice; remove one");
+                }
+                listed.add(key);
+            } catch (IllegalArgumentException e) {
+                problems.error(pointer + "/" + i, e.getMessage());
+            }
+        }
+        return List.copyOf(listed);
+    }
+
+    /** What a group must meet to be kept; nothing where the answers leave no condition. */
+    private Optional<Typed> having(String pointer, String text) {
+        Optional<Typed> condition = problems.collect(
+                pointer,
+                () -> Typing.restriction(ExpressionParser.parse(text, names.fieldLabels()), names, Typing.Place.SCOPE),
+                Optional.empty());
+        condition.ifPresent(left -> expressions.requireOwn(pointer, left, "Whether a group is kept"));
+        return condition;
+    }
+
+    private LimitPlan limit(String pointer, ReportLimit limit) {
+        Typed by = expressions.typed(pointer + "/by", limit.by(), Typing.Place.SCOPE);
+        expressions.requireOwn(pointer + "/by", by, "Which groups are kept");
+        Direction direction = limit.keep() == LimitEnd.LARGEST ? Direction.DESCENDING : Direction.ASCENDING;
+        return new LimitPlan(
+                new TablePlan.Term(by, true, direction, false),
+                limit.keep(),
+                limit.count(),
+                limit.percent(),
+                limit.others().orElse(false));
+    }
+
+    private TablePlan.GroupText text(String pointer, String text, int depth) {
+        TablePlan.GroupText planned = texts.groupText(pointer, text);
+        for (TablePlan.TextPart part : planned.parts()) {
+            if (part instanceof TablePlan.TextPart.Figure figure) {
+                expressions.requireAround(pointer, figure.value(), depth);
+            }
+        }
+        return planned;
+    }
+
+    /** Grouping by a name alone puts things of one name together; what tells them apart is read so that this can be said. */
+    private Optional<Typed.Field> codeBehind(Typed key) {
+        if (!(key instanceof Typed.Field field)) {
+            return Optional.empty();
+        }
+        Dataset.Table table = dataset.table(dataset.field(field.id()).table());
+        boolean isName = table.name().filter(field.id()::equals).isPresent();
+        return table.code()
+                .filter(code -> isName && !code.equals(field.id()))
+                .flatMap(code -> names.field(code, true))
+                .filter(Typed.Field.class::isInstance)
+                .map(Typed.Field.class::cast);
+    }
+}

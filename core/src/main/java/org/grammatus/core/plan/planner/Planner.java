@@ -1,0 +1,205 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.BlockRowPlan;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.PageText;
+import org.grammatus.core.plan.PagePlan;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.RunInputs;
+import org.grammatus.core.definition.FiguresBlock;
+import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.definition.ReportField;
+import java.util.TreeSet;
+import java.util.Set;
+import com.ibm.icu.util.ULocale;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.BlockRow;
+import org.grammatus.core.definition.document.Checked;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.PageSetup;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.prompt.RunContext;
+
+/**
+ * Plans a run: resolves and types all that a report says, against its datasets and the answers.
+ */
+public final class Planner {
+
+    private final Checked<Report> checked;
+    private final Report report;
+    private final ReportDatasets datasets;
+    private final RunInputs inputs;
+    private final Problems found;
+
+    private Planner(Checked<Report> checked, ReportDatasets datasets, RunInputs inputs, Problems found) {
+        this.checked = checked;
+        this.report = checked.document().orElseThrow();
+        this.datasets = datasets;
+        this.inputs = inputs;
+        this.found = found;
+    }
+
+    /**
+     * Plans a run.
+     *
+     * @throws ProblemException with every fault of the answers and the definition
+     */
+    public static Plan plan(Report report, ReportDatasets datasets, Answers answers, RunContext context) {
+        return plan(Checked.sound(report), datasets, answers, context);
+    }
+
+    /**
+     * Plans a run of a report whose blocks are all over one dataset.
+     *
+     * @throws ProblemException with every fault of the answers and the definition
+     */
+    public static Plan plan(Report report, DatasetModel dataset, Answers answers, RunContext context) {
+        return plan(report, ReportDatasets.of(dataset), answers, context);
+    }
+
+    /**
+     * Plans a run of a document that may be wrong, so that all that is wrong with it is told at once.
+     *
+     * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
+     */
+    public static Plan plan(
+            Checked<Report> checked, ReportDatasets datasets, Answers answers, RunContext context) {
+        if (checked.document().filter(report -> !report.blocks().isEmpty()).isEmpty()) {
+            throw new ProblemException(checked.faults());
+        }
+        Problems problems = new Problems();
+        Report report = checked.document().get();
+        List<ResolvedPrompt> prompts =
+                answers.resolve(report.prompts(), context, datasets.main(), ULocale.forLanguageTag(report.locale()), problems);
+        List<Problem> ofAnswers = problems.found();
+        Problems found = new Problems();
+        RunInputs inputs = inputs(report, prompts, context, datasets.main(), found);
+        List<BlockPlan> blocks = new Planner(checked, datasets, inputs, found).blocks();
+        found.addAll(ofAnswers);
+        if (found.hasErrors() || !checked.faults().isEmpty()) {
+            throw new ProblemException(checked.with(found.found()).faults());
+        }
+        found.addAll(Advice.on(blocks));
+        return new Plan(inputs, blocks, arrangement(report, blocks), found.found());
+    }
+
+    private List<BlockPlan> blocks() {
+        List<ReportField> said = report.fields().orElse(List.of());
+        for (int i = 0; i < said.size(); i++) {
+            knownSomewhere("/fields/" + i + "/id", said.get(i).id());
+        }
+        List<BlockPlan> blocks = new ArrayList<>();
+        for (int i = 0; i < report.blocks().size(); i++) {
+            ReportBlock block = report.blocks().get(i);
+            if (!block.isOff()) {
+                block(i, block).ifPresent(blocks::add);
+            }
+        }
+        return blocks;
+    }
+
+    private Optional<BlockPlan> block(int index, ReportBlock block) {
+        Optional<DatasetModel> dataset = datasets.of(report, block.dataset());
+        if (dataset.isEmpty()) {
+            found.error(
+                    "/blocks/" + index + "/dataset",
+                    "unknown dataset \"" + block.dataset().orElseThrow()
+                            + "\"; choose one that is there, or switch the block off");
+            return Optional.empty();
+        }
+        BlockScope scope = new BlockScope(checked, index, dataset.get(), datasets.main(), inputs);
+        BlockPlan plan = switch (block) {
+            case TableBlock table -> new TablePlanning(scope, table).table();
+            case FiguresBlock figures -> new FiguresPlanning(scope, figures).plan();
+            case TextBlock text -> new ParagraphPlanning(scope, text).plan();
+        };
+        found.addAll(scope.problems.found());
+        return Optional.of(plan);
+    }
+
+    /** Notes a field of which something is said although no block's dataset has it. */
+    private void knownSomewhere(String pointer, String id) {
+        Set<String> names = new TreeSet<>();
+        report.datasets().stream()
+                .flatMap(dataset -> datasets.of(report, Optional.of(dataset)).stream())
+                .forEach(dataset -> {
+                    names.addAll(dataset.fields().keySet());
+                    names.addAll(dataset.named().keySet());
+                });
+        if (!names.contains(id)) {
+            found.error(pointer, "unknown field \"" + id + "\"" + Suggestion.inWords(id, List.copyOf(names)));
+        }
+    }
+
+    /** The blocks in rows, those that are switched off left out; who has no place stands below the others. */
+    private static List<BlockRowPlan> arrangement(Report report, List<BlockPlan> blocks) {
+        List<String> left = new ArrayList<>(blocks.stream().map(BlockPlan::id).toList());
+        List<BlockRowPlan> rows = new ArrayList<>();
+        for (BlockRow row : report.arrangement().orElse(List.of())) {
+            List<BlockRowPlan.Place> places = row.blocks().stream()
+                    .filter(place -> left.remove(place.block()))
+                    .map(place ->
+                            new BlockRowPlan.Place(place.block(), place.share().orElse(1)))
+                    .toList();
+            if (!places.isEmpty()) {
+                rows.add(new BlockRowPlan(places, row.newPage().orElse(false), row.keepTogether().orElse(false)));
+            }
+        }
+        left.forEach(id -> rows.add(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false, false)));
+        return List.copyOf(rows);
+    }
+
+    /** What all blocks are made with; what is wrong with it is noted. */
+    private static RunInputs inputs(
+            Report report, List<ResolvedPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
+        for (int i = 0; i < report.prompts().size(); i++) {
+            if (report.prompts().get(i) instanceof ReportPrompt.Choice choice) {
+                Known.field("/prompts/" + i + "/field", choice.field(), dataset, problems);
+            }
+        }
+        report.zone()
+                .filter(zone -> RunContext.zone(zone).isEmpty())
+                .ifPresent(zone -> problems.error(
+                        "/zone",
+                        "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
+                                + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds())));
+        PageSetup page = report.page();
+        return new RunInputs(
+                report.id(),
+                report.title(),
+                report.description(),
+                report.dataset(),
+                ULocale.forLanguageTag(report.locale()),
+                context,
+                prompts,
+                new PagePlan(
+                        page.paper(),
+                        page.orientation(),
+                        page.margins().top(),
+                        page.margins().right(),
+                        page.margins().bottom(),
+                        page.margins().left(),
+                        pageText("/page/header", page.header(), problems),
+                        pageText("/page/footer", page.footer(), problems)),
+                Definitions.write(report));
+    }
+
+    private static Optional<PageText> pageText(String pointer, Optional<String> text, Problems problems) {
+        return text.flatMap(
+                t -> problems.collect(pointer, () -> Optional.of(PageText.parse(t)), Optional.<PageText>empty()));
+    }
+}

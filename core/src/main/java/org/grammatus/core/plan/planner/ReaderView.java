@@ -1,0 +1,303 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.ColumnOrder;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.LevelPlan;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.Footer;
+import org.grammatus.core.choice.Header;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.ExpressionPrinter;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problem.Position;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/**
+ * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a plan:
+ * an order asked for by a column means the totals and lines under it, here and nowhere else. Immutable.
+ *
+ * @param order columns to order by, first one first
+ * @param only groups that rows must lie in; all of them must hold
+ * @param widths widths of columns, the last one for a column holds
+ * @param whole ids of levels of which every group is shown, whatever limit they have; the block's id for its rows
+ * @param downTo id of the innermost level that is printed; none prints all levels, and the rows where the report prints them
+ */
+public record ReaderView(
+        List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
+
+    /** The report as its author made it. */
+    public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
+
+    private static final Position START = new Position(1, 1);
+
+    public ReaderView {
+        order = List.copyOf(order);
+        only = List.copyOf(only);
+        widths = List.copyOf(widths);
+        whole = List.copyOf(whole);
+    }
+
+    /** An order, a narrowing and widths, of all that is shown. */
+    public ReaderView(List<Sort> order, List<Only> only, List<Width> widths) {
+        this(order, only, widths, List.of(), Optional.empty());
+    }
+
+    /** @param column a column's id */
+    public record Sort(String column, Direction direction) {}
+
+    /**
+     * A group of a level, whatever its parents.
+     *
+     * @param level the level's id
+     * @param key its key as files write it, the first day of a bucket; none for the group of blank keys
+     */
+    public record Only(String level, Optional<String> key) {}
+
+    /**
+     * How wide a column is.
+     *
+     * @param column a column's id
+     * @param points none to fit what is printed
+     */
+    public record Width(String column, Optional<Integer> points) {
+
+        /** The widths that a definition allows too. */
+        public static final int LEAST = 10, MOST = 1000;
+    }
+
+    public boolean isPlain() {
+        return equals(PLAIN);
+    }
+
+    /**
+     * A plan as the reader looks at it: what it reads and how it groups stay what they are, unless the reader narrows it.
+     *
+     * @throws ProblemException if a column or level is not there, a key does not fit, or nothing can be ordered by a column
+     */
+    public Plan applied(Plan plan) {
+        if (isPlain()) {
+            return plan;
+        }
+        List<TablePlan> tables = plan.blocks().stream().map(BlockPlan::facts).toList();
+        return plan.withFacts(table -> about(table, tables).applied(table));
+    }
+
+    /**
+     * What of the view is about a table: ids are unique in a report, so that each is of one. What is about none is left to the first, which
+     * says so.
+     */
+    private ReaderView about(TablePlan table, List<TablePlan> all) {
+        Predicate<String> own =
+                id -> has(table, id) || table == all.getFirst() && all.stream().noneMatch(other -> has(other, id));
+        return new ReaderView(
+                order.stream().filter(sort -> own.test(sort.column())).toList(),
+                only.stream().filter(group -> own.test(group.level())).toList(),
+                widths.stream().filter(width -> own.test(width.column())).toList(),
+                whole.stream().filter(own).toList(),
+                downTo.filter(own));
+    }
+
+    private static boolean has(TablePlan table, String id) {
+        return table.id().equals(id)
+                || table.columns().stream().anyMatch(column -> column.id().equals(id))
+                || table.levels().stream().anyMatch(level -> level.id().equals(id));
+    }
+
+    private TablePlan applied(TablePlan table) {
+        Names names = PlanNames.of(table);
+        int last = downTo.map(id -> table.levels().indexOf(level(table, id, "/view/downTo", "show")))
+                .orElse(Integer.MAX_VALUE);
+        whole.stream()
+                .filter(id -> !id.equals(table.id()))
+                .forEach(id -> level(table, id, "/view/whole", "show all groups of"));
+        List<FilterPlan> filters = new ArrayList<>(table.filters());
+        for (int i = 0; i < only.size(); i++) {
+            filters.add(narrowing("view-only-" + i, table, only.get(i), names));
+        }
+        List<LevelPlan> levels = new ArrayList<>();
+        for (int i = 0; i < table.levels().size(); i++) {
+            LevelPlan level = table.levels().get(i);
+            LevelPlan seen = ordered(whole.contains(level.id()) ? level.whole() : level, i, table);
+            levels.add(i < last ? seen : i == last ? innermost(seen) : unprinted(seen));
+        }
+        boolean shown = table.rows().shown() && downTo.isEmpty();
+        RowsPlan rows = table.rows().with(shown, rowOrder(table));
+        List<HighlightPlan> highlights = shown == table.rows().shown()
+                ? table.highlights()
+                : table.highlights().stream()
+                        .map(rule -> HighlightPlanning.again(rule, names, false))
+                        .toList();
+        return table.with(
+                List.copyOf(filters),
+                List.copyOf(levels),
+                widened(table),
+                highlights,
+                whole.contains(table.id()) ? rows.whole() : rows);
+    }
+
+    /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
+    private static LevelPlan innermost(LevelPlan level) {
+        return level.header() == Header.LINE ? level : level.standing(Header.NONE, Footer.TOTALS);
+    }
+
+    /** What is folded away still groups and chooses, so that the figures around it stay the same. */
+    private static LevelPlan unprinted(LevelPlan level) {
+        return level.standing(Header.NONE, Footer.NONE);
+    }
+
+    /** A level ordered by the totals it prints under the columns asked for, or by what its lines show there. */
+    private LevelPlan ordered(LevelPlan level, int index, TablePlan table) {
+        List<TablePlan.Term> terms = new ArrayList<>();
+        for (Sort sort : order) {
+            ColumnPlan column = column(table, sort.column());
+            ColumnOrder.by(table, index, column).ifPresent(by -> terms.add(term(by, sort, column)));
+        }
+        return terms.isEmpty() ? level : level.ordered(List.copyOf(terms));
+    }
+
+    private List<TablePlan.Term> rowOrder(TablePlan table) {
+        List<TablePlan.Term> terms = new ArrayList<>();
+        for (Sort sort : order) {
+            ColumnPlan column = column(table, sort.column());
+            if (column.value().looksOver()) {
+                throw new ProblemException(Problem.error(
+                        "/view/order",
+                        "the column \"" + column.label()
+                                + "\" looks at the groups around a row; order by one that does not"));
+            }
+            if (column.text().isPresent()) {
+                terms.add(term(column.value(), sort, column));
+            }
+        }
+        terms.addAll(table.rows().order());
+        return List.copyOf(terms);
+    }
+
+    private static TablePlan.Term term(Typed by, Sort sort, ColumnPlan column) {
+        if (by.stepping().findAny().isPresent()) {
+            throw new ProblemException(
+                    Problem.error(
+                            "/view/order",
+                            "the column \"" + column.label()
+                                    + "\" steps over groups in printed order, and an order cannot depend on the order that it makes"));
+        }
+        return new TablePlan.Term(by, by.aggregates(), sort.direction(), false);
+    }
+
+    private List<ColumnPlan> widened(TablePlan table) {
+        List<ColumnPlan> columns = new ArrayList<>(table.columns());
+        for (Width width : widths) {
+            int points = width.points().orElse(Width.LEAST);
+            if (points < Width.LEAST || points > Width.MOST) {
+                throw new ProblemException(Problem.error(
+                        "/view/widths",
+                        "a column is from " + Width.LEAST + " to " + Width.MOST + " points wide, not " + points));
+            }
+            column(table, width.column(), "/view/widths", "set the width of");
+            columns.replaceAll(c -> c.id().equals(width.column()) ? c.withWidth(width.points()) : c);
+        }
+        return List.copyOf(columns);
+    }
+
+    private static ColumnPlan column(TablePlan table, String id) {
+        return column(table, id, "/view/order", "order by");
+    }
+
+    private static ColumnPlan column(TablePlan table, String id, String pointer, String act) {
+        return table.columns().stream()
+                .filter(column -> column.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new ProblemException(
+                        Problem.error(pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
+    }
+
+    private static LevelPlan level(TablePlan table, String id, String pointer, String act) {
+        return table.levels().stream()
+                .filter(level -> level.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new ProblemException(
+                        Problem.error(pointer, "the report has no level \"" + id + "\"; " + act + " one of its own")));
+    }
+
+    private static FilterPlan narrowing(String id, TablePlan table, Only only, Names names) {
+        String text = condition(level(table, only.level(), "/view/only", "narrow to a group of"), only);
+        Typed condition = Typing.restriction(ExpressionParser.parse(text), names, Typing.Place.ROW)
+                .orElseThrow();
+        return new FilterPlan(id, condition, Optional.empty(), "");
+    }
+
+    /** What a row must meet to lie in the group. */
+    private static String condition(LevelPlan level, Only only) {
+        String key = "(" + level.keyText() + ")";
+        if (only.key().isEmpty()) {
+            return key + " IS NULL";
+        }
+        Type type = level.keyType();
+        try {
+            Scalar value = ScalarText.parse(only.key().get(), type);
+            return level.coarsening()
+                    .map(coarsening -> switch (coarsening) {
+                        case DateBucket bucket -> inBucket(key, bucket, value);
+                        case NumberClasses classes -> inClass(key, classes, value);
+                    })
+                    .orElseGet(() -> key + " = " + literal(value));
+        } catch (IllegalArgumentException e) {
+            throw new ProblemException(Problem.error("/view/only", e.getMessage()));
+        }
+    }
+
+    private static String inClass(String key, NumberClasses classes, Scalar value) {
+        long number = ((Scalar.Number) value).value().longValue();
+        if (number < 1 || number > classes.count()) {
+            throw new IllegalArgumentException("found class " + number + ", expected 1 to " + classes.count());
+        }
+        List<String> edges = new ArrayList<>();
+        classes.above(number).ifPresent(edge -> edges.add(key + " > " + edge.toPlainString()));
+        classes.upTo(number).ifPresent(edge -> edges.add(key + " <= " + edge.toPlainString()));
+        return edges.isEmpty() ? key + " IS NOT NULL" : String.join(" AND ", edges);
+    }
+
+    private static String inBucket(String key, DateBucket bucket, Scalar value) {
+        if (!bucket.isCyclic()) {
+            long start = bucket.key(((Scalar.Date) value).value().toEpochDay());
+            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
+        }
+        long number = ((Scalar.Number) value).value().longValue();
+        return switch (bucket.bucket()) {
+            case QUARTER_OF_YEAR -> "EXTRACT(QUARTER FROM " + key + ") = " + number;
+            case MONTH_OF_YEAR -> "EXTRACT(MONTH FROM " + key + ") = " + number;
+            case FISCAL_MONTH -> "EXTRACT(MONTH FROM " + key + ") = " + bucket.calendarMonth(number);
+            default ->
+                // Days since a Monday, which leave 0 on Mondays before and after it.
+                "MOD(MOD(CAST(" + key + " AS DATE) - DATE '2001-01-01', 7) + 7, 7) = " + (number - 1);
+        };
+    }
+
+    private static String day(long epochDay) {
+        return literal(new Scalar.Date(LocalDate.ofEpochDay(epochDay)));
+    }
+
+    private static String literal(Scalar value) {
+        return ExpressionPrinter.print(new Expression.Literal(value, START));
+    }
+}

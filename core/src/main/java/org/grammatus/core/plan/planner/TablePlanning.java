@@ -1,0 +1,200 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.LevelPlan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportRows;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
+
+/** Plans a table. */
+final class TablePlanning {
+
+    /** What a row shows in a column of totals alone; a number, since totals mostly are. */
+    static final Typed NO_VALUE = new Typed.Constant(new Scalar.Null(Type.INTEGER));
+
+    private final BlockScope scope;
+    private final TableBlock block;
+    private final String pointer;
+    private final DatasetModel dataset;
+    private final Problems problems;
+    private final PlanExpressions expressions;
+
+    TablePlanning(BlockScope scope, TableBlock block) {
+        this.scope = scope;
+        this.block = block;
+        this.pointer = scope.pointer;
+        this.dataset = scope.dataset;
+        this.problems = scope.problems;
+        this.expressions = scope.expressions;
+    }
+
+    TablePlan table() {
+        LevelPlanning levelPlanning = new LevelPlanning(
+                dataset, scope.names, scope.lookups, problems, expressions, scope.asked);
+        List<LevelPlan> levels = active(pointer + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
+        List<ColumnPlan> written = active(
+                pointer + "/columns", block.columns(), ReportColumn::off, (at, column) -> column(at, column, levels));
+        List<TotalPlan> totals = new ArrayList<>();
+        TotalPlanning totalPlanning = new TotalPlanning(scope);
+        for (int i = 0; i < block.totals().size(); i++) {
+            totalPlanning
+                    .total(pointer + "/totals/" + i, block.totals().get(i), levels, written)
+                    .ifPresent(totals::add);
+        }
+        checkGrid(totals);
+        List<ColumnPlan> columns = named(written, totals);
+        List<Integer> counted = new ArrayList<>();
+        for (int i = 0; i < block.counts().size(); i++) {
+            counted(pointer + "/counts/" + i, block.counts().get(i)).ifPresent(counted::add);
+        }
+        ReportRows rows = block.rows();
+        boolean printsRows = rows.shown() && !columns.isEmpty();
+        List<HighlightPlan> highlights = active(
+                pointer + "/highlights",
+                block.highlights(),
+                ReportHighlight::off,
+                (at, rule) -> highlight(at, rule, printsRows));
+        RowsPlan rowsPlan = new RowsPlan(
+                rows.shown(),
+                expressions.rowTerms(pointer + "/rows/order", rows.order()),
+                rows.limit(),
+                rows.percent(),
+                rows.others().orElse(false));
+        return scope.facts(
+                levels,
+                columns,
+                totals,
+                counted,
+                block.cover(),
+                block.rounding().orElse(Rounding.PRINTED),
+                highlights,
+                rowsPlan);
+    }
+
+    /** Plans the parts that are switched on, each with its pointer. */
+    private static <D, P> List<P> active(
+            String pointer, List<D> parts, Function<D, Optional<Boolean>> off, BiFunction<String, D, P> plan) {
+        List<P> planned = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            if (!off.apply(parts.get(i)).orElse(false)) {
+                planned.add(plan.apply(pointer + "/" + i, parts.get(i)));
+            }
+        }
+        return List.copyOf(planned);
+    }
+
+    private HighlightPlan highlight(String pointer, ReportHighlight rule, boolean printsRows) {
+        HighlightPlan wrong = new HighlightPlan(
+                rule.id(), rule.label(), rule.look(), pointer, rule.when(), PlanExpressions.NOTHING, false);
+        return problems.collect(
+                pointer + "/when",
+                () -> HighlightPlanning.planned(
+                        rule.id(), rule.label(), rule.look(), pointer, rule.when(), scope.names, printsRows),
+                wrong);
+    }
+
+    private ColumnPlan column(String pointer, ReportColumn column, List<LevelPlan> levels) {
+        Typed value = column.value()
+                .map(text -> scope.lookups.shown(expressions.typed(pointer + "/value", text, Typing.Place.CELL)))
+                .orElse(NO_VALUE);
+        Align align = column.align().orElse(value.type().isNumber() ? Align.END : Align.START);
+        String format = column.format().orElseGet(() -> Formats.of(value, dataset));
+        // What a column of totals alone is printed by is checked with each of them.
+        if (column.value().isPresent()) {
+            Formats.check(pointer + "/format", format, value.type(), problems);
+        }
+        Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
+        // What looks at groups around a row differs from row to row.
+        int home = value.looksOver() ? DatasetModel.GRAIN : scope.homes.orGrain(value);
+        return new ColumnPlan(
+                column.id(),
+                column.label().or(() -> column.value().map(text -> scope.label(value).orElse(text))).orElse(""),
+                pointer,
+                column.value(),
+                value,
+                home,
+                format,
+                column.format().isPresent(),
+                column.unit().or(() -> scope.unit(value)),
+                align,
+                column.width(),
+                onceIn);
+    }
+
+    /** A column of totals alone is called and counted as the first of them is, unless it says so itself. */
+    private List<ColumnPlan> named(List<ColumnPlan> columns, List<TotalPlan> totals) {
+        List<ColumnPlan> named = new ArrayList<>(columns);
+        for (ReportColumn written : block.columns()) {
+            int index = TotalPlanning.column(written.id(), columns);
+            Optional<TotalPlan> first =
+                    totals.stream().filter(total -> total.column() == index).findFirst();
+            if (index >= 0 && written.value().isEmpty() && first.isPresent()) {
+                TotalPlan total = first.get();
+                named.set(
+                        index,
+                        columns.get(index)
+                                .called(
+                                        written.label()
+                                                .orElseGet(() ->
+                                                        scope.label(total.value()).orElse(total.text())),
+                                        written.unit().or(() -> scope.unit(total.value()))));
+            }
+        }
+        return List.copyOf(named);
+    }
+
+    /** Two totals cannot be printed in one cell. */
+    private void checkGrid(List<TotalPlan> totals) {
+        for (int i = 0; i < totals.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                TotalPlan a = totals.get(j);
+                TotalPlan b = totals.get(i);
+                boolean meet = a.column() == b.column()
+                        && b.places().entrySet().stream()
+                                .anyMatch(p -> p.getValue() == a.places().get(p.getKey()));
+                if (meet) {
+                    problems.error(
+                            b.pointer() + "/cells",
+                            "stands in a cell that \"" + a.id()
+                                    + "\" has already; choose another column, level or place");
+                }
+            }
+        }
+    }
+
+    private Optional<Integer> counted(String pointer, String table) {
+        Optional<Integer> number = dataset.tableNumber(table);
+        if (number.isEmpty()) {
+            List<String> ids = dataset.definition().tables().stream()
+                    .map(Dataset.Table::id)
+                    .toList();
+            problems.error(
+                    pointer,
+                    "unknown table \"" + table + "\", expected one of " + String.join(", ", ids)
+                            + Suggestion.inWords(table, ids));
+        }
+        return number;
+    }
+}

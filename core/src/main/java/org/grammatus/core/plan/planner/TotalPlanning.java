@@ -1,0 +1,254 @@
+package org.grammatus.core.plan.planner;
+
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.LevelPlan;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.ComparedWith;
+import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.Shown;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Names;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.expression.Typing;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.value.Decimals;
+import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Type;
+
+/** Plans the lines of the totals grid. */
+final class TotalPlanning {
+
+    private static final int MONTHS_OF_YEAR = 12;
+    private static final String PERCENT = "0.0%";
+
+    private final BlockScope scope;
+    private final DatasetModel dataset;
+    private final Names names;
+    private final Problems problems;
+    private final PlanExpressions expressions;
+    private final AskedPeriods asked;
+    private final LocalDate businessDate;
+
+    TotalPlanning(BlockScope scope) {
+        this.scope = scope;
+        this.dataset = scope.dataset;
+        this.names = scope.names;
+        this.problems = scope.problems;
+        this.expressions = scope.expressions;
+        this.asked = scope.asked;
+        this.businessDate = scope.inputs.context().businessDate();
+    }
+
+    /** A total; none where its column is switched off. */
+    Optional<TotalPlan> total(String pointer, ReportTotal total, List<LevelPlan> levels, List<ColumnPlan> columns) {
+        Typed value = expressions.typed(pointer + "/value", total.value(), Typing.Place.SCOPE);
+        Shown shown = total.shown().orElse(Shown.VALUE);
+        Optional<TablePlan.Comparison> comparison = total.compare().map(c -> comparison(pointer + "/compare", c));
+        if (!value.type().isNumber()
+                && value != PlanExpressions.NOTHING
+                && (shown != Shown.VALUE || comparison.isPresent())) {
+            problems.error(
+                    pointer + "/value",
+                    "is a " + value.type() + "; a share, a rank, a running total or a comparison needs a number");
+        }
+        boolean steps = value.stepping().findAny().isPresent();
+        if (steps && (shown != Shown.VALUE || comparison.isPresent())) {
+            problems.error(
+                    pointer + "/value",
+                    "steps over groups in printed order already; a share, rank, change or comparison takes a plain aggregate");
+        }
+        Map<Integer, Place> places = new HashMap<>();
+        for (int i = 0; i < total.cells().size(); i++) {
+            ReportCell cell = total.cells().get(i);
+            String at = pointer + "/cells/" + i + "/at";
+            depth(cell.at(), levels).ifPresent(depth -> {
+                places.put(depth - 1, cell.in());
+                expressions.requireAround(at, value, depth);
+            });
+        }
+        Type type = comparison.map(c -> compared(c, value.type())).orElseGet(() -> shown(shown, value.type()));
+        boolean percent = isPercent(shown, comparison);
+        int column = column(total.column(), columns);
+        String format = total.format()
+                .or(() -> column < 0 ? Optional.empty() : ofColumn(columns.get(column), value, percent))
+                .orElseGet(() -> percent
+                        ? PERCENT
+                        : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type));
+        Formats.check(pointer + "/format", format, type, problems);
+        return column < 0
+                ? Optional.empty()
+                : Optional.of(new TotalPlan(
+                        total.id(),
+                        pointer,
+                        total.value(),
+                        value,
+                        shown,
+                        comparison,
+                        type,
+                        column,
+                        format,
+                        Map.copyOf(places)));
+    }
+
+    /** A column's own format is its totals', too: of all where it shows nothing in rows, else of what adds up what it shows. */
+    private static Optional<String> ofColumn(ColumnPlan column, Typed value, boolean percent) {
+        boolean alone = column.text().isEmpty();
+        boolean adds = value.unnamed() instanceof Typed.Aggregate a
+                && a.function() != AggregateFunction.COUNT
+                && a.argument().filter(column.value()::equals).isPresent();
+        return Optional.of(column.format()).filter(format -> column.ownFormat() && (alone || (adds && !percent)));
+    }
+
+    static int column(String id, List<ColumnPlan> columns) {
+        int column = -1;
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i).id().equals(id)) {
+                column = i;
+            }
+        }
+        return column;
+    }
+
+    private static Type shown(Shown shown, Type type) {
+        return switch (shown) {
+            case VALUE, RUNNING_IN_PARENT, RUNNING_IN_REPORT, CHANGE -> type;
+            case SHARE_OF_PARENT, SHARE_OF_REPORT, CHANGE_PERCENT -> ratio(type, type);
+            case RANK -> Type.INTEGER;
+        };
+    }
+
+    private static Type compared(TablePlan.Comparison comparison, Type type) {
+        Type other = comparison instanceof TablePlan.Comparison.WithPlan(Typed plan, var s) ? plan.type() : type;
+        return switch (comparison.shown()) {
+            case FIGURE -> other;
+            case DIFFERENCE -> wider(type, other);
+            case PERCENT -> ratio(wider(type, other), other);
+        };
+    }
+
+    private static Type wider(Type a, Type b) {
+        int scale = Math.max(a.scale(), b.scale());
+        return scale == 0 ? Type.INTEGER : Type.decimal(scale);
+    }
+
+    private static Type ratio(Type a, Type b) {
+        return Type.decimal(Decimals.divisionScale(a.scale(), b.scale()));
+    }
+
+    private static boolean isPercent(Shown shown, Optional<TablePlan.Comparison> comparison) {
+        return comparison
+                .map(c -> c.shown() == Compared.PERCENT)
+                .orElse(shown == Shown.SHARE_OF_PARENT
+                        || shown == Shown.SHARE_OF_REPORT
+                        || shown == Shown.CHANGE_PERCENT);
+    }
+
+    private TablePlan.Comparison comparison(String pointer, ReportCompare compare) {
+        return switch (compare) {
+            case ReportCompare.WithPlan with -> withPlan(pointer, with);
+            case ReportCompare.WithTime with -> withTime(pointer, with);
+            case ReportCompare.WithPeriod with -> withPeriod(pointer, with);
+        };
+    }
+
+    private TablePlan.Comparison withPlan(String pointer, ReportCompare.WithPlan compare) {
+        Typed plan = expressions.typed(pointer + "/plan", compare.plan(), Typing.Place.SCOPE);
+        if (!plan.type().isNumber() && plan != PlanExpressions.NOTHING) {
+            problems.error(pointer + "/plan", "is a " + plan.type() + "; a plan is a number");
+        }
+        return new TablePlan.Comparison.WithPlan(plan, compare.shown());
+    }
+
+    private TablePlan.Comparison withTime(String pointer, ReportCompare.WithTime compare) {
+        isDate(pointer, compare.date());
+        return new TablePlan.Comparison.WithTime(shift(pointer, compare, compare.date()), compare.shown());
+    }
+
+    /** Days without a start are all days before, too: with those nothing is compared. */
+    private TablePlan.Comparison withPeriod(String pointer, ReportCompare.WithPeriod compare) {
+        boolean date = isDate(pointer, compare.date());
+        Optional<ResolvedPrompt> prompt = scope.inputs.prompts().stream()
+                .filter(asked -> asked.name().equals(compare.prompt()))
+                .findFirst();
+        boolean hasStart = prompt.flatMap(asked -> asked.period().from()).isPresent();
+        if (prompt.isPresent() && !hasStart) {
+            problems.add(Problem.notice(
+                    pointer,
+                    "there are no other days to compare with: answer \"" + prompt.get().label() + "\" with a start"));
+        }
+        return new TablePlan.Comparison.WithPeriod(
+                date && hasStart
+                        ? Optional.of(scope.conditions(compare.date(), compare.prompt()))
+                        : Optional.empty(),
+                compare.shown());
+    }
+
+    private boolean isDate(String pointer, String field) {
+        Optional<Typed> date = names.field(field, true);
+        boolean is = date.orElse(null) instanceof Typed.Field stored && stored.type().isTime();
+        if (date.isEmpty()) {
+            problems.error(
+                    pointer + "/date",
+                    "unknown field \"" + field + "\"" + Suggestion.inWords(field, dataset.rowNames()));
+        } else if (!is) {
+            problems.error(
+                    pointer + "/date",
+                    "\"" + field + "\" is not a date or timestamp of a table; choose one to compare another time by");
+        }
+        return is;
+    }
+
+    private Optional<TablePlan.Shift> shift(String pointer, ReportCompare.WithTime compare, String field) {
+        Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
+        if (compare.with() == ComparedWith.LAST_YEAR) {
+            return Optional.of(new TablePlan.Shift(field, MONTHS_OF_YEAR, 0, until));
+        }
+        Optional<Period> period = asked.of(field).filter(p -> p.from().isPresent() && p.to().isPresent());
+        if (period.isEmpty()) {
+            problems.add(Problem.notice(
+                    pointer,
+                    "there is no previous period to compare with: answer the prompt that filters \"" + field
+                            + "\" with a start and an end"));
+        }
+        return period.map(p -> step(p, field, until));
+    }
+
+    /** The step from the period before to this one: whole months where the period is made of them, else its days. */
+    private static TablePlan.Shift step(Period period, String field, Optional<LocalDate> until) {
+        LocalDate from = period.from().orElseThrow();
+        LocalDate after = period.to().orElseThrow().plusDays(1);
+        boolean months = from.getDayOfMonth() == 1 && after.getDayOfMonth() == 1;
+        return months
+                ? new TablePlan.Shift(field, (int) ChronoUnit.MONTHS.between(from, after), 0, until)
+                : new TablePlan.Shift(field, 0, (int) ChronoUnit.DAYS.between(from, after), until);
+    }
+
+    /** Depth of a level that is switched on, 0 for the report. */
+    static Optional<Integer> depth(String id, List<LevelPlan> levels) {
+        if (id.equals(ReportCell.REPORT)) {
+            return Optional.of(0);
+        }
+        for (int i = 0; i < levels.size(); i++) {
+            if (levels.get(i).id().equals(id)) {
+                return Optional.of(i + 1);
+            }
+        }
+        return Optional.empty();
+    }
+}
