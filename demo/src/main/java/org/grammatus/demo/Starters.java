@@ -7,8 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 
 /** The datasets and reports that come with the product. */
 public final class Starters {

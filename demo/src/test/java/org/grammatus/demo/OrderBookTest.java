@@ -20,12 +20,12 @@ import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.runs.BlockResult;
 import org.grammatus.runs.Explanations;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
-import org.grammatus.runs.TableResult;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.sqlite.SqliteSource;
@@ -120,7 +120,7 @@ class OrderBookTest {
         JsonNode json = JsonMapper.shared().readTree(written(result, Format.JSON));
         assertThat(json.path("version").asInt()).isEqualTo(3);
         assertThat(json.path("blocks")).hasSize(3);
-        for (TableResult table : result.results()) {
+        for (BlockResult table : result.results()) {
             JsonNode block = json.path("blocks").path(table.index());
             assertThat(block.path("id").asString())
                     .isEqualTo(table.grouped().plan().id());
@@ -144,7 +144,7 @@ class OrderBookTest {
     void whyAndRowsBehindAreOfTheBlockInWhichAGroupStands() {
         RunResult result = run(ReaderView.PLAIN);
         Explanations explanations = new Explanations(result);
-        for (TableResult table : result.results()) {
+        for (BlockResult table : result.results()) {
             String total = table.grouped().plan().totals().getFirst().id();
             for (int place = 0; place < table.places(); place++) {
                 int all = table.firstPlace() + place;
@@ -161,7 +161,7 @@ class OrderBookTest {
                 assertThat(rows).isEqualTo(table.grouping().drillDown().rows(node, depth).length);
             }
         }
-        int past = result.results().stream().mapToInt(TableResult::places).sum();
+        int past = result.results().stream().mapToInt(BlockResult::places).sum();
         assertThat(explanations.figure(past, "depots-t-orders")).isEmpty();
     }
 
@@ -179,7 +179,7 @@ class OrderBookTest {
     }
 
     private static List<String> places(RunResult result, int table) {
-        TableResult found = result.results().get(table);
+        BlockResult found = result.results().get(table);
         var printed = new org.grammatus.core.band.Printed(found.grouped());
         List<String> labels = new ArrayList<>();
         for (int place = 1; place < found.places(); place++) {

@@ -22,29 +22,29 @@ final class CsvArchive {
     private CsvArchive() {}
 
     /** Writes one table; the stream stays open. */
-    interface TableFile {
+    interface BlockFile {
         void write(Bands table, OutputStream out) throws IOException;
     }
 
-    static void write(List<Bands> tables, OutputStream out, TableFile file) throws IOException {
+    static void write(List<Bands> blocks, OutputStream out, BlockFile file) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
         entry(zip, "blocks.csv");
         BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(zip, StandardCharsets.UTF_8));
         CSVPrinter list = new CSVPrinter(writer, CSVFormat.RFC4180);
         list.printRecord("file", "block", "title", "rows");
-        for (Bands table : tables) {
-            TablePlan plan = table.grouped().plan();
+        for (Bands block : blocks) {
+            TablePlan plan = block.grouped().plan();
             list.printRecord(
                     name(plan),
                     plan.id(),
                     plan.title().orElse(""),
-                    table.grouped().rowsKept());
+                    block.grouped().rowsKept());
         }
         list.flush();
         zip.closeEntry();
-        for (Bands table : tables) {
-            entry(zip, name(table.grouped().plan()));
-            file.write(table, zip);
+        for (Bands block : blocks) {
+            entry(zip, name(block.grouped().plan()));
+            file.write(block, zip);
             zip.closeEntry();
         }
         zip.finish();

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
@@ -17,6 +18,7 @@ import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
@@ -24,8 +26,10 @@ import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
 
 /**
  * Writes the rows as CSV (RFC 4180, UTF-8), every row with the labels of the groups it lies in: the printed rows, or the
@@ -46,10 +50,10 @@ final class CsvReportWriter implements ReportWriter {
 
     @Override
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
-        if (printout.tables().size() > 1) {
-            CsvArchive.write(printout.tables(), out, (table, into) -> write(table, into, progress));
+        if (printout.blocks().size() > 1) {
+            CsvArchive.write(printout.blocks(), out, (table, into) -> write(table, into, progress));
         } else {
-            write(printout.tables().getFirst(), out, progress);
+            write(printout.blocks().getFirst(), out, progress);
         }
     }
 
@@ -61,6 +65,39 @@ final class CsvReportWriter implements ReportWriter {
         this.tree = grouped.tree();
         BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
         CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
+        switch (table.block()) {
+            case TablePlan each -> table(csv, grouped, progress);
+            case FiguresPlan figures -> figures(csv, figures);
+            case TextPlan text -> text(csv, text);
+        }
+        csv.flush();
+    }
+
+    private void figures(CSVPrinter csv, FiguresPlan figures) throws IOException {
+        FigureCells cells = contents.figures();
+        csv.printRecord("figure", "value", "compared with", "other", "change");
+        for (int i = 0; i < figures.figures().size(); i++) {
+            FiguresPlan.Figure figure = figures.figures().get(i);
+            Optional<FiguresPlan.Beside> beside = figure.beside();
+            csv.printRecord(
+                    texts.text(cells.label(i)),
+                    texts.value(cells.exact(figure.value())),
+                    texts.text(beside.map(FiguresPlan.Beside::with).orElse("")),
+                    beside.map(b -> texts.value(cells.exact(b.other()))).orElse(""),
+                    beside.flatMap(FiguresPlan.Beside::change)
+                            .map(change -> texts.value(cells.exact(change)))
+                            .orElse(""));
+        }
+    }
+
+    private void text(CSVPrinter csv, TextPlan text) throws IOException {
+        csv.printRecord("text");
+        for (int i = 0; i < text.paragraphs().size(); i++) {
+            csv.printRecord(texts.text(contents.paragraph(i).text()));
+        }
+    }
+
+    private void table(CSVPrinter csv, Grouped grouped, WriteProgress progress) throws IOException {
         head(csv);
         int deepest = deepestPrinted();
         for (int place = 0; place < tree.nodeCount(); place++) {
@@ -78,7 +115,6 @@ final class CsvReportWriter implements ReportWriter {
                 group(csv, node);
             }
         }
-        csv.flush();
     }
 
     /** Depth of the innermost level of which anything is printed; of the innermost at all where nothing is. */

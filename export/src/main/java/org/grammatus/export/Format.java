@@ -40,7 +40,7 @@ public enum Format {
     }
 
     private boolean isArchive(Printout printout) {
-        return this == CSV && printout.tables().size() > 1;
+        return this == CSV && printout.blocks().size() > 1;
     }
 
     public ReportWriter writer() {

@@ -9,12 +9,16 @@ import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -48,16 +52,16 @@ final class JsonReportWriter implements ReportWriter {
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
         CallersStream stream = new CallersStream(out);
         try {
-            write(printout.tables(), stream, progress);
+            write(printout.blocks(), stream, progress);
         } catch (JacksonException e) {
             stream.rethrowFailure();
             throw e;
         }
     }
 
-    private void write(List<Bands> tables, CallersStream out, WriteProgress progress) throws IOException {
+    private void write(List<Bands> blocks, CallersStream out, WriteProgress progress) throws IOException {
         this.progress = progress;
-        begin(tables.getFirst());
+        begin(blocks.getFirst());
         JsonFactory factory = JsonFactory.builder()
                 .disable(StreamWriteFeature.AUTO_CLOSE_TARGET)
                 .enable(StreamWriteFeature.WRITE_BIGDECIMAL_AS_PLAIN)
@@ -66,31 +70,89 @@ final class JsonReportWriter implements ReportWriter {
             json = generator;
             json.writeStartObject();
             json.writeStringProperty("format", "grammatus-result");
-            json.writeNumberProperty("version", tables.size() == 1 ? VERSION : VERSION_OF_BLOCKS);
+            boolean table = blocks.size() == 1 && blocks.getFirst().block() instanceof TablePlan;
+            json.writeNumberProperty("version", table ? VERSION : VERSION_OF_BLOCKS);
             head(grouped.plan());
-            if (tables.size() == 1) {
+            if (table) {
                 table();
             } else {
-                blocks(tables);
+                blocks(blocks);
             }
             json.writeEndObject();
         }
         out.write('\n');
     }
 
-    private void begin(Bands table) {
-        this.grouped = table.grouped();
-        this.contents = new BandContents(table);
+    private void begin(Bands block) {
+        this.grouped = block.grouped();
+        this.contents = new BandContents(block);
     }
 
-    private void blocks(List<Bands> tables) {
+    private void blocks(List<Bands> blocks) {
         json.writeArrayPropertyStart("blocks");
-        for (Bands table : tables) {
-            begin(table);
+        for (Bands block : blocks) {
+            begin(block);
             json.writeStartObject();
             json.writeStringProperty("id", grouped.plan().id());
             grouped.plan().title().ifPresent(title -> json.writeStringProperty("title", title));
-            table();
+            block(block.block());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    private void block(BlockPlan block) {
+        json.writeArrayPropertyStart("narrowing");
+        block.facts().reach().forEach(json::writeString);
+        json.writeEndArray();
+        switch (block) {
+            case TablePlan table -> {
+                json.writeStringProperty("kind", "table");
+                table();
+            }
+            case FiguresPlan figures -> {
+                json.writeStringProperty("kind", "figures");
+                json.writeNumberProperty("rowsKept", grouped.rowsKept());
+                figures(figures);
+            }
+            case TextPlan text -> {
+                json.writeStringProperty("kind", "text");
+                paragraphs(text);
+            }
+        }
+    }
+
+    private void figures(FiguresPlan plan) {
+        FigureCells cells = contents.figures();
+        json.writeArrayPropertyStart("figures");
+        for (int i = 0; i < plan.figures().size(); i++) {
+            FiguresPlan.Figure figure = plan.figures().get(i);
+            json.writeStartObject();
+            json.writeStringProperty("id", figure.id());
+            json.writeStringProperty("label", cells.label(i));
+            json.writeName("value");
+            value(cells.exact(figure.value()));
+            figure.beside().ifPresent(beside -> {
+                json.writeStringProperty("with", beside.with());
+                json.writeName("other");
+                value(cells.exact(beside.other()));
+                beside.change().ifPresent(change -> {
+                    json.writeName("change");
+                    value(cells.exact(change));
+                });
+            });
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    private void paragraphs(TextPlan plan) {
+        json.writeArrayPropertyStart("paragraphs");
+        for (int i = 0; i < plan.paragraphs().size(); i++) {
+            BandCell.Words words = contents.paragraph(i);
+            json.writeStartObject();
+            json.writeStringProperty("id", words.part());
+            json.writeStringProperty("text", words.text());
             json.writeEndObject();
         }
         json.writeEndArray();

@@ -13,6 +13,7 @@ import java.util.GregorianCalendar;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
@@ -41,7 +42,9 @@ final class PdfReportWriter implements ReportWriter {
     private static final int INK = 0x16;
 
     private final Map<Face, BaseFont> fonts = new EnumMap<>(Face.class);
-    private final Map<Integer, PdfOutline> outlineAtDepth = new HashMap<>();
+    /** By block, then by depth: the last bookmark there. */
+    private final Map<Integer, Map<Integer, PdfOutline>> outlines = new HashMap<>();
+
     private final Set<Integer> bookmarked = new HashSet<>();
 
     @Override
@@ -57,7 +60,7 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
-        TablePlan plan = pages.tables().getFirst().grouped().plan();
+        TablePlan plan = pages.blocks().getFirst().grouped().plan();
         Page first = pages.page(1);
         Document document = new Document(paper(first));
         PdfWriter writer = PdfWriter.getInstance(document, stream);
@@ -171,8 +174,11 @@ final class PdfReportWriter implements ReportWriter {
                     continue;
                 }
             }
-            Page.ColumnBox last = page.columns().getLast();
-            float left = page.columns().getFirst().x() / HUNDREDTHS;
+            List<Page.ColumnBox> columns = page.columns().stream()
+                    .filter(column -> column.block() == band.block())
+                    .toList();
+            Page.ColumnBox last = columns.getLast();
+            float left = columns.getFirst().x() / HUNDREDTHS;
             float right = (last.x() + last.width()) / HUNDREDTHS;
             content.rectangle(left, up(page, band.top() + band.height()), right - left, band.height() / HUNDREDTHS);
             content.fill();
@@ -189,11 +195,14 @@ final class PdfReportWriter implements ReportWriter {
     private void bookmark(Page page, PdfContentByte content) {
         for (Page.BandBox band : page.bands()) {
             Page.Node node = page.nodes().get(band.node());
-            if (band.role() != Page.BandRole.HEADING || !bookmarked.add(node.place())) {
+            boolean block = page.blocks().size() > 1 && band.role() == Page.BandRole.BLOCK_TITLE;
+            if (!block && band.role() != Page.BandRole.HEADING || !bookmarked.add(node.place())) {
                 continue;
             }
+            Map<Integer, PdfOutline> outlineAtDepth = outlines.computeIfAbsent(band.block(), key -> new HashMap<>());
+            outlineAtDepth.keySet().removeIf(depth -> depth >= node.depth());
             PdfOutline parent = content.getRootOutline();
-            for (int depth = node.depth() - 1; depth > 0; depth--) {
+            for (int depth = node.depth() - 1; depth >= 0; depth--) {
                 if (outlineAtDepth.containsKey(depth)) {
                     parent = outlineAtDepth.get(depth);
                     break;

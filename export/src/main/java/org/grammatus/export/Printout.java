@@ -7,8 +7,8 @@ import org.grammatus.core.page.Pages;
 /** What is written of a report: the bands of its blocks, and its pages where a format has them. */
 public interface Printout {
 
-    /** The bands of its tables, in reading order. */
-    List<Bands> tables();
+    /** The bands of its blocks, in reading order. */
+    List<Bands> blocks();
 
     /**
      * The bands broken into pages.

@@ -12,9 +12,9 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.plan.FilterPlan;
-import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.runs.Explanations.PathStep;
@@ -44,7 +44,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
      */
     public static Optional<AskedAgain> of(
             RunRequest request, RunResult result, int place, String total, DatasetReader reader) {
-        Optional<TableResult> table = result.at(place);
+        Optional<BlockResult> table = result.at(place);
         if (table.isEmpty()) {
             return Optional.empty();
         }

@@ -25,11 +25,13 @@ public final class Explanations {
     }
 
     /** Asks the table in which a group stands, by the group's place in it. */
-    private <T> Optional<T> at(int place, BiFunction<TableExplanations, Integer, Optional<T>> ask) {
+    private <T> Optional<T> at(int place, BiFunction<BlockExplanations, Integer, Optional<T>> ask) {
         return result.at(place)
-                .flatMap(table ->
-                        ask.apply(new TableExplanations(
-                                table, Reading.of(result.plan(), table.grouped().plan().dataset())), place - table.firstPlace()));
+                .flatMap(table -> ask.apply(
+                        new BlockExplanations(
+                                table,
+                                Reading.of(result.plan(), table.grouped().plan().dataset())),
+                        place - table.firstPlace()));
     }
 
     /**
@@ -53,7 +55,7 @@ public final class Explanations {
 
     /** Why a group stands where it stands; a whole table stands in no order. */
     public Optional<WhyOrder> order(int place) {
-        return at(place, TableExplanations::order);
+        return at(place, BlockExplanations::order);
     }
 
     /**
@@ -104,6 +106,6 @@ public final class Explanations {
 
     /** The groups that a group lies in, outermost first, and itself. */
     public Optional<List<PathStep>> path(int place) {
-        return at(place, TableExplanations::path);
+        return at(place, BlockExplanations::path);
     }
 }

@@ -43,8 +43,8 @@ public final class Outline {
         return entries;
     }
 
-    private static void below(RunResult result, TableResult table, int parent, List<Entry> entries) {
-        Bands bands = result.pages().tables().get(table.index());
+    private static void below(RunResult result, BlockResult table, int parent, List<Entry> entries) {
+        Bands bands = result.pages().blocks().get(table.index());
         GroupTree tree = table.grouped().tree();
         Printed printed = new Printed(table.grouped());
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {

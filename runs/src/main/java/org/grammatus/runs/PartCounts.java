@@ -30,7 +30,7 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnO
         return counts;
     }
 
-    private void add(TableResult table) {
+    private void add(BlockResult table) {
         Grouped grouped = table.grouped();
         TablePlan plan = grouped.plan();
         for (int i = 0; i < plan.filters().size(); i++) {

@@ -14,8 +14,7 @@ import org.grammatus.core.prompt.RunContext;
  *
  * @param view how its reader looks at the report
  */
-public record RunRequest(
-        Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
+public record RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
 
     /** A report as its author made it. */
     public RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context) {

@@ -23,7 +23,7 @@ public final class RunResult implements Printout {
     private static final long OVERHEAD = 500_000;
 
     private final Plan plan;
-    private final List<TableResult> tables;
+    private final List<BlockResult> blocks;
     private final List<Problem> ofAnswers;
     private Pages pages;
     private List<Problem> unprintable = List.of();
@@ -37,16 +37,16 @@ public final class RunResult implements Printout {
     RunResult(Plan plan, List<RunStages.Made> made, List<Problem> ofAnswers) {
         this.plan = plan;
         this.ofAnswers = List.copyOf(ofAnswers);
-        List<TableResult> found = new ArrayList<>();
+        List<BlockResult> found = new ArrayList<>();
         int places = 0;
         for (RunStages.Made each : made) {
             Bands bands =
                     Bands.of(plan.blocks().get(found.size()), each.grouping().grouped(), found.isEmpty());
-            TableResult table = new TableResult(found.size(), places, each, bands);
+            BlockResult table = new BlockResult(found.size(), places, each, bands);
             found.add(table);
             places += table.places();
         }
-        this.tables = List.copyOf(found);
+        this.blocks = List.copyOf(found);
     }
 
     /**
@@ -59,7 +59,7 @@ public final class RunResult implements Printout {
     synchronized int paginate(BooleanSupplier cancelled) {
         if (pages == null && unprintable.isEmpty()) {
             try {
-                pages = Pages.of(tables(), plan.rows(), cancelled);
+                pages = Pages.of(blocks(), plan.rows(), cancelled);
             } catch (ProblemException e) {
                 unprintable = e.problems();
             }
@@ -73,22 +73,22 @@ public final class RunResult implements Printout {
     }
 
     /** Its blocks, in reading order. */
-    public List<TableResult> results() {
-        return tables;
+    public List<BlockResult> results() {
+        return blocks;
     }
 
     /** Its first block. */
-    public TableResult first() {
-        return tables.getFirst();
+    public BlockResult first() {
+        return blocks.getFirst();
     }
 
     /**
      * The table in which a group stands; nothing where there is no such group.
      *
-     * @param place of the group among those of all tables
+     * @param place of the group among those of all blocks
      */
-    public Optional<TableResult> at(int place) {
-        return tables.stream()
+    public Optional<BlockResult> at(int place) {
+        return blocks.stream()
                 .filter(table -> place >= table.firstPlace() && place < table.firstPlace() + table.places())
                 .findFirst();
     }
@@ -100,20 +100,20 @@ public final class RunResult implements Printout {
 
     /** How many rows its fullest table keeps. */
     public int rowsKept() {
-        return tables.stream()
+        return blocks.stream()
                 .mapToInt(table -> table.grouped().rowsKept())
                 .max()
                 .orElse(0);
     }
 
-    /** How many groups all tables have. */
+    /** How many groups all blocks have. */
     public int groupCount() {
-        return tables.stream().mapToInt(table -> table.places() - 1).sum();
+        return blocks.stream().mapToInt(table -> table.places() - 1).sum();
     }
 
     @Override
-    public List<Bands> tables() {
-        return tables.stream().map(TableResult::bands).toList();
+    public List<Bands> blocks() {
+        return blocks.stream().map(BlockResult::bands).toList();
     }
 
     @Override
@@ -134,13 +134,13 @@ public final class RunResult implements Printout {
         List<Problem> notices = new ArrayList<>(unprintable);
         notices.addAll(ofAnswers);
         notices.addAll(plan.notices());
-        tables.forEach(table -> notices.addAll(table.grouped().notices()));
+        blocks.forEach(table -> notices.addAll(table.grouped().notices()));
         return notices;
     }
 
     /** About how much memory it takes besides its rows and its groups, in bytes. */
     public long bytes() {
-        long bands = tables.stream().mapToLong(table -> table.bands().size()).sum();
+        long bands = blocks.stream().mapToLong(table -> table.bands().size()).sum();
         return OVERHEAD + (Byte.BYTES + 2L * Integer.BYTES) * bands;
     }
 
@@ -153,10 +153,10 @@ public final class RunResult implements Printout {
 
     /** How many rows it went through itself. */
     RunStages.Touched touched() {
-        long filtered = tables.stream()
+        long filtered = blocks.stream()
                 .mapToLong(table -> table.made().touched().filtered())
                 .sum();
-        long grouped = tables.stream()
+        long grouped = blocks.stream()
                 .mapToLong(table -> table.made().touched().grouped())
                 .sum();
         return new RunStages.Touched(filtered, grouped);
@@ -175,10 +175,10 @@ public final class RunResult implements Printout {
      */
     public record GrandTotal(String block, String title, String label, String figure) {}
 
-    /** The grand totals of its tables, in the order of their columns. */
+    /** The grand totals of its blocks, in the order of their columns. */
     public List<GrandTotal> grandTotals() {
         List<GrandTotal> totals = new ArrayList<>();
-        for (TableResult table : tables) {
+        for (BlockResult table : blocks) {
             Grouped grouped = table.grouped();
             Printed printed = new Printed(grouped);
             for (int column = 0; column < grouped.plan().columns().size(); column++) {

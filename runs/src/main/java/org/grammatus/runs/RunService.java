@@ -225,7 +225,7 @@ public final class RunService implements AutoCloseable {
             RunResult made = run.result().orElse(null);
             if (made != null) {
                 results += made.bytes();
-                for (TableResult table : made.results()) {
+                for (BlockResult table : made.results()) {
                     boolean first = counted.add(table.grouping().drillDown());
                     results += first ? RunResult.bytesOfGroups(table.grouped()) : 0;
                 }

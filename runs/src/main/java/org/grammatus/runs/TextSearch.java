@@ -33,8 +33,8 @@ public final class TextSearch {
         if (sought.isBlank()) {
             return hits;
         }
-        for (TableResult table : result.results()) {
-            Bands bands = result.pages().tables().get(table.index());
+        for (BlockResult table : result.results()) {
+            Bands bands = result.pages().blocks().get(table.index());
             BandContents contents = new BandContents(bands);
             for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
                 for (BandCell cell : contents.of(bands, band)) {

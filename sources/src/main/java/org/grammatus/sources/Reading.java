@@ -96,7 +96,8 @@ public record Reading(
                 .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithPeriod days
                         ? days.conditions().stream()
                         : Stream.empty())
-                .map(conditions -> conditions.stream().map(FilterPlan::condition).toList());
+                .map(conditions ->
+                        conditions.stream().map(FilterPlan::condition).toList());
     }
 
     private static boolean reads(Typed expression, String field) {

@@ -17,9 +17,8 @@ public final class AnswerWords {
         TablePlan plan = grouped.plan();
         return grouped.answers()
                 .get(prompt)
-                .map(called -> new ValueFormat(
-                                called.name().type(), called.format(), plan.locale())
-                        .format(called.name()))
+                .map(called ->
+                        new ValueFormat(called.name().type(), called.format(), plan.locale()).format(called.name()))
                 .orElseGet(() -> plan.prompts().get(prompt).inWords(plan.locale()));
     }
 }

@@ -3,6 +3,7 @@ package org.grammatus.core.band;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
@@ -15,10 +16,9 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
-import org.grammatus.core.plan.TextPlan;
-import java.util.stream.Collectors;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.plan.TotalPlan;
 
 /** What bands print, cell by cell, made here and nowhere else. Not thread-safe. */

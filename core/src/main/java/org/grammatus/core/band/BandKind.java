@@ -25,7 +25,12 @@ public enum BandKind {
 
     /** Whether the band is a row: what headings introduce and footers sum up. */
     public boolean isRow() {
-        return this == GROUP_LINE || this == DETAIL || this == OTHER_ROWS || isItem() || this == EMPTY || this == REFUSED;
+        return this == GROUP_LINE
+                || this == DETAIL
+                || this == OTHER_ROWS
+                || isItem()
+                || this == EMPTY
+                || this == REFUSED;
     }
 
     /** Whether the band is an item of a block that is no table. */

@@ -53,7 +53,8 @@ public final class Bands {
                 bands.empty();
                 bands.items(BandKind.FIGURE, figures.figures().size());
             }
-            case TextPlan text -> bands.items(BandKind.PARAGRAPH, text.paragraphs().size());
+            case TextPlan text ->
+                bands.items(BandKind.PARAGRAPH, text.paragraphs().size());
         }
         return bands.built();
     }

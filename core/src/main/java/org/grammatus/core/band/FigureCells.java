@@ -33,8 +33,8 @@ public final class FigureCells {
         words.add(new BandCell.Words(Role.FIGURE_LABEL, shown.id(), label(figure)));
         shown.beside().ifPresent(beside -> {
             beside.change()
-                    .ifPresent(change -> words.add(
-                            new BandCell.Words(Role.CHANGE, id(change), change(change, beside.good()))));
+                    .ifPresent(change ->
+                            words.add(new BandCell.Words(Role.CHANGE, id(change), change(change, beside.good()))));
             String other = printed.total(beside.other(), GroupTree.ROOT);
             words.add(new BandCell.Words(
                     Role.OTHER_FIGURE,

@@ -1,5 +1,6 @@
 package org.grammatus.core.dataset;
 
+import java.util.Set;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.DefinitionMapping;
 import org.grammatus.core.definition.Report;
@@ -73,9 +74,23 @@ public record Renaming(String from, String to) implements DefinitionMapping {
                 id(m.id()), m.label(), m.description(), expression(m.value()), m.format(), m.unit(), m.order());
     }
 
-    /** A report that stands on the dataset, with the other id wherever it used the one before. */
+    /** A report all of whose blocks stand on the dataset, with the other id wherever it used the one before. */
     public Report in(Report report) {
         return report.mapped(this);
+    }
+
+    /**
+     * A report, with the other id wherever it used the one before of some datasets.
+     *
+     * @param datasets ids of the dataset and of those that are built on it
+     */
+    public Report in(Report report, Set<String> datasets) {
+        return report.mapped(new DefinitionMapping() {
+            @Override
+            public DefinitionMapping over(String dataset) {
+                return datasets.contains(dataset) ? Renaming.this : new DefinitionMapping() {};
+            }
+        });
     }
 
     private String id(String id) {

@@ -34,6 +34,11 @@ public interface DefinitionMapping {
         return name;
     }
 
+    /** The same for what is over a dataset: a field's id means nothing in another. */
+    default DefinitionMapping over(String dataset) {
+        return this;
+    }
+
     default Optional<String> expression(Optional<String> text) {
         return text.map(this::expression);
     }

@@ -109,7 +109,8 @@ public record Report(
     }
 
     /** The same report with all its texts changed. */
-    public Report mapped(DefinitionMapping to) {
+    public Report mapped(DefinitionMapping all) {
+        DefinitionMapping to = all.over(dataset);
         return new Report(
                 format,
                 version,
@@ -122,8 +123,11 @@ public record Report(
                 fields.map(own -> own.stream().map(field -> field.mapped(to)).toList()),
                 prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
                 filters.stream().map(filter -> filter.mapped(to)).toList(),
-                blocks.stream().map(block -> block.mapped(to)).toList(),
-                arrangement.map(rows -> rows.stream().map(row -> row.mapped(to)).toList()),
+                blocks.stream()
+                        .map(block -> block.mapped(all.over(block.dataset().orElse(dataset))))
+                        .toList(),
+                arrangement.map(
+                        rows -> rows.stream().map(row -> row.mapped(all)).toList()),
                 page);
     }
 

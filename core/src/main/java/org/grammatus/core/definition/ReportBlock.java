@@ -67,7 +67,8 @@ public sealed interface ReportBlock permits TableBlock, FiguresBlock, TextBlock 
 
     /** Its own conditions with all their texts changed. */
     default Optional<List<ReportFilter>> mappedFilters(DefinitionMapping to) {
-        return filters().map(own -> own.stream().map(filter -> filter.mapped(to)).toList());
+        return filters()
+                .map(own -> own.stream().map(filter -> filter.mapped(to)).toList());
     }
 
     /** Its own words for fields with all their texts changed. */

@@ -43,7 +43,8 @@ public sealed interface ReportFilter {
     default ReportFilter of(String otherField) {
         return switch (this) {
             case OfPeriod p -> new OfPeriod(p.id, otherField, p.prompt, p.blocks, p.also, p.off);
-            case Condition c -> new Condition(c.id, otherField, c.comparison, c.values, c.prompt, c.blocks, c.also, c.off);
+            case Condition c ->
+                new Condition(c.id, otherField, c.comparison, c.values, c.prompt, c.blocks, c.also, c.off);
             case Typed t -> t;
         };
     }
@@ -60,6 +61,14 @@ public sealed interface ReportFilter {
     /** Its reach with the blocks' ids changed. */
     default Optional<List<String>> reach(DefinitionMapping to) {
         return blocks().map(ids -> ids.stream().map(to::part).toList());
+    }
+
+    /** The fields that stand for its own elsewhere, their ids changed. */
+    default Optional<List<FieldElsewhere>> elsewhere(DefinitionMapping to) {
+        return also().map(fields -> fields.stream()
+                .map(there -> new FieldElsewhere(
+                        there.dataset(), to.over(there.dataset()).field(there.field())))
+                .toList());
     }
 
     /** The same with all its texts changed. */
@@ -82,7 +91,7 @@ public sealed interface ReportFilter {
 
         @Override
         public OfPeriod mapped(DefinitionMapping to) {
-            return new OfPeriod(to.part(id), to.field(field), to.prompt(prompt), reach(to), also, off);
+            return new OfPeriod(to.part(id), to.field(field), to.prompt(prompt), reach(to), elsewhere(to), off);
         }
     }
 
@@ -109,12 +118,21 @@ public sealed interface ReportFilter {
 
         @Override
         public Condition mapped(DefinitionMapping to) {
-            return new Condition(to.part(id), to.field(field), comparison, values, prompt.map(to::prompt), reach(to), also, off);
+            return new Condition(
+                    to.part(id),
+                    to.field(field),
+                    comparison,
+                    values,
+                    prompt.map(to::prompt),
+                    reach(to),
+                    elsewhere(to),
+                    off);
         }
     }
 
     /** Keeps the rows for which a typed condition is true. */
-    record Typed(String id, String where, Optional<List<String>> blocks, Optional<Boolean> off) implements ReportFilter {
+    record Typed(String id, String where, Optional<List<String>> blocks, Optional<Boolean> off)
+            implements ReportFilter {
 
         @Override
         public FilterKind kind() {

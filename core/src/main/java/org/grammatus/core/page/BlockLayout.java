@@ -60,7 +60,8 @@ final class BlockLayout {
                 : Optional.empty();
         this.columns = bands.block() instanceof TablePlan && !refused
                 ? ColumnLayout.of(contents.printed(), width, NameRooms.columnsIndent(plan))
-                : ColumnLayout.none(cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
+                : ColumnLayout.none(
+                        cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
         this.rooms = new NameRooms(contents.printed(), columns, width);
         this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
         this.headingLines = IntStream.range(0, columns.x().length)

@@ -57,8 +57,7 @@ final class CardLayout {
 
     private static Card card(BandContents contents, Bands bands, int band) {
         List<BandCell.Words> words = contents.words(bands, band);
-        return new Card(
-                words.getFirst(), contents.values(bands, band).getFirst(), words.subList(1, words.size()));
+        return new Card(words.getFirst(), contents.values(bands, band).getFirst(), words.subList(1, words.size()));
     }
 
     /** How type is set so that every figure fits by itself. */
@@ -69,9 +68,10 @@ final class CardLayout {
                 return setting;
             }
         }
-        throw new ProblemException(Problem.error(
-                bands.block().pointer(),
-                "its figures do not fit its width, even in small type; give it more of the width, or print it in thousands"));
+        throw new ProblemException(
+                Problem.error(
+                        bands.block().pointer(),
+                        "its figures do not fit its width, even in small type; give it more of the width, or print it in thousands"));
     }
 
     /** The least width of a card. */

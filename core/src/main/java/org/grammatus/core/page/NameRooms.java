@@ -36,8 +36,7 @@ final class NameRooms {
                     : indents[depth - 1] + indentBehind(plan.levels().get(depth - 2));
             for (Place place : Place.values()) {
                 int at = depth;
-                firstTotals[depth][place.ordinal()] = left(IntStream.range(
-                                0, columns.x().length)
+                firstTotals[depth][place.ordinal()] = left(IntStream.range(0, columns.x().length)
                         .filter(column -> printed.totalAt(column, at, place).isPresent()));
             }
         }

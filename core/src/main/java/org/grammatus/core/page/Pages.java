@@ -53,7 +53,10 @@ public final class Pages {
      */
     public static Pages of(Bands bands, BooleanSupplier cancelled) {
         String id = bands.grouped().plan().id();
-        return of(List.of(bands), List.of(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false, false)), cancelled);
+        return of(
+                List.of(bands),
+                List.of(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false, false)),
+                cancelled);
     }
 
     /**
@@ -214,7 +217,7 @@ public final class Pages {
     }
 
     /** The bands of its blocks, in reading order. */
-    public List<Bands> tables() {
+    public List<Bands> blocks() {
         return blocks.stream().map(block -> block.layout().bands()).toList();
     }
 }

@@ -75,8 +75,7 @@ final class ParagraphMeasures {
         int room = Math.min(SIGNATURE_WIDTH, width);
         int x = shifted(align, 0, width, room);
         int bottom = put(index, TextStyle.SMALL_TEXT, Align.START, x, room, ABOVE_SIGNATURE + 150, lines);
-        return Measured.item(
-                bottom + BELOW_WORDS, lines, List.of(new Measured.Rule(x, ABOVE_SIGNATURE, room)));
+        return Measured.item(bottom + BELOW_WORDS, lines, List.of(new Measured.Rule(x, ABOVE_SIGNATURE, room)));
     }
 
     /** Puts a paragraph's lines one below the other and returns where they end. */

@@ -2,8 +2,8 @@ package org.grammatus.core.plan;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.dataset.DatasetModel;
 import java.util.function.UnaryOperator;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.problem.Problem;
 
 /**

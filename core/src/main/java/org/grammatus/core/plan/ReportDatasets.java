@@ -3,9 +3,9 @@ package org.grammatus.core.plan;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 

@@ -3,8 +3,8 @@ package org.grammatus.core.dataset;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.expression.RenamedText;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

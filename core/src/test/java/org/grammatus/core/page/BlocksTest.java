@@ -13,8 +13,8 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page.BandBox;
 import org.grammatus.core.page.Page.BandRole;
@@ -82,8 +82,7 @@ class BlocksTest {
         Report report = Definitions.readReport(json);
         Plan plan = Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
         List<Bands> tables = new ArrayList<>();
-        plan.blocks()
-                .forEach(block -> tables.add(Bands.of(block, samples.grouped(block.facts()), tables.isEmpty())));
+        plan.blocks().forEach(block -> tables.add(Bands.of(block, samples.grouped(block.facts()), tables.isEmpty())));
         return new Made(plan, tables, Pages.of(tables, plan.rows(), () -> false));
     }
 
@@ -298,8 +297,12 @@ class BlocksTest {
         String beside = IntStream.range(0, 6)
                 .mapToObj("{\"block\": \"n%d\"}"::formatted)
                 .collect(Collectors.joining(",", "[{\"blocks\": [", "]}]"));
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> made(samples, report("[]", six, beside, "portrait")))
-                .hasMessageContaining("the columns do not fit the paper, even in small type");
+        Page refused =
+                made(samples, report("[]", six, beside, "portrait")).pages.page(1);
+        assertThat(refused.texts()).anyMatch(text -> text.startsWith("This part is not printed"));
+        assertThat(refused.bands())
+                .filteredOn(band -> band.role() == BandRole.ROW)
+                .hasSize(6);
     }
 
     @Test
@@ -387,7 +390,8 @@ class BlocksTest {
 
     private static void wrong(String json, String pointer, String message) {
         try {
-            Planner.plan(Definitions.checkReport(json), ReportDatasets.of(Samples.dataset()), Answers.NONE, Samples.CONTEXT);
+            Planner.plan(
+                    Definitions.checkReport(json), ReportDatasets.of(Samples.dataset()), Answers.NONE, Samples.CONTEXT);
         } catch (ProblemException e) {
             assertThat(e.problems()).anySatisfy(problem -> {
                 assertThat(problem.pointer()).startsWith(pointer);

@@ -1,7 +1,5 @@
 package org.grammatus.core.plan;
 
-import org.grammatus.core.plan.planner.ReaderView;
-import org.grammatus.core.plan.planner.Planner;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
@@ -9,6 +7,8 @@ import java.util.Optional;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 

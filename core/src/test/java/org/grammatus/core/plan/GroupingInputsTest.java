@@ -1,6 +1,5 @@
 package org.grammatus.core.plan;
 
-import org.grammatus.core.plan.planner.Planner;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
@@ -11,6 +10,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.junit.jupiter.api.Test;

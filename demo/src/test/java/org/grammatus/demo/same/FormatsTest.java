@@ -179,7 +179,7 @@ class FormatsTest {
     }
 
     /** A report that must not be broken into pages. */
-    private record WithoutPages(List<Bands> tables) implements Printout {
+    private record WithoutPages(List<Bands> blocks) implements Printout {
 
         @Override
         public Pages pages() {
@@ -193,7 +193,7 @@ class FormatsTest {
         for (RunResult result : results(from)) {
             for (Format format : List.of(Format.CSV, Format.JSON)) {
                 ByteArrayOutputStream out = new ByteArrayOutputStream();
-                format.writer().write(new WithoutPages(result.tables()), out, WriteProgress.SILENT);
+                format.writer().write(new WithoutPages(result.blocks()), out, WriteProgress.SILENT);
                 assertThat(out.toByteArray()).isEqualTo(written(result, format));
             }
         }

@@ -6,9 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.problem.ProblemException;
@@ -74,12 +75,11 @@ class PreviewController {
         try {
             Checked<Report> checked = Definitions.checkReport(body.definition().toString());
             Report report = checked.document().orElseGet(checked::require);
-            DatasetModel dataset = dataset(checked, report);
+            ReportDatasets found = datasets(checked, report);
             Answers answers = new Answers(body.answers() == null ? Map.of() : body.answers());
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
-            Planner.plan(checked.as(Report::asking), dataset, answers, businessDate.of(report));
-            RunRequest request =
-                    new RunRequest(report.asking(), dataset, answers, businessDate.of(report), body.view());
+            Planner.plan(checked.as(Report::asking), found, answers, businessDate.of(report));
+            RunRequest request = new RunRequest(report.asking(), found, answers, businessDate.of(report), body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));
@@ -88,9 +88,9 @@ class PreviewController {
         }
     }
 
-    private DatasetModel dataset(Checked<Report> checked, Report report) {
+    private ReportDatasets datasets(Checked<Report> checked, Report report) {
         try {
-            return datasets.require(report.dataset());
+            return datasets.of(report);
         } catch (ProblemException e) {
             throw new ProblemException(checked.with(e.problems()).faults());
         }
@@ -123,7 +123,8 @@ class PreviewController {
         Report report = Definitions.readReport(body.definition().toString());
         DatasetModel dataset = datasets.require(report.dataset());
         return report.filters().stream()
-                .map(filter -> new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)))
+                .map(filter ->
+                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)))
                 .toList();
     }
 }

@@ -17,11 +17,12 @@ import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.document.Checked;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -109,7 +110,7 @@ final class RenderCommand implements Callable<Integer> {
                         + String.join(", ", Format.words()) + Suggestion.inWords(format, Format.words())));
         Checked<Report> checked = definition();
         Report definition = checked.document().orElseGet(checked::require);
-        DatasetModel model = model(checked);
+        ReportDatasets found = datasets(checked);
         Path folder = Optional.ofNullable(output.toAbsolutePath().getParent()).orElse(output);
         if (!Files.isDirectory(folder) || Files.isDirectory(output)) {
             throw new CommandFailure("There is no folder " + folder + " to write " + output + " into");
@@ -122,13 +123,13 @@ final class RenderCommand implements Callable<Integer> {
                 .orElseGet(() -> LocalDate.now(where));
         RunContext context = new RunContext(today, where);
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
-        Planner.plan(checked, model, new Answers(answers), context);
-        RunRequest request = new RunRequest(definition, model, new Answers(answers), context);
+        Planner.plan(checked, found, new Answers(answers), context);
+        RunRequest request = new RunRequest(definition, found, new Answers(answers), context);
         RunResult result = new RunEngine(RunLimits.DEFAULT).compute(request, StarReader.over(new SqliteSource(source)));
         String ending = chosen.ending(result);
         if (!ending.equals(chosen.word())
                 && !output.toString().toLowerCase(Locale.ROOT).endsWith("." + ending)) {
-            throw new CommandFailure("The report has " + result.tables().size() + " tables, which " + chosen.word()
+            throw new CommandFailure("The report has " + result.blocks().size() + " blocks, which " + chosen.word()
                     + " has in one archive: name the file ." + ending + ", or choose another format");
         }
         result.notices().forEach(notice -> spec.commandLine().getErr().println("Notice: " + notice));
@@ -156,7 +157,7 @@ final class RenderCommand implements Callable<Integer> {
     }
 
     /** The report's dataset with all that it is built on, from the files that were given or the starters. */
-    private DatasetModel model(Checked<Report> checked) {
+    private ReportDatasets datasets(Checked<Report> checked) {
         Map<String, Dataset> given = new LinkedHashMap<>();
         for (Path file : datasets) {
             Dataset read = Definitions.readDataset(text(file));
@@ -165,7 +166,11 @@ final class RenderCommand implements Callable<Integer> {
         String id = checked.document().map(Report::dataset).orElse("");
         Function<String, Optional<Dataset>> find =
                 name -> Optional.ofNullable(given.get(name)).or(() -> Starters.dataset(name));
-        if (find.apply(id).isEmpty() || (!given.isEmpty() && !isUsed(id, given, find))) {
+        if (find.apply(id).isEmpty()
+                || (!given.isEmpty()
+                        && checked.document().stream()
+                                .flatMap(report -> report.datasets().stream())
+                                .noneMatch(used -> isUsed(used, given, find)))) {
             List<String> known = new ArrayList<>(given.keySet());
             known.addAll(Starters.datasetIds());
             String fault = given.isEmpty()
@@ -179,7 +184,10 @@ final class RenderCommand implements Callable<Integer> {
             throw new ProblemException(
                     checked.with(List.of(Problem.error("/dataset", fault))).faults());
         }
-        return DatasetModel.of(BuiltOn.flattened(find.apply(id).orElseThrow(), find));
+        Function<String, Optional<DatasetModel>> model =
+                name -> find.apply(name).map(dataset -> DatasetModel.of(BuiltOn.flattened(dataset, find)));
+        return ReportDatasets.of(
+                checked.document().orElseThrow(), model.apply(id).orElseThrow(), model);
     }
 
     /** Whether the report's dataset, or one that it is built on, was given. */

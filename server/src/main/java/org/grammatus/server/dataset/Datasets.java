@@ -15,9 +15,11 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Renaming;
-import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
@@ -142,6 +144,15 @@ public class Datasets {
     private DatasetModel model(Dataset definition, Function<String, Optional<Dataset>> others) {
         Dataset flat = BuiltOn.flattened(definition, others);
         return DatasetModel.of(flat.calendar().isPresent() ? flat : flat.over(calendar.get()));
+    }
+
+    /**
+     * The datasets of a report's blocks, as far as they are there.
+     *
+     * @throws ProblemException if the report's own is not there, or could not be used
+     */
+    public ReportDatasets of(Report report) {
+        return ReportDatasets.of(report, require(report.dataset()), this::find);
     }
 
     /** Puts all datasets that have no calendar of their own over another one. */

@@ -6,10 +6,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -147,8 +149,8 @@ class DatasetEffectController {
                             fault.problems().stream().map(ProblemView::of).toList())));
             Optional<DatasetModel> before = datasets.find(dataset.id());
             for (ReportsOnDataset.Standing standing : reports.standingOn(dataset.id(), account)) {
-                List<Problem> faults = faults(standing.report(), after.model());
-                faults.removeAll(faults(standing.report(), before));
+                List<Problem> faults = faults(standing.report(), dataset.id(), after.model());
+                faults.removeAll(faults(standing.report(), dataset.id(), before));
                 if (faults.isEmpty()) {
                     continue;
                 }
@@ -165,14 +167,16 @@ class DatasetEffectController {
         return new EffectView(broken, others, brokenDatasets);
     }
 
-    /** @param dataset none where the dataset could not be used */
-    private List<Problem> faults(Report report, Optional<DatasetModel> dataset) {
-        if (dataset.isEmpty()) {
+    /** @param changed the dataset of an id; none where it could not be used */
+    private List<Problem> faults(Report report, String id, Optional<DatasetModel> changed) {
+        Function<String, Optional<DatasetModel>> find = other -> other.equals(id) ? changed : datasets.find(other);
+        Optional<DatasetModel> own = find.apply(report.dataset());
+        if (own.isEmpty()) {
             return new ArrayList<>(List.of(Problem.error("/dataset", "its dataset could not be used")));
         }
         RunContext today = businessDate.of(report);
         try {
-            Planner.plan(report, dataset.get(), Answers.NONE, today);
+            Planner.plan(report, ReportDatasets.of(report, own.get(), find), Answers.NONE, today);
             return new ArrayList<>();
         } catch (ProblemException e) {
             return new ArrayList<>(e.problems());

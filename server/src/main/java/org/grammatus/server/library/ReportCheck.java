@@ -1,9 +1,9 @@
 package org.grammatus.server.library;
 
-import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
@@ -41,12 +41,12 @@ class ReportCheck {
 
     private void requireSound(Checked<Report> checked) {
         Report report = checked.document().orElseGet(checked::require);
-        DatasetModel dataset;
+        ReportDatasets found;
         try {
-            dataset = datasets.require(report.dataset());
+            found = datasets.of(report);
         } catch (ProblemException e) {
             throw new ProblemException(checked.with(e.problems()).faults());
         }
-        Planner.plan(checked.as(Report::asking), dataset, Answers.NONE, businessDate.of(report));
+        Planner.plan(checked.as(Report::asking), found, Answers.NONE, businessDate.of(report));
     }
 }

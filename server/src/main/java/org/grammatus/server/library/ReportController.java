@@ -7,10 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.runs.profile.FieldValues;
@@ -139,8 +140,11 @@ class ReportController {
                 report.description(),
                 report.dataset(),
                 dataset.label(),
-                report.tables().stream()
-                        .flatMap(block -> block.levels().stream())
+                report.blocks().stream()
+                        .filter(TableBlock.class::isInstance)
+                        .map(TableBlock.class::cast)
+                        .filter(table -> !table.isOff())
+                        .flatMap(table -> table.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),
                 PromptView.of(report, resolved));

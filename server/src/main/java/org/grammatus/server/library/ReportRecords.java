@@ -11,10 +11,13 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.NewerRevisionException;
@@ -120,15 +123,25 @@ class ReportRecords {
         return id;
     }
 
-    /** Names of a report's levels and columns, to be found by. */
+    /** Names of a report's levels, columns and figures, to be found by. */
     static String fields(Report report) {
-        return report.tables().stream()
-                .flatMap(block -> Stream.concat(
-                        block.levels().stream().map(ReportLevel::name),
-                        block.columns().stream().map(ReportColumn::label)))
+        return report.blocks().stream()
+                .filter(block -> !block.isOff())
+                .flatMap(ReportRecords::names)
                 .filter(name -> !name.isBlank())
                 .distinct()
                 .collect(Collectors.joining(", "));
+    }
+
+    private static Stream<String> names(ReportBlock block) {
+        return switch (block) {
+            case TableBlock table ->
+                Stream.concat(
+                        table.levels().stream().map(ReportLevel::name),
+                        table.columns().stream().flatMap(column -> column.label().stream()));
+            case FiguresBlock figures -> figures.figures().stream().flatMap(figure -> figure.label().stream());
+            case TextBlock text -> Stream.of();
+        };
     }
 
     /**

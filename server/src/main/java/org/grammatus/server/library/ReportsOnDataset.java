@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.dataset.Renaming;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Account;
@@ -44,7 +44,7 @@ class ReportsOnDataset {
                 .fetch(row -> ReportRecords.readable(row.value1()).map(report -> new Standing(report, row.value2())))
                 .stream()
                 .flatMap(Optional::stream)
-                .filter(standing -> standing.report().dataset().equals(dataset))
+                .filter(standing -> standing.report().datasets().contains(dataset))
                 .toList();
     }
 
@@ -63,8 +63,8 @@ class ReportsOnDataset {
                 .flatMap(Optional::stream)
                 .forEach(saved -> {
                     Report report = saved.getKey();
-                    Report renamed = renaming.in(report);
-                    if (datasets.contains(report.dataset()) && !renamed.equals(report)) {
+                    Report renamed = renaming.in(report, datasets);
+                    if (!renamed.equals(report)) {
                         requireReadable(renamed);
                         reports.write(records, renamed, saved.getValue(), account);
                         ReportRecords.carryDrafts(records, report.id(), saved.getValue());
@@ -82,8 +82,8 @@ class ReportsOnDataset {
     /** A draft may be wrong in the middle of an edit; such a one stays as it is. */
     private static Optional<String> renamedDraft(String definition, Renaming renaming, Set<String> datasets) {
         return ReportRecords.readable(definition)
-                .filter(report -> datasets.contains(report.dataset()))
-                .map(renaming::in)
+                .filter(report -> report.datasets().stream().anyMatch(datasets::contains))
+                .map(report -> renaming.in(report, datasets))
                 .map(Definitions::write);
     }
 

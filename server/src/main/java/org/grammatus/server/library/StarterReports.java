@@ -2,8 +2,8 @@ package org.grammatus.server.library;
 
 import static org.grammatus.server.store.generated.Tables.REPORT;
 
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.demo.Starters;
 import org.grammatus.server.store.Store;
 import org.springframework.stereotype.Component;

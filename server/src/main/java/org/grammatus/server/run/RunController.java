@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.prompt.RunContext;
@@ -88,10 +87,9 @@ class RunController {
     RunView start(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Report report = reports.definition(body.report() == null ? "" : body.report(), account);
-        DatasetModel dataset = datasets.require(report.dataset());
         RunContext context = businessDate.of(report);
         // Wrong answers and views are refused here, before there is a run.
-        RunRequest request = new RunRequest(report, dataset, body.given(), context, body.view());
+        RunRequest request = new RunRequest(report, datasets.of(report), body.given(), context, body.view());
         request.plan();
         Run run = runs.prepare(request, account.name());
         records.started(run, account);

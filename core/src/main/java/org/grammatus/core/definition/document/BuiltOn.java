@@ -1,7 +1,5 @@
 package org.grammatus.core.definition.document;
 
-import org.grammatus.core.definition.Dataset;
-
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -10,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;

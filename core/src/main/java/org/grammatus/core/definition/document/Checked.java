@@ -1,7 +1,5 @@
 package org.grammatus.core.definition.document;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

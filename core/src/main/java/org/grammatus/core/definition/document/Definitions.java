@@ -1,8 +1,5 @@
 package org.grammatus.core.definition.document;
 
-import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.Report;
-
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -13,6 +10,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import tools.jackson.core.JacksonException;

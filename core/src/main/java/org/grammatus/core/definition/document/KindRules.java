@@ -1,15 +1,14 @@
 package org.grammatus.core.definition.document;
 
-import tools.jackson.databind.node.JsonNodeFactory;
+import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-
-import java.util.List;
-import java.util.Map;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -69,22 +68,35 @@ final class KindRules {
             Map.of("period", NO_FIELD, "choice", new Rule(Map.of("field", ""), "a choice", Map.of()));
 
     private static final Rule TABLE = new Rule(
-            Map.of("levels", LIST, "columns", LIST, "totals", LIST, "counts", LIST, "highlights", LIST, "rows", NO_ROWS),
+            Map.of(
+                    "levels",
+                    LIST,
+                    "columns",
+                    LIST,
+                    "totals",
+                    LIST,
+                    "counts",
+                    LIST,
+                    "highlights",
+                    LIST,
+                    "rows",
+                    NO_ROWS),
             "a table",
             Map.of("figures", "a table has columns and totals", "paragraphs", "a table has columns and totals"));
 
     private static final Rule FIGURES =
             new Rule(Map.of("figures", LIST), "a block of key figures", ofTables("key figures", "paragraphs"));
 
-    private static final Rule TEXT = new Rule(
-            Map.of("paragraphs", LIST), "a text", ofTables("paragraphs", "figures", "fields"));
+    private static final Rule TEXT =
+            new Rule(Map.of("paragraphs", LIST), "a text", ofTables("paragraphs", "figures", "fields"));
 
     private static final Map<String, Rule> BLOCKS =
             Map.of("table", TABLE, "banded", TABLE, "figures", FIGURES, "text", TEXT);
 
     private static final Map<String, Rule> PARAGRAPHS = Map.of(
             "words",
-            new Rule(Map.of("text", ""), "a paragraph of words", Map.of("lines", "words take the lines that they need")),
+            new Rule(
+                    Map.of("text", ""), "a paragraph of words", Map.of("lines", "words take the lines that they need")),
             "signature",
             new Rule(
                     Map.of("text", ""),
@@ -102,7 +114,15 @@ final class KindRules {
     /** What only tables have, and some more, said of a kind that is made of something else. */
     private static Map<String, String> ofTables(String instead, String... more) {
         return Stream.concat(
-                        Stream.of("levels", "columns", "totals", "totalsCover", "rounding", "counts", "highlights", "rows"),
+                        Stream.of(
+                                "levels",
+                                "columns",
+                                "totals",
+                                "totalsCover",
+                                "rounding",
+                                "counts",
+                                "highlights",
+                                "rows"),
                         Stream.of(more))
                 .collect(Collectors.toMap(name -> name, name -> "this block is made of " + instead));
     }
@@ -161,7 +181,10 @@ final class KindRules {
     private void comparisons(JsonNode parts, String pointer) {
         for (int i = 0; i < parts.size(); i++) {
             if (parts.path(i).path("compare") instanceof ObjectNode compare) {
-                part(compare, pointer + "/" + i + "/compare", COMPARISONS.get(compare.path("with").asString()));
+                part(
+                        compare,
+                        pointer + "/" + i + "/compare",
+                        COMPARISONS.get(compare.path("with").asString()));
             }
         }
     }

@@ -1,7 +1,5 @@
 package org.grammatus.core.definition.document;
 
-
-
 import com.networknt.schema.Error;
 import java.util.List;
 import java.util.Optional;

@@ -1,27 +1,5 @@
 package org.grammatus.core.definition.document;
 
-import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportColumn;
-import org.grammatus.core.definition.ReportParagraph;
-import org.grammatus.core.definition.FilterComparison;
-import org.grammatus.core.definition.FiguresBlock;
-import org.grammatus.core.definition.ReportCompare;
-import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.definition.ReportPrompt;
-import org.grammatus.core.definition.TextBlock;
-import org.grammatus.core.definition.ReportBlock;
-import org.grammatus.core.definition.ReportHighlight;
-import org.grammatus.core.definition.ReportTotal;
-import org.grammatus.core.definition.ReportCell;
-import org.grammatus.core.definition.ReportFigure;
-import org.grammatus.core.definition.OrderTerm;
-import org.grammatus.core.definition.BlockRow;
-import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.ReportLevel;
-import org.grammatus.core.definition.ReportRows;
-import org.grammatus.core.definition.ReportField;
-import org.grammatus.core.definition.TableBlock;
-
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,6 +9,27 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.definition.BlockRow;
+import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.FiguresBlock;
+import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.definition.OrderTerm;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportField;
+import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportHighlight;
+import org.grammatus.core.definition.ReportLevel;
+import org.grammatus.core.definition.ReportParagraph;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.definition.ReportRows;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
@@ -142,7 +141,8 @@ final class References {
             String id = fields.get().get(i).id();
             if (!named.add(id)) {
                 problems.error(
-                        pointer + "/" + i + "/id", "field \"" + id + "\" is here already; put what is said of it together");
+                        pointer + "/" + i + "/id",
+                        "field \"" + id + "\" is here already; put what is said of it together");
             }
         }
     }

@@ -1,7 +1,5 @@
 package org.grammatus.core.definition.document;
 
-
-
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;

@@ -1,7 +1,5 @@
 package org.grammatus.core.definition.document;
 
-
-
 import java.util.Locale;
 import org.grammatus.core.choice.PaperSize;
 import tools.jackson.core.JsonGenerator;

@@ -1,6 +1,7 @@
 package org.grammatus.core.group.window;
 
 import java.util.BitSet;
+import java.util.List;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
@@ -20,7 +21,6 @@ import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
-import java.util.List;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Kind;
 

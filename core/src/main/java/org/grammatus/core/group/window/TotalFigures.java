@@ -72,9 +72,7 @@ public final class TotalFigures {
     }
 
     private <T> Column atOtherTime(Optional<T> time, TotalPlan total, Function<T, OtherTime> made) {
-        return time.map(t -> otherTimes
-                        .computeIfAbsent(t, key -> made.apply(t))
-                        .figures(total))
+        return time.map(t -> otherTimes.computeIfAbsent(t, key -> made.apply(t)).figures(total))
                 .orElseGet(() -> Scalars.repeat(
                         new Scalar.Null(total.value().type()), figures.nodes().nodeCount()));
     }

@@ -1,9 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.BlockPlan;
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.ColumnPlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +16,10 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Cure;
 import org.grammatus.core.problem.Problem;
 
@@ -35,8 +35,7 @@ final class Advice {
             TablePlan facts = block.facts();
             facts.totals().forEach(total -> onSum(total, facts.dataset(), advice));
             facts.totals().forEach(total -> onUnits(total, facts.dataset(), advice));
-            facts.totals()
-                    .forEach(total -> onOther(total, facts.columns().get(total.column()), advice));
+            facts.totals().forEach(total -> onOther(total, facts.columns().get(total.column()), advice));
         }
         LabelAdvice.on(blocks, advice);
         return advice;

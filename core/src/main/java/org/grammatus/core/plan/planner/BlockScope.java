@@ -1,41 +1,39 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.HighlightPlan;
-import org.grammatus.core.plan.RowsPlan;
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.FilterPlan;
-import org.grammatus.core.plan.RunInputs;
-import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.choice.Cover;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.grammatus.core.choice.Cover;
+import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
-import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportField;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.TableBlock;
-import org.grammatus.core.definition.ReportField;
-import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.AggregateFunction;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
-import org.grammatus.core.value.Scalar;
-
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.RunInputs;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Scalar;
 
@@ -75,7 +73,8 @@ final class BlockScope {
         this.dataset = own.printedAs(nearest(said));
         said.forEach(field -> field.unit().ifPresent(unit -> units.put(field.id(), unit)));
         this.inputs = inputs;
-        this.names = new PlanNames(dataset, levels(block), inputs.prompts(), inputs.context().businessDate());
+        this.names = new PlanNames(
+                dataset, levels(block), inputs.prompts(), inputs.context().businessDate());
         this.homes = new Homes(dataset);
         this.lookups = new Lookups(dataset, names);
         this.expressions = new PlanExpressions(names, lookups, problems);
@@ -128,7 +127,8 @@ final class BlockScope {
             case Typed.Field f -> Optional.of(f.id());
             case Typed.Named n -> Optional.of(n.id());
             case Typed.Called c -> named(c.name());
-            case Typed.Aggregate a when a.function() != AggregateFunction.COUNT -> a.argument().flatMap(BlockScope::named);
+            case Typed.Aggregate a
+            when a.function() != AggregateFunction.COUNT -> a.argument().flatMap(BlockScope::named);
             default -> Optional.empty();
         };
     }
@@ -213,7 +213,8 @@ final class BlockScope {
      */
     List<FilterPlan> conditions(String date, String prompt) {
         Set<String> usual = reached.all().stream()
-                .filter(filter -> filter instanceof ReportFilter.OfPeriod p && p.field().equals(date))
+                .filter(filter ->
+                        filter instanceof ReportFilter.OfPeriod p && p.field().equals(date))
                 .map(ReportFilter::id)
                 .collect(Collectors.toSet());
         List<FilterPlan> others = new ArrayList<>(

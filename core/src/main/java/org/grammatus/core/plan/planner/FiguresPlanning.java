@@ -1,20 +1,20 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.FiguresPlan;
-import org.grammatus.core.definition.FiguresBlock;
-import org.grammatus.core.definition.ReportCompare;
-import org.grammatus.core.definition.ReportTotal;
-import org.grammatus.core.definition.ReportCell;
-import org.grammatus.core.definition.ReportFigure;
-import org.grammatus.core.choice.Place;
-import org.grammatus.core.choice.Compared;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.Place;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.FiguresBlock;
+import org.grammatus.core.definition.ReportCell;
+import org.grammatus.core.definition.ReportCompare;
+import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.TotalPlan;
 
 /** Plans key figures: each is a column of a table without groups, and the grand totals in it. */
 final class FiguresPlanning {
@@ -82,7 +82,8 @@ final class FiguresPlanning {
     /** Plans a grand total of a figure and returns its index; what is wrong with the figure is noted with its value alone. */
     private int total(
             String pointer, ReportFigure figure, String id, Optional<ReportCompare> compare, boolean printed) {
-        boolean percent = compare.filter(with -> with.shown() == Compared.PERCENT).isPresent();
+        boolean percent =
+                compare.filter(with -> with.shown() == Compared.PERCENT).isPresent();
         ReportTotal total = new ReportTotal(
                 id,
                 figure.id(),

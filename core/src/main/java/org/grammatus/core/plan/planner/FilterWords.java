@@ -17,7 +17,8 @@ final class FilterWords {
             case ReportFilter.OfPeriod period ->
                 label(period.field(), dataset) + " in the period “" + prompt(period.prompt(), inputs) + "”";
             case ReportFilter.Condition condition ->
-                (label(condition.field(), dataset) + " " + comparison(condition) + " " + operands(condition, inputs)).strip();
+                (label(condition.field(), dataset) + " " + comparison(condition) + " " + operands(condition, inputs))
+                        .strip();
         };
     }
 

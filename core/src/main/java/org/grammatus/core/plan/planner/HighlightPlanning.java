@@ -1,12 +1,12 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.choice.Look;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.HighlightPlan;
 
 /** Plans the rules that mark rows. */
 final class HighlightPlanning {

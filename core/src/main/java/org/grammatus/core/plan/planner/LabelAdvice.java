@@ -1,22 +1,22 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.BlockPlan;
-import org.grammatus.core.plan.TextPlan;
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.ColumnPlan;
-import java.util.stream.IntStream;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Cure;
 import org.grammatus.core.problem.Problem;
 

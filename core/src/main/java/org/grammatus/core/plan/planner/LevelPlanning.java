@@ -1,8 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.LimitPlan;
-import org.grammatus.core.plan.LevelPlan;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,6 +20,9 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.LimitPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;

@@ -1,25 +1,25 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.TextPlan;
-import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.Formats;
-import org.grammatus.core.definition.ReportParagraph;
-import org.grammatus.core.definition.TextBlock;
-import org.grammatus.core.choice.TextSize;
-import org.grammatus.core.choice.FigureUnit;
-import org.grammatus.core.choice.Shown;
-import java.util.Map;
-import org.grammatus.core.expression.Template;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import org.grammatus.core.choice.ParagraphKind;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.ParagraphKind;
+import org.grammatus.core.choice.Shown;
+import org.grammatus.core.choice.TextSize;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.ReportParagraph;
+import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.expression.Template;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.TextPlan;
+import org.grammatus.core.plan.TotalPlan;
 
 /** Plans a text: the values of its expressions are grand totals of a table without groups. */
 final class ParagraphPlanning {
@@ -42,8 +42,7 @@ final class ParagraphPlanning {
         for (int i = 0; i < block.paragraphs().size(); i++) {
             ReportParagraph written = block.paragraphs().get(i);
             int copies = written.kind() == ParagraphKind.LINES ? written.lines().orElse(USUAL_LINES) : 1;
-            paragraphs.addAll(
-                    Collections.nCopies(copies, paragraph(scope.pointer + "/paragraphs/" + i, written)));
+            paragraphs.addAll(Collections.nCopies(copies, paragraph(scope.pointer + "/paragraphs/" + i, written)));
         }
         return new TextPlan(scope.facts(List.copyOf(columns), totals), paragraphs);
     }

@@ -1,6 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TablePlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +11,7 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;

@@ -1,6 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TablePlan;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -14,6 +13,7 @@ import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;

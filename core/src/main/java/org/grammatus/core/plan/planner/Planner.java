@@ -1,31 +1,31 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.BlockRowPlan;
-import org.grammatus.core.plan.BlockPlan;
-import org.grammatus.core.plan.PageText;
-import org.grammatus.core.plan.PagePlan;
-import org.grammatus.core.plan.ReportDatasets;
-import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.RunInputs;
-import org.grammatus.core.definition.FiguresBlock;
-import org.grammatus.core.definition.TextBlock;
-import org.grammatus.core.definition.ReportField;
-import java.util.TreeSet;
-import java.util.Set;
 import com.ibm.icu.util.ULocale;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.BlockRow;
-import org.grammatus.core.definition.document.Checked;
-import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.PageSetup;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
+import org.grammatus.core.definition.ReportField;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.definition.document.Checked;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.BlockRowPlan;
+import org.grammatus.core.plan.PagePlan;
+import org.grammatus.core.plan.PageText;
+import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -76,15 +76,14 @@ public final class Planner {
      *
      * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
      */
-    public static Plan plan(
-            Checked<Report> checked, ReportDatasets datasets, Answers answers, RunContext context) {
+    public static Plan plan(Checked<Report> checked, ReportDatasets datasets, Answers answers, RunContext context) {
         if (checked.document().filter(report -> !report.blocks().isEmpty()).isEmpty()) {
             throw new ProblemException(checked.faults());
         }
         Problems problems = new Problems();
         Report report = checked.document().get();
-        List<ResolvedPrompt> prompts =
-                answers.resolve(report.prompts(), context, datasets.main(), ULocale.forLanguageTag(report.locale()), problems);
+        List<ResolvedPrompt> prompts = answers.resolve(
+                report.prompts(), context, datasets.main(), ULocale.forLanguageTag(report.locale()), problems);
         List<Problem> ofAnswers = problems.found();
         Problems found = new Problems();
         RunInputs inputs = inputs(report, prompts, context, datasets.main(), found);
@@ -156,7 +155,8 @@ public final class Planner {
                             new BlockRowPlan.Place(place.block(), place.share().orElse(1)))
                     .toList();
             if (!places.isEmpty()) {
-                rows.add(new BlockRowPlan(places, row.newPage().orElse(false), row.keepTogether().orElse(false)));
+                rows.add(new BlockRowPlan(
+                        places, row.newPage().orElse(false), row.keepTogether().orElse(false)));
             }
         }
         left.forEach(id -> rows.add(new BlockRowPlan(List.of(new BlockRowPlan.Place(id, 1)), false, false)));

@@ -1,12 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.HighlightPlan;
-import org.grammatus.core.plan.RowsPlan;
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.LevelPlan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +16,13 @@ import org.grammatus.core.definition.ReportRows;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.RowsPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Scalar;
@@ -51,8 +51,8 @@ final class TablePlanning {
     }
 
     TablePlan table() {
-        LevelPlanning levelPlanning = new LevelPlanning(
-                dataset, scope.names, scope.lookups, problems, expressions, scope.asked);
+        LevelPlanning levelPlanning =
+                new LevelPlanning(dataset, scope.names, scope.lookups, problems, expressions, scope.asked);
         List<LevelPlan> levels = active(pointer + "/levels", block.levels(), ReportLevel::off, levelPlanning::level);
         List<ColumnPlan> written = active(
                 pointer + "/columns", block.columns(), ReportColumn::off, (at, column) -> column(at, column, levels));
@@ -130,7 +130,9 @@ final class TablePlanning {
         int home = value.looksOver() ? DatasetModel.GRAIN : scope.homes.orGrain(value);
         return new ColumnPlan(
                 column.id(),
-                column.label().or(() -> column.value().map(text -> scope.label(value).orElse(text))).orElse(""),
+                column.label()
+                        .or(() -> column.value().map(text -> scope.label(value).orElse(text)))
+                        .orElse(""),
                 pointer,
                 column.value(),
                 value,
@@ -157,8 +159,8 @@ final class TablePlanning {
                         columns.get(index)
                                 .called(
                                         written.label()
-                                                .orElseGet(() ->
-                                                        scope.label(total.value()).orElse(total.text())),
+                                                .orElseGet(() -> scope.label(total.value())
+                                                        .orElse(total.text())),
                                         written.unit().or(() -> scope.unit(total.value()))));
             }
         }

@@ -1,7 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.Formats;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
@@ -12,6 +10,8 @@ import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Template;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
@@ -56,10 +56,13 @@ final class TextPlanning {
 
     private TablePlan.TextPart figure(Template.Part.Slot slot) {
         boolean[] scope = new boolean[1];
-        Typed value = inSlot(slot, expression -> {
-            scope[0] = Typing.aggregates(expression, names);
-            return Typing.type(expression, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
-        }, names);
+        Typed value = inSlot(
+                slot,
+                expression -> {
+                    scope[0] = Typing.aggregates(expression, names);
+                    return Typing.type(expression, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
+                },
+                names);
         return new TablePlan.TextPart.Figure(value, scope[0], Formats.of(value, dataset));
     }
 

@@ -1,10 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.Formats;
-import org.grammatus.core.plan.LevelPlan;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
@@ -23,6 +18,11 @@ import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
+import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
@@ -190,18 +190,18 @@ final class TotalPlanning {
         if (prompt.isPresent() && !hasStart) {
             problems.add(Problem.notice(
                     pointer,
-                    "there are no other days to compare with: answer \"" + prompt.get().label() + "\" with a start"));
+                    "there are no other days to compare with: answer \""
+                            + prompt.get().label() + "\" with a start"));
         }
         return new TablePlan.Comparison.WithPeriod(
-                date && hasStart
-                        ? Optional.of(scope.conditions(compare.date(), compare.prompt()))
-                        : Optional.empty(),
+                date && hasStart ? Optional.of(scope.conditions(compare.date(), compare.prompt())) : Optional.empty(),
                 compare.shown());
     }
 
     private boolean isDate(String pointer, String field) {
         Optional<Typed> date = names.field(field, true);
-        boolean is = date.orElse(null) instanceof Typed.Field stored && stored.type().isTime();
+        boolean is =
+                date.orElse(null) instanceof Typed.Field stored && stored.type().isTime();
         if (date.isEmpty()) {
             problems.error(
                     pointer + "/date",

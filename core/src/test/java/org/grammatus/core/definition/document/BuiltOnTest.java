@@ -1,6 +1,5 @@
 package org.grammatus.core.definition.document;
 
-import org.grammatus.core.definition.Dataset;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.ProblemException;
 import org.junit.jupiter.api.Test;
 

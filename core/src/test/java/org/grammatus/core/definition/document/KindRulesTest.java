@@ -1,13 +1,13 @@
 package org.grammatus.core.definition.document;
 
-import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportPrompt;
-import org.grammatus.core.definition.Report;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
 import org.grammatus.core.Samples;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.problem.Problem;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,7 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.ReportDatasets;
-import org.grammatus.core.plan.TablePlan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -10,6 +8,8 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
@@ -44,7 +44,8 @@ class PlannerTest {
 
     private static String faults(String report, Answers answers) {
         try {
-            Planner.plan(Definitions.checkReport(report), ReportDatasets.of(Samples.dataset()), answers, Samples.CONTEXT);
+            Planner.plan(
+                    Definitions.checkReport(report), ReportDatasets.of(Samples.dataset()), answers, Samples.CONTEXT);
             return "";
         } catch (ProblemException e) {
             return e.problems().stream().map(Problem::toString).collect(Collectors.joining("\n"));

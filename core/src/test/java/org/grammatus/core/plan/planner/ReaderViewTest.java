@@ -1,6 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import org.grammatus.core.plan.Plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -12,9 +11,10 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Direction;
-import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.ReaderView.Only;
 import org.grammatus.core.plan.planner.ReaderView.Sort;
 import org.grammatus.core.plan.planner.ReaderView.Width;

@@ -23,16 +23,16 @@ import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 
 /** Asks a table of a run why: about groups by their places in its own tree. Nothing where there is no such place. */
-final class TableExplanations {
+final class BlockExplanations {
 
-    private final TableResult table;
+    private final BlockResult table;
     private final Reading reading;
     private final Grouping.Result result;
     private final Grouped grouped;
     private final Printed printed;
 
     /** @param reading what the run read */
-    TableExplanations(TableResult table, Reading reading) {
+    BlockExplanations(BlockResult table, Reading reading) {
         this.table = table;
         this.reading = reading;
         this.result = table.grouping();

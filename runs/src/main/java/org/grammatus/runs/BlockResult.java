@@ -10,7 +10,7 @@ import org.grammatus.core.group.Grouping;
  * @param index among the result's tables
  * @param firstPlace how many groups stand before its own, the tables' roots included
  */
-public record TableResult(int index, int firstPlace, RunStages.Made made, Bands bands) {
+public record BlockResult(int index, int firstPlace, RunStages.Made made, Bands bands) {
 
     public Grouped grouped() {
         return made.grouping().grouped();
