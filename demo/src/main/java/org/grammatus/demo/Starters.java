@@ -19,6 +19,8 @@ public final class Starters {
             "order-counts",
             "order-scorecard",
             "order-book",
+            "order-overview",
+            "sales-and-purchasing",
             "apiary-statement");
     private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 

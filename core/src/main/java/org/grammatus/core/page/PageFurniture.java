@@ -1,7 +1,9 @@
 package org.grammatus.core.page;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.group.tree.GroupTree;
@@ -21,8 +23,16 @@ final class PageFurniture {
     private final TablePlan plan;
     private final Paper paper;
     private final TypeSetting type;
+    /** What the datasets of the blocks are called. */
+    private final String datasets;
 
-    PageFurniture(BlockLayout layout, Paper paper) {
+    /** @param blocks of the report; the first says how type is set */
+    PageFurniture(List<BlockPlace> blocks, Paper paper) {
+        BlockLayout layout = blocks.getFirst().layout();
+        this.datasets = blocks.stream()
+                .map(block -> block.layout().plan().dataset().label())
+                .distinct()
+                .collect(Collectors.joining(", "));
         this.printed = layout.contents().printed();
         this.plan = layout.plan();
         this.paper = paper;
@@ -51,7 +61,7 @@ final class PageFurniture {
     void footer(Sheet sheet) {
         int first = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
-        String source = plan.dataset().label() + " · business date " + businessDate();
+        String source = datasets + " · business date " + businessDate();
         texts(
                 sheet,
                 top + type.ascent(STYLE),
@@ -68,7 +78,7 @@ final class PageFurniture {
         return own.map(text -> text.filled(Map.of(
                         PageText.Name.TITLE, plan.inputs().title(),
                         PageText.Name.ANSWERS, printed.answersInWords(),
-                        PageText.Name.DATASET, plan.dataset().label(),
+                        PageText.Name.DATASET, datasets,
                         PageText.Name.BUSINESS_DATE, businessDate(),
                         PageText.Name.PAGE, Integer.toString(sheet.number()),
                         PageText.Name.PAGES, Integer.toString(sheet.of()))))

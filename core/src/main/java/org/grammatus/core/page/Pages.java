@@ -33,7 +33,7 @@ public final class Pages {
     private Pages(List<BlockPlace> blocks, List<BlockRowPlan> rows, Paper paper, BooleanSupplier cancelled) {
         this.blocks = blocks;
         this.paper = paper;
-        this.furniture = new PageFurniture(blocks.getFirst().layout(), paper);
+        this.furniture = new PageFurniture(blocks, paper);
         this.strips = new ContinuousView(blocks, paper);
         List<Segment> found = flowed(rows, cancelled);
         found.sort(Comparator.comparingInt(Segment::page).thenComparingInt(Segment::block));

@@ -2,9 +2,11 @@ package org.grammatus.core.plan;
 
 import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
@@ -86,6 +88,20 @@ public record TablePlan(
         return with(others, levels, columns, highlights, rows);
     }
 
+    /** The same plan over fewer rows, which it says; what is read for it is read for the condition, too. */
+    public TablePlan narrowed(FilterPlan by) {
+        Set<String> read = new TreeSet<>(fields);
+        by.condition().noteFields(read);
+        return with(
+                append(filters, by), levels, columns, highlights, rows, append(reach, by.words()), Set.copyOf(read));
+    }
+
+    private static <T> List<T> append(List<T> list, T last) {
+        List<T> all = new ArrayList<>(list);
+        all.add(last);
+        return List.copyOf(all);
+    }
+
     /** The same plan, looked at in another way. */
     public TablePlan with(
             List<FilterPlan> otherFilters,
@@ -93,13 +109,24 @@ public record TablePlan(
             List<ColumnPlan> otherColumns,
             List<HighlightPlan> otherHighlights,
             RowsPlan otherRows) {
+        return with(otherFilters, otherLevels, otherColumns, otherHighlights, otherRows, reach, fields);
+    }
+
+    private TablePlan with(
+            List<FilterPlan> otherFilters,
+            List<LevelPlan> otherLevels,
+            List<ColumnPlan> otherColumns,
+            List<HighlightPlan> otherHighlights,
+            RowsPlan otherRows,
+            List<String> otherReach,
+            Set<String> otherFields) {
         return new TablePlan(
                 inputs,
                 id,
                 pointer,
                 title,
                 note,
-                reach,
+                otherReach,
                 dataset,
                 otherFilters,
                 otherLevels,
@@ -110,7 +137,7 @@ public record TablePlan(
                 rounding,
                 otherHighlights,
                 otherRows,
-                fields);
+                otherFields);
     }
 
     /** A text about a group, piece by piece. */

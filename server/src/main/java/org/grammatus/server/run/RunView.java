@@ -61,7 +61,9 @@ public record RunView(
      * A report's id, the answers to it by prompt name, as written, and how its reader looks at it.
      *
      * @param order columns to order by, each a column's id with {@code :ascending} or {@code :descending}
-     * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys
+     * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys;
+     *     behind {@code report.} in every block
+     * @param except groups to leave out, likewise
      * @param widths columns' widths, each a column's id, a colon and whole points or {@code fit}
      * @param whole ids of levels of which every group is shown, whatever limit they have
      * @param downTo id of the innermost level that is shown; none shows all
@@ -71,6 +73,7 @@ public record RunView(
             @MayBeMissing Map<String, String> answers,
             @MayBeMissing List<String> order,
             @MayBeMissing List<String> only,
+            @MayBeMissing List<String> except,
             @MayBeMissing List<String> widths,
             @MayBeMissing List<String> whole,
             @MayBeMissing String downTo) {
@@ -79,7 +82,8 @@ public record RunView(
         }
 
         ReaderView view() {
-            return ViewText.parse(given(order), given(only), given(widths), given(whole), Optional.ofNullable(downTo));
+            return ViewText.parse(
+                    given(order), given(only), given(except), given(widths), given(whole), Optional.ofNullable(downTo));
         }
 
         private static List<String> given(List<String> list) {

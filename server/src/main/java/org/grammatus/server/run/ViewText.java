@@ -2,6 +2,7 @@ package org.grammatus.server.run;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.plan.planner.ReaderView.Only;
@@ -12,17 +13,28 @@ import org.grammatus.core.problem.ProblemException;
 
 /**
  * A reader's view as addresses write it: {@code c-net:descending} to order by, {@code region:Lakeside} to narrow to,
- * {@code c-town:120} for a width in points and {@code c-town:fit} for one that fits.
+ * {@code report.region:Lakeside} in every block at once, {@code c-town:120} for a width in points and {@code c-town:fit} for one that fits.
  */
 final class ViewText {
+
+    /** Stands before a group that all blocks are narrowed to. */
+    private static final String EVERYWHERE = "report.";
 
     private ViewText() {}
 
     static ReaderView parse(
-            List<String> order, List<String> only, List<String> widths, List<String> whole, Optional<String> downTo) {
+            List<String> order,
+            List<String> only,
+            List<String> except,
+            List<String> widths,
+            List<String> whole,
+            Optional<String> downTo) {
         return new ReaderView(
                 order.stream().map(ViewText::sort).toList(),
-                only.stream().map(ViewText::narrowed).toList(),
+                Stream.concat(
+                                only.stream().map(text -> narrowed(text, false)),
+                                except.stream().map(text -> narrowed(text, true)))
+                        .toList(),
                 widths.stream().map(ViewText::width).toList(),
                 whole,
                 downTo);
@@ -30,7 +42,7 @@ final class ViewText {
 
     private static Sort sort(String text) {
         int colon = text.indexOf(':');
-        String column = colon < 0 ? text : text.substring(0, colon);
+        String column = ofBlock(colon < 0 ? text : text.substring(0, colon));
         boolean down = colon >= 0 && text.substring(colon + 1).equals("descending");
         return new Sort(column, down ? Direction.DESCENDING : Direction.ASCENDING);
     }
@@ -38,7 +50,7 @@ final class ViewText {
     private static Width width(String text) {
         int colon = text.indexOf(':');
         String points = colon < 0 ? "fit" : text.substring(colon + 1);
-        String column = colon < 0 ? text : text.substring(0, colon);
+        String column = ofBlock(colon < 0 ? text : text.substring(0, colon));
         try {
             return new Width(column, points.equals("fit") ? Optional.empty() : Optional.of(Integer.valueOf(points)));
         } catch (NumberFormatException e) {
@@ -48,10 +60,19 @@ final class ViewText {
         }
     }
 
-    private static Only narrowed(String text) {
-        int colon = text.indexOf(':');
-        return colon < 0
-                ? new Only(text, Optional.empty())
-                : new Only(text.substring(0, colon), Optional.of(text.substring(colon + 1)));
+    private static Only narrowed(String text, boolean except) {
+        boolean everywhere = text.startsWith(EVERYWHERE);
+        String group = everywhere ? text.substring(EVERYWHERE.length()) : text;
+        int colon = group.indexOf(':');
+        return new Only(
+                ofBlock(colon < 0 ? group : group.substring(0, colon)),
+                colon < 0 ? Optional.empty() : Optional.of(group.substring(colon + 1)),
+                except,
+                everywhere);
+    }
+
+    /** A part's id, which may have its block's before it, and a point: ids are unique in a report. */
+    private static String ofBlock(String id) {
+        return id.substring(id.indexOf('.') + 1);
     }
 }

@@ -55,6 +55,9 @@ final class BlockScope {
     final AskedPeriods asked;
 
     private final Checked<Report> checked;
+    /** The report's dataset, its fields called as the report calls them. */
+    private final DatasetModel main;
+
     private final ReachedFilters reached;
     private final List<FilterPlan> filters;
     private final Map<String, FigureUnit> units = new HashMap<>();
@@ -69,6 +72,7 @@ final class BlockScope {
         this.block = report.blocks().get(index);
         this.pointer = "/blocks/" + index;
         List<ReportField> said = new ArrayList<>(report.fields().orElse(List.of()));
+        this.main = main.printedAs(List.copyOf(said));
         said.addAll(block.fields().orElse(List.of()));
         this.dataset = own.printedAs(nearest(said));
         said.forEach(field -> field.unit().ifPresent(unit -> units.put(field.id(), unit)));
@@ -189,7 +193,7 @@ final class BlockScope {
             words.add("Only " + only);
         }
         String missed = reached.missed().stream()
-                .map(filter -> FilterWords.of(filter, dataset, inputs))
+                .map(filter -> FilterWords.of(filter, main, inputs))
                 .collect(Collectors.joining(" · "));
         if (!missed.isEmpty()) {
             words.add("Not narrowed by " + missed);

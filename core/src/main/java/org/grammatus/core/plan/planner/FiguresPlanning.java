@@ -90,7 +90,7 @@ final class FiguresPlanning {
                 figure.value(),
                 Optional.empty(),
                 compare,
-                percent ? Optional.empty() : figure.format(),
+                percent ? Optional.of(TotalPlanning.PERCENT) : figure.format(),
                 printed ? List.of(new ReportCell(ReportCell.REPORT, Place.FOOTER)) : List.of());
         totals.add(totalPlanning.total(pointer, total, List.of(), columns).orElseThrow());
         return totals.size() - 1;

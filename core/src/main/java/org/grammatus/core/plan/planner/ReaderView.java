@@ -1,6 +1,5 @@
 package org.grammatus.core.plan.planner;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,18 +7,11 @@ import java.util.function.Predicate;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
-import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.dataset.NumberClasses;
-import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
-import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.Plan;
@@ -28,9 +20,6 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.value.Scalar;
-import org.grammatus.core.value.ScalarText;
-import org.grammatus.core.value.Type;
 
 /**
  * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a plan:
@@ -70,8 +59,16 @@ public record ReaderView(
      *
      * @param level the level's id
      * @param key its key as files write it, the first day of a bucket; none for the group of blank keys
+     * @param except whether all but the group is kept
+     * @param everywhere whether every block is narrowed that is over the level's dataset, not its own alone
      */
-    public record Only(String level, Optional<String> key) {}
+    public record Only(String level, Optional<String> key, boolean except, boolean everywhere) {
+
+        /** The group alone, in its own block. */
+        public Only(String level, Optional<String> key) {
+            this(level, key, false, false);
+        }
+    }
 
     /**
      * How wide a column is.
@@ -99,7 +96,12 @@ public record ReaderView(
             return plan;
         }
         List<TablePlan> tables = plan.blocks().stream().map(BlockPlan::facts).toList();
-        return plan.withFacts(table -> about(table, tables).applied(table));
+        List<Narrowing> everywhere = only.stream()
+                .filter(Only::everywhere)
+                .map(group -> Narrowing.of(group, ofLevel(group.level(), tables)))
+                .toList();
+        return plan.withFacts(
+                table -> Narrowing.applied(everywhere, about(table, tables).applied(table)));
     }
 
     /**
@@ -111,10 +113,17 @@ public record ReaderView(
                 id -> has(table, id) || table == all.getFirst() && all.stream().noneMatch(other -> has(other, id));
         return new ReaderView(
                 order.stream().filter(sort -> own.test(sort.column())).toList(),
-                only.stream().filter(group -> own.test(group.level())).toList(),
+                only.stream()
+                        .filter(group -> !group.everywhere() && own.test(group.level()))
+                        .toList(),
                 widths.stream().filter(width -> own.test(width.column())).toList(),
                 whole.stream().filter(own).toList(),
                 downTo.filter(own));
+    }
+
+    /** The table that has a level; the first where none has. */
+    private static TablePlan ofLevel(String level, List<TablePlan> tables) {
+        return tables.stream().filter(table -> has(table, level)).findFirst().orElse(tables.getFirst());
     }
 
     private static boolean has(TablePlan table, String id) {
@@ -130,10 +139,6 @@ public record ReaderView(
         whole.stream()
                 .filter(id -> !id.equals(table.id()))
                 .forEach(id -> level(table, id, "/view/whole", "show all groups of"));
-        List<FilterPlan> filters = new ArrayList<>(table.filters());
-        for (int i = 0; i < only.size(); i++) {
-            filters.add(narrowing("view-only-" + i, table, only.get(i), names));
-        }
         List<LevelPlan> levels = new ArrayList<>();
         for (int i = 0; i < table.levels().size(); i++) {
             LevelPlan level = table.levels().get(i);
@@ -147,8 +152,10 @@ public record ReaderView(
                 : table.highlights().stream()
                         .map(rule -> HighlightPlanning.again(rule, names, false))
                         .toList();
-        return table.with(
-                List.copyOf(filters),
+        TablePlan narrowed = Narrowing.applied(
+                only.stream().map(group -> Narrowing.of(group, table)).toList(), table);
+        return narrowed.with(
+                narrowed.filters(),
                 List.copyOf(levels),
                 widened(table),
                 highlights,
@@ -231,73 +238,11 @@ public record ReaderView(
                         Problem.error(pointer, "the report has no column \"" + id + "\"; " + act + " one of its own")));
     }
 
-    private static LevelPlan level(TablePlan table, String id, String pointer, String act) {
+    static LevelPlan level(TablePlan table, String id, String pointer, String act) {
         return table.levels().stream()
                 .filter(level -> level.id().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new ProblemException(
                         Problem.error(pointer, "the report has no level \"" + id + "\"; " + act + " one of its own")));
-    }
-
-    private static FilterPlan narrowing(String id, TablePlan table, Only only, Names names) {
-        String text = condition(level(table, only.level(), "/view/only", "narrow to a group of"), only);
-        Typed condition = Typing.restriction(ExpressionParser.parse(text), names, Typing.Place.ROW)
-                .orElseThrow();
-        return new FilterPlan(id, condition, Optional.empty(), "");
-    }
-
-    /** What a row must meet to lie in the group. */
-    private static String condition(LevelPlan level, Only only) {
-        String key = "(" + level.keyText() + ")";
-        if (only.key().isEmpty()) {
-            return key + " IS NULL";
-        }
-        Type type = level.keyType();
-        try {
-            Scalar value = ScalarText.parse(only.key().get(), type);
-            return level.coarsening()
-                    .map(coarsening -> switch (coarsening) {
-                        case DateBucket bucket -> inBucket(key, bucket, value);
-                        case NumberClasses classes -> inClass(key, classes, value);
-                    })
-                    .orElseGet(() -> key + " = " + literal(value));
-        } catch (IllegalArgumentException e) {
-            throw new ProblemException(Problem.error("/view/only", e.getMessage()));
-        }
-    }
-
-    private static String inClass(String key, NumberClasses classes, Scalar value) {
-        long number = ((Scalar.Number) value).value().longValue();
-        if (number < 1 || number > classes.count()) {
-            throw new IllegalArgumentException("found class " + number + ", expected 1 to " + classes.count());
-        }
-        List<String> edges = new ArrayList<>();
-        classes.above(number).ifPresent(edge -> edges.add(key + " > " + edge.toPlainString()));
-        classes.upTo(number).ifPresent(edge -> edges.add(key + " <= " + edge.toPlainString()));
-        return edges.isEmpty() ? key + " IS NOT NULL" : String.join(" AND ", edges);
-    }
-
-    private static String inBucket(String key, DateBucket bucket, Scalar value) {
-        if (!bucket.isCyclic()) {
-            long start = bucket.key(((Scalar.Date) value).value().toEpochDay());
-            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
-        }
-        long number = ((Scalar.Number) value).value().longValue();
-        return switch (bucket.bucket()) {
-            case QUARTER_OF_YEAR -> "EXTRACT(QUARTER FROM " + key + ") = " + number;
-            case MONTH_OF_YEAR -> "EXTRACT(MONTH FROM " + key + ") = " + number;
-            case FISCAL_MONTH -> "EXTRACT(MONTH FROM " + key + ") = " + bucket.calendarMonth(number);
-            default ->
-                // Days since a Monday, which leave 0 on Mondays before and after it.
-                "MOD(MOD(CAST(" + key + " AS DATE) - DATE '2001-01-01', 7) + 7, 7) = " + (number - 1);
-        };
-    }
-
-    private static String day(long epochDay) {
-        return literal(new Scalar.Date(LocalDate.ofEpochDay(epochDay)));
-    }
-
-    private static String literal(Scalar value) {
-        return ExpressionPrinter.print(new Expression.Literal(value, START));
     }
 }

@@ -35,7 +35,7 @@ import org.grammatus.core.value.Type;
 final class TotalPlanning {
 
     private static final int MONTHS_OF_YEAR = 12;
-    private static final String PERCENT = "0.0%";
+    static final String PERCENT = "0.0%";
 
     private final BlockScope scope;
     private final DatasetModel dataset;
