@@ -1,6 +1,7 @@
 import type { components } from './schema'
 import type { GrammatusDatasetDefinitionFormatVersion1 as DatasetDefinition } from './dataset-definition'
-import type { Report } from './report'
+import { complete, documentOf } from './documents'
+import type { Document, Report } from './report'
 import { words } from '@/words'
 
 export type Session = components['schemas']['SessionView']
@@ -47,7 +48,21 @@ export type PathStep = components['schemas']['PathStep']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
 export type Answers = Record<string, string>
-export type { Report, Prompt, Filter, Block, Level, Order, Column, Total, Cell, Highlight } from './report'
+export type {
+  Block,
+  Cell,
+  Column,
+  FieldInReport,
+  Figure,
+  Filter,
+  Highlight,
+  Level,
+  Order,
+  Paragraph,
+  Prompt,
+  Report,
+  Total,
+} from './report'
 
 /** A dataset's document. */
 export interface DatasetDocument {
@@ -62,10 +77,17 @@ export interface Editing {
   draft?: { definition: Report; base: number; updatedAt: number }
 }
 
+/** The same as the server keeps it. */
+interface Kept extends Omit<Editing, 'definition' | 'draft'> {
+  definition: Document
+  draft?: { definition: Document; base: number; updatedAt: number }
+}
+
 /** How a reader looks at a report, as addresses write it. */
 export interface View {
   order: string[]
   only: string[]
+  except: string[]
   widths: string[]
   whole: string[]
   downTo?: string
@@ -182,18 +204,36 @@ export const api = {
     post<AnswerView[]>(`/api/reports/${id(report)}/answers`, { answers }),
   choices: (report: string, prompt: string, find: string) =>
     get<FieldValue[]>(`/api/reports/${id(report)}/choices?prompt=${id(prompt)}&find=${id(find)}`),
-  addReport: (definition: Report) => post<{ id: string; title: string }>('/api/reports', definition),
-  editing: (report: string) => get<Editing>(`/api/reports/${id(report)}/editing`),
+  addReport: (definition: Report) =>
+    post<{ id: string; title: string }>('/api/reports', documentOf(definition)),
+  editing: async (report: string): Promise<Editing> => {
+    const { definition, draft, ...rest } = await get<Kept>(`/api/reports/${id(report)}/editing`)
+    return {
+      ...rest,
+      definition: complete(definition),
+      ...(draft ? { draft: { ...draft, definition: complete(draft.definition) } } : {}),
+    }
+  },
   /** Sent even while the page is being left. */
   keepDraft: (report: string, definition: Report, base: number) =>
-    send('PUT', `/api/reports/${id(report)}/draft`, { definition, base }, { keepalive: true }),
+    send(
+      'PUT',
+      `/api/reports/${id(report)}/draft`,
+      { definition: documentOf(definition), base },
+      { keepalive: true },
+    ),
   discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
   save: async (report: string, definition: Report, base: number) =>
-    (await send('PUT', `/api/reports/${id(report)}`, { definition, base })).json() as Promise<{
+    (
+      await send('PUT', `/api/reports/${id(report)}`, { definition: documentOf(definition), base })
+    ).json() as Promise<{
       revision: number
     }>,
   copy: (report: string, title: string, definition?: Report) =>
-    post<{ id: string; title: string }>(`/api/reports/${id(report)}/copy`, { title, definition }),
+    post<{ id: string; title: string }>(`/api/reports/${id(report)}/copy`, {
+      title,
+      definition: definition && documentOf(definition),
+    }),
   change: (report: string, change: Change) => send('PATCH', `/api/reports/${id(report)}`, change),
   deleteReport: (report: string) => call('DELETE', `/api/reports/${id(report)}`),
   restore: (report: string) => call('POST', `/api/reports/${id(report)}/restore`),
@@ -261,11 +301,19 @@ export const api = {
     session: string,
     body: { edit: number; definition: Report; answers: Answers; page: number; downTo?: string },
     signal: AbortSignal,
-  ) => (await send('POST', `/api/previews/${session}`, body, { signal })).json() as Promise<PreviewView>,
+  ) =>
+    (
+      await send(
+        'POST',
+        `/api/previews/${session}`,
+        { ...body, definition: documentOf(body.definition) },
+        { signal },
+      )
+    ).json() as Promise<PreviewView>,
   previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
   endPreviews: (session: string) => call('DELETE', `/api/previews/${session}`),
   filterTexts: (definition: Report) =>
-    post<{ id: string; text: string }[]>('/api/previews/filters', { definition }),
+    post<{ id: string; text: string }[]>('/api/previews/filters', { definition: documentOf(definition) }),
   startRun: (report: string, answers: Answers, view: View) =>
     post<RunView>('/api/runs', { report, answers, ...view }),
   strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),

@@ -18,6 +18,7 @@ import PageNavigation from '@/run/PageNavigation.vue'
 import { words } from '@/words'
 import { useBench } from './useBench'
 import { block } from './edits/report'
+import { isTable } from '@/api/documents'
 import { partName } from './parts'
 
 const props = defineProps<{ id: string }>()
@@ -59,6 +60,8 @@ const {
   applyCure,
   commands,
   dataset,
+  main,
+  datasets,
   edits,
   errors,
   fieldCommands,
@@ -94,12 +97,18 @@ const {
       @run="openRun"
       @save="saving.save"
     />
-    <WorkDesk v-if="report && dataset" :folds="folds" :left="words.desk.parts" :right="words.desk.selected">
+    <WorkDesk
+      v-if="report && dataset && main"
+      :folds="folds"
+      :left="words.desk.parts"
+      :right="words.desk.selected"
+    >
       <template #left>
         <BenchSpine
           :report="report"
           :whole="whole!"
           :dataset="dataset"
+          :main="main"
           :preview="preview"
           :selection="selection"
           @select="select"
@@ -113,7 +122,10 @@ const {
           @add-prompt="edits.addPrompt"
           @add-highlight="edits.addHighlight"
           @rows="edits.setRows"
+          @add-figure="edits.addFigure"
+          @add-paragraph="edits.addParagraph"
           @add-block="ofBlocks.add"
+          @paste-block="ofBlocks.paste"
           @remove-block="ofBlocks.remove"
           @toggle-block="ofBlocks.toggle"
           @move-block="ofBlocks.move"
@@ -128,6 +140,9 @@ const {
         <GuideSentence
           :report="report"
           :dataset="dataset"
+          :main="main"
+          @add-figure="edits.addFigure"
+          @remove-figure="(figure) => edits.remove({ kind: 'figure', id: figure })"
           @add-column="edits.addColumn"
           @remove-column="(column) => edits.remove({ kind: 'column', id: column })"
           @add-level="edits.addLevel"
@@ -166,6 +181,7 @@ const {
           @text="apply"
         />
         <TotalsDrawer
+          v-if="isTable(block(report))"
           :report="report"
           :dataset="dataset"
           :selected="selection.at(-1)?.kind === 'totals'"
@@ -176,6 +192,10 @@ const {
             <GrandTotals :totals="run.grandTotals" :block="block(report).id" />
           </footer>
         </TotalsDrawer>
+        <footer v-else-if="run" class="foot">
+          <ChosenFigures v-if="together" :together="together" @clear="chooseNone" />
+          <GrandTotals :totals="run.grandTotals" :block="block(report).id" />
+        </footer>
       </main>
 
       <template #right>
@@ -183,6 +203,8 @@ const {
           :report="report"
           :whole="whole!"
           :dataset="dataset"
+          :main="main"
+          :datasets="datasets"
           :selection="selection"
           :page="page"
           :preview="preview"

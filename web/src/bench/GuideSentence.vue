@@ -1,18 +1,28 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
+import { columnLabel } from './edits/fieldNames'
 import { block } from './edits/report'
 import FieldButton from './FieldButton.vue'
 import { perRow } from './edits/perRow'
 import type { DatasetView, FieldView, Report } from '@/api/client'
+import { isTable } from '@/api/documents'
 import { words } from '@/words'
 
-const props = defineProps<{ report: Report; dataset: DatasetView }>()
+const props = defineProps<{
+  report: Report
+  /** The dataset of the block that is worked on. */
+  dataset: DatasetView
+  /** The report's own. */
+  main: DatasetView
+}>()
 const emit = defineEmits<{
   addColumn: [field: FieldView]
   removeColumn: [id: string]
   addLevel: [field: FieldView]
   removeLevel: [id: string]
+  addFigure: [field: FieldView]
+  removeFigure: [id: string]
   period: [answer: string]
 }>()
 
@@ -23,9 +33,17 @@ const shown = computed(() => {
   const labels = levels.map((level) => level.label ?? level.key)
   return columns.filter((column) => !column.off && !(column.value && labels.includes(column.value)))
 })
+const kind = computed(() => {
+  const worked = block(props.report)
+  return isTable(worked) ? 'table' : worked.kind
+})
+const figures = computed(() => (block(props.report).figures ?? []).filter((figure) => !figure.off))
+const said = computed(
+  () => (block(props.report).paragraphs ?? []).find((paragraph) => paragraph.text)?.text ?? '…',
+)
 const levels = computed(() => block(props.report).levels.filter((level) => !level.off))
 const summary = computed(() => {
-  const names = shown.value.map((column) => column.label || column.value || column.id)
+  const names = shown.value.map((column) => columnLabel(props.report, column) || column.value || column.id)
   return names.length > 3 ? [...names.slice(0, 3), `+${names.length - 3}`] : names
 })
 const periods = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
@@ -43,45 +61,67 @@ const options = computed(() =>
 
 <template>
   <div class="sentence" data-skip="sentence" role="group" :aria-label="text.label">
-    <span>{{ text.show }}</span>
-    <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
-      <span class="chip">
-        <span class="name" :title="summary[i]">{{ summary[i] }}</span>
+    <span>{{ kind === 'text' ? text.say : text.show }}</span>
+    <template v-if="kind === 'figures'">
+      <span v-for="figure in figures" :key="figure.id" class="chip">
+        <span class="name" :title="figure.label ?? figure.value">{{ figure.label ?? figure.value }}</span>
         <button
           type="button"
-          :aria-label="text.remove(column.label)"
-          @click="emit('removeColumn', column.id)"
+          :aria-label="text.remove(figure.label ?? figure.value)"
+          @click="emit('removeFigure', figure.id)"
         >
           ×
         </button>
       </span>
+      <FieldButton
+        :dataset="dataset"
+        :label="figures.length ? undefined : text.firstFigure"
+        :name="text.addFigure"
+        @pick="(field) => emit('addFigure', field)"
+      />
+      <span>{{ text.asFigures }}</span>
     </template>
-    <span v-if="shown.length > 3" class="more">+{{ shown.length - 3 }}</span>
-    <FieldButton
-      :dataset="dataset"
-      :label="shown.length ? undefined : text.nothing"
-      :name="text.addMeasure"
-      @pick="(field) => emit('addColumn', field)"
-    />
-    <template v-for="(level, i) in levels" :key="level.id">
-      <span>{{ i === 0 ? text.by : text.then }}</span>
-      <span class="chip" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
-        <span class="name" :title="level.name">{{ level.name }}</span>
-        <button type="button" :aria-label="text.remove(level.name)" @click="emit('removeLevel', level.id)">
-          ×
-        </button>
-      </span>
+    <span v-else-if="kind === 'text'" class="said">{{ said }}</span>
+    <template v-else>
+      <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
+        <span class="chip">
+          <span class="name" :title="summary[i]">{{ summary[i] }}</span>
+          <button
+            type="button"
+            :aria-label="text.remove(columnLabel(report, column))"
+            @click="emit('removeColumn', column.id)"
+          >
+            ×
+          </button>
+        </span>
+      </template>
+      <span v-if="shown.length > 3" class="more">+{{ shown.length - 3 }}</span>
+      <FieldButton
+        :dataset="dataset"
+        :label="shown.length ? undefined : text.nothing"
+        :name="text.addMeasure"
+        @pick="(field) => emit('addColumn', field)"
+      />
+      <template v-for="(level, i) in levels" :key="level.id">
+        <span>{{ i === 0 ? text.by : text.then }}</span>
+        <span class="chip" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
+          <span class="name" :title="level.name">{{ level.name }}</span>
+          <button type="button" :aria-label="text.remove(level.name)" @click="emit('removeLevel', level.id)">
+            ×
+          </button>
+        </span>
+      </template>
+      <span v-if="levels.length === 0">{{ text.by }}</span>
+      <FieldButton
+        :dataset="dataset"
+        :label="levels.length ? undefined : text.level"
+        :name="text.addLevel"
+        :accept="perRow"
+        with-spans
+        @pick="(field) => emit('addLevel', field)"
+      />
     </template>
-    <span v-if="levels.length === 0">{{ text.by }}</span>
-    <FieldButton
-      :dataset="dataset"
-      :label="levels.length ? undefined : text.level"
-      :name="text.addLevel"
-      :accept="perRow"
-      with-spans
-      @pick="(field) => emit('addLevel', field)"
-    />
-    <template v-if="dataset.dateField">
+    <template v-if="main.dateField">
       <span>{{ text.for }}</span>
       <Select
         :model-value="period"
@@ -132,6 +172,13 @@ const options = computed(() =>
   cursor: pointer;
   width: 24px;
   height: 24px;
+}
+.said {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  max-width: 24rem;
+  color: var(--quiet);
 }
 .more {
   color: var(--quiet);

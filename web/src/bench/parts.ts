@@ -1,4 +1,7 @@
+import { columnLabel } from './edits/fieldNames'
+import { allFilters } from './edits/filters'
 import { block } from './edits/report'
+import { isTable } from '@/api/documents'
 import type { PageView, Report } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 
@@ -13,6 +16,8 @@ export type PartKind =
   | 'total'
   | 'totals'
   | 'highlight'
+  | 'figure'
+  | 'paragraph'
   | 'rows'
 
 /** A part of a report that can be selected; parts that a report has one of have no id. */
@@ -25,12 +30,12 @@ export const same = (a: Part, b: Part) => a.kind === b.kind && a.id === b.id
 
 /** What a report calls one of its parts; undefined where it has no such part. */
 export function partName(report: Report, part: Part): string | undefined {
-  const { columns, levels, totals, highlights } = block(report)
+  const { columns, levels, totals, highlights, figures = [], paragraphs = [] } = block(report)
   const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.id)
   switch (part.kind) {
     case 'column': {
       const column = byId(columns)
-      return column && (column.label || column.value)
+      return column && (columnLabel(report, column) || column.value)
     }
     case 'level':
       return byId(levels)?.name
@@ -38,12 +43,20 @@ export function partName(report: Report, part: Part): string | undefined {
       return byId(totals)?.value
     case 'highlight':
       return byId(highlights)?.label
+    case 'figure': {
+      const figure = byId(figures)
+      return figure && (figure.label ?? figure.value)
+    }
+    case 'paragraph': {
+      const paragraph = byId(paragraphs)
+      return paragraph && (paragraph.text ?? '')
+    }
     case 'prompt':
       return byId(report.prompts)?.label
     case 'block':
       return report.blocks.some((one) => one.id === part.id) ? (byId(report.blocks)?.title ?? '') : undefined
     case 'filter': {
-      const filter = byId(report.filters)
+      const filter = byId(allFilters(report))
       return filter && (filter.where ?? filter.field ?? filter.id)
     }
     default:
@@ -53,7 +66,19 @@ export function partName(report: Report, part: Part): string | undefined {
 
 /** The part of a definition that a place on its page comes from. */
 export function partOf(hit: Hit, page: PageView, report: Report): Part {
-  const isTotal = block(report).totals.some((total) => total.id === hit.part)
+  const worked = block(report)
+  const isTotal = worked.totals.some((total) => total.id === hit.part)
+  // What is said beside a key figure has its id and a point.
+  const item = hit.part?.split('.')[0] ?? ''
+  if (worked.figures?.some((figure) => figure.id === item)) {
+    return { kind: 'figure', id: item }
+  }
+  if (worked.paragraphs?.some((paragraph) => paragraph.id === item)) {
+    return { kind: 'paragraph', id: item }
+  }
+  if (!isTable(worked) && hit.band.role === 'ROW') {
+    return { kind: 'block', id: worked.id }
+  }
   const level = page.nodes[hit.node]?.level
   switch (hit.band.role) {
     case 'COLUMN_HEADINGS':
@@ -72,7 +97,7 @@ export function partOf(hit: Hit, page: PageView, report: Report): Part {
     case 'GRAND_TOTAL':
       return isTotal ? { kind: 'total', id: hit.part! } : { kind: 'totals', id: '' }
     case 'BLOCK_TITLE':
-      return { kind: 'block', id: block(report).id }
+      return { kind: 'block', id: worked.id }
     case 'TITLE':
       return { kind: 'report', id: '' }
     default:
@@ -88,7 +113,7 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     return id === undefined ? undefined : { kind, id }
   }
   const of = steps[0] === 'blocks' ? report.blocks[Number(steps[1])] : undefined
-  const { columns, levels, totals, highlights } = of ?? block(report)
+  const { columns, levels, totals, highlights, filters, figures, paragraphs } = of ?? block(report)
   if (steps[0] === 'prompts') {
     return nth(report.prompts, 'prompt', steps[1])
   }
@@ -113,6 +138,16 @@ export function partAt(report: Report, pointer: string): Part | undefined {
       return nth(highlights, 'highlight', steps[3])
     case 'rows':
       return { kind: 'rows', id: '' }
+    case 'filters':
+      return nth(filters ?? [], 'filter', steps[3])
+    case 'figures':
+      return nth(figures ?? [], 'figure', steps[3])
+    case 'paragraphs':
+      return nth(paragraphs ?? [], 'paragraph', steps[3])
+    case 'dataset':
+    case 'title':
+    case 'note':
+      return of && { kind: 'block', id: of.id }
     default:
       return steps[0] === 'title' || steps[0] === 'description' ? { kind: 'report', id: '' } : undefined
   }

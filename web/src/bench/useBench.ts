@@ -13,7 +13,10 @@ import { useInPlace } from './hands/useInPlace'
 import { usePreview } from './usePreview'
 import { useSaving } from './saving/useSaving'
 import { useScreenCommands } from './useScreenCommands'
+import { useBlockDatasets } from './useBlockDatasets'
 import { useShownReport } from './useShownReport'
+import { block } from './edits/report'
+import { blockFromClipboard } from './hands/blockClipboard'
 import type { DatasetView, ProblemView, Report } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import { useZoom } from '@/paper/useZoom'
@@ -41,7 +44,10 @@ export function useBench(id: string) {
   const { keeping, editable, conflict } = editing
   const inPlace = useInPlace()
 
-  const dataset = shallowRef<DatasetView>()
+  const main = shallowRef<DatasetView>()
+  const { datasets, of } = useBlockDatasets(whole, main)
+  /** The dataset of the block that is worked on. */
+  const dataset = computed(() => report.value && of(block(report.value).dataset))
   const selection = ref<Part[]>([])
   const paletteOpen = ref(false)
   const helpOpen = ref(false)
@@ -50,7 +56,7 @@ export function useBench(id: string) {
   const folds = useFolds('bench', { left: 256, right: 284 })
   const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
 
-  const edits = useBenchEdits(report, dataset, selection, preview, apply)
+  const edits = useBenchEdits(report, dataset, main, selection, preview, apply)
   const run = computed(() => preview.value?.run)
   const {
     chosen,
@@ -62,7 +68,7 @@ export function useBench(id: string) {
     choose,
     hasRun: () => run.value !== undefined,
     menu: (event) => dialogs.value?.showMenu(event),
-    work: (block) => (worked.value = block),
+    work: (id) => (worked.value = id),
   })
   const { why, rowsPlace, select } = hands
   const saving = useSaving(id, whole, editing, {
@@ -70,7 +76,15 @@ export function useBench(id: string) {
     show: () => shown.again(),
   })
   const { said, wrong } = saving
-  const shown = useShownReport({ history, preview: seeing, editing, dataset, selection, fitWidth, wrong })
+  const shown = useShownReport({
+    history,
+    preview: seeing,
+    editing,
+    dataset: main,
+    selection,
+    fitWidth,
+    wrong,
+  })
   const { number, foldedTo, fold } = shown
   const pages = computed(() => run.value?.pages ?? 1)
   const errors = computed(() => problems.value.filter((p) => p.severity === 'ERROR'))
@@ -102,11 +116,24 @@ export function useBench(id: string) {
     }
   }
 
+  const selectLast = () => select({ kind: 'block', id: whole.value!.blocks.at(-1)!.id })
+
   /** What is done to a block as a whole. */
   const ofBlocks = {
-    add: () => {
-      history.apply(words.bench.blocks.add, blocks.addTable)
-      select({ kind: 'block', id: whole.value!.blocks.at(-1)!.id })
+    add: (kind: blocks.Addable) => {
+      history.apply(words.bench.blocks.add, (r) =>
+        blocks.inOrderOf(blocks.addBlock(blocks.focused(r, worked.value), kind), r),
+      )
+      selectLast()
+    },
+    paste: async () => {
+      const found = await blockFromClipboard()
+      if (found) {
+        history.apply(words.bench.blocks.pasted, (r) => blocks.pasteBlock(r, found))
+        selectLast()
+      } else {
+        said.value = words.bench.blocks.nothingCopied
+      }
     },
     remove: (block: string) => history.apply(words.bench.blocks.remove, (r) => blocks.removeBlock(r, block)),
     toggle: (block: string) => history.apply(words.bench.blocks.toggle, (r) => blocks.toggleBlock(r, block)),
@@ -195,6 +222,8 @@ export function useBench(id: string) {
     applyCure,
     commands,
     dataset,
+    main,
+    datasets,
     edits,
     errors,
     fieldCommands,

@@ -1,5 +1,8 @@
 import type { Ref } from 'vue'
 import * as columns from './edits/columns'
+import * as figures from './edits/figures'
+import * as paragraphs from './edits/paragraphs'
+import type { Paragraph } from '@/api/client'
 import * as filters from './edits/filters'
 import * as highlights from './edits/highlights'
 import * as levels from './edits/levels'
@@ -20,6 +23,8 @@ const MOST_POINTS = 1000
 export function useBenchEdits(
   report: Readonly<Ref<Report | undefined>>,
   dataset: Readonly<Ref<DatasetView | undefined>>,
+  /** The report's own dataset, which prompts are about, whatever that of the block is. */
+  main: Readonly<Ref<DatasetView | undefined>>,
   selection: Ref<Part[]>,
   preview: Readonly<Ref<PreviewView | undefined>>,
   apply: Apply,
@@ -45,6 +50,18 @@ export function useBenchEdits(
     selectNew('column', before, block(report.value!).columns)
   }
 
+  function addFigure(field: FieldView) {
+    const before = (block(report.value!).figures ?? []).map((k) => k.id)
+    apply(edits.addFigure(field.label), (r) => figures.addFigure(r, field))
+    selectNew('figure', before, block(report.value!).figures ?? [])
+  }
+
+  function addParagraph(kind: Paragraph['kind']) {
+    const before = (block(report.value!).paragraphs ?? []).map((p) => p.id)
+    apply(edits.addParagraph, (r) => paragraphs.addParagraph(r, kind, words.bench.paragraphs.first[kind]))
+    selectNew('paragraph', before, block(report.value!).paragraphs ?? [])
+  }
+
   function addLevel({ id, label, level }: FieldView) {
     if (!level) {
       return
@@ -55,17 +72,17 @@ export function useBenchEdits(
   }
 
   function addFilter(field: FieldView) {
-    const before = report.value!.filters.map((f) => f.id)
+    const before = filters.allFilters(report.value!).map((f) => f.id)
     apply(edits.addFilter, (r) =>
       filters.addFilter(r, { kind: 'condition', field: field.id, comparison: 'not-blank' }),
     )
-    selectNew('filter', before, report.value!.filters)
+    selectNew('filter', before, filters.allFilters(report.value!))
   }
 
   function addTyped() {
-    const before = report.value!.filters.map((f) => f.id)
+    const before = filters.allFilters(report.value!).map((f) => f.id)
     apply(edits.addFilter, (r) => filters.addFilter(r, { kind: 'expression', where: 'TRUE' }))
-    selectNew('filter', before, report.value!.filters)
+    selectNew('filter', before, filters.allFilters(report.value!))
   }
 
   function addPrompt(field: FieldView) {
@@ -83,7 +100,7 @@ export function useBenchEdits(
 
   /** The sentence's period: asked with a default, on the dataset's usual date. */
   function setPeriod(answer: string) {
-    const field = dataset.value?.fields.find((f) => f.id === dataset.value?.dateField)
+    const field = main.value?.fields.find((f) => f.id === main.value?.dateField)
     const prompt = report.value!.prompts.find((p) => p.type === 'period')
     const given = answer === 'all' ? undefined : answer
     if (prompt) {
@@ -108,6 +125,10 @@ export function useBenchEdits(
         return apply(edits.removeHighlight, (r) => highlights.removeHighlight(r, part.id))
       case 'total':
         return apply(edits.removeTotal, (r) => totals.removeTotal(r, part.id))
+      case 'figure':
+        return apply(edits.removeFigure(name), (r) => figures.removeFigure(r, part.id))
+      case 'paragraph':
+        return apply(edits.removeParagraph, (r) => paragraphs.removeParagraph(r, part.id))
     }
   }
 
@@ -123,8 +144,10 @@ export function useBenchEdits(
 
   function toggle(part: Part) {
     const flip = (off?: boolean) => ({ off: off ? undefined : true })
-    const { columns: c, levels: l, highlights: h } = block(report.value!)
-    const off = [...c, ...l, ...h, ...report.value!.filters].find((item) => item.id === part.id)?.off
+    const { columns: c, levels: l, highlights: h, figures: k = [] } = block(report.value!)
+    const off = [...c, ...l, ...h, ...k, ...filters.allFilters(report.value!)].find(
+      (item) => item.id === part.id,
+    )?.off
     const name = edits.onOff(nameOf(part))
     switch (part.kind) {
       case 'column':
@@ -135,6 +158,8 @@ export function useBenchEdits(
         return apply(name, (r) => filters.changeFilter(r, part.id, flip(off)))
       case 'highlight':
         return apply(name, (r) => highlights.changeHighlight(r, part.id, flip(off)))
+      case 'figure':
+        return apply(name, (r) => figures.changeFigure(r, part.id, flip(off)))
       case 'prompt': {
         // A prompt is off when nothing reads it.
         const asked = report.value!.prompts.find((p) => p.id === part.id)?.name
@@ -158,16 +183,22 @@ export function useBenchEdits(
         return apply(edits.movePrompt, (r) => filters.movePrompt(r, part.id, before))
       case 'highlight':
         return apply(edits.moveHighlight, (r) => highlights.moveHighlight(r, part.id, before))
+      case 'figure':
+        return apply(edits.moveFigure(name), (r) => figures.moveFigure(r, part.id, before))
+      case 'paragraph':
+        return apply(edits.moveParagraph, (r) => paragraphs.moveParagraph(r, part.id, before))
     }
   }
 
   function listOf(part: Part): { id: string }[] {
-    const { columns: c, levels: l, highlights: h } = block(report.value!)
+    const { columns: c, levels: l, highlights: h, figures: k, paragraphs: p } = block(report.value!)
     const lists: Partial<Record<Part['kind'], { id: string }[]>> = {
       column: c,
       level: l,
       highlight: h,
-      filter: report.value!.filters,
+      figure: k,
+      paragraph: p,
+      filter: filters.allFilters(report.value!),
       prompt: report.value!.prompts,
     }
     return lists[part.kind] ?? []
@@ -271,6 +302,8 @@ export function useBenchEdits(
 
   return {
     addColumn,
+    addFigure,
+    addParagraph,
     addLevel,
     addFilter,
     addTyped,

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { computed } from 'vue'
 import type { View } from '@/api/client'
 import { words } from '@/words'
 
 /** How the reader's view differs from the report as it was made, and the way back. */
-defineProps<{
+const props = defineProps<{
   view: View
   /** A term of the order in words. */
   label: (term: string) => string
@@ -15,21 +16,29 @@ const emit = defineEmits<{ widenToAll: [group: string]; whole: [] }>()
 
 const name = (group: string) =>
   group.includes(':') ? group.slice(group.indexOf(':') + 1) : words.why.noValue
+/** What is narrowed to and what is left out, each with how far it reaches. */
+const narrowings = computed(() =>
+  [
+    { title: words.why.narrowedTo, groups: props.view.only },
+    { title: words.why.without, groups: props.view.except },
+  ].filter(({ groups }) => groups.length > 0),
+)
+const isEverywhere = (group: string) => group.startsWith('report.')
 </script>
 
 <template>
   <section class="own" :aria-label="words.run.view">
-    <p v-if="view.only.length">
-      {{ words.why.narrowedTo }}
+    <p v-for="{ title, groups } in narrowings" :key="title">
+      {{ title }}
       <button
-        v-for="group in view.only"
+        v-for="group in groups"
         :key="group"
         type="button"
         class="chip"
         :aria-label="words.bench.sentence.remove(name(group))"
         @click="emit('widenToAll', group)"
       >
-        {{ name(group) }} ×
+        {{ name(group) }}{{ isEverywhere(group) ? words.why.everywhere : '' }} ×
       </button>
     </p>
     <p v-if="view.downTo">{{ words.why.foldedTo }} {{ level(view.downTo) }}</p>

@@ -3,7 +3,7 @@ import { nextTick, ref, shallowRef, type Ref } from 'vue'
 import { useDoubleClick } from './useDoubleClick'
 import { useReaderMenu } from './useReaderMenu'
 import type { useView } from './useView'
-import { api, type PageView, type PathStep, type RunView } from '@/api/client'
+import { api, type PageView, type RunView } from '@/api/client'
 import { figureKey } from '@/paper/figureKey'
 import { allCells } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
@@ -116,10 +116,15 @@ export function useReaderGestures(
       setWidth(column, Math.round((box?.width ?? 0) / 100) + step)
     },
     fit: (column) => setWidth(column, 'fit'),
-    narrow: (path: PathStep[]) => {
-      looked.narrow(path)
+    narrow: (path, reach) => {
+      looked.narrow(path, reach)
       act.run()
     },
+    leaveOut: (group, reach) => {
+      looked.leaveOut(group, reach)
+      act.run()
+    },
+    hasSeveral: () => (page.value?.blocks.length ?? 1) > 1,
     showAll: (level) => {
       looked.showAll(level)
       act.run()

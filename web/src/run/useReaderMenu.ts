@@ -1,5 +1,6 @@
 import { computed, shallowRef } from 'vue'
 import type { PathStep } from '@/api/client'
+import type { Reach } from './useView'
 import { words } from '@/words'
 
 /** What a reader points at: a heading, or a group and perhaps a figure of it, or what stands for its other rows. */
@@ -12,7 +13,10 @@ export interface ReaderActions {
   order: (column: string, direction: 'ascending' | 'descending', adds: boolean) => void
   widen: (column: string, step: number) => void
   fit: (column: string) => void
-  narrow: (path: PathStep[]) => void
+  narrow: (path: PathStep[], reach: Reach) => void
+  leaveOut: (group: PathStep, reach: Reach) => void
+  /** Whether the report has several blocks, so that it matters what a narrowing reaches. */
+  hasSeveral: () => boolean
   showAll: (level: string) => void
   fold: (level: string | undefined) => void
   isFolded: () => boolean
@@ -49,19 +53,31 @@ export function useReaderMenu(act: ReaderActions) {
       last && !last.others ? [{ label: words.why.fold(last.name), command: () => act.fold(last.level) }] : []
     const unfolding = act.isFolded() ? [{ label: words.why.unfold, command: () => act.fold(undefined) }] : []
     const isOne = !path.some((step) => step.others)
-    const narrowing =
+    const reaches: Reach[] = act.hasSeveral() ? ['block', 'report'] : ['block']
+    const said = (label: string, reach: Reach) =>
+      act.hasSeveral() ? `${label}${words.why.reaches[reach]}` : label
+    const narrowing = reaches.flatMap((reach) =>
       last && isOne
         ? [
             {
-              label: words.why.onlyPath(path.map((s) => s.label).join(' › ')),
-              command: () => act.narrow(path),
+              label: said(words.why.onlyPath(path.map((s) => s.label).join(' › ')), reach),
+              command: () => act.narrow(path, reach),
+            },
+            ...(path.length > 1
+              ? [
+                  {
+                    label: said(words.why.onlyValue(last.label), reach),
+                    command: () => act.narrow([last], reach),
+                  },
+                ]
+              : []),
+            {
+              label: said(words.why.allBut(last.label), reach),
+              command: () => act.leaveOut(last, reach),
             },
           ]
-        : []
-    const everywhere =
-      last && isOne && path.length > 1
-        ? [{ label: words.why.onlyValue(last.label), command: () => act.narrow([last]) }]
-        : []
+        : [],
+    )
     const figure = total
       ? [{ label: words.why.figure, keys: 'Space', command: () => act.why(place, total) }]
       : []
@@ -69,7 +85,6 @@ export function useReaderMenu(act: ReaderActions) {
     return [
       ...figure,
       ...narrowing,
-      ...everywhere,
       ...ofOthers,
       ...ofRows,
       ...folding,

@@ -2,6 +2,12 @@ import { computed, ref } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import type { PathStep, View } from '@/api/client'
 
+/** What a narrowing reaches: the block in which it was made, or every block. */
+export type Reach = 'block' | 'report'
+
+/** Stands before a group that every block is narrowed to, as addresses write it. */
+const EVERYWHERE = 'report.'
+
 type Direction = 'ascending' | 'descending'
 
 const list = (value: unknown) => (Array.isArray(value) ? value : value ? [value] : []).map(String)
@@ -12,16 +18,20 @@ const others = (terms: string[], column: string) => terms.filter((t) => !t.start
 export function useView() {
   const order = ref<string[]>([])
   const only = ref<string[]>([])
+  const except = ref<string[]>([])
   const widths = ref<string[]>([])
   const whole = ref<string[]>([])
   const downTo = ref<string>()
   const isPlain = computed(
-    () => downTo.value === undefined && [order, only, widths, whole].every((list) => list.value.length === 0),
+    () =>
+      downTo.value === undefined &&
+      [order, only, except, widths, whole].every((list) => list.value.length === 0),
   )
 
   function load(query: LocationQuery) {
     order.value = list(query.order)
     only.value = list(query.only)
+    except.value = list(query.except)
     widths.value = list(query.width)
     whole.value = list(query.all)
     downTo.value = list(query.down)[0]
@@ -43,9 +53,10 @@ export function useView() {
     order.value = [...rest, `${column}:${next}`]
   }
 
-  /** Narrows to a group no longer. */
+  /** Narrows to a group, or leaves one out, no longer. */
   function leave(group: string) {
     only.value = only.value.filter((term) => term !== group)
+    except.value = except.value.filter((term) => term !== group)
   }
 
   /** @param points a width, or fit for what is printed */
@@ -66,18 +77,28 @@ export function useView() {
   function reset() {
     order.value = []
     only.value = []
+    except.value = []
     widths.value = []
     whole.value = []
     downTo.value = undefined
   }
 
   const step = (s: PathStep) => (s.key === undefined ? s.level : `${s.level}:${s.key}`)
+  const within = (reach: Reach) => (reach === 'report' ? EVERYWHERE : '')
+  /** The level of a term, wherever it reaches. */
+  const levelOf = (term: string) => term.replace(EVERYWHERE, '').split(':')[0]!
 
   /** Narrows to the groups of a path; what was narrowed to before at their levels goes. */
-  function narrow(path: PathStep[]) {
+  function narrow(path: PathStep[], reach: Reach = 'block') {
     const levels = path.map((s) => s.level)
-    const rest = only.value.filter((o) => !levels.includes(o.split(':')[0]!))
-    only.value = [...rest, ...path.map(step)]
+    const rest = only.value.filter((o) => !levels.includes(levelOf(o)))
+    only.value = [...rest, ...path.map((s) => within(reach) + step(s))]
+  }
+
+  /** Leaves a group out. */
+  function leaveOut(group: PathStep, reach: Reach) {
+    const term = within(reach) + step(group)
+    except.value = [...except.value.filter((other) => other !== term), term]
   }
 
   return {
@@ -86,6 +107,7 @@ export function useView() {
     turnOrder,
     orderBy,
     narrow,
+    leaveOut,
     leave,
     setWidth,
     showAll,
@@ -94,6 +116,7 @@ export function useView() {
     view: (): View => ({
       order: order.value,
       only: only.value,
+      except: except.value,
       widths: widths.value,
       whole: whole.value,
       ...(downTo.value ? { downTo: downTo.value } : {}),
@@ -102,6 +125,7 @@ export function useView() {
     query: () => ({
       order: order.value.length ? order.value : undefined,
       only: only.value.length ? only.value : undefined,
+      except: except.value.length ? except.value : undefined,
       width: widths.value.length ? widths.value : undefined,
       all: whole.value.length ? whole.value : undefined,
       down: downTo.value,

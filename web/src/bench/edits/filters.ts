@@ -1,4 +1,4 @@
-import { changed, freeId, moved } from './report'
+import { block, changed, freeId, moved, stripped, withBlock } from './report'
 import type { FieldView, Filter, Prompt, Report } from '@/api/client'
 
 export type Comparison = NonNullable<Filter['comparison']>
@@ -31,24 +31,80 @@ export function valueCount(comparison: Comparison): 0 | 1 | 2 | 'many' {
   }
 }
 
+/** A filter more: of the report, or of the block that is worked on where that is over a dataset of its own. */
 export function addFilter(report: Report, filter: Omit<Filter, 'id'>): Report {
   const id = freeId(report, `f-${filter.field ?? 'own'}`)
-  return { ...report, filters: [...report.filters, { id, ...filter }] }
+  const { dataset } = block(report)
+  return dataset !== undefined && dataset !== report.dataset
+    ? withBlock(report, { filters: [...ownFilters(report), { id, ...filter }] })
+    : { ...report, filters: [...report.filters, { id, ...filter }] }
+}
+
+/** The filters of the block that is worked on alone. */
+export const ownFilters = (report: Report): Filter[] => block(report).filters ?? []
+
+/** The filters of the report, then those of the block that is worked on. */
+export const allFilters = (report: Report): Filter[] => [...report.filters, ...ownFilters(report)]
+
+const isOwn = (report: Report, id: string) => ownFilters(report).some((filter) => filter.id === id)
+
+/** The report with the list changed in which a filter stands. */
+function withList(report: Report, id: string, change: (filters: Filter[]) => Filter[]): Report {
+  if (!isOwn(report, id)) {
+    return { ...report, filters: change(report.filters) }
+  }
+  const filters = change(ownFilters(report))
+  return withBlock(report, { filters: filters.length ? filters : undefined })
 }
 
 export function changeFilter(report: Report, id: string, change: Partial<Filter>): Report {
-  return { ...report, filters: changed(report.filters, id, change) }
+  return withList(report, id, (filters) => changed(filters, id, change))
 }
 
 export function removeFilter(report: Report, id: string): Report {
-  return { ...report, filters: report.filters.filter((filter) => filter.id !== id) }
+  return withList(report, id, (filters) => filters.filter((filter) => filter.id !== id))
 }
 
 export function moveFilter(report: Report, id: string, before: number): Report {
-  return { ...report, filters: moved(report.filters, id, before) }
+  const to = isOwn(report, id) ? before - report.filters.length : before
+  return withList(report, id, (filters) => moved(filters, id, to))
 }
 
-/** A prompt with the filter that reads it: a period for dates, else a choice of the field's values. */
+/** What a filter reaches: the whole report, the block that is worked on alone, or blocks by their ids. */
+export function reachOf(report: Report, filter: Filter): 'report' | 'block' | string[] {
+  return isOwn(report, filter.id) ? 'block' : (filter.blocks ?? 'report')
+}
+
+/** Lets a filter reach the whole report, the block that is worked on alone, or blocks by their ids. */
+export function setReach(report: Report, id: string, reach: 'report' | 'block' | string[]): Report {
+  const filter = allFilters(report).find((one) => one.id === id)!
+  const plain = stripped({ ...filter, blocks: undefined })
+  const without = removeFilter(report, id)
+  if (reach === 'block') {
+    return withBlock(without, { filters: [...ownFilters(without), stripped({ ...plain, also: undefined })] })
+  }
+  const next = Array.isArray(reach) ? { ...plain, blocks: reach } : plain
+  const filters = [...without.filters]
+  const at = report.filters.findIndex((one) => one.id === id)
+  filters.splice(at < 0 ? filters.length : at, 0, next)
+  return { ...without, filters }
+}
+
+/** The field that stands for a filter's own in blocks of another dataset; none leaves those alone. */
+export function setFieldElsewhere(
+  report: Report,
+  id: string,
+  dataset: string,
+  field: string | undefined,
+): Report {
+  const others = (allFilters(report).find((one) => one.id === id)?.also ?? []).filter(
+    (also) => also.dataset !== dataset,
+  )
+  const also = field ? [...others, { dataset, field }] : others
+  return changeFilter(report, id, { also: also.length ? also : undefined })
+}
+
+/** A prompt over a field of the report's dataset, with the filter that reads it: a period for dates, else a choice of the field's values. */
 export function addPrompt(report: Report, field: FieldView, answer?: string): Report {
   const period = field.type === 'DATE' || field.type === 'TIMESTAMP'
   const taken = report.prompts.map((prompt) => prompt.name)
@@ -65,12 +121,11 @@ export function addPrompt(report: Report, field: FieldView, answer?: string): Re
     ...(answer ? { default: answer } : {}),
   }
   const asking = { ...report, prompts: [...report.prompts, prompt] }
-  return addFilter(
-    asking,
-    period
-      ? { kind: 'period', field: field.id, prompt: name }
-      : { kind: 'condition', field: field.id, comparison: 'is', prompt: name },
-  )
+  const id = freeId(asking, `f-${field.id}`)
+  const reading: Filter = period
+    ? { id, kind: 'period', field: field.id, prompt: name }
+    : { id, kind: 'condition', field: field.id, comparison: 'is', prompt: name }
+  return { ...asking, filters: [...asking.filters, reading] }
 }
 
 export function changePrompt(report: Report, id: string, change: Partial<Prompt>): Report {

@@ -42,6 +42,10 @@ export function useBenchHands(
     why.value = undefined
   }
 
+  /** Whether a key figure, or what stands beside it, is under the pointer, not what it is called. */
+  const isFigure = (hit: Hit) => hit.cell?.figure === true || hit.part?.includes('.') === true
+  const isText = (part: Part) => part.kind === 'figure' || part.kind === 'paragraph' || part.kind === 'block'
+
   function onPick(hit: Hit, event: MouseEvent) {
     if (!page.value || !report.value) {
       return
@@ -57,6 +61,8 @@ export function useBenchHands(
     const place = page.value.nodes[hit.node]!.place
     if (part.kind === 'total' && act.hasRun()) {
       why.value = { place, total: part.id }
+    } else if (part.kind === 'figure' && hit.part && isFigure(hit) && act.hasRun()) {
+      why.value = { place, total: hit.part }
     } else if (part.kind === 'level') {
       why.value = { place }
     }
@@ -68,7 +74,7 @@ export function useBenchHands(
     }
     act.work(page.value.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
-    if (part.kind === 'total' || hit.band.role === 'ROW') {
+    if (part.kind === 'total' || isFigure(hit) || (hit.band.role === 'ROW' && !isText(part))) {
       rowsPlace.value = page.value.nodes[hit.node]!.place
     } else {
       inPlace.begin(report.value, page.value, zoom.value, part, hit)
@@ -101,7 +107,7 @@ export function useBenchHands(
     if (!shown || !part) {
       return
     }
-    if (part.kind === 'total') {
+    if (part.kind === 'total' || part.kind === 'figure') {
       const cell = firstCellOf(shown, part.id)
       why.value = cell && { place: shown.nodes[cell.node]!.place, total: part.id }
     } else if (part.kind === 'level') {

@@ -1,4 +1,8 @@
 import { shallowRef } from 'vue'
+import { changeBlock } from '../edits/blocks'
+import { columnLabel } from '../edits/fieldNames'
+import { changeFigure } from '../edits/figures'
+import { changeParagraph } from '../edits/paragraphs'
 import { changeColumn } from '../edits/columns'
 import { changeLevel } from '../edits/levels'
 import { block, stripped } from '../edits/report'
@@ -18,6 +22,47 @@ export interface InPlace {
 }
 
 const LEAST_PIXELS = 120
+
+const ITEM_WIDTH = 24_000
+
+/** What is edited of a block's title, a key figure or a paragraph: its text, and what a change of it is. */
+function itemText(report: Report, part: Part) {
+  const { id } = part
+  const of = block(report)
+  switch (part.kind) {
+    case 'block':
+      return {
+        label: words.bench.blocks.title,
+        text: of.title ?? '',
+        name: words.bench.blocks.change,
+        change: (r: Report, title: string) => changeBlock(r, id, { title: title || undefined }),
+      }
+    case 'figure': {
+      const figure = of.figures?.find((one) => one.id === id)
+      return (
+        figure && {
+          label: words.bench.figures.label,
+          text: figure.label ?? '',
+          name: words.bench.edits.figure(figure.label ?? figure.value),
+          change: (r: Report, label: string) => changeFigure(r, id, { label: label || undefined }),
+        }
+      )
+    }
+    case 'paragraph': {
+      const paragraph = of.paragraphs?.find((one) => one.id === id)
+      return paragraph?.text === undefined
+        ? undefined
+        : {
+            label: words.bench.paragraphs.text,
+            text: paragraph.text,
+            name: words.bench.edits.paragraph,
+            change: (r: Report, text: string) => (text ? changeParagraph(r, id, { text }) : r),
+          }
+    }
+    default:
+      return undefined
+  }
+}
 
 /** Finds the text to be edited of a part, and where on the page it stands. */
 export function useInPlace() {
@@ -55,16 +100,16 @@ export function useInPlace() {
     if (part.kind === 'column') {
       const column = block(report).columns.find((c) => c.id === part.id)
       const box = page.columns.find((c) => c.id === part.id)
-      const band = bands.find((b) => b.role === 'COLUMN_HEADINGS')
+      const band = bands.find((b) => b.role === 'COLUMN_HEADINGS' && b.block === box?.block)
       if (!column || !box || !band) {
         return false
       }
       const cell = band.cells.find((c) => page.ids[c.id] === part.id) ?? band.cells[0]
       editing.value = {
         label: words.bench.inspector.name,
-        text: column.label,
+        text: columnLabel(report, column),
         place: placeOf(page, zoom, band, cell, box.x, box.width),
-        name: words.bench.edits.label(column.label),
+        name: words.bench.edits.label(columnLabel(report, column)),
         change: (r, label) => changeColumn(r, part.id, { label }),
       }
       return true
@@ -89,6 +134,21 @@ export function useInPlace() {
             part.id,
             footer ? { footerText: text || undefined } : { headerText: text || undefined },
           ),
+      }
+      return true
+    }
+    const item = itemText(report, part)
+    if (item) {
+      const band =
+        where?.band ??
+        bands.find((b) => b.cells.some((cell) => cell.id >= 0 && page.ids[cell.id] === part.id))
+      const cell = where?.cell ?? band?.cells.find((c) => page.ids[c.id] === part.id)
+      if (!band) {
+        return false
+      }
+      editing.value = {
+        ...item,
+        place: placeOf(page, zoom, band, cell, cell?.x ?? page.blocks[band.block]!.x, ITEM_WIDTH),
       }
       return true
     }

@@ -1,19 +1,43 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import ToggleSwitch from 'primevue/toggleswitch'
-import { computed } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
-import { beginsPage, changeBlock, copyBlock, isBeside, setBeside, setNewPage } from '../edits/blocks'
-import type { Block, Report } from '@/api/client'
+import {
+  beginsPage,
+  changeBlock,
+  copyBlock,
+  isBeside,
+  isKeptTogether,
+  setBeside,
+  setKeptTogether,
+  setNewPage,
+  setShare,
+  shareOf,
+} from '../edits/blocks'
+import { blockToClipboard } from '../hands/blockClipboard'
+import OneOf from '@/shell/OneOf.vue'
+import InputNumber from 'primevue/inputnumber'
+import { api, type Block, type DatasetLine, type Report } from '@/api/client'
 import { words } from '@/words'
 
 /** What holds for a block as a whole: what it is called and where it stands. */
-const props = defineProps<{ report: Report; block: Block }>()
+const props = defineProps<{
+  report: Report
+  block: Block
+  problem: (path: string) => string | undefined
+}>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
 const text = words.bench.blocks
 const id = computed(() => props.block.id)
+const share = computed(() => shareOf(props.report, id.value))
+const lines = ref<DatasetLine[]>([])
+onMounted(async () => {
+  lines.value = await api.datasets().catch(() => [])
+})
+const datasets = computed(() => lines.value.map((line) => ({ value: line.id, label: line.label })))
 
 function change(what: Partial<Block>, key: string) {
   emit('apply', text.change, (report) => changeBlock(report, id.value, what), `${id.value} ${key}`)
@@ -33,6 +57,37 @@ function change(what: Partial<Block>, key: string) {
       @update:model-value="(note) => change({ note: note || undefined }, 'note')"
     />
   </InspectorField>
+  <InspectorField
+    v-if="datasets.length > 1 || block.dataset"
+    :label="text.dataset"
+    :problem="problem('dataset')"
+  >
+    <OneOf
+      :aria-label="text.dataset"
+      :model-value="block.dataset ?? report.dataset"
+      :options="datasets"
+      fluid
+      @update:model-value="
+        (dataset: string) => change({ dataset: dataset === report.dataset ? undefined : dataset }, 'dataset')
+      "
+    />
+  </InspectorField>
+  <InspectorField v-if="share !== undefined" :label="text.share">
+    <InputNumber
+      :aria-label="text.share"
+      :model-value="share"
+      :min="10"
+      :max="90"
+      :step="5"
+      show-buttons
+      size="small"
+      fluid
+      @update:model-value="
+        (wanted) =>
+          wanted && emit('apply', text.place, (report) => setShare(report, id, wanted), `${id} share`)
+      "
+    />
+  </InspectorField>
   <label class="choice">
     <ToggleSwitch
       :model-value="isBeside(report, id)"
@@ -49,6 +104,15 @@ function change(what: Partial<Block>, key: string) {
     />
     {{ text.newPage }}
   </label>
+  <label class="choice">
+    <ToggleSwitch
+      :model-value="isKeptTogether(report, id)"
+      @update:model-value="
+        (on: boolean) => emit('apply', text.place, (report) => setKeptTogether(report, id, on))
+      "
+    />
+    {{ text.together }}
+  </label>
   <Button
     :label="text.copy"
     icon="pi pi-copy"
@@ -56,6 +120,14 @@ function change(what: Partial<Block>, key: string) {
     size="small"
     class="copy"
     @click="emit('apply', text.copied, (report) => copyBlock(report, id, text.copyOf(block.title)))"
+  />
+  <Button
+    :label="text.toClipboard"
+    icon="pi pi-clipboard"
+    text
+    size="small"
+    class="copy"
+    @click="blockToClipboard(block)"
   />
 </template>
 

@@ -4,9 +4,11 @@ import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
+import FieldNaming from './FieldNaming.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
+import { columnLabel, fieldOfColumn } from '../edits/fieldNames'
 import { block } from '../edits/report'
 import type { Column, PageView, Report } from '@/api/client'
 import { bandsOf } from '@/paper/geometry'
@@ -43,8 +45,8 @@ function change(what: Partial<Column>, key: string) {
   emit(
     'apply',
     key === 'label'
-      ? words.bench.edits.label(props.column.label)
-      : words.bench.edits.column(props.column.label || props.column.id),
+      ? words.bench.edits.label(columnLabel(props.report, props.column))
+      : words.bench.edits.column(columnLabel(props.report, props.column)),
     (report) => changeColumn(report, props.column.id, what),
     `${props.column.id} ${key}`,
   )
@@ -70,7 +72,7 @@ function leaveShows() {
 <template>
   <InspectorField :label="text.name" :problem="problem('label')">
     <TextInput
-      :model-value="column.label"
+      :model-value="columnLabel(report, column)"
       @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
     />
   </InspectorField>
@@ -101,6 +103,12 @@ function leaveShows() {
       "
     />
   </InspectorField>
+  <FieldNaming
+    :report="report"
+    :field="fieldOfColumn(block(report), column)"
+    :as="column"
+    @apply="(name, change) => emit('apply', name, change)"
+  />
   <p v-if="sample" class="sample">
     {{ text.sample }}: <output>{{ sample }}</output>
   </p>

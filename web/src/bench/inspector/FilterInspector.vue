@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import ExpressionField from './ExpressionField.vue'
+import FilterReach from './FilterReach.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import ValuePicker from './ValuePicker.vue'
@@ -14,6 +15,8 @@ const props = defineProps<{
   report: Report
   dataset: DatasetView
   filter: Filter
+  /** Those of all blocks. */
+  datasets: DatasetView[]
   problem: (path: string) => string | undefined
 }>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
@@ -73,6 +76,7 @@ function toTyped() {
       comparison: undefined,
       values: undefined,
       prompt: undefined,
+      also: undefined,
     },
     'kind',
   )
@@ -135,6 +139,12 @@ function toTyped() {
     </InspectorField>
     <Button :label="text.toTyped" icon="pi pi-code" text size="small" :disabled="!typed" @click="toTyped" />
   </template>
+  <FilterReach
+    :report="report"
+    :filter="filter"
+    :datasets="datasets"
+    @apply="(name, change) => emit('apply', name, change)"
+  />
 </template>
 
 <style scoped>

@@ -3,6 +3,8 @@ import Button from 'primevue/button'
 import { computed, provide } from 'vue'
 import BlockInspector from './BlockInspector.vue'
 import ColumnInspector from './ColumnInspector.vue'
+import FigureInspector from './FigureInspector.vue'
+import ParagraphInspector from './ParagraphInspector.vue'
 import FilterInspector from './FilterInspector.vue'
 import HighlightInspector from './HighlightInspector.vue'
 import LevelInspector from './LevelInspector.vue'
@@ -15,6 +17,7 @@ import TotalInspector from './TotalInspector.vue'
 import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
 import { limitRows } from '../edits/levels'
+import { allFilters } from '../edits/filters'
 import { block } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
 import type { DatasetView, PageView, PreviewView, ProblemView, Report } from '@/api/client'
@@ -25,6 +28,10 @@ const props = defineProps<{
   /** The report with its blocks in reading order. */
   whole: Report
   dataset: DatasetView
+  /** The report's own dataset. */
+  main: DatasetView
+  /** Those of all blocks. */
+  datasets: DatasetView[]
   selection: Part[]
   page?: PageView
   preview?: PreviewView
@@ -51,6 +58,8 @@ const title = computed(() => {
   return part.value && name.value !== undefined ? text[part.value.kind] : text.label
 })
 const parts = computed(() => block(props.report))
+/** Whether the selected filter is the block's own. */
+const isOwn = computed(() => (parts.value.filters ?? []).some((filter) => filter.id === part.value?.id))
 const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.value?.id)
 const removable = computed(
   () =>
@@ -98,6 +107,7 @@ const on = {
         v-else-if="part.kind === 'block'"
         :report="whole"
         :block="byId(whole.blocks)!"
+        :problem="problem"
         @apply="(name, change, key) => emit('whole', name, change, key)"
       />
       <LevelInspector
@@ -112,14 +122,15 @@ const on = {
       <FilterInspector
         v-else-if="part.kind === 'filter'"
         :report="report"
-        :dataset="dataset"
-        :filter="byId(report.filters)!"
+        :dataset="isOwn ? dataset : main"
+        :datasets="datasets"
+        :filter="byId(allFilters(report))!"
         :problem="problem"
         v-bind="on"
       />
       <PromptInspector
         v-else-if="part.kind === 'prompt'"
-        :dataset="dataset"
+        :dataset="main"
         :prompt="byId(report.prompts)!"
         :problem="problem"
         v-bind="on"
@@ -137,6 +148,20 @@ const on = {
         :problem="problem"
         v-bind="on"
       />
+      <FigureInspector
+        v-else-if="part.kind === 'figure'"
+        :report="report"
+        :figure="byId(parts.figures ?? [])!"
+        :dataset="dataset"
+        :problem="problem"
+        v-bind="on"
+      />
+      <ParagraphInspector
+        v-else-if="part.kind === 'paragraph'"
+        :paragraph="byId(parts.paragraphs ?? [])!"
+        :problem="problem"
+        v-bind="on"
+      />
       <TotalsInspector v-else-if="part.kind === 'totals'" :report="report" v-bind="on" />
       <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
       <template v-else-if="part.kind === 'rows'">
@@ -146,7 +171,7 @@ const on = {
           @change="(limits) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limits))"
         />
       </template>
-      <ReportInspector v-else :report="report" :dataset="dataset" v-bind="on" />
+      <ReportInspector v-else :report="report" :dataset="main" v-bind="on" />
       <slot />
       <Button
         v-if="removable"

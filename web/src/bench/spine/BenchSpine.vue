@@ -5,19 +5,27 @@ import { computed } from 'vue'
 import SpineCount from './SpineCount.vue'
 import SpineSection, { type SpineItem } from './SpineSection.vue'
 import SpineData from './SpineData.vue'
+import type { Addable } from '../edits/blocks'
+import { columnLabel } from '../edits/fieldNames'
+import { allFilters } from '../edits/filters'
 import { block } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
 import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
 import { perRow } from '../edits/perRow'
-import type { DatasetView, FieldView, PreviewView, Report } from '@/api/client'
+import AddBlock from './AddBlock.vue'
+import type { DatasetView, FieldView, Paragraph, PreviewView, Report } from '@/api/client'
+import { isTable } from '@/api/documents'
 import { words } from '@/words'
 
 const props = defineProps<{
   report: Report
   /** The report with its blocks in reading order. */
   whole: Report
+  /** The dataset of the block that is worked on. */
   dataset: DatasetView
+  /** The report's own. */
+  main: DatasetView
   preview?: PreviewView
   selection: Part[]
 }>()
@@ -33,7 +41,10 @@ const emit = defineEmits<{
   addPrompt: [field: FieldView]
   addHighlight: [field?: FieldView]
   rows: [shown: boolean]
-  addBlock: []
+  addBlock: [kind: Addable]
+  pasteBlock: []
+  addFigure: [field: FieldView]
+  addParagraph: [kind: Paragraph['kind']]
   removeBlock: [id: string]
   toggleBlock: [id: string]
   moveBlock: [id: string, before: number]
@@ -57,7 +68,7 @@ function counted(list: { id: string; count: number }[] | undefined, id: string):
 const blocks = computed<SpineItem[]>(() =>
   props.whole.blocks.map((one, i) => ({
     id: one.id,
-    label: one.title || text.table(i + 1),
+    label: one.title || text.unnamed(one.kind, i + 1),
     off: one.off,
     selected: one.id === parts.value.id,
     fixed: props.whole.blocks.length === 1,
@@ -72,12 +83,14 @@ const prompts = computed<SpineItem[]>(() =>
   })),
 )
 const filters = computed<SpineItem[]>(() =>
-  props.report.filters.map((filter) => {
+  allFilters(props.report).map((filter, i) => {
     const kept = counted(props.preview?.kept, filter.id)
+    const own = i >= props.report.filters.length
+    const keeps = kept === undefined ? undefined : own ? text.blockKept(kept) : text.kept(kept)
     return {
       id: filter.id,
-      label: filterInWords(filter, props.report, props.dataset),
-      detail: kept === undefined ? undefined : text.kept(kept),
+      label: filterInWords(filter, props.report, own ? props.dataset : props.main),
+      detail: own || filter.blocks ? [text.ofBlock, keeps].filter(Boolean).join(' · ') : keeps,
       off: filter.off,
       selected: isSelected('filter', filter.id),
     }
@@ -95,9 +108,24 @@ const levels = computed<SpineItem[]>(() =>
 const columns = computed<SpineItem[]>(() =>
   parts.value.columns.map((column) => ({
     id: column.id,
-    label: column.label || column.value || column.id,
+    label: columnLabel(props.report, column) || column.value || column.id,
     off: column.off,
     selected: isSelected('column', column.id),
+  })),
+)
+const figures = computed<SpineItem[]>(() =>
+  (parts.value.figures ?? []).map((figure) => ({
+    id: figure.id,
+    label: figure.label ?? figure.value,
+    off: figure.off,
+    selected: isSelected('figure', figure.id),
+  })),
+)
+const paragraphs = computed<SpineItem[]>(() =>
+  (parts.value.paragraphs ?? []).map((paragraph) => ({
+    id: paragraph.id,
+    label: paragraph.text || words.bench.paragraphs.kinds[paragraph.kind],
+    selected: isSelected('paragraph', paragraph.id),
   })),
 )
 const highlights = computed<SpineItem[]>(() =>
@@ -135,7 +163,7 @@ const of = (kind: PartKind) => ({
   <nav class="spine" :aria-label="text.label">
     <SpineData
       :dataset="dataset"
-      :open="parts.columns.length === 0"
+      :open="isTable(parts) && parts.columns.length === 0"
       @column="(field) => emit('addColumn', field)"
       @level="(field) => emit('addLevel', field)"
     />
@@ -148,14 +176,7 @@ const of = (kind: PartKind) => ({
       @move="(id, before) => emit('moveBlock', id, before)"
     >
       <template #add>
-        <Button
-          icon="pi pi-plus"
-          :aria-label="text.addTable"
-          :title="text.addTable"
-          text
-          size="small"
-          @click="emit('addBlock')"
-        />
+        <AddBlock :block="parts" @add="(kind) => emit('addBlock', kind)" @paste="emit('pasteBlock')" />
       </template>
     </SpineSection>
     <SpineCount :text="run && text.rowsRead(run.rowsRead, grainNoun)" />
@@ -163,7 +184,7 @@ const of = (kind: PartKind) => ({
     <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">
       <template #add>
         <FieldButton
-          :dataset="dataset"
+          :dataset="main"
           :name="text.add(text.prompts)"
           :accept="perRow"
           @pick="(field) => emit('addPrompt', field)"
@@ -191,74 +212,108 @@ const of = (kind: PartKind) => ({
     </SpineSection>
     <SpineCount :text="run && text.kept(run.rowsKept)" />
 
-    <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">
-      <template #add>
-        <FieldButton
-          :dataset="dataset"
-          :name="text.add(text.groups)"
-          :accept="perRow"
-          with-spans
-          @pick="(field) => emit('addLevel', field)"
-        />
-      </template>
-      <button
-        v-if="parts.rows.shown && parts.columns.length"
-        type="button"
-        class="ordered"
-        :aria-pressed="isSelected('rows')"
-        @click="emit('select', { kind: 'rows', id: '' })"
-      >
-        <span>{{ text.rowsItem }}</span>
-        <small>{{ rowOrder || text.rowsByKey }}</small>
-      </button>
-      <label v-if="parts.levels.length" class="rows">
-        <ToggleSwitch
-          :model-value="parts.rows.shown"
-          :aria-label="text.rows"
-          @update:model-value="(shown: boolean) => emit('rows', shown)"
-        />
-        <button type="button" @click="emit('select', { kind: 'rows', id: '' })">{{ text.rows }}</button>
-      </label>
-    </SpineSection>
-    <SpineCount :text="run && text.groupCount(run.groups)" />
+    <template v-if="isTable(parts)">
+      <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">
+        <template #add>
+          <FieldButton
+            :dataset="dataset"
+            :name="text.add(text.groups)"
+            :accept="perRow"
+            with-spans
+            @pick="(field) => emit('addLevel', field)"
+          />
+        </template>
+        <button
+          v-if="parts.rows.shown && parts.columns.length"
+          type="button"
+          class="ordered"
+          :aria-pressed="isSelected('rows')"
+          @click="emit('select', { kind: 'rows', id: '' })"
+        >
+          <span>{{ text.rowsItem }}</span>
+          <small>{{ rowOrder || text.rowsByKey }}</small>
+        </button>
+        <label v-if="parts.levels.length" class="rows">
+          <ToggleSwitch
+            :model-value="parts.rows.shown"
+            :aria-label="text.rows"
+            @update:model-value="(shown: boolean) => emit('rows', shown)"
+          />
+          <button type="button" @click="emit('select', { kind: 'rows', id: '' })">{{ text.rows }}</button>
+        </label>
+      </SpineSection>
+      <SpineCount :text="run && text.groupCount(run.groups)" />
 
-    <SpineSection :title="text.columns" :items="columns" :empty="text.noColumns" v-bind="of('column')">
-      <template #add>
-        <FieldButton
-          :dataset="dataset"
-          :name="text.add(text.columns)"
-          @pick="(field) => emit('addColumn', field)"
-        />
-      </template>
-    </SpineSection>
+      <SpineSection :title="text.columns" :items="columns" :empty="text.noColumns" v-bind="of('column')">
+        <template #add>
+          <FieldButton
+            :dataset="dataset"
+            :name="text.add(text.columns)"
+            @pick="(field) => emit('addColumn', field)"
+          />
+        </template>
+      </SpineSection>
+      <SpineSection
+        :title="text.totals"
+        :items="[
+          {
+            id: '',
+            label: parts.totals.length ? text.grid : text.noTotals,
+            fixed: true,
+            selected: isSelected('totals'),
+          },
+        ]"
+        @select="emit('select', { kind: 'totals', id: '' })"
+      />
+      <SpineSection
+        :title="text.highlights"
+        :items="highlights"
+        :empty="text.noHighlights"
+        v-bind="of('highlight')"
+      >
+        <template #add>
+          <Button
+            icon="pi pi-plus"
+            :aria-label="text.add(text.highlights)"
+            :title="text.add(text.highlights)"
+            text
+            size="small"
+            @click="emit('addHighlight')"
+          />
+        </template>
+      </SpineSection>
+    </template>
     <SpineSection
-      :title="text.totals"
-      :items="[
-        {
-          id: '',
-          label: parts.totals.length ? text.grid : text.noTotals,
-          fixed: true,
-          selected: isSelected('totals'),
-        },
-      ]"
-      @select="emit('select', { kind: 'totals', id: '' })"
-    />
-    <SpineSection
-      :title="text.highlights"
-      :items="highlights"
-      :empty="text.noHighlights"
-      v-bind="of('highlight')"
+      v-else-if="parts.kind === 'figures'"
+      :title="text.figures"
+      :items="figures"
+      :empty="text.noFigures"
+      v-bind="of('figure')"
     >
       <template #add>
-        <Button
-          icon="pi pi-plus"
-          :aria-label="text.add(text.highlights)"
-          :title="text.add(text.highlights)"
-          text
-          size="small"
-          @click="emit('addHighlight')"
+        <FieldButton
+          :dataset="dataset"
+          :name="words.bench.sentence.addFigure"
+          @pick="(field) => emit('addFigure', field)"
         />
       </template>
+    </SpineSection>
+    <SpineSection
+      v-else
+      :title="text.paragraphs"
+      :items="paragraphs"
+      :empty="text.noParagraphs"
+      v-bind="of('paragraph')"
+    >
+      <Button
+        v-for="(label, kind) in words.bench.paragraphs.add"
+        :key="kind"
+        :label="label"
+        icon="pi pi-plus"
+        text
+        size="small"
+        @click="emit('addParagraph', kind)"
+      />
     </SpineSection>
     <SpineSection
       :title="text.page"

@@ -122,7 +122,8 @@ final class CardLayout {
             lines.add(line(line, TextStyle.FIGURE_LABEL, x, y, card.label.part()));
         }
         y = ABOVE + labelLines * type.lineHeight(TextStyle.FIGURE_LABEL) + type.lineHeight(TextStyle.FIGURE);
-        lines.add(line(card.value.text(), TextStyle.FIGURE, x, y, card.value.part()));
+        lines.add(new Measured.Line(
+                card.value.text(), TextStyle.FIGURE, x, y - type.descent(TextStyle.FIGURE), card.value.part(), true));
         for (BandCell.Words note : card.notes) {
             for (String line : type.lines(note.text(), TextStyle.FIGURE_NOTE, cardWidth)) {
                 y += type.lineHeight(TextStyle.FIGURE_NOTE);

@@ -18,8 +18,15 @@ record Measured(int height, List<Line> words, int values, int rule, List<Rule> r
      * A line of words.
      *
      * @param part id of the definition's part that it comes from; empty where it comes from none
+     * @param figure whether it is a figure by itself
      */
-    record Line(String text, TextStyle style, int x, int baseline, String part) {}
+    record Line(String text, TextStyle style, int x, int baseline, String part, boolean figure) {
+
+        /** A line that is no figure. */
+        Line(String text, TextStyle style, int x, int baseline, String part) {
+            this(text, style, x, baseline, part, false);
+        }
+    }
 
     /** A line that is drawn. */
     record Rule(int x, int y, int width) {}

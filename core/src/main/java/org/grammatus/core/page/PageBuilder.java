@@ -152,7 +152,7 @@ final class PageBuilder {
 
     private void words(Measured measured, int node) {
         for (Measured.Line line : measured.words()) {
-            sheet.text(line.text(), line.style(), line.x(), y + line.baseline(), node, line.part());
+            sheet.text(line.text(), line.style(), line.x(), y + line.baseline(), node, line.part(), line.figure());
         }
     }
 

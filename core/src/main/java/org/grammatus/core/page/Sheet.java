@@ -110,8 +110,17 @@ final class Sheet {
 
     /** Puts a text in its place. */
     void text(String text, TextStyle style, int x, int baseline, int node, String id) {
+        text(text, style, x, baseline, node, id, false);
+    }
+
+    /**
+     * Puts a text in its place likewise.
+     *
+     * @param figure whether it is a figure by itself
+     */
+    void text(String text, TextStyle style, int x, int baseline, int node, String id, boolean figure) {
         String printable = style.face().printable(text);
-        cell(x, baseline, block.layout().type().width(printable, style), printable, style, node, id, false);
+        cell(x, baseline, block.layout().type().width(printable, style), printable, style, node, id, figure);
     }
 
     private void cell(

@@ -5,8 +5,10 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.ReportDatasets;
@@ -121,10 +123,17 @@ class PreviewController {
     @Operation(operationId = "filterTexts", summary = "The expressions that a definition's filters stand for")
     List<FilterText> filters(@RequestBody FiltersBody body) {
         Report report = Definitions.readReport(body.definition().toString());
-        DatasetModel dataset = datasets.require(report.dataset());
-        return report.filters().stream()
+        ReportDatasets of = datasets.of(report);
+        Stream<FilterText> ofReport = texts(report.filters(), of.main());
+        Stream<FilterText> ofBlocks = report.blocks().stream()
+                .flatMap(block ->
+                        of.of(report, block.dataset()).stream().flatMap(dataset -> texts(block.ownFilters(), dataset)));
+        return Stream.concat(ofReport, ofBlocks).toList();
+    }
+
+    private static Stream<FilterText> texts(List<ReportFilter> filters, DatasetModel dataset) {
+        return filters.stream()
                 .map(filter ->
-                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)))
-                .toList();
+                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)));
     }
 }

@@ -1,0 +1,55 @@
+import { block, changed, stripped } from './report'
+import type { Block, Column, FieldInReport, Figure, Report } from '@/api/client'
+
+/** What an expression adds up, where it is a sum or the like of one field or measure; itself otherwise. */
+export function fieldIn(expression: string | undefined): string | undefined {
+  const text = expression?.trim()
+  const inner = /^[A-Z]+\s*\(\s*("?)([a-z][a-z0-9_-]*)\1\s*\)$/i.exec(text ?? '')
+  if (inner && !/^count/i.test(text!)) {
+    return inner[2]
+  }
+  return /^"?[a-z][a-z0-9_-]*"?$/i.test(text ?? '') ? text!.replace(/"/g, '') : undefined
+}
+
+/** The field or measure that a column shows, or that is totalled under it. */
+export function fieldOfColumn(of: Block, column: Column): string | undefined {
+  return fieldIn(column.value ?? of.totals.find((total) => total.column === column.id)?.value)
+}
+
+/** What a report calls a field, and how it prints it; nothing where it says nothing. */
+export function saidOf(report: Report, field: string): FieldInReport | undefined {
+  return report.fields?.find((said) => said.id === field)
+}
+
+/** What a column is called: by itself, or else by its block or report. */
+export function columnLabel(report: Report, column: Column): string {
+  if (column.label !== undefined) {
+    return column.label
+  }
+  const of = block(report)
+  const field = fieldOfColumn(of, column)
+  const near = field && of.fields?.find((said) => said.id === field)?.label
+  return near ?? (field && saidOf(report, field)?.label) ?? column.value ?? column.id
+}
+
+/**
+ * Calls a field so in every block: what the columns and key figures of it that are called as the one at hand say themselves gives way to
+ * what the report says.
+ */
+export function sayInReport(report: Report, said: FieldInReport): Report {
+  const known = saidOf(report, said.id)
+  const fields = known ? changed(report.fields!, said.id, said) : [...(report.fields ?? []), stripped(said)]
+  const follows = <T extends Column | Figure>(part: T, field: string | undefined): T =>
+    field === said.id ? stripped({ ...part, label: undefined, format: undefined, unit: undefined }) : part
+  return {
+    ...report,
+    fields,
+    blocks: report.blocks.map((one) =>
+      stripped({
+        ...one,
+        columns: one.columns.map((column) => follows(column, fieldOfColumn(one, column))),
+        figures: one.figures?.map((figure) => follows(figure, fieldIn(figure.value))),
+      }),
+    ),
+  }
+}

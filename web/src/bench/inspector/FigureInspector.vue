@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
+import ExpressionField from './ExpressionField.vue'
+import FieldNaming from './FieldNaming.vue'
+import InspectorField from './InspectorField.vue'
+import TextInput from './TextInput.vue'
+import { fieldIn } from '../edits/fieldNames'
+import { changeFigure, setBesideFigure, type Beside } from '../edits/figures'
+import type { DatasetView, Figure, Report } from '@/api/client'
+import OneOf from '@/shell/OneOf.vue'
+import { words } from '@/words'
+
+/** What a key figure is, and what stands beside it. */
+const props = defineProps<{
+  report: Report
+  figure: Figure
+  dataset: DatasetView
+  problem: (path: string) => string | undefined
+}>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+
+const text = words.bench.figures
+const inspector = words.bench.inspector
+const options = (choices: Record<string, string>) =>
+  Object.entries(choices).map(([value, label]) => ({ value, label }))
+const units = options(inspector.units)
+const periods = computed(() =>
+  props.report.prompts
+    .filter((prompt) => prompt.type === 'period')
+    .map((prompt) => ({ value: prompt.name, label: prompt.label })),
+)
+const besides = computed(() =>
+  options(text.besides).filter(({ value }) => value !== 'period' || periods.value.length > 0),
+)
+const dates = computed(() =>
+  props.dataset.fields
+    .filter((field) => (field.type === 'DATE' || field.type === 'TIMESTAMP') && field.made === 'READ')
+    .map((field) => ({ value: field.id, label: field.label })),
+)
+const compare = computed(() => props.figure.compare)
+const name = computed(() => props.figure.label ?? props.figure.value)
+
+function change(what: Partial<Figure>, key: string) {
+  emit(
+    'apply',
+    words.bench.edits.figure(name.value),
+    (report) => changeFigure(report, props.figure.id, what),
+    `${props.figure.id} ${key}`,
+  )
+}
+
+function beside(choice: string) {
+  emit('apply', words.bench.edits.figure(name.value), (report) =>
+    setBesideFigure(report, props.figure.id, choice as Beside, {
+      date: props.dataset.dateField ?? dates.value[0]?.value,
+      prompt: periods.value.at(-1)?.value,
+    }),
+  )
+}
+
+const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: string) =>
+  change({ compare: { ...compare.value!, ...what } }, key)
+</script>
+
+<template>
+  <InspectorField :label="text.label" :problem="problem('label')">
+    <TextInput
+      :model-value="figure.label"
+      @update:model-value="(label) => change({ label: label || undefined }, 'label')"
+    />
+  </InspectorField>
+  <InspectorField :label="text.value" :problem="problem('value')">
+    <ExpressionField
+      :model-value="figure.value"
+      :invalid="!!problem('value')"
+      @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
+    />
+  </InspectorField>
+  <InspectorField :label="inspector.format" :hint="inspector.formatHint" :problem="problem('format')">
+    <TextInput
+      :model-value="figure.format"
+      :invalid="!!problem('format')"
+      @update:model-value="(format) => change({ format: format || undefined }, 'format')"
+    />
+  </InspectorField>
+  <InspectorField :label="inspector.unit">
+    <OneOf
+      :aria-label="inspector.unit"
+      :model-value="figure.unit ?? 'ones'"
+      :options="units"
+      fluid
+      @update:model-value="
+        (unit: string) => change({ unit: (unit === 'ones' ? undefined : unit) as Figure['unit'] }, 'unit')
+      "
+    />
+  </InspectorField>
+  <FieldNaming
+    :report="report"
+    :field="fieldIn(figure.value)"
+    :as="figure"
+    @apply="(name, change) => emit('apply', name, change)"
+  />
+  <InspectorField :label="text.beside" :problem="problem('prompt')">
+    <OneOf
+      :aria-label="text.beside"
+      :model-value="compare?.with ?? 'none'"
+      :options="besides"
+      fluid
+      @update:model-value="beside"
+    />
+  </InspectorField>
+  <template v-if="compare">
+    <InspectorField
+      v-if="compare.with === 'plan'"
+      :label="inspector.plan"
+      :hint="inspector.planHint"
+      :problem="problem('compare/plan')"
+    >
+      <ExpressionField
+        :model-value="compare.plan"
+        :invalid="!!problem('compare/plan')"
+        @update:model-value="(plan) => changeCompare({ plan: plan ?? '' }, 'plan')"
+      />
+    </InspectorField>
+    <InspectorField v-else :label="inspector.timeBy" :problem="problem('compare/date')">
+      <OneOf
+        :aria-label="inspector.timeBy"
+        :model-value="compare.date"
+        :options="dates"
+        fluid
+        @update:model-value="(date: string) => changeCompare({ date }, 'date')"
+      />
+    </InspectorField>
+    <InspectorField v-if="compare.with === 'period'" :label="text.prompt">
+      <OneOf
+        :aria-label="text.prompt"
+        :model-value="compare.prompt"
+        :options="periods"
+        fluid
+        @update:model-value="(prompt: string) => changeCompare({ prompt }, 'prompt')"
+      />
+    </InspectorField>
+    <label v-if="compare.with === 'last-year' || compare.with === 'previous-period'" class="switch">
+      <ToggleSwitch
+        :model-value="compare.cut ?? false"
+        @update:model-value="(cut: boolean) => changeCompare({ cut }, 'cut')"
+      />
+      {{ inspector.cut }}
+    </label>
+    <InspectorField :label="text.change">
+      <OneOf
+        :aria-label="text.change"
+        :model-value="compare.shown"
+        :options="options(text.changes)"
+        fluid
+        @update:model-value="
+          (shown: string) => changeCompare({ shown: shown as 'percent' | 'difference' | 'figure' }, 'shown')
+        "
+      />
+    </InspectorField>
+    <InspectorField :label="text.good">
+      <OneOf
+        :aria-label="text.good"
+        :model-value="figure.good ?? 'none'"
+        :options="options(text.goods)"
+        fluid
+        @update:model-value="
+          (good: string) => change({ good: (good === 'none' ? undefined : good) as Figure['good'] }, 'good')
+        "
+      />
+    </InspectorField>
+  </template>
+</template>
+
+<style scoped>
+.switch {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+</style>
