@@ -179,6 +179,8 @@ const {
           :edits="edits"
           :in-place="inPlace"
           @text="apply"
+          @place="ofBlocks.place"
+          @share="ofBlocks.share"
         />
         <TotalsDrawer
           v-if="isTable(block(report))"

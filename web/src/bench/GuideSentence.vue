@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { columnLabel } from './edits/fieldNames'
+import { columnLabel, figureLabel } from './edits/fieldNames'
 import { block } from './edits/report'
 import FieldButton from './FieldButton.vue'
 import { perRow } from './edits/perRow'
@@ -43,7 +43,9 @@ const said = computed(
 )
 const levels = computed(() => block(props.report).levels.filter((level) => !level.off))
 const summary = computed(() => {
-  const names = shown.value.map((column) => columnLabel(props.report, column) || column.value || column.id)
+  const names = shown.value.map(
+    (column) => columnLabel(props.report, column, props.dataset) || column.value || column.id,
+  )
   return names.length > 3 ? [...names.slice(0, 3), `+${names.length - 3}`] : names
 })
 const periods = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
@@ -64,10 +66,10 @@ const options = computed(() =>
     <span>{{ kind === 'text' ? text.say : text.show }}</span>
     <template v-if="kind === 'figures'">
       <span v-for="figure in figures" :key="figure.id" class="chip">
-        <span class="name" :title="figure.label ?? figure.value">{{ figure.label ?? figure.value }}</span>
+        <span class="name" :title="figure.value">{{ figureLabel(report, figure, dataset) }}</span>
         <button
           type="button"
-          :aria-label="text.remove(figure.label ?? figure.value)"
+          :aria-label="text.remove(figureLabel(report, figure, dataset))"
           @click="emit('removeFigure', figure.id)"
         >
           ×
@@ -88,7 +90,7 @@ const options = computed(() =>
           <span class="name" :title="summary[i]">{{ summary[i] }}</span>
           <button
             type="button"
-            :aria-label="text.remove(columnLabel(report, column))"
+            :aria-label="text.remove(columnLabel(report, column, dataset))"
             @click="emit('removeColumn', column.id)"
           >
             ×

@@ -1,4 +1,4 @@
-import { columnLabel } from './edits/fieldNames'
+import { columnLabel, figureLabel } from './edits/fieldNames'
 import { allFilters } from './edits/filters'
 import { block } from './edits/report'
 import { isTable } from '@/api/documents'
@@ -45,7 +45,7 @@ export function partName(report: Report, part: Part): string | undefined {
       return byId(highlights)?.label
     case 'figure': {
       const figure = byId(figures)
-      return figure && (figure.label ?? figure.value)
+      return figure && figureLabel(report, figure)
     }
     case 'paragraph': {
       const paragraph = byId(paragraphs)

@@ -84,6 +84,7 @@ export function useBench(id: string) {
     selection,
     fitWidth,
     wrong,
+    focused: (r) => blocks.focused(r, worked.value),
   })
   const { number, foldedTo, fold } = shown
   const pages = computed(() => run.value?.pages ?? 1)
@@ -137,6 +138,10 @@ export function useBench(id: string) {
     },
     remove: (block: string) => history.apply(words.bench.blocks.remove, (r) => blocks.removeBlock(r, block)),
     toggle: (block: string) => history.apply(words.bench.blocks.toggle, (r) => blocks.toggleBlock(r, block)),
+    place: (block: string, place: blocks.BlockPlace) =>
+      history.apply(words.bench.blocks.place, (r) => blocks.placeBlock(r, block, place)),
+    share: (block: string, percent: number) =>
+      history.apply(words.bench.blocks.place, (r) => blocks.setShare(r, block, percent), `${block} share`),
     move: (block: string, before: number) =>
       history.apply(words.bench.blocks.place, (r) => blocks.moveBlock(r, block, before)),
   }

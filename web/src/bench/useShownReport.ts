@@ -1,10 +1,9 @@
 import { onMounted, ref, watch, type Ref } from 'vue'
-import { block } from './edits/report'
 import { partName, type Part } from './parts'
 import type { useEditing } from './saving/useEditing'
 import type { useHistory } from './saving/useHistory'
 import type { usePreview } from './usePreview'
-import { api, type Answers, type DatasetView } from '@/api/client'
+import { api, type Answers, type DatasetView, type Report } from '@/api/client'
 
 /** The report on the bench as it is seen: loaded, shown and kept anew with every change, turned and folded. */
 export function useShownReport(bench: {
@@ -15,6 +14,8 @@ export function useShownReport(bench: {
   selection: Ref<Part[]>
   fitWidth: () => void
   wrong: Ref<string>
+  /** The report with the block that is worked on first. */
+  focused: (report: Report) => Report
 }) {
   const { report, begin } = bench.history
   const { page, show, turn } = bench.preview
@@ -41,12 +42,13 @@ export function useShownReport(bench: {
   /** Every change is seen and kept; the first one is only what was loaded. */
   watch(report, (now, before) => {
     if (now && before) {
-      if (!block(now).levels.some((level) => level.id === foldedTo.value)) {
+      if (!now.blocks.some((one) => one.levels.some((level) => level.id === foldedTo.value))) {
         foldedTo.value = undefined
       }
       void again()
       bench.editing.keep(now)
-      bench.selection.value = bench.selection.value.filter((part) => partName(now, part) !== undefined)
+      const worked = bench.focused(now)
+      bench.selection.value = bench.selection.value.filter((part) => partName(worked, part) !== undefined)
       document.title = `${now.title} · Grammatus`
     }
   })

@@ -41,7 +41,7 @@ function cellStyle(cell: Cell, band: Band): string {
   const size = props.page.styles[cell.style]?.size ?? 900
   const top =
     Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)
-  const place = `${styleRules.value[cell.style]}left:${px(cell.x)};top:${top.toFixed(2)}px`
+  const place = `${styleRules.value[cell.style]}left:${px(cell.x - spanOf(band).left)};top:${top.toFixed(2)}px`
   const next = seconds.value[band.block]
   return next && isHeld(cell, band) ? `${place};min-width:${px(next.x - cell.x)}` : place
 }
@@ -55,15 +55,36 @@ const styleRules = computed(() =>
   ),
 )
 
-/** Where the tint of marked rows reaches, by block. */
-const tints = computed(() =>
-  props.page.blocks.map((_, block) => {
-    const columns = columnsOf(props.page, block)
-    const first = columns[0]
-    const last = columns.at(-1)
-    return first && last ? { left: px(first.x), width: px(last.x + last.width - first.x) } : {}
-  }),
-)
+/** Bands that are the page's, not a block's. */
+const OF_PAGE = ['PAGE_HEADER', 'PAGE_FOOTER', 'TITLE']
+
+/** How far the signs of marked rows stand out of their block. */
+const STANDS_OUT = 1_100
+/** Room behind a block that is still its own. */
+const BEHIND = 600
+
+/** Where a band is to be met: of one block the whole width of the paper, of several that of its own. */
+function spanOf(band: Band): { left: number; width: number } {
+  const block = props.page.blocks[band.block]
+  return !block || props.page.blocks.length === 1 || OF_PAGE.includes(band.role)
+    ? { left: 0, width: props.page.width }
+    : { left: block.x - STANDS_OUT, width: block.width + STANDS_OUT + BEHIND }
+}
+
+function bandStyle(band: Band): string {
+  const { left, width } = spanOf(band)
+  return `left:${px(left)};width:${px(width)};top:${px(band.top)};height:${px(band.height)}`
+}
+
+/** Where the tint of a marked row reaches, in its band. */
+function tintOf(band: Band) {
+  const columns = columnsOf(props.page, band.block)
+  const first = columns[0]
+  const last = columns.at(-1)
+  return first && last
+    ? { left: px(first.x - spanOf(band).left), width: px(last.x + last.width - first.x) }
+    : {}
+}
 
 /** Bands in which something stands in the first column. */
 const IN_COLUMNS = ['ROW', 'TOTALS', 'COLUMN_HEADINGS', 'GRAND_TOTAL', 'HEADING', 'OTHER_ROWS']
@@ -158,16 +179,16 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
         <div
           v-for="(band, i) in bands"
           :key="i"
-          role="row"
+          :role="band.cells.length ? 'row' : 'presentation'"
           class="band"
           :class="lightClass(band)"
           :data-role="band.role"
           :data-band="i"
           :data-look="band.look"
           :title="band.markLabel"
-          :style="`top:${px(band.top)};height:${px(band.height)}`"
+          :style="bandStyle(band)"
         >
-          <div v-if="band.look" class="tint" :style="tints[band.block]" />
+          <div v-if="band.look" class="tint" :style="tintOf(band)" />
           <span
             v-for="(cell, j) in band.cells"
             :key="j"
@@ -232,8 +253,6 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
 }
 .band {
   position: absolute;
-  left: 0;
-  right: 0;
 }
 /* Widths are measured on the same faces; nothing may set them otherwise. */
 .band span {

@@ -51,7 +51,7 @@ function toggle(entry: OutlineEntry) {
       @keydown.enter.stop.prevent="emit('open', entry)"
       @tree-toggle.stop="entry.children && toggle(entry)"
     >
-      <div class="entry">
+      <div class="entry" :class="{ title: entry.depth === 0 }">
         <button
           v-if="entry.children"
           class="toggle"
@@ -86,6 +86,9 @@ ul {
   list-style: none;
   margin: 0;
   padding: 0;
+}
+.entry.title {
+  font-weight: 600;
 }
 .inner {
   margin-left: 0.75rem;

@@ -180,6 +180,8 @@ export const bench = {
     dataset: 'Data',
     beside: 'Beside the block before it',
     share: 'Share of the width, in percent',
+    thisBlock: 'this block',
+    grip: (name: string) => `Move ${name}: drag it, or use the arrow keys`,
     newPage: 'Begins a new page',
     together: 'Kept on one page',
     copy: 'Copy the block',

@@ -312,3 +312,36 @@ export function moveBlock(report: Report, id: string, before: number): Report {
   const at = next === undefined ? rows.length : rowAt(rows, next)
   return withRows(report, [...rows.slice(0, at), { blocks: [{ block: id }] }, ...rows.slice(at)])
 }
+
+/** Where a block is put: in a row of its own above or below another's row, or in the other's row, before or after it. */
+export interface BlockPlace {
+  of: string
+  side: 'above' | 'below' | 'before' | 'after'
+}
+
+const MOST_IN_A_ROW = 6
+
+/** Puts a block somewhere else; a row that is full takes no more. */
+export function placeBlock(report: Report, id: string, { of, side }: BlockPlace): Report {
+  const rows = rowsOf(report)
+    .map((row) => ({ ...row, blocks: row.blocks.filter((place) => place.block !== id) }))
+    .filter((row) => row.blocks.length)
+  const at = rowAt(rows, of)
+  const row = rows[at]
+  if (!row || id === of) {
+    return report
+  }
+  if (side === 'above' || side === 'below') {
+    const index = side === 'above' ? at : at + 1
+    return withRows(report, [...rows.slice(0, index), { blocks: [{ block: id }] }, ...rows.slice(index)])
+  }
+  if (row.blocks.length >= MOST_IN_A_ROW) {
+    return report
+  }
+  const within = row.blocks.findIndex((place) => place.block === of) + (side === 'after' ? 1 : 0)
+  const blocks = [...row.blocks.slice(0, within), { block: id }, ...row.blocks.slice(within)]
+  return withRows(
+    report,
+    rows.map((one, i) => (i === at ? { ...row, blocks } : one)),
+  )
+}

@@ -1,5 +1,5 @@
 import { block, changed, stripped } from './report'
-import type { Block, Column, FieldInReport, Figure, Report } from '@/api/client'
+import type { Block, Column, DatasetView, FieldInReport, Figure, Report } from '@/api/client'
 
 /** What an expression adds up, where it is a sum or the like of one field or measure; itself otherwise. */
 export function fieldIn(expression: string | undefined): string | undefined {
@@ -21,15 +21,28 @@ export function saidOf(report: Report, field: string): FieldInReport | undefined
   return report.fields?.find((said) => said.id === field)
 }
 
-/** What a column is called: by itself, or else by its block or report. */
-export function columnLabel(report: Report, column: Column): string {
-  if (column.label !== undefined) {
-    return column.label
-  }
-  const of = block(report)
-  const field = fieldOfColumn(of, column)
-  const near = field && of.fields?.find((said) => said.id === field)?.label
-  return near ?? (field && saidOf(report, field)?.label) ?? column.value ?? column.id
+/** What a block calls a field, or else its report or its dataset. */
+function labelOfField(report: Report, field: string | undefined, dataset?: DatasetView): string | undefined {
+  return field === undefined
+    ? undefined
+    : (block(report).fields?.find((said) => said.id === field)?.label ??
+        saidOf(report, field)?.label ??
+        dataset?.fields.find((known) => known.id === field)?.label)
+}
+
+/** What a column is called: by itself, or else by its block, report or dataset. */
+export function columnLabel(report: Report, column: Column, dataset?: DatasetView): string {
+  return (
+    column.label ??
+    labelOfField(report, fieldOfColumn(block(report), column), dataset) ??
+    column.value ??
+    column.id
+  )
+}
+
+/** What a key figure is called, likewise. */
+export function figureLabel(report: Report, figure: Figure, dataset?: DatasetView): string {
+  return figure.label ?? labelOfField(report, fieldIn(figure.value), dataset) ?? figure.value
 }
 
 /**

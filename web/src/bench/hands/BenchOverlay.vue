@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { columnLabel } from '../edits/fieldNames'
 import { block } from '../edits/report'
 import type { Part } from '../parts'
 import type { ColumnOrder, PageView, Report } from '@/api/client'
@@ -65,8 +66,9 @@ const drag = ref<Drag>()
 const paper = ref<HTMLElement>()
 
 function label(id: string): string {
-  const column = block(props.report).columns.find((c) => c.id === id)
-  return column?.label || column?.value || id
+  const of = props.report.blocks.find((one) => one.columns.some((column) => column.id === id))
+  const column = of?.columns.find((one) => one.id === id)
+  return of && column ? columnLabel({ ...props.report, blocks: [of] }, column) || id : id
 }
 
 function begin(event: PointerEvent, column: string) {

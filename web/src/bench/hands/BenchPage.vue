@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
 import BenchOverlay from './BenchOverlay.vue'
-import { block } from '../edits/report'
+import BlockFrame from './BlockFrame.vue'
+import type { BlockPlace } from '../edits/blocks'
 import InPlaceText from './InPlaceText.vue'
 import type { Part } from '../parts'
 import type { useBenchEdits } from '../useBenchEdits'
+import { isTable } from '@/api/documents'
 import type { useBenchHands } from './useBenchHands'
 import type { useInPlace } from './useInPlace'
 import { api, type PageView, type PreviewView, type Report } from '@/api/client'
@@ -26,11 +28,15 @@ const props = defineProps<{
   edits: ReturnType<typeof useBenchEdits>
   inPlace: ReturnType<typeof useInPlace>
 }>()
-const emit = defineEmits<{ text: [name: string, change: (report: Report) => Report] }>()
+const emit = defineEmits<{
+  text: [name: string, change: (report: Report) => Report]
+  place: [id: string, place: BlockPlace]
+  share: [id: string, percent: number]
+}>()
 
 const text = words.bench
 const desk = useTemplateRef('desk')
-const isEmpty = computed(() => block(props.report).columns.length === 0)
+const isEmpty = computed(() => props.report.blocks.every((one) => isTable(one) && one.columns.length === 0))
 const editing = computed(() => props.inPlace.editing.value)
 
 const uncounted = (place: number, total: string, rows: number[]) =>
@@ -95,6 +101,14 @@ defineExpose({ desk })
           @width="edits.setWidth"
           @fit="edits.fit"
           @order="(column) => edits.order(column)"
+        />
+        <BlockFrame
+          :report="report"
+          :page="page"
+          :bands="bands"
+          :scale="scale"
+          @place="(id, place) => emit('place', id, place)"
+          @share="(id, percent) => emit('share', id, percent)"
         />
         <InPlaceText
           v-if="editing"

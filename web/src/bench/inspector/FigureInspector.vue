@@ -5,7 +5,7 @@ import ExpressionField from './ExpressionField.vue'
 import FieldNaming from './FieldNaming.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
-import { fieldIn } from '../edits/fieldNames'
+import { fieldIn, figureLabel } from '../edits/fieldNames'
 import { changeFigure, setBesideFigure, type Beside } from '../edits/figures'
 import type { DatasetView, Figure, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
@@ -39,7 +39,7 @@ const dates = computed(() =>
     .map((field) => ({ value: field.id, label: field.label })),
 )
 const compare = computed(() => props.figure.compare)
-const name = computed(() => props.figure.label ?? props.figure.value)
+const name = computed(() => figureLabel(props.report, props.figure, props.dataset))
 
 function change(what: Partial<Figure>, key: string) {
   emit(
@@ -67,6 +67,7 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
   <InspectorField :label="text.label" :problem="problem('label')">
     <TextInput
       :model-value="figure.label"
+      :placeholder="name"
       @update:model-value="(label) => change({ label: label || undefined }, 'label')"
     />
   </InspectorField>

@@ -6,7 +6,7 @@ import SpineCount from './SpineCount.vue'
 import SpineSection, { type SpineItem } from './SpineSection.vue'
 import SpineData from './SpineData.vue'
 import type { Addable } from '../edits/blocks'
-import { columnLabel } from '../edits/fieldNames'
+import { columnLabel, figureLabel } from '../edits/fieldNames'
 import { allFilters } from '../edits/filters'
 import { block } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
@@ -65,6 +65,16 @@ function counted(list: { id: string; count: number }[] | undefined, id: string):
   return list?.find((entry) => entry.id === id)?.count
 }
 
+/** What the block that is worked on keeps. */
+const counts = computed(() => props.preview?.blocks.find((one) => one.id === parts.value.id))
+const keptInWords = computed(() => {
+  const kept = run.value?.rowsKept ?? 0
+  const here = counts.value?.rows
+  return here === undefined || here === kept
+    ? text.kept(kept)
+    : `${text.kept(kept)} · ${text.blockKept(here)}`
+})
+
 const blocks = computed<SpineItem[]>(() =>
   props.whole.blocks.map((one, i) => ({
     id: one.id,
@@ -108,7 +118,7 @@ const levels = computed<SpineItem[]>(() =>
 const columns = computed<SpineItem[]>(() =>
   parts.value.columns.map((column) => ({
     id: column.id,
-    label: columnLabel(props.report, column) || column.value || column.id,
+    label: columnLabel(props.report, column, props.dataset) || column.value || column.id,
     off: column.off,
     selected: isSelected('column', column.id),
   })),
@@ -116,7 +126,7 @@ const columns = computed<SpineItem[]>(() =>
 const figures = computed<SpineItem[]>(() =>
   (parts.value.figures ?? []).map((figure) => ({
     id: figure.id,
-    label: figure.label ?? figure.value,
+    label: figureLabel(props.report, figure, props.dataset),
     off: figure.off,
     selected: isSelected('figure', figure.id),
   })),
@@ -210,7 +220,7 @@ const of = (kind: PartKind) => ({
         </FieldButton>
       </template>
     </SpineSection>
-    <SpineCount :text="run && text.kept(run.rowsKept)" />
+    <SpineCount :text="run && keptInWords" />
 
     <template v-if="isTable(parts)">
       <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">
@@ -242,7 +252,7 @@ const of = (kind: PartKind) => ({
           <button type="button" @click="emit('select', { kind: 'rows', id: '' })">{{ text.rows }}</button>
         </label>
       </SpineSection>
-      <SpineCount :text="run && text.groupCount(run.groups)" />
+      <SpineCount :text="run && text.groupCount(counts?.groups ?? run.groups)" />
 
       <SpineSection :title="text.columns" :items="columns" :empty="text.noColumns" v-bind="of('column')">
         <template #add>

@@ -30,7 +30,7 @@ class BlocksTest {
         Page page = bench.page();
         bench.addColumn("Net sales");
         bench.group("Region");
-        bench.edit(() -> Bench.button(page, "Add a table").click());
+        bench.pickFrom(Bench.button(page, "Add a block"), "A table");
         Locator second = blocks(page)
                 .getByRole(
                         AriaRole.BUTTON,

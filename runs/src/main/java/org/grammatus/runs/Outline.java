@@ -2,6 +2,7 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
@@ -19,6 +20,7 @@ public final class Outline {
      * A group.
      *
      * @param place its number when the trees of all tables are read from the top; the report is 0
+     * @param depth how deep it lies; 0 for the title of a block, whose groups follow
      * @param counts what was counted in it, in words
      * @param page page it begins on
      * @param strip strip of the continuous list it begins in
@@ -34,13 +36,33 @@ public final class Outline {
     public static List<Entry> below(RunResult result, int parentPlace) {
         List<Entry> entries = new ArrayList<>();
         if (parentPlace == 0) {
-            result.results().forEach(table -> below(result, table, GroupTree.ROOT, entries));
+            for (BlockResult block : result.results()) {
+                if (result.results().size() > 1) {
+                    title(result, block).ifPresent(entries::add);
+                }
+                below(result, block, GroupTree.ROOT, entries);
+            }
         } else {
             result.at(parentPlace)
                     .ifPresent(table -> below(
                             result, table, table.grouped().tree().nodeAt(parentPlace - table.firstPlace()), entries));
         }
         return entries;
+    }
+
+    /** A block by its title, above its groups; one without a title stands for itself. */
+    private static Optional<Entry> title(RunResult result, BlockResult block) {
+        return block.bands()
+                .block()
+                .title()
+                .map(title -> new Entry(
+                        block.firstPlace(),
+                        0,
+                        title,
+                        "",
+                        result.pages().pageOf(block.index(), 0),
+                        result.pages().strips().stripOf(block.index(), 0),
+                        false));
     }
 
     private static void below(RunResult result, BlockResult table, int parent, List<Entry> entries) {

@@ -16,7 +16,12 @@ import org.grammatus.core.plan.TablePlan;
  * @param columns by column that is switched on: what ordering by it means
  * @param marked by highlight that is switched on: how many rows it marks
  */
-public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnOrder> columns, List<Count> marked) {
+public record PartCounts(
+        List<Count> kept,
+        List<LevelOrder> levels,
+        List<ColumnOrder> columns,
+        List<Count> marked,
+        List<BlockCount> blocks) {
 
     /** A number of rows beside a part, by its id. */
     public record Count(String id, long count) {}
@@ -24,8 +29,18 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnO
     /** A level's order in words, by its id. */
     public record LevelOrder(String id, String words, int groups) {}
 
+    /**
+     * What a block keeps.
+     *
+     * @param id the block's id
+     * @param rows that meet its conditions
+     * @param groups that it has
+     */
+    public record BlockCount(String id, int rows, int groups) {}
+
     public static PartCounts of(RunResult result) {
-        PartCounts counts = new PartCounts(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        PartCounts counts = new PartCounts(
+                new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         result.results().forEach(counts::add);
         return counts;
     }
@@ -33,6 +48,7 @@ public record PartCounts(List<Count> kept, List<LevelOrder> levels, List<ColumnO
     private void add(BlockResult table) {
         Grouped grouped = table.grouped();
         TablePlan plan = grouped.plan();
+        blocks.add(new BlockCount(plan.id(), grouped.rowsKept(), table.places() - 1));
         for (int i = 0; i < plan.filters().size(); i++) {
             String id = plan.filters().get(i).id();
             // What the report keeps is the same in every table: its own conditions stand before a table's.

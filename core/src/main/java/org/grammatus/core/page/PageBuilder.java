@@ -15,6 +15,7 @@ import org.grammatus.core.plan.TablePlan;
 /** Puts measured bands one below the other on a sheet. Used once. */
 final class PageBuilder {
 
+    private static final int NONE = -1;
     private static final int THIN = 40;
     private static final int MEDIUM = 70;
     private static final int THICK = 120;
@@ -25,6 +26,9 @@ final class PageBuilder {
     private final Bands bands;
     private final TablePlan plan;
     private final Sheet sheet;
+    /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
+    private int rowOfItems = NONE;
+
     private int firstBand;
     private int y;
 
@@ -107,7 +111,7 @@ final class PageBuilder {
     private void put(int band) {
         BandKind kind = bands.kind(band);
         int node = bands.node(band);
-        int first = sheet.size();
+        int first = rowOfItems == NONE ? sheet.size() : rowOfItems;
         Measured measured = layout.measures().of(band);
         int mark = plan.highlights().isEmpty() ? Marks.NONE : layout.contents().markOf(bands, band);
         if (mark != Marks.NONE) {
@@ -121,6 +125,11 @@ final class PageBuilder {
         words(measured, node);
         if (kind != BandKind.FIGURE) {
             values(band, measured, node);
+        }
+        // Items that stand side by side are one band of the page, which the last of them closes.
+        rowOfItems = measured.height() == 0 ? first : NONE;
+        if (rowOfItems != NONE) {
+            return;
         }
         int bottom = y + measured.height();
         int row = kind == BandKind.DETAIL ? bands.row(band) : Page.NONE;

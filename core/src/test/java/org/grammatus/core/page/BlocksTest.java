@@ -18,6 +18,7 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page.BandBox;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
@@ -173,6 +174,14 @@ class BlocksTest {
         for (int block = 0; block < made.tables.size(); block++) {
             Bands bands = made.tables.get(block);
             int first = place;
+            if (bands.block() instanceof FiguresPlan figures) {
+                assertThat(figuresOf(made, block))
+                        .isEqualTo(figures.figures().stream()
+                                .map(FiguresPlan.Figure::id)
+                                .toList());
+                place++;
+                continue;
+            }
             List<Integer> expected = IntStream.range(0, bands.size())
                     .filter(band -> isRow(bands.kind(band)))
                     .map(band -> bands.kind(band) == BandKind.DETAIL
@@ -183,6 +192,29 @@ class BlocksTest {
             assertThat(printed.getOrDefault(block, List.of())).isEqualTo(expected);
             place += bands.grouped().tree().nodeCount();
         }
+    }
+
+    /** The ids of the figures that a block prints, in order. */
+    private static List<String> figuresOf(Made made, int block) {
+        List<String> ids = new ArrayList<>();
+        for (int number = 1; number <= made.pages.count(); number++) {
+            Page page = made.pages.page(number);
+            for (int i = 0; i < page.bands().size(); i++) {
+                if (page.bands().get(i).block() == block && page.bands().get(i).role() == BandRole.ROW) {
+                    cells(page, i).stream()
+                            .filter(Page.Cell::figure)
+                            .forEach(cell -> ids.add(page.ids().get(cell.id())));
+                }
+            }
+        }
+        return ids;
+    }
+
+    private static List<Page.Cell> cells(Page page, int band) {
+        int end = band + 1 < page.bands().size()
+                ? page.bands().get(band + 1).firstCell()
+                : page.cells().size();
+        return page.cells().subList(page.bands().get(band).firstCell(), end);
     }
 
     @ParameterizedTest
@@ -223,11 +255,8 @@ class BlocksTest {
         boolean wide = band.role() == BandRole.TITLE
                 || band.role() == BandRole.PAGE_HEADER
                 || band.role() == BandRole.PAGE_FOOTER;
-        int end = index + 1 < page.bands().size()
-                ? page.bands().get(index + 1).firstCell()
-                : page.cells().size();
         Page.BlockBox block = page.blocks().get(band.block());
-        for (Page.Cell cell : page.cells().subList(band.firstCell(), end)) {
+        for (Page.Cell cell : cells(page, index)) {
             assertThat(cell.x()).isGreaterThanOrEqualTo(block.x());
             if (!wide) {
                 assertThat(cell.x() + cell.width()).isLessThanOrEqualTo(block.x() + block.width());
@@ -347,9 +376,12 @@ class BlocksTest {
             assertThat(strip.height()).isEqualTo(strips.heights()[number - 1]);
             rows += (int) strip.bands().stream()
                     .filter(band -> band.role() == BandRole.ROW)
+                    // Key figures stand side by side in one.
+                    .filter(band -> !(made.tables.get(band.block()).block() instanceof FiguresPlan))
                     .count();
         }
         int expected = made.tables.stream()
+                .filter(bands -> !(bands.block() instanceof FiguresPlan))
                 .mapToInt(bands -> (int) IntStream.range(0, bands.size())
                         .filter(band -> isRow(bands.kind(band)) || bands.kind(band) == BandKind.EMPTY)
                         .count())

@@ -24,6 +24,7 @@ import org.grammatus.server.run.RunView;
  * @param orders by level that is switched on: its order in words, and how many groups it has
  * @param columnOrders by column that is switched on: what ordering by it means, and whether it is so now
  * @param marked by highlight that is switched on: how many rows it marks
+ * @param blocks by block that is switched on: what it keeps
  */
 record PreviewView(
         long edit,
@@ -34,7 +35,8 @@ record PreviewView(
         List<PartCounts.Count> kept,
         List<PartCounts.LevelOrder> orders,
         List<ColumnOrder> columnOrders,
-        List<PartCounts.Count> marked) {
+        List<PartCounts.Count> marked,
+        List<PartCounts.BlockCount> blocks) {
 
     static PreviewView wrong(long edit, List<Problem> problems) {
         return new PreviewView(
@@ -42,6 +44,7 @@ record PreviewView(
                 Optional.empty(),
                 Optional.empty(),
                 problems.stream().map(ProblemView::of).toList(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -72,6 +75,7 @@ record PreviewView(
                 counts.kept(),
                 counts.levels(),
                 counts.columns(),
-                counts.marked());
+                counts.marked(),
+                counts.blocks());
     }
 }
