@@ -227,6 +227,8 @@ class OrderBookTest {
                 .extracting(org.grammatus.runs.TextSearch.Hit::block)
                 .containsExactly(1);
         assertThat(org.grammatus.runs.TextSearch.find(result, "Kiln Yard")).isNotEmpty();
-        assertThat(org.grammatus.runs.Outline.below(result, 0)).hasSize(result.groupCount());
+        assertThat(org.grammatus.runs.Outline.below(result, 0))
+                .as("each block's title above its groups")
+                .hasSize(result.groupCount() + 3);
     }
 }
