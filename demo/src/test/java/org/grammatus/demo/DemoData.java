@@ -7,6 +7,8 @@ import java.time.ZoneId;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.runs.RunEngine;
@@ -38,6 +40,14 @@ public final class DemoData {
                 throw new IllegalStateException(e);
             }
         });
+    }
+
+    /** The datasets of a report's blocks. */
+    public static ReportDatasets datasets(Report report) {
+        return ReportDatasets.of(
+                report,
+                DatasetModel.of(Starters.dataset(report.dataset()).orElseThrow()),
+                id -> Starters.dataset(id).map(DatasetModel::of));
     }
 
     static RunResult run(Path database, String period) {

@@ -12,9 +12,7 @@ import java.sql.ResultSet;
 import java.sql.Statement;
 import java.util.Map;
 import java.util.stream.StreamSupport;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -39,13 +37,13 @@ class OverviewFiguresTest {
 
     private static RunResult run(String id, String period) {
         Report report = Starters.report(id).orElseThrow();
-        ReportDatasets datasets = ReportDatasets.of(
-                report,
-                DatasetModel.of(Starters.dataset(report.dataset()).orElseThrow()),
-                name -> Starters.dataset(name).map(DatasetModel::of));
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
-                        new RunRequest(report, datasets, new Answers(Map.of("period", period)), DemoData.CONTEXT),
+                        new RunRequest(
+                                report,
+                                DemoData.datasets(report),
+                                new Answers(Map.of("period", period)),
+                                DemoData.CONTEXT),
                         READER,
                         progress -> {},
                         () -> false);

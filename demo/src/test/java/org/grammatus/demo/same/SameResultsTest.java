@@ -17,7 +17,6 @@ import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.planner.ReaderView;
@@ -64,11 +63,9 @@ class SameResultsTest {
     }
 
     private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
-        DatasetModel dataset =
-                DatasetModel.of(Starters.dataset(report.dataset()).orElseThrow());
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
-                        new RunRequest(report, dataset, new Answers(answers), DemoData.CONTEXT, view),
+                        new RunRequest(report, DemoData.datasets(report), new Answers(answers), DemoData.CONTEXT, view),
                         READER,
                         progress -> {},
                         () -> false);
