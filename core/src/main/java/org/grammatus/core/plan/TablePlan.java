@@ -92,8 +92,8 @@ public record TablePlan(
     public TablePlan narrowed(FilterPlan by) {
         Set<String> read = new TreeSet<>(fields);
         by.condition().noteFields(read);
-        return with(
-                append(filters, by), levels, columns, highlights, rows, append(reach, by.words()), Set.copyOf(read));
+        Set<String> all = fields.containsAll(read) ? fields : Set.copyOf(read);
+        return with(append(filters, by), levels, columns, highlights, rows, append(reach, by.words()), all);
     }
 
     private static <T> List<T> append(List<T> list, T last) {
