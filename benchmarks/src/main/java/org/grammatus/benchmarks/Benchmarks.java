@@ -5,8 +5,8 @@ import java.util.Arrays;
 /**
  * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
  *
- * <p>Arguments: {@code group}, {@code variants}, {@code read}, {@code edit} or {@code readers} for one of them, then line counts; 1,000,000 and
- * 10,000,000 unless given. {@code edit} and {@code readers} have sizes of their own.
+ * <p>Arguments: {@code group}, {@code variants}, {@code read}, {@code edit}, {@code blocks} or {@code readers} for one of them, then line counts; 1,000,000 and
+ * 10,000,000 unless given. {@code edit}, {@code blocks} and {@code readers} have sizes of their own.
  */
 public final class Benchmarks {
 
@@ -25,6 +25,7 @@ public final class Benchmarks {
             case "variants" -> GroupVariants.run(asked);
             case "read" -> ReadRows.run(asked);
             case "edit" -> EditToPage.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
+            case "blocks" -> BlocksTogether.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "readers" -> Readers.run();
             case "" -> {
                 GroupAndOrder.run(asked);
@@ -34,8 +35,8 @@ public final class Benchmarks {
                 Readers.run();
             }
             default ->
-                throw new IllegalArgumentException(
-                        "Unknown benchmark \"" + name + "\"; group, variants, read, edit and readers are known");
+                throw new IllegalArgumentException("Unknown benchmark \"" + name
+                        + "\"; group, variants, read, edit, blocks and readers are known");
         }
     }
 }

@@ -1,13 +1,10 @@
 package org.grammatus.benchmarks;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Optional;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
@@ -19,10 +16,6 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.FigureQuestion;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
-import org.grammatus.sources.SourceFigure;
 
 /**
  * From an edit on the bench to the page that shows it, on rows that are held: the document is read, planned, grouped and broken into pages,
@@ -88,7 +81,7 @@ final class EditToPage {
 
     private static double median(Star star, Edit edit) {
         RunEngine runs = new RunEngine(RunLimits.DEFAULT);
-        DatasetReader held = new Held(star);
+        DatasetReader held = new HeldRows(star);
         // What is seen before an edit is there while it is made.
         RunResult seen = page(runs, held, star.dataset(), edit.document(0));
         List<Double> times = new ArrayList<>();
@@ -114,45 +107,5 @@ final class EditToPage {
             throw new IllegalStateException("The page is empty");
         }
         return result;
-    }
-
-    /** Rows that are there. */
-    private record Held(Star star) implements DatasetReader {
-
-        @Override
-        public Star read(Reading reading, ReadProgress progress) {
-            return star;
-        }
-
-        @Override
-        public void readAhead(Reading reading) {}
-
-        @Override
-        public long estimatedBytes(Reading reading) {
-            return star.bytes();
-        }
-
-        @Override
-        public String version(DatasetModel dataset) {
-            return "1";
-        }
-
-        @Override
-        public Map<String, String> missing(DatasetModel dataset) {
-            return Map.of();
-        }
-
-        @Override
-        public Optional<SourceFigure> figure(FigureQuestion question) {
-            return Optional.empty();
-        }
-
-        @Override
-        public Optional<Instant> readAt(Reading reading) {
-            return Optional.empty();
-        }
-
-        @Override
-        public void readAgain(DatasetModel dataset) {}
     }
 }
