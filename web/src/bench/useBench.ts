@@ -1,3 +1,4 @@
+import * as arrangement from './edits/arrangement'
 import * as blocks from './edits/blocks'
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -138,12 +139,16 @@ export function useBench(id: string) {
     },
     remove: (block: string) => history.apply(words.bench.blocks.remove, (r) => blocks.removeBlock(r, block)),
     toggle: (block: string) => history.apply(words.bench.blocks.toggle, (r) => blocks.toggleBlock(r, block)),
-    place: (block: string, place: blocks.BlockPlace) =>
-      history.apply(words.bench.blocks.place, (r) => blocks.placeBlock(r, block, place)),
+    place: (block: string, place: arrangement.BlockPlace) =>
+      history.apply(words.bench.blocks.place, (r) => arrangement.placeBlock(r, block, place)),
     share: (block: string, percent: number) =>
-      history.apply(words.bench.blocks.place, (r) => blocks.setShare(r, block, percent), `${block} share`),
+      history.apply(
+        words.bench.blocks.place,
+        (r) => arrangement.setShare(r, block, percent),
+        `${block} share`,
+      ),
     move: (block: string, before: number) =>
-      history.apply(words.bench.blocks.place, (r) => blocks.moveBlock(r, block, before)),
+      history.apply(words.bench.blocks.place, (r) => arrangement.moveBlock(r, block, before)),
   }
 
   async function discard() {

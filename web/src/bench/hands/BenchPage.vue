@@ -2,7 +2,7 @@
 import { computed, useTemplateRef } from 'vue'
 import BenchOverlay from './BenchOverlay.vue'
 import BlockFrame from './BlockFrame.vue'
-import type { BlockPlace } from '../edits/blocks'
+import type { BlockPlace } from '../edits/arrangement'
 import InPlaceText from './InPlaceText.vue'
 import type { Part } from '../parts'
 import type { useBenchEdits } from '../useBenchEdits'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
-import { shareOf, type BlockPlace } from '../edits/blocks'
+import { shareOf, type BlockPlace } from '../edits/arrangement'
 import { block } from '../edits/report'
 import type { PageView, Report } from '@/api/client'
 import type { Band } from '@/paper/geometry'

@@ -6,8 +6,6 @@ import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import {
   beginsPage,
-  changeBlock,
-  copyBlock,
   isBeside,
   isKeptTogether,
   setBeside,
@@ -15,7 +13,8 @@ import {
   setNewPage,
   setShare,
   shareOf,
-} from '../edits/blocks'
+} from '../edits/arrangement'
+import { changeBlock, copyBlock } from '../edits/blocks'
 import { blockToClipboard } from '../hands/blockClipboard'
 import OneOf from '@/shell/OneOf.vue'
 import InputNumber from 'primevue/inputnumber'

@@ -50,10 +50,13 @@ final class CsvReportWriter implements ReportWriter {
 
     @Override
     public void write(Printout printout, OutputStream out, WriteProgress progress) throws IOException {
-        if (printout.blocks().size() > 1) {
-            CsvArchive.write(printout.blocks(), out, (table, into) -> write(table, into, progress));
-        } else {
-            write(printout.blocks().getFirst(), out, progress);
+        List<Bands> blocks = printout.blocks();
+        if (blocks.size() > 1) {
+            CsvArchive.write(blocks, out, (block, into) -> write(block, into, progress));
+            return;
+        }
+        for (Bands alone : blocks) {
+            write(alone, out, progress);
         }
     }
 

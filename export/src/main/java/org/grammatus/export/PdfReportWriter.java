@@ -19,7 +19,7 @@ import java.util.Set;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.typography.Face;
 import org.openpdf.text.Document;
 import org.openpdf.text.DocumentException;
@@ -60,14 +60,14 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
-        TablePlan plan = pages.blocks().getFirst().grouped().plan();
+        RunInputs inputs = pages.inputs();
         Page first = pages.page(1);
         Document document = new Document(paper(first));
         PdfWriter writer = PdfWriter.getInstance(document, stream);
-        describe(document, writer, plan);
+        describe(document, writer, inputs);
         document.open();
         // Opening notes the time of day; the business date takes its place.
-        writer.getInfo().put(PdfName.CREATIONDATE, creationDate(plan));
+        writer.getInfo().put(PdfName.CREATIONDATE, creationDate(inputs));
         openFonts();
         for (int number = 1; number <= pages.count(); number++) {
             if (!progress.pagesWritten(number - 1)) {
@@ -82,17 +82,18 @@ final class PdfReportWriter implements ReportWriter {
     }
 
     /** Identity and date come from the inputs, not from chance or the clock. */
-    private static void describe(Document document, PdfWriter writer, TablePlan plan) {
-        document.addTitle(plan.inputs().title());
+    private static void describe(Document document, PdfWriter writer, RunInputs inputs) {
+        document.addTitle(inputs.title());
         document.addCreator("Grammatus");
-        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(plan.locale().toLanguageTag()));
-        String id = digest(plan.inputs().fingerprint() + plan.prompts() + plan.context());
+        writer.getExtraCatalog().put(PdfName.LANG, new PdfString(inputs.locale().toLanguageTag()));
+        String id = digest(inputs.fingerprint() + inputs.prompts() + inputs.context());
         writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
         writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);
     }
 
-    private static PdfDate creationDate(TablePlan plan) {
-        return new PdfDate(GregorianCalendar.from(plan.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
+    private static PdfDate creationDate(RunInputs inputs) {
+        return new PdfDate(
+                GregorianCalendar.from(inputs.context().businessDate().atStartOfDay(ZoneId.of("UTC"))));
     }
 
     private static String digest(String text) {

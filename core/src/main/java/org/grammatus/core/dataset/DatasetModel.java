@@ -1,9 +1,7 @@
 package org.grammatus.core.dataset;
 
 import java.time.LocalDate;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,10 +13,6 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.ReportField;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.problem.Problem;
-import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.problem.Problems;
-import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
 /**
@@ -120,7 +114,7 @@ public final class DatasetModel {
         }
     }
 
-    private DatasetModel(
+    DatasetModel(
             Dataset definition,
             List<Dataset.Table> tables,
             int[] pointedFrom,
@@ -144,102 +138,7 @@ public final class DatasetModel {
      *     calculated field or measure is wrong
      */
     public static DatasetModel of(Dataset dataset) {
-        if (dataset.builtOn().isPresent()) {
-            throw new ProblemException(
-                    Problem.error("/builtOn", "the datasets that this one is built on are not here; take it out"));
-        }
-        Problems problems = new Problems();
-        Map<String, Dataset.Table> byId = new LinkedHashMap<>();
-        dataset.tables().forEach(table -> byId.put(table.id(), table));
-        List<Dataset.Table> tables = new ArrayList<>();
-        List<Integer> pointedFrom = new ArrayList<>();
-        List<Dataset.Join> joins = new ArrayList<>();
-        Deque<Dataset.Table> reached = new ArrayDeque<>();
-        tables.add(byId.get(dataset.grain()));
-        pointedFrom.add(-1);
-        joins.add(null);
-        reached.add(tables.getFirst());
-        while (!reached.isEmpty()) {
-            Dataset.Table from = reached.poll();
-            for (int i = 0; i < dataset.joins().size(); i++) {
-                Dataset.Join join = dataset.joins().get(i);
-                if (!join.from().equals(from.id())) {
-                    continue;
-                }
-                Dataset.Table to = byId.get(join.to());
-                if (tables.contains(to)) {
-                    problems.error(
-                            "/joins/" + i,
-                            "table \"" + to.id() + "\" is reached a second time; give it a second name for that");
-                    continue;
-                }
-                if (join.columns().size() != to.key().size()) {
-                    problems.error(
-                            "/joins/" + i + "/columns",
-                            "found " + join.columns().size() + " columns, expected "
-                                    + to.key().size() + ", as many as the key of \"" + to.id() + "\" has");
-                }
-                tables.add(to);
-                pointedFrom.add(tables.indexOf(from));
-                joins.add(join);
-                reached.add(to);
-            }
-        }
-        for (int i = 0; i < dataset.tables().size(); i++) {
-            if (!tables.contains(dataset.tables().get(i))) {
-                problems.error(
-                        "/tables/" + i,
-                        "table \"" + dataset.tables().get(i).id() + "\" is not reached from \"" + dataset.grain()
-                                + "\" by to-one joins; add a join, or remove the table");
-            }
-        }
-        Map<String, FieldInfo> fields = fields(dataset, tables, problems);
-        Map<String, NamedValue> named = NamedValues.of(dataset, problems);
-        problems.throwIfErrors();
-        DatasetModel model = new DatasetModel(
-                dataset,
-                List.copyOf(tables),
-                pointedFrom.stream().mapToInt(Integer::intValue).toArray(),
-                joins,
-                fields,
-                named,
-                dataset);
-        NamedValues.check(model);
-        Lookups.check(model);
-        return model;
-    }
-
-    private static Map<String, FieldInfo> fields(Dataset dataset, List<Dataset.Table> tables, Problems problems) {
-        Map<String, FieldInfo> fields = new LinkedHashMap<>();
-        for (int i = 0; i < dataset.fields().size(); i++) {
-            Dataset.Field field = dataset.fields().get(i);
-            Type type;
-            switch (field.type()) {
-                case DECIMAL -> {
-                    if (field.scale().isEmpty()) {
-                        problems.error("/fields/" + i, "property \"scale\" is missing: a decimal needs it");
-                    }
-                    type = Type.decimal(field.scale().orElse(0));
-                }
-                default -> {
-                    if (field.scale().isPresent()) {
-                        problems.error("/fields/" + i + "/scale", "only a decimal has a scale; remove it");
-                    }
-                    type = Type.of(field.type());
-                }
-            }
-            if (field.order().isPresent() && field.type() != Kind.TEXT) {
-                problems.error("/fields/" + i + "/order", "only a text has an order of its own; remove it");
-            }
-            int table = -1;
-            for (int t = 0; t < tables.size(); t++) {
-                if (tables.get(t).id().equals(field.table())) {
-                    table = t;
-                }
-            }
-            fields.put(field.id(), new FieldInfo(field, type, table));
-        }
-        return fields;
+        return TableTree.model(dataset);
     }
 
     /** The same dataset, its fields, calculated fields and measures called and printed as a report says. */

@@ -216,6 +216,11 @@ public final class Pages {
                 .orElse(1);
     }
 
+    /** What all of the report is made with. */
+    public RunInputs inputs() {
+        return blocks.getFirst().layout().plan().inputs();
+    }
+
     /** The bands of its blocks, in reading order. */
     public List<Bands> blocks() {
         return blocks.stream().map(block -> block.layout().bands()).toList();
