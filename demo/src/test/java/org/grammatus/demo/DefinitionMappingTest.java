@@ -41,6 +41,10 @@ class DefinitionMappingTest {
             Map.entry("compare date", "field"),
             Map.entry("cells at", "part"),
             Map.entry("blocks block", "part"),
+            Map.entry("fields id", "field"),
+            Map.entry("also field", "field"),
+            Map.entry("figures value", "expression"),
+            Map.entry("paragraphs text", "template"),
             Map.entry("highlights when", "expression"));
 
     private static final DefinitionMapping MARKING = new DefinitionMapping() {
@@ -102,7 +106,7 @@ class DefinitionMappingTest {
             if (value.isContainer()) {
                 compare(value, after.path(name), name, wrong);
             } else if (value.isString()) {
-                boolean part = name.equals("id") && !inside.isEmpty();
+                boolean part = name.equals("id") && !inside.isEmpty() && !inside.equals("fields");
                 String sort = part ? "part" : SORTS.getOrDefault(inside + " " + name, "");
                 boolean same = sort.isEmpty() || value.asString().equals("report");
                 String expected = same ? value.asString() : sort + "!" + value.asString();
