@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import ChoicePrompt from './ChoicePrompt.vue'
+import ManyPrompt from './ManyPrompt.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
+import RangePrompt from './RangePrompt.vue'
+import ValuePrompt from './ValuePrompt.vue'
 import type { Answers, AnswerView, ReportView } from '@/api/client'
 import { words } from '@/words'
 
@@ -23,6 +26,28 @@ const asked = defineModel<Answers>({ required: true })
     <template v-for="prompt in props.report.prompts" :key="prompt.name">
       <PeriodPrompt
         v-if="prompt.type === 'PERIOD'"
+        v-model="asked[prompt.name]!"
+        :prompt="prompt"
+        :resolved="resolved[prompt.name]"
+        :problem="problems[prompt.name]"
+      />
+      <ManyPrompt
+        v-else-if="prompt.type === 'CHOICES'"
+        v-model="asked[prompt.name]!"
+        :report="props.report.id"
+        :prompt="prompt"
+        :resolved="resolved[prompt.name]"
+        :problem="problems[prompt.name]"
+      />
+      <RangePrompt
+        v-else-if="prompt.type === 'NUMBER_RANGE' || prompt.type === 'TEXT_RANGE'"
+        v-model="asked[prompt.name]!"
+        :prompt="prompt"
+        :resolved="resolved[prompt.name]"
+        :problem="problems[prompt.name]"
+      />
+      <ValuePrompt
+        v-else-if="prompt.type !== 'CHOICE'"
         v-model="asked[prompt.name]!"
         :prompt="prompt"
         :resolved="resolved[prompt.name]"

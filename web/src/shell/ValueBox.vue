@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { nextTick, ref, useTemplateRef } from 'vue'
+import { nextTick, reactive, ref, useTemplateRef } from 'vue'
 import { folded } from './folded'
 import { nearest } from './nearest'
 import { useNewest } from './useNewest'
@@ -33,16 +33,32 @@ const refused = ref<{ text: string; near: FieldValue[] }>()
 /** A name that is chosen and that several have. */
 const shared = ref<FieldValue>()
 
+/** What chosen values are called, as far as the lists have told. */
+const labels = reactive(new Map<string, string>())
+const called = (value: string) => labels.get(value) ?? value
+
 function set(chosen: unknown) {
-  const list = Array.isArray(chosen) ? chosen : chosen ? [chosen] : []
   typed.value = typeof chosen === 'string' ? chosen : ''
   refused.value = undefined
-  const last = list.at(-1) as FieldValue | string | undefined
-  shared.value = last && typeof last !== 'string' && last.namesakes.length ? last : undefined
-  values.value = list.map((value) => (typeof value === 'string' ? value : (value as FieldValue).value))
+  if (typeof chosen === 'object' && chosen) {
+    take(chosen as FieldValue)
+  } else if (!props.many) {
+    shared.value = undefined
+    values.value = typed.value ? [typed.value] : []
+  }
 }
 
-const take = (value: FieldValue) => set(props.many ? [...values.value, value] : value)
+function take(value: FieldValue) {
+  typed.value = ''
+  refused.value = undefined
+  labels.set(value.value, value.label)
+  shared.value = value.namesakes.length ? value : undefined
+  values.value = props.many
+    ? [...values.value.filter((other) => other !== value.value), value.value]
+    : [value.value]
+}
+
+const leave = (value: string) => (values.value = values.value.filter((other) => other !== value))
 
 /** Makes a value of what was typed. */
 async function settle(): Promise<void> {
@@ -74,9 +90,6 @@ async function settle(): Promise<void> {
 
 function onKey(event: KeyboardEvent) {
   const input = event.target as HTMLInputElement
-  if (props.many) {
-    typed.value = input.value
-  }
   // What the arrows stand on is taken by the list itself.
   const onOption = document.querySelector(`[id="${input.getAttribute('aria-activedescendant')}"]`)
   if (!typed.value.trim() || onOption) {
@@ -87,20 +100,28 @@ function onKey(event: KeyboardEvent) {
     event.stopPropagation()
   }
   void settle()
-  if (props.many) {
-    input.value = ''
-  }
 }
 </script>
 
 <template>
   <div class="values" @keydown.enter.capture="onKey" @keydown.tab.capture="onKey">
+    <p v-if="many && values.length" class="chosen">
+      <button
+        v-for="value in values"
+        :key="value"
+        type="button"
+        class="chip"
+        :aria-label="words.bench.sentence.remove(called(value))"
+        @click="leave(value)"
+      >
+        {{ called(value) }} ×
+      </button>
+    </p>
     <AutoComplete
       ref="box"
-      :model-value="many ? values : (values[0] ?? '')"
+      :model-value="many ? typed : (values[0] ?? '')"
       :suggestions="offered"
       option-label="value"
-      :multiple="many"
       :input-id="inputId"
       :placeholder="placeholder"
       :aria-label="inputId ? undefined : label"
@@ -165,6 +186,22 @@ p {
 }
 .problem {
   color: var(--danger);
+}
+.chosen {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.2rem;
+  margin: 0 0 0.25rem;
+}
+button.chip {
+  border-radius: 12px;
+  background: var(--accent-soft);
+  color: inherit;
+  text-decoration: none;
+  padding: 0 0.5rem;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .namesakes {
   color: var(--quiet);

@@ -1,4 +1,4 @@
-import type { Filter } from '@/api/definition'
+import type { Filter, Prompt } from '@/api/definition'
 
 const plural = (count: number, one: string, other: string) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : other}`
@@ -428,6 +428,27 @@ export const bench = {
     whereHint: "For example: net_amount > 500 AND status <> 'cancelled'",
     reads: 'Compares with the answer to',
     promptName: 'Name in expressions',
+    asksFor: 'Asks for',
+    promptTypes: {
+      period: 'days, from and to',
+      choice: 'one value',
+      choices: 'any number of values',
+      text: 'a text',
+      'whole-number': 'a whole number',
+      decimal: 'a number',
+      date: 'one day',
+      'yes-no': 'yes or no',
+      'number-range': 'numbers, from and to',
+      'text-range': 'texts, from and to',
+    } as Record<Prompt['type'], string>,
+    limits: { least: 'At least', most: 'At most' },
+    defaultHints: {
+      choices: 'Values separated by commas; all but … for all others.',
+      date: 'Such as 2026-01-31, today or yesterday.',
+      'yes-no': 'yes or no',
+      'number-range': 'Such as 10..20, 10.. or ..20.',
+      'text-range': 'Such as S0100..S0200.',
+    } as Partial<Record<Prompt['type'], string>>,
     help: 'Help beside it',
     required: 'An answer is needed',
     default: 'Default answer',

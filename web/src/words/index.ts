@@ -146,7 +146,7 @@ export const words = {
     custom: 'Other dates',
     groups: 'Groups',
     pages: 'Pages of the report',
-    noGroups: 'Nothing to list: no row meets these conditions.',
+    noGroups: 'No groups to list.',
     first: 'First page',
     previous: 'Previous page',
     next: 'Next page',
@@ -172,6 +172,24 @@ export const words = {
     findNext: 'Next place',
     findPrevious: 'Previous place',
     choose: 'All',
+    values: {
+      any: 'any',
+      anyDay: 'any day',
+      either: 'either',
+      yes: 'yes',
+      no: 'no',
+      from: 'from',
+      to: 'to',
+      all: 'All',
+      allBut: 'all but these',
+      paste: 'Paste a list',
+      pasteHere: 'Codes or names, one a line or separated by commas',
+      takeIn: 'Choose them',
+      unknown: (count: number) =>
+        count === 1
+          ? 'One is not in the data; it stays here.'
+          : `${count} are not in the data; they stay here.`,
+    },
     chooseFind: 'Find a value',
     edit: 'Edit',
     help: 'Keys and gestures',

@@ -130,6 +130,7 @@ const on = {
       />
       <PromptInspector
         v-else-if="part.kind === 'prompt'"
+        :report="report"
         :dataset="main"
         :prompt="byId(report.prompts)!"
         :problem="problem"

@@ -5,11 +5,13 @@ import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import ValuePicker from './ValuePicker.vue'
-import { changePrompt } from '../edits/filters'
+import { changePrompt, promptTypes, setPromptType } from '../edits/filters'
+import OneOf from '@/shell/OneOf.vue'
 import type { DatasetView, Prompt, Report } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{
+  report: Report
   dataset: DatasetView
   prompt: Prompt
   problem: (path: string) => string | undefined
@@ -18,6 +20,19 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 const text = words.bench.inspector
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.prompt.field))
+/** The field that the prompt is about: whose values it offers, or that a filter compares with its answer. */
+const about = computed(() => {
+  const id = props.prompt.field ?? props.report.filters.find((f) => f.prompt === props.prompt.name)?.field
+  return props.dataset.fields.find((f) => f.id === id)
+})
+const types = computed(() =>
+  [...new Set([props.prompt.type, ...promptTypes(about.value?.type)])].map((value) => ({
+    value,
+    label: text.promptTypes[value],
+  })),
+)
+const isLimited = computed(() => ['whole-number', 'decimal', 'date'].includes(props.prompt.type))
+const ends = computed(() => ['period', 'number-range', 'text-range'].includes(props.prompt.type))
 const periods = computed(() => {
   const known = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
   const own = props.prompt.default
@@ -44,6 +59,20 @@ function change(what: Partial<Prompt>, key: string) {
   <InspectorField :label="text.help">
     <TextInput :model-value="prompt.help" long @update:model-value="(help) => change({ help }, 'help')" />
   </InspectorField>
+  <InspectorField :label="text.asksFor">
+    <OneOf
+      :aria-label="text.asksFor"
+      :model-value="prompt.type"
+      :options="types"
+      fluid
+      @update:model-value="
+        (type: string) =>
+          emit('apply', words.bench.edits.prompt, (report) =>
+            setPromptType(report, prompt.id, type as Prompt['type']),
+          )
+      "
+    />
+  </InspectorField>
   <InspectorField v-if="prompt.type === 'period'" :label="text.default" :problem="problem('default')">
     <Select
       :aria-label="text.default"
@@ -59,6 +88,17 @@ function change(what: Partial<Prompt>, key: string) {
       "
     />
   </InspectorField>
+  <InspectorField
+    v-else-if="prompt.type !== 'choice'"
+    :label="text.default"
+    :hint="text.defaultHints[prompt.type]"
+    :problem="problem('default') ?? problem(prompt.name)"
+  >
+    <TextInput
+      :model-value="prompt.default"
+      @update:model-value="(answer) => change({ default: answer || undefined }, 'default')"
+    />
+  </InspectorField>
   <div v-else-if="field" class="block">
     <span>{{ text.default }}</span>
     <ValuePicker
@@ -70,6 +110,14 @@ function change(what: Partial<Prompt>, key: string) {
     />
     <small v-if="!prompt.default">{{ text.noDefault }}</small>
   </div>
+  <template v-if="isLimited">
+    <InspectorField v-for="limit in ['least', 'most'] as const" :key="limit" :label="text.limits[limit]">
+      <TextInput
+        :model-value="prompt[limit]"
+        @update:model-value="(value) => change({ [limit]: value || undefined }, limit)"
+      />
+    </InspectorField>
+  </template>
   <label class="switch">
     <ToggleSwitch
       :model-value="prompt.required ?? false"
@@ -79,9 +127,7 @@ function change(what: Partial<Prompt>, key: string) {
   </label>
   <p class="quiet">
     {{ text.promptName }}:
-    <code>{{
-      prompt.type === 'period' ? `:${prompt.name}_from, :${prompt.name}_to` : `:${prompt.name}`
-    }}</code>
+    <code>{{ ends ? `:${prompt.name}_from, :${prompt.name}_to` : `:${prompt.name}` }}</code>
   </p>
 </template>
 

@@ -21,6 +21,8 @@ public final class Starters {
             "order-book",
             "order-overview",
             "sales-and-purchasing",
+            "open-orders",
+            "large-orders",
             "apiary-statement");
     private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 

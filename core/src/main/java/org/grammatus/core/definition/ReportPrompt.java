@@ -9,13 +9,24 @@ import java.util.Optional;
 import org.grammatus.core.choice.PromptType;
 
 /** A question to the person who runs the report, told apart by its {@code type}. */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, include = JsonTypeInfo.As.EXISTING_PROPERTY, property = "type")
+@JsonTypeInfo(
+        use = JsonTypeInfo.Id.NAME,
+        include = JsonTypeInfo.As.EXISTING_PROPERTY,
+        property = "type",
+        visible = true)
 @JsonSubTypes({
     @JsonSubTypes.Type(value = ReportPrompt.OfPeriod.class, name = "period"),
-    @JsonSubTypes.Type(value = ReportPrompt.Choice.class, name = "choice")
+    @JsonSubTypes.Type(value = ReportPrompt.Choice.class, name = "choice"),
+    @JsonSubTypes.Type(value = ReportPrompt.Choices.class, name = "choices"),
+    @JsonSubTypes.Type(
+            value = ReportPrompt.Value.class,
+            names = {"text", "whole-number", "decimal", "date", "yes-no"}),
+    @JsonSubTypes.Type(
+            value = ReportPrompt.Range.class,
+            names = {"number-range", "text-range"})
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "field", "default"})
+@JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "field", "least", "most", "default"})
 public sealed interface ReportPrompt {
 
     String id();
@@ -101,6 +112,93 @@ public sealed interface ReportPrompt {
         @Override
         public Choice mapped(DefinitionMapping to) {
             return new Choice(to.part(id), to.prompt(name), label, help, required, to.field(field), defaultAnswer);
+        }
+    }
+
+    /**
+     * Asks for any number of values of a field.
+     *
+     * @param field id of the field whose values are offered
+     * @param defaultAnswer values separated by commas, perhaps behind {@code all but}
+     */
+    record Choices(
+            String id,
+            String name,
+            String label,
+            Optional<String> help,
+            Optional<Boolean> required,
+            String field,
+            @JsonProperty("default") Optional<String> defaultAnswer)
+            implements ReportPrompt {
+
+        @Override
+        public PromptType type() {
+            return PromptType.CHOICES;
+        }
+
+        @Override
+        public Choices optional() {
+            return new Choices(id, name, label, help, Optional.empty(), field, defaultAnswer);
+        }
+
+        @Override
+        public Choices mapped(DefinitionMapping to) {
+            return new Choices(to.part(id), to.prompt(name), label, help, required, to.field(field), defaultAnswer);
+        }
+    }
+
+    /**
+     * Asks for a text, a number, a day, or yes or no.
+     *
+     * @param least the least number or the first day that is an answer
+     * @param most the most, or the last
+     */
+    record Value(
+            String id,
+            String name,
+            PromptType type,
+            String label,
+            Optional<String> help,
+            Optional<Boolean> required,
+            Optional<String> least,
+            Optional<String> most,
+            @JsonProperty("default") Optional<String> defaultAnswer)
+            implements ReportPrompt {
+
+        @Override
+        public Value optional() {
+            return new Value(id, name, type, label, help, Optional.empty(), least, most, defaultAnswer);
+        }
+
+        @Override
+        public Value mapped(DefinitionMapping to) {
+            return new Value(to.part(id), to.prompt(name), type, label, help, required, least, most, defaultAnswer);
+        }
+    }
+
+    /**
+     * Asks for two ends, either of which may be left open.
+     *
+     * @param defaultAnswer the two ends with {@code ..} between them
+     */
+    record Range(
+            String id,
+            String name,
+            PromptType type,
+            String label,
+            Optional<String> help,
+            Optional<Boolean> required,
+            @JsonProperty("default") Optional<String> defaultAnswer)
+            implements ReportPrompt {
+
+        @Override
+        public Range optional() {
+            return new Range(id, name, type, label, help, Optional.empty(), defaultAnswer);
+        }
+
+        @Override
+        public Range mapped(DefinitionMapping to) {
+            return new Range(to.part(id), to.prompt(name), type, label, help, required, defaultAnswer);
         }
     }
 }

@@ -42,6 +42,24 @@ public interface Names {
     /** What {@code :name} stands for: its answer, or NULL of its type. */
     Optional<Scalar> prompt(String name);
 
+    /** The values that {@code :name} stands for in a list, where it is a choice of several that was answered. */
+    default Optional<Chosen> chosen(String name) {
+        return Optional.empty();
+    }
+
+    /**
+     * Chosen values.
+     *
+     * @param blank whether rows without a value are chosen, too
+     * @param except whether all others are meant
+     */
+    record Chosen(List<Scalar> values, boolean blank, boolean except) {
+
+        public Chosen {
+            values = List.copyOf(values);
+        }
+    }
+
     Collection<String> promptNames();
 
     /** The names after a colon that have no answer. */

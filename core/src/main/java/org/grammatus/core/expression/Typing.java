@@ -169,6 +169,11 @@ public final class Typing {
     }
 
     private Typed prompt(Expression.Prompt p) {
+        if (names.chosen(p.name()).isPresent()) {
+            throw fault(
+                    p.position(),
+                    "\":" + p.name() + "\" is a choice of several; it stands by itself in IN (:" + p.name() + ")");
+        }
         return new Typed.Constant(names.prompt(p.name())
                 .orElseThrow(() -> fault(
                         p.position(),
@@ -221,11 +226,11 @@ public final class Typing {
     }
 
     private Typed membership(Expression.In in) {
-        return negate(in.negated(), anyOf(in.value(), in.list()));
+        return negate(in.negated(), ChosenTyping.of(in, this).orElseGet(() -> anyOf(in.value(), in.list())));
     }
 
     /** Joined by halves, so that a long list is no deep expression. */
-    private Typed anyOf(Expression value, List<Expression> items) {
+    Typed anyOf(Expression value, List<Expression> items) {
         int half = items.size() / 2;
         return half == 0
                 ? compare(Comparator.EQUAL, value, items.getFirst())

@@ -1,5 +1,6 @@
 package org.grammatus.core.group;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.columnar.Column;
@@ -10,11 +11,14 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
+import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.prompt.Answer;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
 
 /** What chosen keys are called in the data. */
 final class AnswerNames {
@@ -35,11 +39,26 @@ final class AnswerNames {
         return plan.prompts().stream().map(all::name).toList();
     }
 
-    private Optional<AnswerName> name(ResolvedPrompt answer) {
-        Scalar choice = answer.choice();
-        return choice instanceof Scalar.Null
-                ? Optional.empty()
-                : name(choice, answer.field().orElseThrow());
+    private Optional<AnswerName> name(ResolvedPrompt prompt) {
+        String field = prompt.field().orElse("");
+        if (prompt.answer() instanceof Answer.Several several) {
+            List<Optional<AnswerName>> names =
+                    prompt.choices().stream().map(choice -> name(choice, field)).toList();
+            return names.stream().allMatch(Optional::isEmpty)
+                    ? Optional.empty()
+                    : Optional.of(together(several.chosen(), names));
+        }
+        return prompt.choices().stream().findFirst().flatMap(choice -> name(choice, field));
+    }
+
+    /** What several chosen keys are called, those that have no name by themselves. */
+    private static AnswerName together(Names.Chosen chosen, List<Optional<AnswerName>> names) {
+        List<String> called = new ArrayList<>();
+        for (int i = 0; i < names.size(); i++) {
+            Scalar key = chosen.values().get(i);
+            called.add(ScalarText.write(names.get(i).map(AnswerName::name).orElse(key)));
+        }
+        return new AnswerName("", new Scalar.Text(ResolvedPrompt.inWords(chosen, called)));
     }
 
     private Optional<AnswerName> name(Scalar choice, String field) {

@@ -1,49 +1,109 @@
 package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.expression.Names;
 import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
 
 /**
  * A prompt with its answer.
  *
  * @param name what expressions call it, after a colon
- * @param field for a choice, the field whose values are offered
+ * @param field for choices, the field whose values are offered
  * @param asked the answer as files and addresses write it, rolling names kept; empty text when there was none
- * @param period the days it stands for now; open for a choice
- * @param choice the chosen value; NULL without one, and for a period
+ * @param answer what it stands for now
  */
 public record ResolvedPrompt(
-        String name,
-        String label,
-        PromptType type,
-        Optional<String> field,
-        String asked,
-        Period period,
-        Scalar choice) {
+        String name, String label, PromptType type, Optional<String> field, String asked, Answer answer) {
 
-    /** The answer with month names, as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}; a choice as it is. */
+    /** Chosen values that are said in words; of more it is said how many. */
+    private static final int MOST_SAID = 5;
+
+    /** The days that it stands for; open where it asks for none. */
+    public Period period() {
+        return answer instanceof Answer.Days days ? days.period() : Period.OPEN;
+    }
+
+    /** The one value that was chosen of a field; NULL where none was, or where it asks for something else. */
+    public Scalar choice() {
+        return type == PromptType.CHOICE && answer instanceof Answer.One one ? one.value() : new Scalar.Null(Type.TEXT);
+    }
+
+    /** The values that were chosen of a field, one or several. */
+    public List<Scalar> choices() {
+        return switch (answer) {
+            case Answer.Several several -> several.chosen().values();
+            case Answer.One one when type == PromptType.CHOICE && !one.isOpen() -> List.of(one.value());
+            default -> List.of();
+        };
+    }
+
+    /** The answer as it stands on the page: {@code 1 October 2025 to 20 November 2026}, {@code all dates}, {@code 10 to 20}. */
     public String inWords(ULocale locale) {
-        if (type == PromptType.CHOICE) {
-            return asked.isEmpty() ? "all" : asked;
-        }
+        return switch (answer) {
+            case Answer.Days days -> words(days.period(), locale);
+            case Answer.One one -> one.isOpen() ? "all" : type == PromptType.CHOICE ? asked : word(one.value(), locale);
+            case Answer.Ends ends -> words(ends, locale);
+            case Answer.Several several ->
+                several.isOpen()
+                        ? "all"
+                        : inWords(
+                                several.chosen(),
+                                several.chosen().values().stream()
+                                        .map(ScalarText::write)
+                                        .toList());
+        };
+    }
+
+    /** Chosen values in words, by what they are called: {@code Kiln Yard, Finch Lane}, {@code all but Kiln Yard}. */
+    public static String inWords(Names.Chosen chosen, List<String> called) {
+        String values = called.stream().limit(MOST_SAID).collect(Collectors.joining(", "));
+        int more = called.size() - MOST_SAID;
+        String all = more > 0 ? values + " and " + more + " more" : values;
+        String withBlank = !chosen.blank() ? all : all.isEmpty() ? ChosenText.NONE : all + ", " + ChosenText.NONE;
+        return (chosen.except() ? "all but " : "") + withBlank;
+    }
+
+    private static String words(Period period, ULocale locale) {
         String from = period.from().map(d -> day(d.toEpochDay(), locale)).orElse("");
         String to = period.to().map(d -> day(d.toEpochDay(), locale)).orElse("");
-        if (period.isOpen()) {
-            return "all dates";
-        }
+        return period.isOpen() ? "all dates" : ends(from, to);
+    }
+
+    private static String words(Answer.Ends ends, ULocale locale) {
+        return ends.isOpen() ? "all" : ends(word(ends.from(), locale), word(ends.to(), locale));
+    }
+
+    private static String ends(String from, String to) {
         if (from.equals(to)) {
             return from;
         }
         return to.isEmpty() ? "from " + from : from.isEmpty() ? "up to " + to : from + " to " + to;
     }
 
-    /** What the answer stands for as it is written in files and addresses: an ISO 8601 interval, or the chosen value. */
+    private static String word(Scalar value, ULocale locale) {
+        return switch (value) {
+            case Scalar.Number number -> new NumberAnswer(locale).words(number);
+            case Scalar.Date date -> day(date.value().toEpochDay(), locale);
+            default -> ScalarText.write(value);
+        };
+    }
+
+    /** What the answer stands for as it is written in files and addresses: an ISO 8601 interval, a value, values. */
     public String resolved() {
-        return type == PromptType.CHOICE ? asked : period.toString();
+        return switch (answer) {
+            case Answer.Days days -> days.period().toString();
+            case Answer.One one -> type == PromptType.CHOICE ? asked : ScalarText.write(one.value());
+            case Answer.Ends ends -> asked;
+            case Answer.Several several -> asked;
+        };
     }
 
     private static String day(long epochDay, ULocale locale) {

@@ -12,8 +12,6 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.value.Period;
-import org.grammatus.core.value.Scalar;
-import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -104,7 +102,7 @@ class PeriodTextTest {
                     new Period(Optional.of(from), Optional.empty()),
                     new Period(Optional.empty(), Optional.of(from)))) {
                 String words = new ResolvedPrompt(
-                                "p", "P", PromptType.PERIOD, Optional.empty(), "", period, new Scalar.Null(Type.TEXT))
+                                "p", "P", PromptType.PERIOD, Optional.empty(), "", new Answer.Days(period))
                         .inWords(language);
                 assertThat(typed.parse(words)).as(words).isEqualTo(period);
             }

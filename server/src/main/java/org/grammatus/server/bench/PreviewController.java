@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.ReportDatasets;
@@ -124,16 +125,17 @@ class PreviewController {
     List<FilterText> filters(@RequestBody FiltersBody body) {
         Report report = Definitions.readReport(body.definition().toString());
         ReportDatasets of = datasets.of(report);
-        Stream<FilterText> ofReport = texts(report.filters(), of.main());
+        Stream<FilterText> ofReport = texts(report.filters(), of.main(), report.prompts());
         Stream<FilterText> ofBlocks = report.blocks().stream()
-                .flatMap(block ->
-                        of.of(report, block.dataset()).stream().flatMap(dataset -> texts(block.ownFilters(), dataset)));
+                .flatMap(block -> of.of(report, block.dataset()).stream()
+                        .flatMap(dataset -> texts(block.ownFilters(), dataset, report.prompts())));
         return Stream.concat(ofReport, ofBlocks).toList();
     }
 
-    private static Stream<FilterText> texts(List<ReportFilter> filters, DatasetModel dataset) {
+    private static Stream<FilterText> texts(
+            List<ReportFilter> filters, DatasetModel dataset, List<ReportPrompt> prompts) {
         return filters.stream()
-                .map(filter ->
-                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset)));
+                .map(filter -> new FilterText(
+                        filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset, prompts)));
     }
 }

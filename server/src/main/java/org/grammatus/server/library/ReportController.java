@@ -171,9 +171,8 @@ class ReportController {
         Report report = definition(id, principal);
         String field = report.prompts().stream()
                 .filter(p -> p.name().equals(prompt))
-                .filter(ReportPrompt.Choice.class::isInstance)
+                .flatMap(p -> fieldOf(p).stream())
                 .findFirst()
-                .map(choice -> ((ReportPrompt.Choice) choice).field())
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
         return FieldValues.of(
                 reader,
@@ -181,6 +180,15 @@ class ReportController {
                 field,
                 find,
                 businessDate.now().businessDate());
+    }
+
+    /** The field whose values a prompt offers. */
+    private static Optional<String> fieldOf(ReportPrompt prompt) {
+        return switch (prompt) {
+            case ReportPrompt.Choice choice -> Optional.of(choice.field());
+            case ReportPrompt.Choices choices -> Optional.of(choices.field());
+            default -> Optional.empty();
+        };
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)

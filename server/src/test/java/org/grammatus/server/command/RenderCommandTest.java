@@ -85,7 +85,7 @@ class RenderCommandTest {
 
     @Test
     void severalTablesAsCsvAreAnArchiveAndAreCalledSo() throws Exception {
-        refused(render("order-book", "--format", "csv"), "The report has 3 tables, which csv has in one archive");
+        refused(render("order-book", "--format", "csv"), "The report has 3 blocks, which csv has in one archive");
         assertThat(folder.resolve("out.pdf")).doesNotExist();
         Path archive = folder.resolve("book.zip");
         assertThat(grammatus(

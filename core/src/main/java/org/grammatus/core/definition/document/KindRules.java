@@ -32,8 +32,6 @@ final class KindRules {
     private static final JsonNode NO_ROWS =
             JsonNodeFactory.instance.objectNode().put("shown", false).set("order", LIST);
 
-    private static final Rule NO_FIELD = new Rule(Map.of(), "", Map.of("field", "only a choice has a field"));
-
     private static final Rule WITH_TIME = new Rule(
             Map.of("date", ""),
             "a comparison with another time",
@@ -64,8 +62,32 @@ final class KindRules {
                             "comparison", "an expression filter compares in its condition",
                             "values", "an expression filter names values in its condition")));
 
-    private static final Map<String, Rule> PROMPTS =
-            Map.of("period", NO_FIELD, "choice", new Rule(Map.of("field", ""), "a choice", Map.of()));
+    private static final Map<String, String> UNLIMITED =
+            Map.of("least", "only numbers and days have limits", "most", "only numbers and days have limits");
+
+    private static final Rule OF_FIELD = new Rule(Map.of("field", ""), "a choice", UNLIMITED);
+
+    private static final Rule LIMITED = new Rule(Map.of(), "", Map.of("field", "only a choice has a field"));
+
+    private static final Rule UNLIMITED_VALUE = new Rule(
+            Map.of(),
+            "",
+            Map.of(
+                    "field", "only a choice has a field",
+                    "least", "only numbers and days have limits",
+                    "most", "only numbers and days have limits"));
+
+    private static final Map<String, Rule> PROMPTS = Map.of(
+            "period", UNLIMITED_VALUE,
+            "choice", OF_FIELD,
+            "choices", OF_FIELD,
+            "text", UNLIMITED_VALUE,
+            "whole-number", LIMITED,
+            "decimal", LIMITED,
+            "date", LIMITED,
+            "yes-no", UNLIMITED_VALUE,
+            "number-range", UNLIMITED_VALUE,
+            "text-range", UNLIMITED_VALUE);
 
     private static final Rule TABLE = new Rule(
             Map.of(

@@ -1,6 +1,7 @@
 package org.grammatus.core.definition.document;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -131,7 +132,7 @@ final class References {
     private void compare(String pointer, Optional<ReportCompare> compare, List<ReportPrompt> prompts) {
         compare.filter(ReportCompare.WithPeriod.class::isInstance)
                 .map(ReportCompare.WithPeriod.class::cast)
-                .ifPresent(with -> prompt(pointer, with.prompt(), PromptType.PERIOD, prompts));
+                .ifPresent(with -> prompt(pointer, with.prompt(), Set.of(PromptType.PERIOD), prompts));
     }
 
     /** A field is called in one way in one place. */
@@ -251,10 +252,10 @@ final class References {
 
     private void filter(String pointer, ReportFilter filter, List<ReportPrompt> prompts) {
         switch (filter) {
-            case ReportFilter.OfPeriod period -> prompt(pointer, period.prompt(), PromptType.PERIOD, prompts);
+            case ReportFilter.OfPeriod period -> prompt(pointer, period.prompt(), Set.of(PromptType.PERIOD), prompts);
             case ReportFilter.Condition condition -> {
                 operands(pointer, condition);
-                condition.prompt().ifPresent(name -> prompt(pointer, name, PromptType.CHOICE, prompts));
+                condition.prompt().ifPresent(name -> prompt(pointer, name, answering(condition.comparison()), prompts));
             }
             case ReportFilter.Typed typed -> {}
         }
@@ -263,7 +264,8 @@ final class References {
     /** A condition compares with as many values as its comparison takes, or with one prompt. */
     private void operands(String pointer, ReportFilter.Condition filter) {
         int values = filter.values().map(List::size).orElse(0);
-        int found = values + (filter.prompt().isPresent() ? 1 : 0);
+        int ofPrompt = filter.comparison() == FilterComparison.BETWEEN ? 2 : 1;
+        int found = values + (filter.prompt().isPresent() ? ofPrompt : 0);
         int most = switch (filter.comparison()) {
             case BLANK, NOT_BLANK -> 0;
             case BETWEEN -> 2;
@@ -281,9 +283,21 @@ final class References {
         }
     }
 
-    private void prompt(String pointer, String name, PromptType type, List<ReportPrompt> prompts) {
+    /** The prompts whose answers a comparison can compare with. */
+    private static Set<PromptType> answering(FilterComparison comparison) {
+        return switch (comparison) {
+            case BETWEEN -> EnumSet.of(PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE);
+            case IS, IS_NOT ->
+                EnumSet.complementOf(EnumSet.of(PromptType.PERIOD, PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE));
+            default ->
+                EnumSet.complementOf(EnumSet.of(
+                        PromptType.PERIOD, PromptType.CHOICES, PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE));
+        };
+    }
+
+    private void prompt(String pointer, String name, Set<PromptType> types, List<ReportPrompt> prompts) {
         List<String> names = prompts.stream()
-                .filter(p -> p.type() == type)
+                .filter(p -> types.contains(p.type()))
                 .map(ReportPrompt::name)
                 .toList();
         known(pointer + "/prompt", "prompt", name, names);

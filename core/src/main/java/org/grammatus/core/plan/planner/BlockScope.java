@@ -18,6 +18,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportField;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.AggregateFunction;
@@ -35,7 +36,6 @@ import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problems;
-import org.grammatus.core.value.Scalar;
 
 /**
  * What all parts of a block are planned over: the names that its expressions may use, the filters that reach it, and the place where what
@@ -55,6 +55,7 @@ final class BlockScope {
     final AskedPeriods asked;
 
     private final Checked<Report> checked;
+    private final List<ReportPrompt> prompts;
     /** The report's dataset, its fields called as the report calls them. */
     private final DatasetModel main;
 
@@ -69,6 +70,7 @@ final class BlockScope {
     BlockScope(Checked<Report> checked, int index, DatasetModel own, DatasetModel main, RunInputs inputs) {
         Report report = checked.document().orElseThrow();
         this.checked = checked;
+        this.prompts = report.prompts();
         this.block = report.blocks().get(index);
         this.pointer = "/blocks/" + index;
         List<ReportField> said = new ArrayList<>(report.fields().orElse(List.of()));
@@ -175,7 +177,7 @@ final class BlockScope {
     /** The names of keys that were chosen are read, too, so that the answers can be said in words. */
     private void noteNames() {
         inputs.prompts().stream()
-                .filter(prompt -> !(prompt.choice() instanceof Scalar.Null))
+                .filter(prompt -> !prompt.choices().isEmpty())
                 .flatMap(prompt -> prompt.field().stream())
                 .flatMap(field -> names.field(field, true).stream())
                 .forEach(lookups::nameOf);
@@ -260,7 +262,7 @@ final class BlockScope {
     }
 
     private Optional<FilterPlan> condition(ReportFilter filter) {
-        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset), names.fieldLabels());
+        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset, prompts), names.fieldLabels());
         Optional<String> period =
                 filter instanceof ReportFilter.OfPeriod of ? Optional.of(of.prompt()) : Optional.empty();
         return Typing.restriction(condition, names, Typing.Place.ROW)

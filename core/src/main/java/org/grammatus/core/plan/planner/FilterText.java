@@ -1,9 +1,13 @@
 package org.grammatus.core.plan.planner;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.problem.Problem;
@@ -25,8 +29,11 @@ public final class FilterText {
     private final ReportFilter.Condition filter;
     private final String field;
     private final Type type;
+    /** Whether it compares with a day that is asked for. */
+    private final boolean asksForDay;
 
-    private FilterText(ReportFilter.Condition filter, Type type) {
+    private FilterText(ReportFilter.Condition filter, Type type, boolean asksForDay) {
+        this.asksForDay = asksForDay;
         this.filter = filter;
         this.field = quotedName(filter.field());
         this.type = type;
@@ -37,12 +44,13 @@ public final class FilterText {
      *
      * @throws ProblemException if a value does not fit the field
      */
-    public static String of(ReportFilter filter, DatasetModel dataset) {
+    public static String of(ReportFilter filter, DatasetModel dataset, List<ReportPrompt> prompts) {
         return switch (filter) {
             case ReportFilter.Typed typed -> typed.where();
             case ReportFilter.OfPeriod asked -> period(asked);
             case ReportFilter.Condition built ->
-                new FilterText(built, dataset.typeOf(built.field()).orElse(Type.TEXT)).condition();
+                new FilterText(built, dataset.typeOf(built.field()).orElse(Type.TEXT), asksForDay(built, prompts))
+                        .condition();
         };
     }
 
@@ -53,6 +61,12 @@ public final class FilterText {
         return field + " >= " + prompt + "_from AND " + field + " < " + prompt + "_to + INTERVAL '1' DAY";
     }
 
+    private static boolean asksForDay(ReportFilter.Condition filter, List<ReportPrompt> prompts) {
+        return prompts.stream()
+                .anyMatch(prompt ->
+                        prompt.type() == PromptType.DATE && filter.prompt().equals(Optional.of(prompt.name())));
+    }
+
     private static String quotedName(String id) {
         return '"' + id + '"';
     }
@@ -61,7 +75,12 @@ public final class FilterText {
         List<String> values = filter.prompt().isPresent()
                 ? List.of(":" + filter.prompt().get())
                 : filter.values().orElse(List.of());
-        boolean days = type.kind() == Kind.TIMESTAMP && filter.prompt().isEmpty() && allDays(values);
+        boolean days =
+                type.kind() == Kind.TIMESTAMP && (asksForDay || filter.prompt().isEmpty() && allDays(values));
+        if (filter.comparison() == FilterComparison.BETWEEN && filter.prompt().isPresent()) {
+            return field + " BETWEEN :" + filter.prompt().get() + "_from AND :"
+                    + filter.prompt().get() + "_to";
+        }
         return switch (filter.comparison()) {
             case IS -> days ? anyDay(values) : oneOf(values, "");
             case IS_NOT -> days ? orBlank("NOT (" + anyDay(values) + ")") : orBlank(oneOf(values, "NOT "));
@@ -107,7 +126,9 @@ public final class FilterText {
                     "/comparison", "the field is a " + type + "; only texts are searched for a part of them"));
         }
         if (value.startsWith(":")) {
-            return field + " " + not + "LIKE " + (before.isEmpty() ? "" : "'%' || ") + value + " || '%'";
+            // What a reader types is sought as it stands: nothing in it is a pattern.
+            String found = "POSITION(" + value + " IN " + field + ")" + (before.isEmpty() ? " = 1" : " > 0");
+            return not.isEmpty() ? found : "NOT (" + found + ")";
         }
         String escaped = value.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
         return field + " " + not + "LIKE " + quoted(before + escaped + "%") + " ESCAPE '\\'";

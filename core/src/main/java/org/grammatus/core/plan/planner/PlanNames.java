@@ -2,6 +2,7 @@ package org.grammatus.core.plan.planner;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.prompt.Answer;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
@@ -26,6 +28,7 @@ final class PlanNames implements Names {
 
     private final DatasetNames known;
     private final Map<String, Scalar> answers;
+    private final Map<String, Chosen> chosen = new HashMap<>();
     private final LocalDate today;
     private final List<Level> levels;
     private final Level rows;
@@ -47,6 +50,11 @@ final class PlanNames implements Names {
         this.known = new DatasetNames(dataset, today);
         this.today = today;
         this.answers = answers(prompts);
+        for (ResolvedPrompt prompt : prompts) {
+            if (prompt.answer() instanceof Answer.Several several && !several.isOpen()) {
+                chosen.put(prompt.name(), several.chosen());
+            }
+        }
     }
 
     Set<String> used() {
@@ -94,6 +102,11 @@ final class PlanNames implements Names {
     }
 
     @Override
+    public Optional<Chosen> chosen(String name) {
+        return Optional.ofNullable(chosen.get(name));
+    }
+
+    @Override
     public Collection<String> promptNames() {
         return answers.keySet();
     }
@@ -102,7 +115,7 @@ final class PlanNames implements Names {
     public Set<String> unanswered() {
         Set<String> names = new TreeSet<>();
         answers.forEach((name, answer) -> {
-            if (answer instanceof Scalar.Null) {
+            if (answer instanceof Scalar.Null && !chosen.containsKey(name)) {
                 names.add(name);
             }
         });
@@ -114,12 +127,18 @@ final class PlanNames implements Names {
         Map<String, Scalar> answers = new TreeMap<>();
         for (ResolvedPrompt prompt : prompts) {
             String name = prompt.name();
-            switch (prompt.type()) {
-                case PERIOD -> {
-                    answers.put(name + FROM, date(prompt.period().from()));
-                    answers.put(name + TO, date(prompt.period().to()));
+            switch (prompt.answer()) {
+                case Answer.Days days -> {
+                    answers.put(name + FROM, date(days.period().from()));
+                    answers.put(name + TO, date(days.period().to()));
                 }
-                case CHOICE -> answers.put(name, prompt.choice());
+                case Answer.Ends ends -> {
+                    answers.put(name + FROM, ends.from());
+                    answers.put(name + TO, ends.to());
+                }
+                case Answer.One one -> answers.put(name, one.value());
+                // What was chosen stands in lists alone.
+                case Answer.Several several -> answers.put(name, new Scalar.Null(Type.TEXT));
             }
         }
         return answers;

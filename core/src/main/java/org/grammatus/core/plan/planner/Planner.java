@@ -167,8 +167,11 @@ public final class Planner {
     private static RunInputs inputs(
             Report report, List<ResolvedPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
         for (int i = 0; i < report.prompts().size(); i++) {
-            if (report.prompts().get(i) instanceof ReportPrompt.Choice choice) {
-                Known.field("/prompts/" + i + "/field", choice.field(), dataset, problems);
+            String at = "/prompts/" + i + "/field";
+            switch (report.prompts().get(i)) {
+                case ReportPrompt.Choice choice -> Known.field(at, choice.field(), dataset, problems);
+                case ReportPrompt.Choices choices -> Known.field(at, choices.field(), dataset, problems);
+                default -> {}
             }
         }
         report.zone()

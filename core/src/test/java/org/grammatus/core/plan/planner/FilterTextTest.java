@@ -33,7 +33,7 @@ class FilterTextTest {
     }
 
     private static String typed(Report report) {
-        return FilterText.of(report.filters().getFirst(), Samples.dataset());
+        return FilterText.of(report.filters().getFirst(), Samples.dataset(), report.prompts());
     }
 
     private static int kept(Report report) {

@@ -1,0 +1,192 @@
+package org.grammatus.core.prompt;
+
+import com.ibm.icu.util.ULocale;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Period;
+import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.ScalarText;
+import org.grammatus.core.value.Type;
+
+/** Reads one answer after the other, each by what its prompt asks for; what is wrong is noted, and leaves the prompt open. */
+final class AnswerReader {
+
+    private static final int MOST_CHARACTERS = 100_000;
+    /** Of a decimal that nobody has typed. */
+    private static final int DECIMALS = 2;
+
+    /** Between the ends of a range. */
+    private static final String ENDS = "..";
+
+    private final DatasetModel dataset;
+    private final Problems problems;
+    private final PeriodText periods;
+    private final NumberAnswer numbers;
+
+    AnswerReader(RunContext context, DatasetModel dataset, ULocale locale, Problems problems) {
+        this.dataset = dataset;
+        this.problems = problems;
+        this.periods = new PeriodText(context.businessDate(), dataset.calendar(), locale);
+        this.numbers = new NumberAnswer(locale);
+    }
+
+    /** What a text comes to, with how it is written from now on. */
+    private record Read(Answer answer, String written) {}
+
+    ResolvedPrompt resolved(ReportPrompt prompt, String text) {
+        String at = "/answers/" + prompt.name();
+        Optional<String> field = switch (prompt) {
+            case ReportPrompt.Choice choice -> Optional.of(choice.field());
+            case ReportPrompt.Choices choices -> Optional.of(choices.field());
+            default -> Optional.empty();
+        };
+        Read open = new Read(open(prompt), text);
+        Read read = text.isEmpty() ? new Read(open.answer, "") : noting(at, () -> read(prompt, text), open);
+        if (prompt.required().orElse(false) && text.isEmpty()) {
+            problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give(prompt)));
+        }
+        return new ResolvedPrompt(prompt.name(), prompt.label(), prompt.type(), field, read.written, read.answer);
+    }
+
+    private Read noting(String at, Supplier<Read> read, Read otherwise) {
+        Problems own = new Problems();
+        Read found = own.collect(
+                at,
+                () -> {
+                    try {
+                        return read.get();
+                    } catch (IllegalArgumentException e) {
+                        throw new ProblemException(Problem.error("", e.getMessage()));
+                    }
+                },
+                otherwise);
+        own.found().forEach(problems::add);
+        return found;
+    }
+
+    private static String give(ReportPrompt prompt) {
+        return switch (prompt.type()) {
+            case PERIOD -> "give a period";
+            case CHOICE, CHOICES -> "choose a value";
+            case TEXT -> "type a text";
+            case WHOLE_NUMBER, DECIMAL -> "type a number";
+            case DATE -> "give a day";
+            case YES_NO -> "say yes or no";
+            case NUMBER_RANGE, TEXT_RANGE -> "give a start or an end";
+        };
+    }
+
+    private Answer open(ReportPrompt prompt) {
+        return switch (prompt) {
+            case ReportPrompt.OfPeriod p -> new Answer.Days(Period.OPEN);
+            case ReportPrompt.Choice c -> new Answer.One(new Scalar.Null(typeOf(c.field())));
+            case ReportPrompt.Choices c -> Answer.Several.OPEN;
+            case ReportPrompt.Value v -> new Answer.One(new Scalar.Null(typeOf(v.type())));
+            case ReportPrompt.Range r ->
+                new Answer.Ends(new Scalar.Null(typeOf(r.type())), new Scalar.Null(typeOf(r.type())));
+        };
+    }
+
+    private Read read(ReportPrompt prompt, String text) {
+        if (text.length() > MOST_CHARACTERS) {
+            throw new IllegalArgumentException("the answer is longer than %,d characters".formatted(MOST_CHARACTERS));
+        }
+        return switch (prompt) {
+            case ReportPrompt.OfPeriod asked -> new Read(new Answer.Days(periods.parse(text)), periods.written(text));
+            case ReportPrompt.Choice asked -> new Read(new Answer.One(choice(asked.field(), text)), text);
+            case ReportPrompt.Choices asked -> {
+                var chosen = ChosenText.parse(text, typeOf(asked.field()));
+                yield new Read(new Answer.Several(chosen), ChosenText.write(chosen));
+            }
+            case ReportPrompt.Value asked -> value(asked, text);
+            case ReportPrompt.Range asked -> range(asked, text);
+        };
+    }
+
+    /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
+    private Scalar choice(String field, String text) {
+        Type type = typeOf(field);
+        return dataset.typeOf(field).isEmpty() ? new Scalar.Null(type) : ScalarText.parse(text, type);
+    }
+
+    private Read value(ReportPrompt.Value prompt, String text) {
+        if (prompt.type() == PromptType.DATE) {
+            Period days = periods.parse(text);
+            if (days.from().isEmpty() || !days.from().equals(days.to())) {
+                throw new IllegalArgumentException("\"" + text + "\" is not one day; write one, such as 31 Jan 2026");
+            }
+            Scalar day = new Scalar.Date(days.from().get());
+            requireWithin(prompt, day, Type.DATE);
+            boolean rolling = !periods.written(text).contains("/");
+            return new Read(new Answer.One(day), rolling ? periods.written(text) : ScalarText.write(day));
+        }
+        Scalar value = single(text, typeOf(prompt.type()));
+        requireWithin(prompt, value, typeOf(prompt.type()));
+        return new Read(new Answer.One(value), ScalarText.write(value));
+    }
+
+    private Scalar single(String text, Type type) {
+        return type.isNumber() ? numbers.parse(text, type) : ScalarText.parse(text, type);
+    }
+
+    private void requireWithin(ReportPrompt.Value prompt, Scalar value, Type type) {
+        Optional<Scalar> least = prompt.least().map(limit -> ScalarText.parse(limit, type));
+        Optional<Scalar> most = prompt.most().map(limit -> ScalarText.parse(limit, type));
+        boolean tooSmall = least.filter(limit -> compare(value, limit) < 0).isPresent();
+        boolean tooLarge = most.filter(limit -> compare(value, limit) > 0).isPresent();
+        if (tooSmall || tooLarge) {
+            String found = "found " + ScalarText.write(value) + ", expected ";
+            throw new IllegalArgumentException(
+                    least.isEmpty()
+                            ? found + "at most " + prompt.most().orElseThrow()
+                            : most.isEmpty()
+                                    ? found + "at least " + prompt.least().orElseThrow()
+                                    : found + prompt.least().get() + " to "
+                                            + prompt.most().get());
+        }
+    }
+
+    private Read range(ReportPrompt.Range prompt, String text) {
+        Type type = typeOf(prompt.type());
+        int between = text.indexOf(ENDS);
+        String first = between < 0 ? text : text.substring(0, between);
+        String last = between < 0 ? text : text.substring(between + ENDS.length());
+        Scalar from = first.isBlank() ? new Scalar.Null(type) : single(first.strip(), type);
+        Scalar to = last.isBlank() ? new Scalar.Null(type) : single(last.strip(), type);
+        boolean closed = !(from instanceof Scalar.Null) && !(to instanceof Scalar.Null);
+        if (closed && compare(from, to) > 0) {
+            throw new IllegalArgumentException("starts with " + ScalarText.write(from) + " after it ends with "
+                    + ScalarText.write(to) + "; turn the two round");
+        }
+        return new Read(new Answer.Ends(from, to), ScalarText.write(from) + ENDS + ScalarText.write(to));
+    }
+
+    /** Texts by code points, as conditions compare them. */
+    private static int compare(Scalar a, Scalar b) {
+        return switch (a) {
+            case Scalar.Number n -> n.value().compareTo(((Scalar.Number) b).value());
+            case Scalar.Date d -> d.value().compareTo(((Scalar.Date) b).value());
+            default -> ScalarText.write(a).compareTo(ScalarText.write(b));
+        };
+    }
+
+    private Type typeOf(String field) {
+        return dataset.typeOf(field).orElse(Type.TEXT);
+    }
+
+    private static Type typeOf(PromptType type) {
+        return switch (type) {
+            case WHOLE_NUMBER -> Type.INTEGER;
+            case DECIMAL, NUMBER_RANGE -> Type.decimal(DECIMALS);
+            case DATE -> Type.DATE;
+            case YES_NO -> Type.BOOLEAN;
+            default -> Type.TEXT;
+        };
+    }
+}
