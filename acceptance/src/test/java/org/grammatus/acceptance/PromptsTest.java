@@ -1,0 +1,79 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Prompts of every kind, answered as readers answer them and made as authors make them. */
+class PromptsTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    @Test
+    void anInquiryIsAnsweredByTypingChoosingAndPasting() {
+        Page page = PRODUCT.signedIn("reader", "/reports/open-orders");
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("Promised: up to 4 December 2026 · Depots: all");
+
+        Locator value = page.getByLabel("Lines worth at least");
+        value.fill("a lot");
+        assertThat(page.getByText("expected a number such as 12.50")).isVisible();
+        assertThat(Bench.button(page, "Run")).isDisabled();
+        value.fill("1,000");
+        value.press("Tab");
+        assertThat(value).hasValue("1000");
+
+        page.getByLabel("Order numbers, from").fill("S0106400");
+        page.getByLabel("Order numbers, from").press("Tab");
+        assertThat(page.getByText("from S0106400")).isVisible();
+
+        Bench.button(page, "Paste a list").click();
+        page.getByLabel("Codes or names").fill("Kiln Yard\nNowhere");
+        Bench.button(page, "Choose them").click();
+        assertThat(page.getByText("One is not in the data")).isVisible();
+        assertThat(page.getByLabel("Remove Kiln Yard")).isVisible();
+        page.getByLabel("Depots", new Page.GetByLabelOptions().setExact(true)).fill("finch");
+        page.getByLabel("Depots", new Page.GetByLabelOptions().setExact(true)).press("Enter");
+        assertThat(page.getByLabel("Remove Finch Lane")).isVisible();
+        Accessibility.check(page);
+
+        Bench.button(page, "Run").click();
+        assertThat(page).hasURL(Pattern.compile("orders=S0106400\\.\\."));
+        assertThat(paper).containsText("Depots: Kiln Yard, Finch Lane · Order numbers: from S0106400");
+        assertThat(paper.locator("[data-role=ROW]").filter(new Locator.FilterOptions().setHasText("Tarn Street")))
+                .hasCount(0);
+
+        page.getByText("all but these").click();
+        Bench.button(page, "Run").click();
+        assertThat(paper).containsText("Depots: all but Kiln Yard, Finch Lane");
+        assertThat(paper.locator("[data-role=ROW]").filter(new Locator.FilterOptions().setHasText("Kiln Yard")))
+                .hasCount(0);
+    }
+
+    @Test
+    void anAuthorLetsAPromptAskForSomethingElse() {
+        Bench bench = Bench.make(PRODUCT.signedIn("author", "/"), "Sales order lines");
+        Page page = bench.page();
+        bench.addColumn("Net sales");
+        bench.group("Region");
+        bench.pick("Add to prompts", "Region");
+        bench.choose(bench.field("Asks for"), "any number of values");
+        bench.edit(() -> bench.field("Default answer").fill("all but Lakeside"));
+        assertThat(page.locator(".paper")).containsText("Region: all but Lakeside");
+        assertThat(page.locator(".paper [data-role=ROW]").filter(new Locator.FilterOptions().setHasText("Lakeside")))
+                .hasCount(0);
+        bench.choose(bench.field("Asks for"), "a text");
+        assertThat(page.getByLabel("Parts of the report")).containsText("Region contains");
+        bench.edit(() -> bench.field("Default answer").fill("Coa"));
+        assertThat(page.locator(".paper [data-role=ROW]")).hasCount(1);
+        Accessibility.check(page);
+        bench.edit(() -> page.keyboard().press("Control+z"));
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Region: all");
+    }
+}
