@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { ref, watch } from 'vue'
-import { api, type SourceAnswer, type WhyFigure, type WhyOrder } from '@/api/client'
+import { api, ApiError, type SourceAnswer, type WhyFigure, type WhyOrder } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ run: string; place: number; total?: string }>()
@@ -29,6 +29,12 @@ async function askSource() {
   }
 }
 
+function noneIfMissing(e: unknown): undefined {
+  if (!(e instanceof ApiError && e.status === 404)) {
+    throw e
+  }
+}
+
 watch(
   () => [props.run, props.place, props.total] as const,
   async ([run, place, total]) => {
@@ -37,7 +43,8 @@ watch(
     try {
       const [why, stands] = await Promise.all([
         total ? api.whyFigure(run, place, total) : undefined,
-        place > 0 ? api.whyOrder(run, place) : undefined,
+        // A whole block stands in no order.
+        place > 0 ? api.whyOrder(run, place).catch(noneIfMissing) : undefined,
       ])
       if (run === props.run && place === props.place) {
         figure.value = why

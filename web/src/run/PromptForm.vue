@@ -49,6 +49,7 @@ const asked = defineModel<Answers>({ required: true })
       <ValuePrompt
         v-else-if="prompt.type !== 'CHOICE'"
         v-model="asked[prompt.name]!"
+        :report="props.report.id"
         :prompt="prompt"
         :resolved="resolved[prompt.name]"
         :problem="problems[prompt.name]"

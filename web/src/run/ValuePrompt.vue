@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import PromptFrame from './PromptFrame.vue'
-import type { AnswerView, PromptView } from '@/api/client'
+import { api, type AnswerView, type PromptView } from '@/api/client'
+import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 
 /** Asks for a text, a number, a day, or yes or no. What is typed is read by the server, which says what it understood. */
-const props = defineProps<{ prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
 /** The answer as written; empty for none. */
 const asked = defineModel<string>({ required: true })
 
@@ -19,6 +20,13 @@ const sides = [
   { value: 'yes', label: text.yes },
   { value: 'no', label: text.no },
 ]
+/** The day that is chosen of those that there are, as it is said. */
+const days = computed({
+  get: () => (asked.value ? [props.resolved?.words || asked.value] : []),
+  set: ([first]) => (asked.value = first ?? ''),
+})
+/** Whether the day is the latest or the earliest in the data, whichever that is. */
+const isOfData = computed(() => ['latest', 'earliest'].includes(asked.value))
 const isNumber = props.prompt.type === 'WHOLE_NUMBER' || props.prompt.type === 'DECIMAL'
 
 function type(now: string | undefined) {
@@ -28,7 +36,7 @@ function type(now: string | undefined) {
 </script>
 
 <template>
-  <PromptFrame :prompt="prompt" :resolved="isNumber ? resolved : undefined" :problem="problem">
+  <PromptFrame :prompt="prompt" :resolved="isNumber || isOfData ? resolved : undefined" :problem="problem">
     <SelectButton
       v-if="prompt.type === 'YES_NO'"
       :model-value="asked"
@@ -39,6 +47,16 @@ function type(now: string | undefined) {
       :aria-label="prompt.label"
       size="small"
       @update:model-value="(side: string) => (asked = side)"
+    />
+    <ValueBox
+      v-else-if="prompt.offers"
+      v-model="days"
+      :search="(find) => api.choices(props.report, prompt.name, find)"
+      :input-id="`answer-${prompt.name}`"
+      :label="prompt.label"
+      :placeholder="text.anyDay"
+      :invalid="!!problem"
+      free
     />
     <InputText
       v-else

@@ -18,6 +18,8 @@ const props = defineProps<{
   label: string
   placeholder?: string
   many?: boolean
+  /** Whether something else than the values offered may be typed, which others judge. */
+  free?: boolean
   small?: boolean
   invalid?: boolean
 }>()
@@ -82,7 +84,7 @@ async function settle(): Promise<void> {
   box.value?.hide()
   if (one) {
     take(one)
-  } else {
+  } else if (!props.free) {
     const all = await props.search('').catch(() => [])
     refused.value = { text: sought, near: nearest(sought, all) }
   }

@@ -444,7 +444,7 @@ export const bench = {
     limits: { least: 'At least', most: 'At most' },
     defaultHints: {
       choices: 'Values separated by commas; all but … for all others.',
-      date: 'Such as 2026-01-31, today or yesterday.',
+      date: 'Such as 2026-01-31, today, yesterday, or the latest or earliest in the data.',
       'yes-no': 'yes or no',
       'number-range': 'Such as 10..20, 10.. or ..20.',
       'text-range': 'Such as S0100..S0200.',

@@ -259,6 +259,7 @@ export const words = {
     'up to next 7 days': 'Overdue and next 7 days',
     'next 7 days': 'Next 7 days',
     'last 7 days': 'Last 7 days',
+    'last 7 days with data': 'Last 7 days that have data',
     'last 30 days': 'Last 30 days',
   } as Record<string, string>,
   notices: {

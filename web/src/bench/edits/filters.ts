@@ -170,7 +170,7 @@ export function setPromptType(report: Report, id: string, type: Prompt['type']):
   const reads = (filter: Filter) => filter.prompt === prompt.name && filter.kind !== 'expression'
   const field = prompt.field ?? report.filters.find(reads)?.field
   const comparison = usualComparison(type)
-  const ofField = type === 'choice' || type === 'choices'
+  const ofField = type === 'choice' || type === 'choices' || type === 'date'
   return {
     ...changePrompt(report, id, {
       type,

@@ -165,7 +165,7 @@ class AuthorTest {
         bench.edit(() -> Bench.button(page, "Type a condition").click());
         bench.edit(() -> bench.field("Condition").fill("quantity > received_quantity"));
         bench.pick("Add to prompts", "Expected");
-        bench.inspector().locator(".p-select-dropdown").click();
+        bench.inspector().locator(".p-select-dropdown").last().click();
         bench.edit(() -> page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Overdue and next 7 days"))
                 .click());
         Bench.button(page, "Add to highlights").click();

@@ -193,6 +193,9 @@ class OverviewTest {
         Page reader = PRODUCT.signedIn("reader", "/reports/sales-and-purchasing?period=all");
         Locator all = reader.locator(".paper [data-id=bought-orders]").last();
         assertThat(all).not().hasText(bought);
+        // A figure of a whole block that is not the first stands in no order, and is explained all the same.
+        reader.locator(".paper [data-id=bought-value]").last().click();
+        assertThat(reader.locator(".why")).containsText("sum of (Ordered × Unit cost)");
         reader.locator(".paper [data-id=purchases-t-value]").first().click();
         assertThat(reader.locator(".why")).containsText("Why this figure");
         reader.locator(".paper [data-id=purchases-t-value]").first().dblclick();

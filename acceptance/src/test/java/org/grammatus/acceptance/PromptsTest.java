@@ -57,6 +57,27 @@ class PromptsTest {
     }
 
     @Test
+    void aSheetOpensOnTheLatestDayInTheDataAndOffersTheOthersNewestFirst() {
+        Page page = PRODUCT.signedIn("reader", "/reports/latest-day");
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("Day: 20 November 2026");
+        Locator day = page.getByLabel("Day", new Page.GetByLabelOptions().setExact(true));
+        day.click();
+        Locator days = page.getByRole(AriaRole.OPTION);
+        assertThat(days.first()).containsText("20 November 2026");
+        day.fill("18 Nov");
+        day.press("Enter");
+        Bench.button(page, "Run").click();
+        assertThat(paper).containsText("Day: 18 November 2026");
+        assertThat(page).hasURL(Pattern.compile("day=2026-11-18"));
+        // What is left empty is asked for.
+        day.fill("");
+        day.press("Tab");
+        assertThat(page.getByText("\"Day\" needs an answer; give a day")).isVisible();
+        Accessibility.check(page);
+    }
+
+    @Test
     void anAuthorLetsAPromptAskForSomethingElse() {
         Bench bench = Bench.make(PRODUCT.signedIn("author", "/"), "Sales order lines");
         Page page = bench.page();

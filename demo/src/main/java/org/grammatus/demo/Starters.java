@@ -23,6 +23,8 @@ public final class Starters {
             "sales-and-purchasing",
             "open-orders",
             "large-orders",
+            "latest-day",
+            "last-days",
             "apiary-statement");
     private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
 

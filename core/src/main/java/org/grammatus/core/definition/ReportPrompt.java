@@ -150,6 +150,7 @@ public sealed interface ReportPrompt {
     /**
      * Asks for a text, a number, a day, or yes or no.
      *
+     * @param field of a day, id of the date field whose days are offered, and of which there is a latest and an earliest
      * @param least the least number or the first day that is an answer
      * @param most the most, or the last
      */
@@ -160,6 +161,7 @@ public sealed interface ReportPrompt {
             String label,
             Optional<String> help,
             Optional<Boolean> required,
+            Optional<String> field,
             Optional<String> least,
             Optional<String> most,
             @JsonProperty("default") Optional<String> defaultAnswer)
@@ -167,12 +169,22 @@ public sealed interface ReportPrompt {
 
         @Override
         public Value optional() {
-            return new Value(id, name, type, label, help, Optional.empty(), least, most, defaultAnswer);
+            return new Value(id, name, type, label, help, Optional.empty(), field, least, most, defaultAnswer);
         }
 
         @Override
         public Value mapped(DefinitionMapping to) {
-            return new Value(to.part(id), to.prompt(name), type, label, help, required, least, most, defaultAnswer);
+            return new Value(
+                    to.part(id),
+                    to.prompt(name),
+                    type,
+                    label,
+                    help,
+                    required,
+                    field.map(to::field),
+                    least,
+                    most,
+                    defaultAnswer);
         }
     }
 

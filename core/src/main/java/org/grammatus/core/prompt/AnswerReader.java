@@ -1,6 +1,7 @@
 package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.grammatus.core.choice.PromptType;
@@ -25,11 +26,14 @@ final class AnswerReader {
     private static final String ENDS = "..";
 
     private final DatasetModel dataset;
+    private final Map<String, Period> ofData;
     private final Problems problems;
     private final PeriodText periods;
     private final NumberAnswer numbers;
 
-    AnswerReader(RunContext context, DatasetModel dataset, ULocale locale, Problems problems) {
+    AnswerReader(
+            RunContext context, DatasetModel dataset, ULocale locale, Map<String, Period> ofData, Problems problems) {
+        this.ofData = ofData;
         this.dataset = dataset;
         this.problems = problems;
         this.periods = new PeriodText(context.businessDate(), dataset.calendar(), locale);
@@ -98,7 +102,10 @@ final class AnswerReader {
             throw new IllegalArgumentException("the answer is longer than %,d characters".formatted(MOST_CHARACTERS));
         }
         return switch (prompt) {
-            case ReportPrompt.OfPeriod asked -> new Read(new Answer.Days(periods.parse(text)), periods.written(text));
+            case ReportPrompt.OfPeriod asked ->
+                DaysOfData.period(text).isPresent()
+                        ? new Read(new Answer.Days(ofData.getOrDefault(asked.name(), Period.OPEN)), text)
+                        : new Read(new Answer.Days(periods.parse(text)), periods.written(text));
             case ReportPrompt.Choice asked -> new Read(new Answer.One(choice(asked.field(), text)), text);
             case ReportPrompt.Choices asked -> {
                 var chosen = ChosenText.parse(text, typeOf(asked.field()));
@@ -116,6 +123,9 @@ final class AnswerReader {
     }
 
     private Read value(ReportPrompt.Value prompt, String text) {
+        if (prompt.type() == PromptType.DATE && DaysOfData.oneDay(text).isPresent()) {
+            return ofData(prompt, text);
+        }
         if (prompt.type() == PromptType.DATE) {
             Period days = periods.parse(text);
             if (days.from().isEmpty() || !days.from().equals(days.to())) {
@@ -129,6 +139,18 @@ final class AnswerReader {
         Scalar value = single(text, typeOf(prompt.type()));
         requireWithin(prompt, value, typeOf(prompt.type()));
         return new Read(new Answer.One(value), ScalarText.write(value));
+    }
+
+    /** A day that the data give; data without a day leave the prompt open. */
+    private Read ofData(ReportPrompt.Value prompt, String text) {
+        if (prompt.field().isEmpty()) {
+            throw new IllegalArgumentException("the prompt has no field of which there is a " + text + " day");
+        }
+        Scalar day = Optional.ofNullable(ofData.get(prompt.name()))
+                .flatMap(Period::from)
+                .<Scalar>map(Scalar.Date::new)
+                .orElse(new Scalar.Null(Type.DATE));
+        return new Read(new Answer.One(day), text);
     }
 
     private Scalar single(String text, Type type) {

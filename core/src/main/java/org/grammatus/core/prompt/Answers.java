@@ -11,18 +11,35 @@ import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Period;
 
 /**
  * The answers a person gave, by prompt name, as written. A prompt that is not named takes its default; an empty text means no
  * answer. Immutable.
+ *
+ * @param ofData by prompt name, the days that the data give where {@link DaysOfData} are asked for
  */
-public record Answers(Map<String, String> written) {
+public record Answers(Map<String, String> written, Map<String, Period> ofData) {
 
     /** No answers: every prompt takes its default. */
     public static final Answers NONE = new Answers(Map.of());
 
     public Answers {
         written = Map.copyOf(written);
+        ofData = Map.copyOf(ofData);
+    }
+
+    /** Answers none of which the data are asked for. */
+    public Answers(Map<String, String> written) {
+        this(written, Map.of());
+    }
+
+    /** What was answered to a prompt, or its default; empty text for nothing. */
+    public String to(ReportPrompt prompt) {
+        return Optional.ofNullable(written.get(prompt.name()))
+                .or(prompt::defaultAnswer)
+                .orElse("")
+                .trim();
     }
 
     /**
@@ -51,14 +68,10 @@ public record Answers(Map<String, String> written) {
                         "the report asks no \"" + name + "\"; it asks: " + known + Suggestion.inWords(name, names));
             }
         }
-        AnswerReader reader = new AnswerReader(context, dataset, locale, problems);
+        AnswerReader reader = new AnswerReader(context, dataset, locale, ofData, problems);
         List<ResolvedPrompt> resolved = new ArrayList<>();
         for (ReportPrompt prompt : prompts) {
-            String text = Optional.ofNullable(written.get(prompt.name()))
-                    .or(prompt::defaultAnswer)
-                    .orElse("")
-                    .trim();
-            resolved.add(reader.resolved(prompt, text));
+            resolved.add(reader.resolved(prompt, to(prompt)));
         }
         return List.copyOf(resolved);
     }

@@ -31,6 +31,7 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
+import org.grammatus.runs.profile.DayValues;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.sqlite.SqliteSource;
 import org.grammatus.sources.star.StarReader;
@@ -65,10 +66,20 @@ class SameResultsTest {
     private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
-                        new RunRequest(report, DemoData.datasets(report), new Answers(answers), DemoData.CONTEXT, view),
+                        new RunRequest(
+                                report, DemoData.datasets(report), answered(report, answers), DemoData.CONTEXT, view),
                         READER,
                         progress -> {},
                         () -> false);
+    }
+
+    private static Answers answered(Report report, Map<String, String> answers) {
+        return DayValues.found(
+                new Answers(answers),
+                report,
+                DemoData.datasets(report).main(),
+                READER,
+                DemoData.CONTEXT.businessDate());
     }
 
     private static byte[] written(RunResult result, Format format) throws IOException {

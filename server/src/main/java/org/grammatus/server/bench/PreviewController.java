@@ -20,9 +20,11 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunRequest;
+import org.grammatus.runs.profile.DayValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,9 +43,11 @@ class PreviewController {
 
     private final Previews previews;
     private final Datasets datasets;
+    private final DatasetReader reader;
     private final BusinessDate businessDate;
 
-    PreviewController(Previews previews, Datasets datasets, BusinessDate businessDate) {
+    PreviewController(Previews previews, Datasets datasets, DatasetReader reader, BusinessDate businessDate) {
+        this.reader = reader;
         this.previews = previews;
         this.datasets = datasets;
         this.businessDate = businessDate;
@@ -79,7 +83,12 @@ class PreviewController {
             Checked<Report> checked = Definitions.checkReport(body.definition().toString());
             Report report = checked.document().orElseGet(checked::require);
             ReportDatasets found = datasets(checked, report);
-            Answers answers = new Answers(body.answers() == null ? Map.of() : body.answers());
+            Answers answers = DayValues.found(
+                    new Answers(body.answers() == null ? Map.of() : body.answers()),
+                    report,
+                    found.main(),
+                    reader,
+                    businessDate.of(report).businessDate());
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
             Planner.plan(checked.as(Report::asking), found, answers, businessDate.of(report));
             RunRequest request = new RunRequest(report.asking(), found, answers, businessDate.of(report), body.view());

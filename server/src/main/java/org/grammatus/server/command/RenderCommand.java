@@ -40,6 +40,8 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
+import org.grammatus.runs.profile.DayValues;
+import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.sqlite.SqliteSource;
 import org.grammatus.sources.star.StarReader;
 import picocli.CommandLine;
@@ -124,8 +126,10 @@ final class RenderCommand implements Callable<Integer> {
         RunContext context = new RunContext(today, where);
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
         Planner.plan(checked, found, new Answers(answers), context);
-        RunRequest request = new RunRequest(definition, found, new Answers(answers), context);
-        RunResult result = new RunEngine(RunLimits.DEFAULT).compute(request, StarReader.over(new SqliteSource(source)));
+        DatasetReader reader = StarReader.over(new SqliteSource(source));
+        Answers given = DayValues.found(new Answers(answers), definition, found.main(), reader, today);
+        RunResult result =
+                new RunEngine(RunLimits.DEFAULT).compute(new RunRequest(definition, found, given, context), reader);
         String ending = chosen.ending(result);
         if (!ending.equals(chosen.word())
                 && !output.toString().toLowerCase(Locale.ROOT).endsWith("." + ending)) {

@@ -11,7 +11,7 @@ import org.grammatus.core.prompt.ResolvedPrompt;
 /**
  * A prompt with the answer it has when nobody answers.
  *
- * @param type {@code PERIOD} or {@code CHOICE}
+ * @param offers whether there are values or days to choose from
  * @param asked the default as written; empty text for none
  */
 public record PromptView(
@@ -20,6 +20,7 @@ public record PromptView(
         String label,
         Optional<String> help,
         boolean required,
+        boolean offers,
         String asked,
         AnswerView answer) {
 
@@ -41,6 +42,9 @@ public record PromptView(
                 prompt.label(),
                 prompt.help(),
                 prompt.required().orElse(false),
+                resolved.field().isPresent()
+                        || prompt instanceof ReportPrompt.Value value
+                                && value.field().isPresent(),
                 prompt.defaultAnswer().orElse(""),
                 AnswerView.of(resolved, report));
     }

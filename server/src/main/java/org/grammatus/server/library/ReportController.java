@@ -3,9 +3,11 @@ package org.grammatus.server.library;
 import com.ibm.icu.util.ULocale;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
@@ -14,6 +16,7 @@ import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
@@ -132,8 +135,8 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        List<ResolvedPrompt> resolved =
-                Answers.NONE.resolve(report.asking().prompts(), businessDate.of(report), dataset, locale(report));
+        List<ResolvedPrompt> resolved = found(Answers.NONE, report, dataset)
+                .resolve(report.asking().prompts(), businessDate.of(report), dataset, locale(report));
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -155,10 +158,11 @@ class ReportController {
     List<AnswerView> resolve(@PathVariable("id") String id, @RequestBody AnswersBody body, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        return new Answers(body.answers())
-                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report)).stream()
-                        .map(prompt -> AnswerView.of(prompt, report))
-                        .toList();
+        return found(new Answers(body.answers()), report, dataset)
+                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report))
+                .stream()
+                .map(prompt -> AnswerView.of(prompt, report))
+                .toList();
     }
 
     @GetMapping("/{id}/choices")
@@ -169,17 +173,21 @@ class ReportController {
             @RequestParam(name = "find", defaultValue = "") String find,
             Principal principal) {
         Report report = definition(id, principal);
-        String field = report.prompts().stream()
-                .filter(p -> p.name().equals(prompt))
-                .flatMap(p -> fieldOf(p).stream())
+        ReportPrompt asked = report.prompts().stream()
+                .filter(p -> p.name().equals(prompt) && fieldOf(p).isPresent())
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
-        return FieldValues.of(
-                reader,
-                datasets.require(report.dataset()),
-                field,
-                find,
-                businessDate.now().businessDate());
+        DatasetModel dataset = datasets.require(report.dataset());
+        String field = fieldOf(asked).orElseThrow();
+        LocalDate today = businessDate.now().businessDate();
+        return asked.type() == PromptType.DATE
+                ? DayValues.newestFirst(reader, dataset, field, find, today, locale(report))
+                : FieldValues.of(reader, dataset, field, find, today);
+    }
+
+    private Answers found(Answers answers, Report report, DatasetModel dataset) {
+        return DayValues.found(
+                answers, report, dataset, reader, businessDate.of(report).businessDate());
     }
 
     /** The field whose values a prompt offers. */
@@ -187,6 +195,7 @@ class ReportController {
         return switch (prompt) {
             case ReportPrompt.Choice choice -> Optional.of(choice.field());
             case ReportPrompt.Choices choices -> Optional.of(choices.field());
+            case ReportPrompt.Value value -> value.field();
             default -> Optional.empty();
         };
     }

@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.ContinuousView;
+import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
@@ -23,6 +25,7 @@ import org.grammatus.runs.RunProgress;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
+import org.grammatus.runs.profile.DayValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
@@ -89,7 +92,9 @@ class RunController {
         Report report = reports.definition(body.report() == null ? "" : body.report(), account);
         RunContext context = businessDate.of(report);
         // Wrong answers and views are refused here, before there is a run.
-        RunRequest request = new RunRequest(report, datasets.of(report), body.given(), context, body.view());
+        ReportDatasets of = datasets.of(report);
+        Answers answers = DayValues.found(body.given(), report, of.main(), reader, context.businessDate());
+        RunRequest request = new RunRequest(report, of, answers, context, body.view());
         request.plan();
         Run run = runs.prepare(request, account.name());
         records.started(run, account);

@@ -67,13 +67,15 @@ final class KindRules {
 
     private static final Rule OF_FIELD = new Rule(Map.of("field", ""), "a choice", UNLIMITED);
 
-    private static final Rule LIMITED = new Rule(Map.of(), "", Map.of("field", "only a choice has a field"));
+    private static final Rule OF_DAYS = new Rule(Map.of(), "", Map.of());
+
+    private static final Rule LIMITED = new Rule(Map.of(), "", Map.of("field", "only a choice or a day has a field"));
 
     private static final Rule UNLIMITED_VALUE = new Rule(
             Map.of(),
             "",
             Map.of(
-                    "field", "only a choice has a field",
+                    "field", "only a choice or a day has a field",
                     "least", "only numbers and days have limits",
                     "most", "only numbers and days have limits"));
 
@@ -84,7 +86,7 @@ final class KindRules {
             "text", UNLIMITED_VALUE,
             "whole-number", LIMITED,
             "decimal", LIMITED,
-            "date", LIMITED,
+            "date", OF_DAYS,
             "yes-no", UNLIMITED_VALUE,
             "number-range", UNLIMITED_VALUE,
             "text-range", UNLIMITED_VALUE);

@@ -171,6 +171,14 @@ public final class Planner {
             switch (report.prompts().get(i)) {
                 case ReportPrompt.Choice choice -> Known.field(at, choice.field(), dataset, problems);
                 case ReportPrompt.Choices choices -> Known.field(at, choices.field(), dataset, problems);
+                case ReportPrompt.Value value ->
+                    value.field()
+                            .filter(field -> Known.field(at, field, dataset, problems))
+                            .filter(field -> dataset.typeOf(field)
+                                    .filter(type -> !type.isTime())
+                                    .isPresent())
+                            .ifPresent(field -> problems.error(
+                                    at, "\"" + field + "\" is no date; choose one whose days are offered"));
                 default -> {}
             }
         }
