@@ -62,6 +62,9 @@ function take(value: FieldValue) {
 
 const leave = (value: string) => (values.value = values.value.filter((other) => other !== value))
 
+/** Offers what has a text in it; all there is as long as the box says what is chosen already. */
+const offer = (text: string) => search(!props.many && text === values.value[0] ? '' : text)
+
 /** Makes a value of what was typed. */
 async function settle(): Promise<void> {
   const sought = typed.value.trim()
@@ -135,7 +138,7 @@ function onKey(event: KeyboardEvent) {
       :invalid="invalid || !!refused"
       :empty-search-message="text.none"
       :pt="{ dropdown: { 'aria-label': text.all(label) }, emptyMessage: { role: 'option' } }"
-      @complete="(event) => search(event.query)"
+      @complete="(event) => offer(event.query)"
       @update:model-value="set"
     >
       <template #option="{ option }">
