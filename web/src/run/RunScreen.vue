@@ -140,7 +140,8 @@ function go(to: { strip: number; page: number }) {
 /** Runs the report over rows that are read anew. */
 async function readAgain() {
   try {
-    await api.readAgain(report.value!.dataset)
+    const read = run.value?.reads.map((one) => one.id) ?? []
+    await Promise.all((read.length ? read : [report.value!.dataset]).map(api.readAgain))
     await runReport(number.value)
   } catch (e) {
     fail((e as Error).message)

@@ -6,6 +6,8 @@ import { desk } from './desk'
 import { sources } from './sources'
 import { why } from './why'
 
+const clock = new Intl.DateTimeFormat('en-GB', { timeStyle: 'short' })
+
 /** Every text of the interface, in one place so that it can be translated. */
 export const words = {
   bench,
@@ -171,6 +173,8 @@ export const words = {
     found: (at: number, all: number) => (all === 0 ? 'not found' : `${at} of ${all}`),
     findNext: 'Next place',
     findPrevious: 'Previous place',
+    reads: (reads: { label: string; at: string }[]) =>
+      reads.map(({ label, at }) => `${label} read at ${clock.format(new Date(at))}`).join(', '),
     choose: 'All',
     values: {
       any: 'any',

@@ -1,7 +1,6 @@
 package org.grammatus.runs;
 
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
@@ -31,7 +30,7 @@ public final class Run {
     private volatile boolean cancelled;
     private volatile Instant lookedAt;
     private Thread worker;
-    private volatile Instant readAt;
+    private volatile List<DatasetRead> reads = List.of();
     private volatile RunResult result;
 
     Run(String id, RunRequest request, String owner, Instant startedAt) {
@@ -57,7 +56,7 @@ public final class Run {
                     },
                     () -> cancelled,
                     () -> gate.enter(owner));
-            readAt = earliest(request.plan(), reader);
+            reads = reads(request.plan(), reader);
             // The result is there before anybody hears that the run is done.
             result = made;
             tell(last[0]);
@@ -72,12 +71,22 @@ public final class Run {
         }
     }
 
-    /** When the rows were read of the dataset that was read first. */
-    private Instant earliest(Plan plan, DatasetReader reader) {
+    /**
+     * A dataset of which rows were read.
+     *
+     * @param id the dataset's id
+     * @param label what it is called
+     * @param at when they were read, perhaps for an earlier run
+     */
+    public record DatasetRead(String id, String label, Instant at) {}
+
+    private List<DatasetRead> reads(Plan plan, DatasetReader reader) {
         return Reading.allOf(plan).stream()
-                .map(reading -> reader.readAt(reading).orElse(startedAt))
-                .min(Comparator.naturalOrder())
-                .orElse(startedAt);
+                .map(reading -> new DatasetRead(
+                        reading.dataset().id(),
+                        reading.dataset().label(),
+                        reader.readAt(reading).orElse(startedAt)))
+                .toList();
     }
 
     private synchronized void begin() {
@@ -176,9 +185,9 @@ public final class Run {
         return startedAt;
     }
 
-    /** When its rows were read, perhaps long before it; none until it is done. */
-    public Optional<Instant> readAt() {
-        return Optional.ofNullable(readAt);
+    /** The datasets that it read, each with when; none until it is done. */
+    public List<DatasetRead> reads() {
+        return reads;
     }
 
     public RunProgress progress() {

@@ -183,6 +183,6 @@ class ReadingTest {
     }
 
     private static Instant readAt(JsonNode run) {
-        return Instant.parse(run.path("readAt").asString());
+        return Instant.parse(run.path("reads").path(0).path("at").asString());
     }
 }

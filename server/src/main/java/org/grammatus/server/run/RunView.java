@@ -1,6 +1,5 @@
 package org.grammatus.server.run;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,7 +19,7 @@ import org.grammatus.server.problem.ProblemView;
  *
  * @param rowsRead rows read so far, over all tables; once done, the rows of the dataset
  * @param rowsKept rows that passed the filters
- * @param readAt when its rows were read, perhaps for an earlier run, once it is done
+ * @param reads the datasets that it read, each with when, perhaps for an earlier run; once it is done
  * @param problems why it failed, or what its reader should know
  * @param grandTotals the report's own totals in printed form, once it is done
  */
@@ -32,7 +31,7 @@ public record RunView(
         long rowsKept,
         int groups,
         int pages,
-        Optional<Instant> readAt,
+        List<Run.DatasetRead> reads,
         List<ProblemView> problems,
         List<RunResult.GrandTotal> grandTotals) {
 
@@ -46,7 +45,7 @@ public record RunView(
                 progress.rowsKept(),
                 progress.groups(),
                 progress.pages(),
-                run.readAt(),
+                run.reads(),
                 progress.problems().stream()
                         .filter(problem -> problem.severity() != Problem.Severity.ADVICE)
                         .map(problem -> detailed || !problem.pointer().equals(Run.OF_SOURCE)
