@@ -13,6 +13,7 @@ import java.sql.Statement;
 import java.util.Map;
 import java.util.stream.StreamSupport;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -124,5 +125,15 @@ class OverviewFiguresTest {
                 .isEqualByComparingTo(asked("SELECT COUNT(DISTINCT order_id)" + bought));
         assertThat(named(blocks, "purchases").path("narrowing").path(0).asString())
                 .isEqualTo("Not narrowed by Status is not cancelled");
+    }
+
+    @Test
+    void noticesCallTotalsAsTheirColumnsAndSayTheirBlock() {
+        assertThat(run("sales-and-purchasing", "2026-08-01/2026-08-31").notices())
+                .extracting(Problem::message)
+                .anySatisfy(message -> assertThat(message)
+                        .startsWith("Sales by category: groups of level \"Category\" overlap")
+                        .contains("figures of \"Orders\" do not add up"))
+                .noneSatisfy(message -> assertThat(message).contains("sales-t-orders"));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
 
 /**
@@ -32,8 +33,26 @@ public record Grouped(
         return new Grouped(plan, groups, figures, rows, marks, other.answers, rowsKept, notices);
     }
 
-    /** The same facts under a plan that groups, orders and totals alike, but prints them in another way. */
+    /**
+     * The same facts under a plan that groups, orders and totals alike, but prints them in another way; notices call totals and blocks as
+     * it does.
+     */
     public Grouped printedBy(TablePlan other) {
-        return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, notices);
+        List<Problem> called = notices.stream()
+                .map(notice -> notice.saying(called(notice.message(), other)))
+                .toList();
+        return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, called);
+    }
+
+    private static String called(String message, TablePlan plan) {
+        String called = message;
+        for (TotalPlan total : plan.totals()) {
+            String label = plan.columns().get(total.column()).label().strip();
+            if (!label.isEmpty()) {
+                called = called.replace("total \"" + total.id() + "\"", "\"" + label + "\"");
+            }
+        }
+        String said = called;
+        return plan.title().map(title -> title + ": " + said).orElse(said);
     }
 }

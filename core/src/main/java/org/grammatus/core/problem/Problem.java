@@ -58,6 +58,11 @@ public record Problem(
         return new Problem(severity, parentPointer + pointer, position, message, cure);
     }
 
+    /** The same in other words. */
+    public Problem saying(String other) {
+        return new Problem(severity, pointer, position, other, cure);
+    }
+
     public Problem withoutPosition() {
         return new Problem(severity, pointer, Optional.empty(), message, cure);
     }
