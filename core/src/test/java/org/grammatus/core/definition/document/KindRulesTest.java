@@ -74,7 +74,7 @@ class KindRulesTest {
                 Definitions.checkReport(Samples.REPORT.replace(asked, asked + ", \"field\": \"region\""));
         assertThat(withField.faults())
                 .extracting(Problem::message)
-                .containsExactly("only a choice has a field; remove this property");
+                .containsExactly("only a choice or a day has a field; remove this property");
         Checked<Report> without =
                 Definitions.checkReport(Samples.REPORT.replace(asked, "\"type\": \"choice\", \"label\": \"Ordered\""));
         assertThat(without.faults())
