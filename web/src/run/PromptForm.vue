@@ -4,7 +4,7 @@ import ChoicePrompt from './ChoicePrompt.vue'
 import ManyPrompt from './ManyPrompt.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
 import RangePrompt from './RangePrompt.vue'
-import ValuePrompt from './ValuePrompt.vue'
+import TypedPrompt from './TypedPrompt.vue'
 import type { Answers, AnswerView, ReportView } from '@/api/client'
 import { words } from '@/words'
 
@@ -46,7 +46,7 @@ const asked = defineModel<Answers>({ required: true })
         :resolved="resolved[prompt.name]"
         :problem="problems[prompt.name]"
       />
-      <ValuePrompt
+      <TypedPrompt
         v-else-if="prompt.type !== 'CHOICE'"
         v-model="asked[prompt.name]!"
         :report="props.report.id"

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
 import FieldNaming from './FieldNaming.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { fieldIn, figureLabel } from '../edits/fieldNames'
 import { changeFigure, setBesideFigure, type Beside } from '../edits/figures'
-import type { DatasetView, Figure, Report } from '@/api/client'
+import type { DatasetView, FieldView, Figure, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
@@ -33,11 +33,8 @@ const periods = computed(() =>
 const besides = computed(() =>
   options(text.besides).filter(({ value }) => value !== 'period' || periods.value.length > 0),
 )
-const dates = computed(() =>
-  props.dataset.fields
-    .filter((field) => (field.type === 'DATE' || field.type === 'TIMESTAMP') && field.made === 'READ')
-    .map((field) => ({ value: field.id, label: field.label })),
-)
+const isStoredTime = ({ type, made }: FieldView) =>
+  (type === 'DATE' || type === 'TIMESTAMP') && made === 'READ'
 const compare = computed(() => props.figure.compare)
 const name = computed(() => figureLabel(props.report, props.figure, props.dataset))
 
@@ -53,7 +50,7 @@ function change(what: Partial<Figure>, key: string) {
 function beside(choice: string) {
   emit('apply', words.bench.edits.figure(name.value), (report) =>
     setBesideFigure(report, props.figure.id, choice as Beside, {
-      date: props.dataset.dateField ?? dates.value[0]?.value,
+      date: props.dataset.dateField ?? props.dataset.fields.find(isStoredTime)?.id,
       prompt: periods.value.at(-1)?.value,
     }),
   )
@@ -112,27 +109,7 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
     />
   </InspectorField>
   <template v-if="compare">
-    <InspectorField
-      v-if="compare.with === 'plan'"
-      :label="inspector.plan"
-      :hint="inspector.planHint"
-      :problem="problem('compare/plan')"
-    >
-      <ExpressionField
-        :model-value="compare.plan"
-        :invalid="!!problem('compare/plan')"
-        @update:model-value="(plan) => changeCompare({ plan: plan ?? '' }, 'plan')"
-      />
-    </InspectorField>
-    <InspectorField v-else :label="inspector.timeBy" :problem="problem('compare/date')">
-      <OneOf
-        :aria-label="inspector.timeBy"
-        :model-value="compare.date"
-        :options="dates"
-        fluid
-        @update:model-value="(date: string) => changeCompare({ date }, 'date')"
-      />
-    </InspectorField>
+    <CompareFields :compare="compare" :dataset="dataset" :problem="problem" @change="changeCompare" />
     <InspectorField v-if="compare.with === 'period'" :label="text.prompt">
       <OneOf
         :aria-label="text.prompt"
@@ -142,13 +119,6 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
         @update:model-value="(prompt: string) => changeCompare({ prompt }, 'prompt')"
       />
     </InspectorField>
-    <label v-if="compare.with === 'last-year' || compare.with === 'previous-period'" class="switch">
-      <ToggleSwitch
-        :model-value="compare.cut ?? false"
-        @update:model-value="(cut: boolean) => changeCompare({ cut }, 'cut')"
-      />
-      {{ inspector.cut }}
-    </label>
     <InspectorField :label="text.change">
       <OneOf
         :aria-label="text.change"
@@ -173,11 +143,3 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
     </InspectorField>
   </template>
 </template>
-
-<style scoped>
-.switch {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-</style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import OneOf from '@/shell/OneOf.vue'
-import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
@@ -31,13 +31,6 @@ const formulas = computed(() =>
   ),
 )
 const parts = computed(() => filteredParts(props.total.value, formulas.value))
-/** The dates of tables, by which other times can be told. */
-const dates = computed(() =>
-  props.dataset.fields
-    .filter((field) => (field.type === 'DATE' || field.type === 'TIMESTAMP') && field.made === 'READ')
-    .map((field) => ({ value: field.id, label: field.label })),
-)
-
 function changeCompare(what: Partial<NonNullable<Total['compare']>>, key: string) {
   change({ compare: { ...props.total.compare!, ...what } }, key)
 }
@@ -84,47 +77,14 @@ function change(what: Partial<Total>, key: string) {
       "
     />
   </InspectorField>
-  <template v-if="total.compare">
-    <InspectorField
-      v-if="total.compare.with === 'plan'"
-      :label="text.plan"
-      :hint="text.planHint"
-      :problem="problem('compare/plan')"
-    >
-      <ExpressionField
-        :model-value="total.compare.plan"
-        :invalid="!!problem('compare/plan')"
-        @update:model-value="(plan) => changeCompare({ plan: plan ?? '' }, 'plan')"
-      />
-    </InspectorField>
-    <template v-else>
-      <InspectorField :label="text.timeBy" :problem="problem('compare/date')">
-        <OneOf
-          :aria-label="text.timeBy"
-          :model-value="total.compare.date"
-          :options="dates"
-          fluid
-          @update:model-value="(date: string) => changeCompare({ date }, 'date')"
-        />
-      </InspectorField>
-      <label class="switch">
-        <ToggleSwitch
-          :model-value="total.compare.cut ?? false"
-          @update:model-value="(cut: boolean) => changeCompare({ cut }, 'cut')"
-        />
-        {{ text.cut }}
-      </label>
-    </template>
-  </template>
+  <CompareFields
+    v-if="total.compare"
+    :compare="total.compare"
+    :dataset="dataset"
+    :problem="problem"
+    @change="changeCompare"
+  />
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
     <TextInput :model-value="total.format" @update:model-value="(format) => change({ format }, 'format')" />
   </InspectorField>
 </template>
-
-<style scoped>
-.switch {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-}
-</style>

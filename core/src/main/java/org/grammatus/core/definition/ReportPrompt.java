@@ -16,8 +16,9 @@ import org.grammatus.core.choice.PromptType;
         visible = true)
 @JsonSubTypes({
     @JsonSubTypes.Type(value = ReportPrompt.OfPeriod.class, name = "period"),
-    @JsonSubTypes.Type(value = ReportPrompt.Choice.class, name = "choice"),
-    @JsonSubTypes.Type(value = ReportPrompt.Choices.class, name = "choices"),
+    @JsonSubTypes.Type(
+            value = ReportPrompt.Choice.class,
+            names = {"choice", "choices"}),
     @JsonSubTypes.Type(
             value = ReportPrompt.Value.class,
             names = {"text", "whole-number", "decimal", "date", "yes-no"}),
@@ -84,14 +85,15 @@ public sealed interface ReportPrompt {
     }
 
     /**
-     * Asks for one value of a field.
+     * Asks for one value of a field, or for any number of them.
      *
      * @param field id of the field whose values are offered
-     * @param defaultAnswer one of the values
+     * @param defaultAnswer one of the values; or several, separated by commas, perhaps behind {@code all but}
      */
     record Choice(
             String id,
             String name,
+            PromptType type,
             String label,
             Optional<String> help,
             Optional<Boolean> required,
@@ -100,50 +102,14 @@ public sealed interface ReportPrompt {
             implements ReportPrompt {
 
         @Override
-        public PromptType type() {
-            return PromptType.CHOICE;
-        }
-
-        @Override
         public Choice optional() {
-            return new Choice(id, name, label, help, Optional.empty(), field, defaultAnswer);
+            return new Choice(id, name, type, label, help, Optional.empty(), field, defaultAnswer);
         }
 
         @Override
         public Choice mapped(DefinitionMapping to) {
-            return new Choice(to.part(id), to.prompt(name), label, help, required, to.field(field), defaultAnswer);
-        }
-    }
-
-    /**
-     * Asks for any number of values of a field.
-     *
-     * @param field id of the field whose values are offered
-     * @param defaultAnswer values separated by commas, perhaps behind {@code all but}
-     */
-    record Choices(
-            String id,
-            String name,
-            String label,
-            Optional<String> help,
-            Optional<Boolean> required,
-            String field,
-            @JsonProperty("default") Optional<String> defaultAnswer)
-            implements ReportPrompt {
-
-        @Override
-        public PromptType type() {
-            return PromptType.CHOICES;
-        }
-
-        @Override
-        public Choices optional() {
-            return new Choices(id, name, label, help, Optional.empty(), field, defaultAnswer);
-        }
-
-        @Override
-        public Choices mapped(DefinitionMapping to) {
-            return new Choices(to.part(id), to.prompt(name), label, help, required, to.field(field), defaultAnswer);
+            return new Choice(
+                    to.part(id), to.prompt(name), type, label, help, required, to.field(field), defaultAnswer);
         }
     }
 

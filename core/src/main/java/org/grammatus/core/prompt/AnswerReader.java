@@ -7,6 +7,7 @@ import java.util.function.Supplier;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.expression.Names;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -47,7 +48,6 @@ final class AnswerReader {
         String at = "/answers/" + prompt.name();
         Optional<String> field = switch (prompt) {
             case ReportPrompt.Choice choice -> Optional.of(choice.field());
-            case ReportPrompt.Choices choices -> Optional.of(choices.field());
             default -> Optional.empty();
         };
         Read open = new Read(open(prompt), text);
@@ -89,8 +89,10 @@ final class AnswerReader {
     private Answer open(ReportPrompt prompt) {
         return switch (prompt) {
             case ReportPrompt.OfPeriod p -> new Answer.Days(Period.OPEN);
-            case ReportPrompt.Choice c -> new Answer.One(new Scalar.Null(typeOf(c.field())));
-            case ReportPrompt.Choices c -> Answer.Several.OPEN;
+            case ReportPrompt.Choice c ->
+                c.type() == PromptType.CHOICES
+                        ? Answer.Several.OPEN
+                        : new Answer.One(new Scalar.Null(typeOf(c.field())));
             case ReportPrompt.Value v -> new Answer.One(new Scalar.Null(typeOf(v.type())));
             case ReportPrompt.Range r ->
                 new Answer.Ends(new Scalar.Null(typeOf(r.type())), new Scalar.Null(typeOf(r.type())));
@@ -106,14 +108,18 @@ final class AnswerReader {
                 DaysOfData.period(text).isPresent()
                         ? new Read(new Answer.Days(ofData.getOrDefault(asked.name(), Period.OPEN)), text)
                         : new Read(new Answer.Days(periods.parse(text)), periods.written(text));
-            case ReportPrompt.Choice asked -> new Read(new Answer.One(choice(asked.field(), text)), text);
-            case ReportPrompt.Choices asked -> {
-                var chosen = ChosenText.parse(text, typeOf(asked.field()));
-                yield new Read(new Answer.Several(chosen), ChosenText.write(chosen));
-            }
+            case ReportPrompt.Choice asked ->
+                asked.type() == PromptType.CHOICES
+                        ? several(asked, text)
+                        : new Read(new Answer.One(choice(asked.field(), text)), text);
             case ReportPrompt.Value asked -> value(asked, text);
             case ReportPrompt.Range asked -> range(asked, text);
         };
+    }
+
+    private Read several(ReportPrompt.Choice prompt, String text) {
+        Names.Chosen chosen = ChosenText.parse(text, typeOf(prompt.field()));
+        return new Read(new Answer.Several(chosen), ChosenText.write(chosen));
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */

@@ -194,7 +194,6 @@ class ReportController {
     private static Optional<String> fieldOf(ReportPrompt prompt) {
         return switch (prompt) {
             case ReportPrompt.Choice choice -> Optional.of(choice.field());
-            case ReportPrompt.Choices choices -> Optional.of(choices.field());
             case ReportPrompt.Value value -> value.field();
             default -> Optional.empty();
         };

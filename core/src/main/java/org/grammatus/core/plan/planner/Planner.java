@@ -170,7 +170,6 @@ public final class Planner {
             String at = "/prompts/" + i + "/field";
             switch (report.prompts().get(i)) {
                 case ReportPrompt.Choice choice -> Known.field(at, choice.field(), dataset, problems);
-                case ReportPrompt.Choices choices -> Known.field(at, choices.field(), dataset, problems);
                 case ReportPrompt.Value value ->
                     value.field()
                             .filter(field -> Known.field(at, field, dataset, problems))
