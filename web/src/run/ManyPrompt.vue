@@ -5,7 +5,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 import { answerOf, chosenOf } from './chosenValues'
 import PromptFrame from './PromptFrame.vue'
-import { api, type AnswerView, type PromptView } from '@/api/client'
+import { api, type AnswerView, type FieldValue, type PromptView } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 
@@ -14,6 +14,8 @@ const props = defineProps<{ report: string; prompt: PromptView; resolved?: Answe
 /** The answer as written; empty for all. */
 const asked = defineModel<string>({ required: true })
 
+/** As many as the server offers at once. */
+const MOST_OFFERED = 200
 const text = words.run.values
 const chosen = computed(() => chosenOf(asked.value))
 const pasting = ref<string>()
@@ -27,11 +29,14 @@ function set(values: string[], except = chosen.value.except) {
 /** Takes a list in, by key or by name; what is not there is told, and stays to be mended. */
 async function takeIn() {
   const wanted = chosenOf(pasting.value ?? '').values
+  const choices = (find: string) => api.choices(props.report, props.prompt.name, find).catch(() => [])
+  const first = await choices('')
   const found: string[] = []
   const missing: string[] = []
   for (const value of wanted) {
-    const offered = await api.choices(props.report, props.prompt.name, value).catch(() => [])
-    const one = offered.find((known) => [known.value, known.label].includes(value))
+    const is = (known: FieldValue) => [known.value, known.label].includes(value)
+    // A list that is given in full is asked once; of a longer one, each is sought that its first part has not.
+    const one = first.find(is) ?? (first.length < MOST_OFFERED ? undefined : (await choices(value)).find(is))
     if (one) {
       found.push(one.value)
     } else {
