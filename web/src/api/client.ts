@@ -48,21 +48,7 @@ export type PathStep = components['schemas']['PathStep']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
 export type Answers = Record<string, string>
-export type {
-  Block,
-  Cell,
-  Column,
-  FieldInReport,
-  Figure,
-  Filter,
-  Highlight,
-  Level,
-  Order,
-  Paragraph,
-  Prompt,
-  Report,
-  Total,
-} from './report'
+export type * from './report'
 
 /** A dataset's document. */
 export interface DatasetDocument {

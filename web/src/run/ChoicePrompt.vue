@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api, type PromptView } from '@/api/client'
+import { api, type AnswerView, type PromptView } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 
-const props = defineProps<{ report: string; prompt: PromptView; problem?: string }>()
+const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
 /** The chosen value; empty for all. */
 const asked = defineModel<string>({ required: true })
 const values = computed({

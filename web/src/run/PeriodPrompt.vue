@@ -12,7 +12,7 @@ import { words } from '@/words'
  * Asks for days: by a rolling name, by typing them in the report's language, or on a calendar. What is typed is read by the server, which
  * says what it understood.
  */
-const props = defineProps<{ prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
 /** The answer as written: a rolling name, or days. */
 const asked = defineModel<string>({ required: true })
 

@@ -5,11 +5,11 @@ import ManyPrompt from './ManyPrompt.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
 import RangePrompt from './RangePrompt.vue'
 import TypedPrompt from './TypedPrompt.vue'
-import type { Answers, AnswerView, ReportView } from '@/api/client'
+import type { Answers, AnswerView, PromptView, ReportView } from '@/api/client'
 import { words } from '@/words'
 
 /** A report's prompts, with what their answers stand for, and the button that runs it. */
-const props = defineProps<{
+defineProps<{
   report: ReportView
   resolved: Record<string, AnswerView>
   /** By prompt, in words. */
@@ -18,47 +18,35 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ run: []; cancel: [] }>()
 const asked = defineModel<Answers>({ required: true })
+
+/** What asks for an answer of a type. */
+function asking(type: PromptView['type']) {
+  switch (type) {
+    case 'PERIOD':
+      return PeriodPrompt
+    case 'CHOICE':
+      return ChoicePrompt
+    case 'CHOICES':
+      return ManyPrompt
+    case 'NUMBER_RANGE':
+    case 'TEXT_RANGE':
+      return RangePrompt
+    default:
+      return TypedPrompt
+  }
+}
 </script>
 
 <template>
   <form data-skip="answers" @submit.prevent="emit('run')">
     <h2 class="visually-hidden">{{ words.run.prompts }}</h2>
-    <template v-for="prompt in props.report.prompts" :key="prompt.name">
-      <PeriodPrompt
-        v-if="prompt.type === 'PERIOD'"
+    <template v-for="prompt in report.prompts" :key="prompt.name">
+      <component
+        :is="asking(prompt.type)"
         v-model="asked[prompt.name]!"
+        :report="report.id"
         :prompt="prompt"
         :resolved="resolved[prompt.name]"
-        :problem="problems[prompt.name]"
-      />
-      <ManyPrompt
-        v-else-if="prompt.type === 'CHOICES'"
-        v-model="asked[prompt.name]!"
-        :report="props.report.id"
-        :prompt="prompt"
-        :resolved="resolved[prompt.name]"
-        :problem="problems[prompt.name]"
-      />
-      <RangePrompt
-        v-else-if="prompt.type === 'NUMBER_RANGE' || prompt.type === 'TEXT_RANGE'"
-        v-model="asked[prompt.name]!"
-        :prompt="prompt"
-        :resolved="resolved[prompt.name]"
-        :problem="problems[prompt.name]"
-      />
-      <TypedPrompt
-        v-else-if="prompt.type !== 'CHOICE'"
-        v-model="asked[prompt.name]!"
-        :report="props.report.id"
-        :prompt="prompt"
-        :resolved="resolved[prompt.name]"
-        :problem="problems[prompt.name]"
-      />
-      <ChoicePrompt
-        v-else
-        v-model="asked[prompt.name]!"
-        :report="props.report.id"
-        :prompt="prompt"
         :problem="problems[prompt.name]"
       />
     </template>

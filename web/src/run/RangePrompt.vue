@@ -6,7 +6,7 @@ import type { AnswerView, PromptView } from '@/api/client'
 import { words } from '@/words'
 
 /** Asks for two ends, of numbers or of texts such as order numbers; either may be left open. */
-defineProps<{ prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
 /** The answer as written: both ends with two points between them; empty for none. */
 const asked = defineModel<string>({ required: true })
 
