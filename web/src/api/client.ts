@@ -188,8 +188,9 @@ export const api = {
   report: (report: string) => get<ReportView>(`/api/reports/${id(report)}`),
   resolve: (report: string, answers: Answers) =>
     post<AnswerView[]>(`/api/reports/${id(report)}/answers`, { answers }),
-  choices: (report: string, prompt: string, find: string) =>
-    get<FieldValue[]>(`/api/reports/${id(report)}/choices?prompt=${id(prompt)}&find=${id(find)}`),
+  /** What can be chosen at a prompt, given the answers above it; of some values alone, those that still can. */
+  choices: (report: string, prompt: string, answers: Answers, find: string, only?: string[]) =>
+    post<FieldValue[]>(`/api/reports/${id(report)}/choices`, { prompt, answers, find, only }),
   addReport: (definition: Report) =>
     post<{ id: string; title: string }>('/api/reports', documentOf(definition)),
   editing: async (report: string): Promise<Editing> => {

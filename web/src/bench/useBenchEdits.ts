@@ -4,6 +4,7 @@ import * as figures from './edits/figures'
 import * as paragraphs from './edits/paragraphs'
 import type { Paragraph } from '@/api/client'
 import * as filters from './edits/filters'
+import * as prompts from './edits/prompts'
 import * as highlights from './edits/highlights'
 import * as levels from './edits/levels'
 import { firstCondition } from './edits/condition'
@@ -87,7 +88,7 @@ export function useBenchEdits(
 
   function addPrompt(field: FieldView) {
     const before = report.value!.prompts.map((p) => p.id)
-    apply(edits.addPrompt(field.label), (r) => filters.addPrompt(r, field))
+    apply(edits.addPrompt(field.label), (r) => prompts.addPrompt(r, field))
     selectNew('prompt', before, report.value!.prompts)
   }
 
@@ -104,9 +105,9 @@ export function useBenchEdits(
     const prompt = report.value!.prompts.find((p) => p.type === 'period')
     const given = answer === 'all' ? undefined : answer
     if (prompt) {
-      apply(edits.prompt, (r) => filters.changePrompt(r, prompt.id, { default: given }))
+      apply(edits.prompt, (r) => prompts.changePrompt(r, prompt.id, { default: given }))
     } else if (field) {
-      apply(edits.addPrompt(field.label), (r) => filters.addPrompt(r, field, given))
+      apply(edits.addPrompt(field.label), (r) => prompts.addPrompt(r, field, given))
     }
   }
 
@@ -120,7 +121,7 @@ export function useBenchEdits(
       case 'filter':
         return apply(edits.removeFilter, (r) => filters.removeFilter(r, part.id))
       case 'prompt':
-        return apply(edits.removePrompt, (r) => filters.removePrompt(r, part.id))
+        return apply(edits.removePrompt, (r) => prompts.removePrompt(r, part.id))
       case 'highlight':
         return apply(edits.removeHighlight, (r) => highlights.removeHighlight(r, part.id))
       case 'total':
@@ -180,7 +181,7 @@ export function useBenchEdits(
       case 'filter':
         return apply(edits.moveFilter, (r) => filters.moveFilter(r, part.id, before))
       case 'prompt':
-        return apply(edits.movePrompt, (r) => filters.movePrompt(r, part.id, before))
+        return apply(edits.movePrompt, (r) => prompts.movePrompt(r, part.id, before))
       case 'highlight':
         return apply(edits.moveHighlight, (r) => highlights.moveHighlight(r, part.id, before))
       case 'figure':

@@ -118,8 +118,8 @@ watch(
                 @click="emit('rows', value.value)"
               >
                 <span class="value">{{ value.label || text.profile.emptyText }}</span>
-                <span class="count">{{ text.number(value.rows) }}</span>
-                <span class="share" :style="{ width: `${(100 * value.rows) / most}%` }" />
+                <span class="count">{{ text.number(value.rows ?? 0) }}</span>
+                <span class="share" :style="{ width: `${(100 * (value.rows ?? 0)) / most}%` }" />
               </button>
             </li>
           </ol>

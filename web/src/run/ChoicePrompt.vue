@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api, type AnswerView, type PromptView } from '@/api/client'
+import { api } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
+import type { PromptProps } from './promptProps'
 
-const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<PromptProps>()
 /** The chosen value; empty for all. */
 const asked = defineModel<string>({ required: true })
 const values = computed({
@@ -18,7 +19,7 @@ const values = computed({
     <label :for="`choice-${prompt.name}`">{{ prompt.label }}</label>
     <ValueBox
       v-model="values"
-      :search="(find) => api.choices(props.report, prompt.name, find)"
+      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
       :input-id="`choice-${prompt.name}`"
       :label="prompt.label"
       :placeholder="words.run.choose"

@@ -5,12 +5,13 @@ import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 import { answerOf, chosenOf } from './chosenValues'
 import PromptFrame from './PromptFrame.vue'
-import { api, type AnswerView, type FieldValue, type PromptView } from '@/api/client'
+import { api, type FieldValue } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
+import type { PromptProps } from './promptProps'
 
 /** Asks for any number of values: chosen one by one, pasted as a list, or all but some. */
-const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<PromptProps>()
 /** The answer as written; empty for all. */
 const asked = defineModel<string>({ required: true })
 
@@ -29,7 +30,8 @@ function set(values: string[], except = chosen.value.except) {
 /** Takes a list in, by key or by name; what is not there is told, and stays to be mended. */
 async function takeIn() {
   const wanted = chosenOf(pasting.value ?? '').values
-  const choices = (find: string) => api.choices(props.report, props.prompt.name, find).catch(() => [])
+  const choices = (find: string) =>
+    api.choices(props.report, props.prompt.name, props.answers, find).catch(() => [])
   const first = await choices('')
   const found: string[] = []
   const missing: string[] = []
@@ -53,7 +55,7 @@ async function takeIn() {
   <PromptFrame :prompt="prompt" :problem="problem">
     <ValueBox
       :model-value="chosen.values"
-      :search="(find) => api.choices(props.report, prompt.name, find)"
+      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
       :input-id="`answer-${prompt.name}`"
       :label="prompt.label"
       :placeholder="chosen.values.length ? '' : words.run.choose"

@@ -4,15 +4,15 @@ import DatePicker from 'primevue/datepicker'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import type { AnswerView, PromptView } from '@/api/client'
 import { isoDay, shownDay } from '@/shell/days'
 import { words } from '@/words'
+import type { PromptProps } from './promptProps'
 
 /**
  * Asks for days: by a rolling name, by typing them in the report's language, or on a calendar. What is typed is read by the server, which
  * says what it understood.
  */
-const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<PromptProps>()
 /** The answer as written: a rolling name, or days. */
 const asked = defineModel<string>({ required: true })
 
@@ -30,7 +30,9 @@ const chosen = computed(() => {
   return rolling.includes(text) ? text : CUSTOM
 })
 const isOpen = computed(() => (props.resolved?.resolved ?? '../..') === '../..')
-const shownText = computed(() => typed.value ?? (isOpen.value ? '' : (props.resolved?.words ?? '')))
+const shownText = computed(
+  () => typed.value ?? (props.problem ? asked.value : isOpen.value ? '' : (props.resolved?.words ?? '')),
+)
 /** The first day of a period that is being clicked together. */
 const begun = ref<Date>()
 const range = computed(() => {

@@ -43,9 +43,11 @@ function asking(type: PromptView['type']) {
     <template v-for="prompt in report.prompts" :key="prompt.name">
       <component
         :is="asking(prompt.type)"
+        v-if="!resolved[prompt.name]?.hidden"
         v-model="asked[prompt.name]!"
         :report="report.id"
         :prompt="prompt"
+        :answers="asked"
         :resolved="resolved[prompt.name]"
         :problem="problems[prompt.name]"
       />

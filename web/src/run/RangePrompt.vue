@@ -2,11 +2,11 @@
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
 import PromptFrame from './PromptFrame.vue'
-import type { AnswerView, PromptView } from '@/api/client'
 import { words } from '@/words'
+import type { PromptProps } from './promptProps'
 
 /** Asks for two ends, of numbers or of texts such as order numbers; either may be left open. */
-defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+defineProps<PromptProps>()
 /** The answer as written: both ends with two points between them; empty for none. */
 const asked = defineModel<string>({ required: true })
 

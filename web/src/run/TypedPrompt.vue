@@ -3,12 +3,13 @@ import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import PromptFrame from './PromptFrame.vue'
-import { api, type AnswerView, type PromptView } from '@/api/client'
+import { api } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
+import type { PromptProps } from './promptProps'
 
 /** Asks for a text, a number, a day, or yes or no. What is typed is read by the server, which says what it understood. */
-const props = defineProps<{ report: string; prompt: PromptView; resolved?: AnswerView; problem?: string }>()
+const props = defineProps<PromptProps>()
 /** The answer as written; empty for none. */
 const asked = defineModel<string>({ required: true })
 
@@ -16,7 +17,7 @@ const text = words.run.values
 /** What is being typed; none while nothing is, so that what was understood takes its place. */
 const typed = ref<string>()
 const sides = [
-  { value: '', label: text.either },
+  ...(props.prompt.required ? [] : [{ value: '', label: text.either }]),
   { value: 'yes', label: text.yes },
   { value: 'no', label: text.no },
 ]
@@ -51,7 +52,7 @@ function type(now: string | undefined) {
     <ValueBox
       v-else-if="prompt.offers"
       v-model="days"
-      :search="(find) => api.choices(props.report, prompt.name, find)"
+      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
       :input-id="`answer-${prompt.name}`"
       :label="prompt.label"
       :placeholder="text.anyDay"

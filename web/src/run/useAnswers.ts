@@ -1,6 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import type { LocationQuery } from 'vue-router'
-import { api, ApiError, type AnswerView, type Answers, type ReportView } from '@/api/client'
+import { answerOf, chosenOf } from './chosenValues'
+import { api, type AnswerView, type Answers, type PromptView, type ReportView } from '@/api/client'
 
 /** The answers to a report's prompts as written, with what the server says they stand for. */
 export function useAnswers(report: string) {
@@ -8,39 +9,60 @@ export function useAnswers(report: string) {
   const resolved = ref<Record<string, AnswerView>>({})
   const problems = ref<Record<string, string>>({})
   const isRight = computed(() => Object.keys(problems.value).length === 0)
+  let prompts: PromptView[] = []
+  /** The answers that the form had before. */
+  let before: Answers = {}
   let newest = 0
 
   /** Answers from the address come before the report's defaults. */
   function load(view: ReportView, query: LocationQuery) {
-    resolved.value = Object.fromEntries(view.prompts.map((p) => [p.name, p.answer]))
+    prompts = view.prompts
+    resolved.value = Object.fromEntries(prompts.map((p) => [p.name, p.answer]))
     asked.value = Object.fromEntries(
-      view.prompts.map((p) => [p.name, typeof query[p.name] === 'string' ? String(query[p.name]) : p.asked]),
+      prompts.map((p) => [p.name, typeof query[p.name] === 'string' ? String(query[p.name]) : p.asked]),
     )
+    before = { ...asked.value }
+  }
+
+  /** The same answers without choices that those which were changed above leave no rows for. */
+  async function fitting(answers: Answers): Promise<Answers> {
+    const first = prompts.findIndex((prompt) => (answers[prompt.name] ?? '') !== (before[prompt.name] ?? ''))
+    const fitting = { ...answers }
+    for (const prompt of first < 0 ? [] : prompts.slice(first + 1)) {
+      const many = prompt.type === 'CHOICES'
+      const text = fitting[prompt.name] ?? ''
+      if (text && (many || prompt.type === 'CHOICE')) {
+        const chosen = many ? chosenOf(text) : { values: [text], except: false }
+        const there = (await api.choices(report, prompt.name, fitting, '', chosen.values)).map(
+          (one) => one.value,
+        )
+        const values = chosen.values.filter((value) => there.includes(value))
+        fitting[prompt.name] = many ? answerOf({ ...chosen, values }) : (values[0] ?? '')
+      }
+    }
+    return fitting
   }
 
   watch(
     asked,
     async (answers) => {
       const mine = ++newest
-      try {
-        const found = await api.resolve(report, answers)
-        if (mine === newest) {
-          resolved.value = Object.fromEntries(found.map((answer) => [answer.name, answer]))
-          problems.value = {}
-          // What was typed stands in addresses as it was understood.
-          for (const answer of found) {
-            if (answers[answer.name] !== undefined && answer.asked !== '') {
-              answers[answer.name] = answer.asked
-            }
-          }
-        }
-      } catch (e) {
-        if (mine === newest && e instanceof ApiError) {
-          problems.value = Object.fromEntries(
-            e.problems.map((p) => [p.pointer.replace('/answers/', ''), p.message]),
-          )
+      const kept = await fitting(answers).catch(() => ({ ...answers }))
+      const found = await api.resolve(report, kept).catch(() => [])
+      if (mine !== newest) {
+        return
+      }
+      resolved.value = Object.fromEntries(found.map((answer) => [answer.name, answer]))
+      problems.value = Object.fromEntries(
+        found.flatMap(({ name, problem }) => (problem ? [[name, problem]] : [])),
+      )
+      // What was typed stands in addresses as it was understood.
+      for (const { name, asked, problem } of found) {
+        if (answers[name] !== undefined && !problem) {
+          answers[name] = asked === '' ? (kept[name] ?? '') : asked
         }
       }
+      before = { ...answers }
     },
     { deep: true },
   )

@@ -148,7 +148,7 @@ function onKey(event: KeyboardEvent) {
             <small v-if="option.namesakes.length" class="shared">{{
               text.sharedBy(option.namesakes.length)
             }}</small></span
-          ><small>{{ option.rows.toLocaleString('en-GB') }}</small></span
+          ><small>{{ option.rows?.toLocaleString('en-GB') }}</small></span
         >
       </template>
     </AutoComplete>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
+import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import {
@@ -71,6 +72,12 @@ function change(what: Partial<Block>, key: string) {
       "
     />
   </InspectorField>
+  <AppearsField
+    :model-value="block.appears"
+    :report="report"
+    :problem="problem('appears')"
+    @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
+  />
   <InspectorField v-if="share !== undefined" :label="text.share">
     <InputNumber
       :aria-label="text.share"

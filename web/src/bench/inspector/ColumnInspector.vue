@@ -5,6 +5,7 @@ import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import FieldNaming from './FieldNaming.vue'
+import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
@@ -150,6 +151,12 @@ function leaveShows() {
       "
     />
   </InspectorField>
+  <AppearsField
+    :model-value="column.appears"
+    :report="report"
+    :problem="problem('appears')"
+    @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
+  />
 </template>
 
 <style scoped>

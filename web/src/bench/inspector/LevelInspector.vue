@@ -3,6 +3,7 @@ import OneOf from '@/shell/OneOf.vue'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import ExpressionField from './ExpressionField.vue'
+import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
 import OrderEditor from './OrderEditor.vue'
 import TextInput from './TextInput.vue'
@@ -161,6 +162,12 @@ function change(what: Partial<Level>, key: string) {
     />
     {{ text.newPage }}
   </label>
+  <AppearsField
+    :model-value="level.appears"
+    :report="report"
+    :problem="problem('appears')"
+    @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
+  />
   <OrderEditor
     :report="report"
     :dataset="dataset"

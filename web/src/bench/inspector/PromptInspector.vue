@@ -5,7 +5,10 @@ import { computed } from 'vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import ValuePicker from './ValuePicker.vue'
-import { changePrompt, promptTypes, setPromptType } from '../edits/filters'
+import AppearsField from './AppearsField.vue'
+import OfferedChoices from './OfferedChoices.vue'
+import PromptChecks from './PromptChecks.vue'
+import { changePrompt, hasEnds, promptTypes, setPromptType } from '../edits/prompts'
 import OneOf from '@/shell/OneOf.vue'
 import type { DatasetView, Prompt, Report } from '@/api/client'
 import { words } from '@/words'
@@ -32,7 +35,12 @@ const types = computed(() =>
   })),
 )
 const isLimited = computed(() => ['whole-number', 'decimal', 'date'].includes(props.prompt.type))
-const ends = computed(() => ['period', 'number-range', 'text-range'].includes(props.prompt.type))
+const ends = computed(() => hasEnds(props.prompt))
+const offers = computed(() => props.prompt.type === 'choice' || props.prompt.type === 'choices')
+/** A check to begin with. */
+const example = computed(() =>
+  ends.value ? `:${props.prompt.name}_from <= :${props.prompt.name}_to` : `:${props.prompt.name} IS NOT NULL`,
+)
 const periods = computed(() => {
   const known = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
   const own = props.prompt.default
@@ -89,7 +97,7 @@ function change(what: Partial<Prompt>, key: string) {
     />
   </InspectorField>
   <InspectorField
-    v-else-if="prompt.type !== 'choice'"
+    v-else-if="prompt.type !== 'choice' || prompt.listed"
     :label="text.default"
     :hint="text.defaultHints[prompt.type]"
     :problem="problem('default') ?? problem(prompt.name)"
@@ -99,7 +107,7 @@ function change(what: Partial<Prompt>, key: string) {
       @update:model-value="(answer) => change({ default: answer || undefined }, 'default')"
     />
   </InspectorField>
-  <div v-else-if="field" class="block">
+  <div v-else-if="field && !prompt.listed" class="block">
     <span>{{ text.default }}</span>
     <ValuePicker
       :model-value="prompt.default ? [prompt.default] : []"
@@ -110,6 +118,18 @@ function change(what: Partial<Prompt>, key: string) {
     />
     <small v-if="!prompt.default">{{ text.noDefault }}</small>
   </div>
+  <OfferedChoices v-if="offers" :prompt="prompt" :problem="problem" @change="change" />
+  <InspectorField
+    v-if="prompt.type === 'text'"
+    :label="text.pattern"
+    :hint="text.patternHint"
+    :problem="problem('pattern')"
+  >
+    <TextInput
+      :model-value="prompt.pattern"
+      @update:model-value="(pattern) => change({ pattern: pattern || undefined }, 'pattern')"
+    />
+  </InspectorField>
   <template v-if="isLimited">
     <InspectorField v-for="limit in ['least', 'most'] as const" :key="limit" :label="text.limits[limit]">
       <TextInput
@@ -125,6 +145,19 @@ function change(what: Partial<Prompt>, key: string) {
     />
     {{ text.required }}
   </label>
+  <AppearsField
+    :model-value="prompt.appears"
+    :report="report"
+    :hint="text.appears.askedHint"
+    :problem="problem('appears')"
+    @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
+  />
+  <PromptChecks
+    :checks="prompt.checks ?? []"
+    :example="example"
+    :problem="problem"
+    @change="(checks) => change({ checks }, 'checks')"
+  />
   <p class="quiet">
     {{ text.promptName }}:
     <code>{{ ends ? `:${prompt.name}_from, :${prompt.name}_to` : `:${prompt.name}` }}</code>

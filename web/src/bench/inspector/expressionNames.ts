@@ -1,4 +1,5 @@
 import type { InjectionKey, Ref } from 'vue'
+import { hasEnds } from '../edits/prompts'
 import type { DatasetView, Report } from '@/api/client'
 import type { ExpressionName } from '@/shell/completions'
 
@@ -8,10 +9,10 @@ export const EXPRESSION_NAMES: InjectionKey<Readonly<Ref<ExpressionName[]>>> = S
 /** Fields and measures, then the answers to prompts. */
 export function expressionNames(report: Report, dataset: DatasetView): ExpressionName[] {
   const answers = report.prompts.flatMap((prompt) =>
-    prompt.type === 'period'
+    hasEnds(prompt)
       ? [
-          { id: `:${prompt.name}_from`, label: `${prompt.label}, first day` },
-          { id: `:${prompt.name}_to`, label: `${prompt.label}, last day` },
+          { id: `:${prompt.name}_from`, label: `${prompt.label}, start` },
+          { id: `:${prompt.name}_to`, label: `${prompt.label}, end` },
         ]
       : [{ id: `:${prompt.name}`, label: prompt.label }],
   )

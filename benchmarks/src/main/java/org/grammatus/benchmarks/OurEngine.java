@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
@@ -18,6 +17,7 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.core.value.Type;
 
 /** The engine on held rows: the whole way from rows to groups in order, as a run goes it. */

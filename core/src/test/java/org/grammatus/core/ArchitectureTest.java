@@ -25,9 +25,10 @@ class ArchitectureTest {
             "expression",
             "dataset",
             "compose",
+            "columnar",
             "prompt",
             "plan",
-            "columnar",
+            "rows",
             "profile",
             "group",
             "band",
@@ -89,6 +90,7 @@ class ArchitectureTest {
                 .that()
                 .resideInAnyPackage(
                         "org.grammatus.core.columnar..",
+                        "org.grammatus.core.rows..",
                         "org.grammatus.core.group..",
                         "org.grammatus.core.band..",
                         "org.grammatus.core.explain..",

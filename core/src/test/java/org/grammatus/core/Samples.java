@@ -13,7 +13,6 @@ import java.util.Map;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -26,6 +25,7 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 

@@ -12,12 +12,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.runs.profile.PromptChoices;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.sqlite.SqliteSource;
@@ -30,12 +32,11 @@ class DaysOfDataTest {
 
     private static final DatasetReader READER =
             Mockito.spy(StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))));
-    private static final LocalDate TODAY = DemoData.CONTEXT.businessDate();
 
     private static ResolvedPrompt first(String report, Map<String, String> answers) {
         Report definition = Starters.report(report).orElseThrow();
         DatasetModel dataset = DemoData.datasets(definition).main();
-        return DayValues.found(new Answers(answers), definition, dataset, READER, TODAY)
+        return DayValues.found(new Answers(answers), definition, dataset, READER, DemoData.CONTEXT)
                 .resolve(definition.prompts(), DemoData.CONTEXT, dataset, ULocale.UK)
                 .getFirst();
     }
@@ -85,14 +86,18 @@ class DaysOfDataTest {
         Mockito.verify(READER, Mockito.never()).read(Mockito.any(), Mockito.any(ReadProgress.class));
     }
 
+    private static List<FieldValues.Value> offered(String find) {
+        Report report = Starters.report("latest-day").orElseThrow();
+        return new PromptChoices(READER, report, DemoData.datasets(report).main(), DemoData.CONTEXT)
+                .offered(report.prompts().getFirst(), Answers.NONE, find, Optional.empty());
+    }
+
     @Test
     void daysAreOfferedNewestFirstAndFoundAsTheyAreSaid() throws Exception {
-        DatasetModel dataset =
-                DemoData.datasets(Starters.report("latest-day").orElseThrow()).main();
-        assertThat(DayValues.newestFirst(READER, dataset, "ordered_at", "", TODAY, ULocale.UK))
+        assertThat(offered(""))
                 .extracting(FieldValues.Value::value)
                 .startsWith(days().subList(0, 5).toArray(String[]::new));
-        assertThat(DayValues.newestFirst(READER, dataset, "ordered_at", "november 2026", TODAY, ULocale.UK))
+        assertThat(offered("november 2026"))
                 .isNotEmpty()
                 .allSatisfy(day -> assertThat(day.value()).startsWith("2026-11-"));
     }

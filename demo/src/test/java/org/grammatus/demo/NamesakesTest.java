@@ -36,7 +36,7 @@ class NamesakesTest {
     }
 
     private static List<FieldValues.Value> values(String field) {
-        return FieldValues.of(reader, dataset, field, "", TODAY);
+        return FieldValues.of(reader, dataset, field, FieldValues.Sought.of(""), TODAY);
     }
 
     @Test

@@ -5,7 +5,6 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
@@ -15,6 +14,7 @@ import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.GroupingInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.rows.KeptRows;
 
 /**
  * The steps from rows to groups, each done once for the same rows and inputs. What was read, for whom, from which state of its source

@@ -165,6 +165,14 @@ class HttpInterfaceTest {
     }
 
     @Test
+    void whatIsWrongWithAnAnswerStandsBesideWhatTheOthersStandFor() throws Exception {
+        JsonNode echoed = json(SERVER.signedIn("reader")
+                .post("/api/reports/large-orders/answers", "{\"answers\": {\"over\": \"many\"}}"));
+        assertThat(echoed.get(0).path("problem").asString()).contains("many");
+        assertThat(echoed.get(0).path("resolved").asString()).isEmpty();
+    }
+
+    @Test
     void anAnswerIsEchoedWithItsDates() throws Exception {
         HttpResponse<String> echoed = SERVER.signedIn("reader")
                 .post("/api/reports/sales-by-fiscal-year/answers", "{\"answers\": {\"period\": \"previous month\"}}");

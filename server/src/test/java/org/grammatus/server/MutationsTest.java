@@ -185,7 +185,11 @@ class MutationsTest {
         sound("GET", "/api/runs/{id}/uncounted", runs + "/uncounted?place=1&total=t-net&rows=1,2", null);
         sound("PUT", "/api/reports/{id}", "/api/reports/mine", "{\"base\": 1, \"definition\": " + report + "}");
         sound("POST", "/api/sources/{id}/trial", "/api/sources/" + added + "/trial", source);
-        sound("GET", "/api/reports/{id}/choices", "/api/reports/expected-deliveries/choices?prompt=depot", null);
+        sound(
+                "POST",
+                "/api/reports/{id}/choices",
+                "/api/reports/expected-deliveries/choices",
+                "{\"prompt\": \"depot\"}");
         sound("POST", "/api/reports", "/api/reports", report.replace("\"mine\"", "\"mine-too\""));
         sound("POST", "/api/sources", "/api/sources", source.replace("Hives", "More hives"));
         sound("GET", "/api/composing/tables", "/api/composing/tables?source=main", null);

@@ -162,10 +162,10 @@ class ReadingTest {
     @Test
     void aChoiceIsOfferedFromTheData() throws Exception {
         Browser reader = SERVER.signedIn("reader");
-        JsonNode depots = json(reader.get("/api/reports/expected-deliveries/choices?prompt=depot"));
+        JsonNode depots = json(reader.post("/api/reports/expected-deliveries/choices", "{\"prompt\": \"depot\"}"));
         assertThat(depots).hasSize(4);
         assertThat(depots.get(0).path("rows").asInt()).isPositive();
-        assertThat(reader.get("/api/reports/expected-deliveries/choices?prompt=period")
+        assertThat(reader.post("/api/reports/expected-deliveries/choices", "{\"prompt\": \"period\"}")
                         .statusCode())
                 .isEqualTo(404);
         JsonNode run = run(reader, "expected-deliveries", "");

@@ -200,6 +200,7 @@ public final class Printed {
     public String answersInWords() {
         if (answers == null) {
             answers = IntStream.range(0, plan.prompts().size())
+                    .filter(i -> !plan.prompts().get(i).hidden())
                     .mapToObj(i -> plan.prompts().get(i).label() + ": " + AnswerWords.of(grouped, i))
                     .collect(Collectors.joining(" · "));
         }

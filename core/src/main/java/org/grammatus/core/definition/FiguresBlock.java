@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /** Key figures, side by side as far as there is room. */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "fields", "figures", "off"})
+@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "fields", "figures", "appears", "off"})
 public record FiguresBlock(
         String id,
         Optional<String> title,
@@ -16,6 +16,7 @@ public record FiguresBlock(
         Optional<List<ReportFilter>> filters,
         Optional<List<ReportField>> fields,
         List<ReportFigure> figures,
+        Optional<String> appears,
         Optional<Boolean> off)
         implements ReportBlock {
 
@@ -34,6 +35,21 @@ public record FiguresBlock(
                 mappedFilters(to),
                 mappedFields(to),
                 figures.stream().map(figure -> figure.mapped(to)).toList(),
+                to.expression(appears),
                 off);
+    }
+
+    @Override
+    public FiguresBlock appearing(String pointer, Appearance holds) {
+        return new FiguresBlock(
+                id,
+                title,
+                note,
+                dataset,
+                filters,
+                fields,
+                figures,
+                appears,
+                Appearance.off(pointer, appears, off, holds));
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -88,9 +89,14 @@ public record Report(
                 page);
     }
 
-    /** The same report with nothing required yet: as long as nobody has been asked, no answer is missing. */
-    public Report asking() {
-        List<ReportPrompt> open = prompts.stream().map(ReportPrompt::optional).toList();
+    /** The same report without the parts that do not appear: they are switched off. */
+    public Report appearing(Appearance appearance) {
+        return withBlocks(IntStream.range(0, blocks.size())
+                .mapToObj(i -> blocks.get(i).appearing("/blocks/" + i, appearance))
+                .toList());
+    }
+
+    private Report withBlocks(List<ReportBlock> others) {
         return new Report(
                 format,
                 version,
@@ -101,9 +107,9 @@ public record Report(
                 locale,
                 zone,
                 fields,
-                open,
+                prompts,
                 filters,
-                blocks,
+                others,
                 arrangement,
                 page);
     }

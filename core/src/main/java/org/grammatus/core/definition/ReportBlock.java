@@ -49,6 +49,9 @@ public sealed interface ReportBlock permits TableBlock, FiguresBlock, TextBlock 
     /** Conditions on its rows, beside those of the report. */
     Optional<List<ReportFilter>> filters();
 
+    /** A condition over the answers, without which it is not printed. */
+    Optional<String> appears();
+
     /** Whether it is kept but not printed. */
     Optional<Boolean> off();
 
@@ -75,6 +78,9 @@ public sealed interface ReportBlock permits TableBlock, FiguresBlock, TextBlock 
     default Optional<List<ReportField>> mappedFields(DefinitionMapping to) {
         return fields().map(own -> own.stream().map(field -> field.mapped(to)).toList());
     }
+
+    /** The same, switched off where it does not appear, and so the parts in it that do not. */
+    ReportBlock appearing(String pointer, Appearance holds);
 
     /** The same with all its texts changed. */
     ReportBlock mapped(DefinitionMapping to);

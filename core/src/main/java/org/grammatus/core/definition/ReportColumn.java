@@ -15,10 +15,11 @@ import org.grammatus.core.choice.FigureUnit;
  * @param unit whether figures are printed in thousands or millions, which the heading says
  * @param width points; measured from what is printed unless given
  * @param once id of the level in whose groups the value is printed once, and again at the top of a page
+ * @param appears a condition over the answers, without which the column is not printed
  * @param off whether the column is kept but not printed
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "off"})
+@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "appears", "off"})
 public record ReportColumn(
         String id,
         Optional<String> label,
@@ -28,16 +29,32 @@ public record ReportColumn(
         Optional<Align> align,
         Optional<Integer> width,
         Optional<String> once,
+        Optional<String> appears,
         Optional<Boolean> off) {
 
     /** The same column at another width. */
     public ReportColumn withWidth(Optional<Integer> points) {
-        return new ReportColumn(id, label, value, format, unit, align, points, once, off);
+        return new ReportColumn(id, label, value, format, unit, align, points, once, appears, off);
+    }
+
+    /** The same column, kept but not printed. */
+    ReportColumn switchedOff() {
+        return new ReportColumn(id, label, value, format, unit, align, width, once, appears, Optional.of(true));
     }
 
     /** The same with all its texts changed. */
     ReportColumn mapped(DefinitionMapping to) {
         Optional<String> level = once.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at));
-        return new ReportColumn(to.part(id), label, to.expression(value), format, unit, align, width, level, off);
+        return new ReportColumn(
+                to.part(id),
+                label,
+                to.expression(value),
+                format,
+                unit,
+                align,
+                width,
+                level,
+                to.expression(appears),
+                off);
     }
 }

@@ -23,6 +23,7 @@ import org.grammatus.core.choice.Header;
  * @param headerText template of the heading; the label unless given
  * @param footerText template of the footer's name; "… total" unless given
  * @param newPage whether each group begins on a new page
+ * @param appears a condition over the answers, without which the level does not apply
  * @param off whether the level is kept but does not apply
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -43,6 +44,7 @@ import org.grammatus.core.choice.Header;
     "footer",
     "footerText",
     "newPage",
+    "appears",
     "off"
 })
 public record ReportLevel(
@@ -62,20 +64,30 @@ public record ReportLevel(
         Footer footer,
         Optional<String> footerText,
         Optional<Boolean> newPage,
+        Optional<String> appears,
         Optional<Boolean> off) {
 
     /** The same level in another order and with another limit. */
     public ReportLevel with(List<OrderTerm> otherOrder, Optional<ReportLimit> otherLimit) {
-        return changed(otherOrder, otherLimit, header, footer);
+        return changed(otherOrder, otherLimit, header, footer, off);
     }
 
     /** The same level with its groups opened and closed in another way. */
     public ReportLevel standing(Header otherHeader, Footer otherFooter) {
-        return changed(order, limit, otherHeader, otherFooter);
+        return changed(order, limit, otherHeader, otherFooter, off);
+    }
+
+    /** The same level, kept but without effect. */
+    ReportLevel switchedOff() {
+        return changed(order, limit, header, footer, Optional.of(true));
     }
 
     private ReportLevel changed(
-            List<OrderTerm> otherOrder, Optional<ReportLimit> otherLimit, Header otherHeader, Footer otherFooter) {
+            List<OrderTerm> otherOrder,
+            Optional<ReportLimit> otherLimit,
+            Header otherHeader,
+            Footer otherFooter,
+            Optional<Boolean> otherOff) {
         return new ReportLevel(
                 id,
                 name,
@@ -93,7 +105,8 @@ public record ReportLevel(
                 otherFooter,
                 footerText,
                 newPage,
-                off);
+                appears,
+                otherOff);
     }
 
     /** The same with all its texts changed. */
@@ -115,6 +128,7 @@ public record ReportLevel(
                 footer,
                 to.template(footerText),
                 newPage,
+                to.expression(appears),
                 off);
     }
 }

@@ -5,7 +5,9 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.choice.ChoiceOrder;
 import org.grammatus.core.choice.PromptType;
 
 /** A question to the person who runs the report, told apart by its {@code type}. */
@@ -27,7 +29,23 @@ import org.grammatus.core.choice.PromptType;
             names = {"number-range", "text-range"})
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "name", "type", "label", "help", "required", "field", "least", "most", "default"})
+@JsonPropertyOrder({
+    "id",
+    "name",
+    "type",
+    "label",
+    "help",
+    "required",
+    "appears",
+    "field",
+    "listed",
+    "order",
+    "least",
+    "most",
+    "pattern",
+    "default",
+    "checks"
+})
 public sealed interface ReportPrompt {
 
     String id();
@@ -48,8 +66,21 @@ public sealed interface ReportPrompt {
     @JsonProperty("default")
     Optional<String> defaultAnswer();
 
-    /** The same prompt, not required. */
-    ReportPrompt optional();
+    /** A condition over the answers above, without which it is not asked and has no answer; always asked unless given. */
+    Optional<String> appears();
+
+    /** What its answer must meet, together with the others. */
+    Optional<List<PromptCheck>> checks();
+
+    /** Its condition with all texts changed. */
+    default Optional<String> condition(DefinitionMapping to) {
+        return appears().map(to::expression);
+    }
+
+    /** Its checks with all texts changed. */
+    default Optional<List<PromptCheck>> checked(DefinitionMapping to) {
+        return checks().map(all -> all.stream().map(check -> check.mapped(to)).toList());
+    }
 
     /** The same with all its texts changed. */
     ReportPrompt mapped(DefinitionMapping to);
@@ -65,7 +96,9 @@ public sealed interface ReportPrompt {
             String label,
             Optional<String> help,
             Optional<Boolean> required,
-            @JsonProperty("default") Optional<String> defaultAnswer)
+            Optional<String> appears,
+            @JsonProperty("default") Optional<String> defaultAnswer,
+            Optional<List<PromptCheck>> checks)
             implements ReportPrompt {
 
         @Override
@@ -74,20 +107,18 @@ public sealed interface ReportPrompt {
         }
 
         @Override
-        public OfPeriod optional() {
-            return new OfPeriod(id, name, label, help, Optional.empty(), defaultAnswer);
-        }
-
-        @Override
         public OfPeriod mapped(DefinitionMapping to) {
-            return new OfPeriod(to.part(id), to.prompt(name), label, help, required, defaultAnswer);
+            return new OfPeriod(
+                    to.part(id), to.prompt(name), label, help, required, condition(to), defaultAnswer, checked(to));
         }
     }
 
     /**
-     * Asks for one value of a field, or for any number of them.
+     * Asks for one value of a field or of a list, or for any number of them.
      *
-     * @param field id of the field whose values are offered
+     * @param field id of the field whose values are offered, or that the listed ones are of
+     * @param listed what is offered instead of what the rows have
+     * @param order of what is offered; as the field lists its values unless given, else the most frequent first
      * @param defaultAnswer one of the values; or several, separated by commas, perhaps behind {@code all but}
      */
     record Choice(
@@ -97,19 +128,29 @@ public sealed interface ReportPrompt {
             String label,
             Optional<String> help,
             Optional<Boolean> required,
-            String field,
-            @JsonProperty("default") Optional<String> defaultAnswer)
+            Optional<String> appears,
+            Optional<String> field,
+            Optional<List<ListedChoice>> listed,
+            Optional<ChoiceOrder> order,
+            @JsonProperty("default") Optional<String> defaultAnswer,
+            Optional<List<PromptCheck>> checks)
             implements ReportPrompt {
-
-        @Override
-        public Choice optional() {
-            return new Choice(id, name, type, label, help, Optional.empty(), field, defaultAnswer);
-        }
 
         @Override
         public Choice mapped(DefinitionMapping to) {
             return new Choice(
-                    to.part(id), to.prompt(name), type, label, help, required, to.field(field), defaultAnswer);
+                    to.part(id),
+                    to.prompt(name),
+                    type,
+                    label,
+                    help,
+                    required,
+                    condition(to),
+                    field.map(to::field),
+                    listed,
+                    order,
+                    defaultAnswer,
+                    checked(to));
         }
     }
 
@@ -119,6 +160,7 @@ public sealed interface ReportPrompt {
      * @param field of a day, id of the date field whose days are offered, and of which there is a latest and an earliest
      * @param least the least number or the first day that is an answer
      * @param most the most, or the last
+     * @param pattern the form of a text, as LIKE has it: {@code %} for any characters, {@code _} for one
      */
     record Value(
             String id,
@@ -127,16 +169,14 @@ public sealed interface ReportPrompt {
             String label,
             Optional<String> help,
             Optional<Boolean> required,
+            Optional<String> appears,
             Optional<String> field,
             Optional<String> least,
             Optional<String> most,
-            @JsonProperty("default") Optional<String> defaultAnswer)
+            Optional<String> pattern,
+            @JsonProperty("default") Optional<String> defaultAnswer,
+            Optional<List<PromptCheck>> checks)
             implements ReportPrompt {
-
-        @Override
-        public Value optional() {
-            return new Value(id, name, type, label, help, Optional.empty(), field, least, most, defaultAnswer);
-        }
 
         @Override
         public Value mapped(DefinitionMapping to) {
@@ -147,10 +187,13 @@ public sealed interface ReportPrompt {
                     label,
                     help,
                     required,
+                    condition(to),
                     field.map(to::field),
                     least,
                     most,
-                    defaultAnswer);
+                    pattern,
+                    defaultAnswer,
+                    checked(to));
         }
     }
 
@@ -166,17 +209,23 @@ public sealed interface ReportPrompt {
             String label,
             Optional<String> help,
             Optional<Boolean> required,
-            @JsonProperty("default") Optional<String> defaultAnswer)
+            Optional<String> appears,
+            @JsonProperty("default") Optional<String> defaultAnswer,
+            Optional<List<PromptCheck>> checks)
             implements ReportPrompt {
 
         @Override
-        public Range optional() {
-            return new Range(id, name, type, label, help, Optional.empty(), defaultAnswer);
-        }
-
-        @Override
         public Range mapped(DefinitionMapping to) {
-            return new Range(to.part(id), to.prompt(name), type, label, help, required, defaultAnswer);
+            return new Range(
+                    to.part(id),
+                    to.prompt(name),
+                    type,
+                    label,
+                    help,
+                    required,
+                    condition(to),
+                    defaultAnswer,
+                    checked(to));
         }
     }
 }

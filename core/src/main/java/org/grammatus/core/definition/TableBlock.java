@@ -32,6 +32,7 @@ import org.grammatus.core.choice.Rounding;
     "counts",
     "highlights",
     "rows",
+    "appears",
     "off"
 })
 public record TableBlock(
@@ -50,6 +51,7 @@ public record TableBlock(
         List<String> counts,
         List<ReportHighlight> highlights,
         ReportRows rows,
+        Optional<String> appears,
         Optional<Boolean> off)
         implements ReportBlock {
 
@@ -75,6 +77,29 @@ public record TableBlock(
                 counts,
                 highlights.stream().map(highlight -> highlight.mapped(to)).toList(),
                 rows.mapped(to),
+                to.expression(appears),
                 off);
+    }
+
+    @Override
+    public TableBlock appearing(String pointer, Appearance holds) {
+        return new TableBlock(
+                id,
+                kind,
+                title,
+                note,
+                dataset,
+                filters,
+                fields,
+                Appearance.each(levels, pointer + "/levels", ReportLevel::appears, ReportLevel::switchedOff, holds),
+                Appearance.each(columns, pointer + "/columns", ReportColumn::appears, ReportColumn::switchedOff, holds),
+                totals,
+                totalsCover,
+                rounding,
+                counts,
+                highlights,
+                rows,
+                appears,
+                Appearance.off(pointer, appears, off, holds));
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
 
 /** Paragraphs. */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "paragraphs", "off"})
+@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "paragraphs", "appears", "off"})
 public record TextBlock(
         String id,
         Optional<String> title,
@@ -15,6 +15,7 @@ public record TextBlock(
         Optional<String> dataset,
         Optional<List<ReportFilter>> filters,
         List<ReportParagraph> paragraphs,
+        Optional<String> appears,
         Optional<Boolean> off)
         implements ReportBlock {
 
@@ -32,6 +33,13 @@ public record TextBlock(
                 dataset,
                 mappedFilters(to),
                 paragraphs.stream().map(paragraph -> paragraph.mapped(to)).toList(),
+                to.expression(appears),
                 off);
+    }
+
+    @Override
+    public TextBlock appearing(String pointer, Appearance holds) {
+        return new TextBlock(
+                id, title, note, dataset, filters, paragraphs, appears, Appearance.off(pointer, appears, off, holds));
     }
 }

@@ -150,6 +150,11 @@ public sealed interface Expression {
         };
     }
 
+    /** The prompts that it names, from left to right. */
+    default Stream<Prompt> prompts() {
+        return this instanceof Prompt p ? Stream.of(p) : operands().stream().flatMap(Expression::prompts);
+    }
+
     /** Whether any of the expressions that this one is made of meets a condition; plain steps, for deep expressions. */
     default boolean anyOperand(Predicate<Expression> condition) {
         for (Expression operand : operands()) {

@@ -5,7 +5,6 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -14,6 +13,7 @@ import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.core.value.Scalar;
 
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */

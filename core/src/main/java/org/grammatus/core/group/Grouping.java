@@ -14,7 +14,6 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
@@ -37,6 +36,7 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.rows.KeptRows;
 
 /** The step from selected rows to groups in order with their figures. */
 public final class Grouping {

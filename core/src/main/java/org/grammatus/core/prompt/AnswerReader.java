@@ -1,16 +1,20 @@
 package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -27,14 +31,13 @@ final class AnswerReader {
     private static final String ENDS = "..";
 
     private final DatasetModel dataset;
-    private final Map<String, Period> ofData;
+    private final Answers answers;
     private final Problems problems;
     private final PeriodText periods;
     private final NumberAnswer numbers;
 
-    AnswerReader(
-            RunContext context, DatasetModel dataset, ULocale locale, Map<String, Period> ofData, Problems problems) {
-        this.ofData = ofData;
+    AnswerReader(RunContext context, DatasetModel dataset, ULocale locale, Answers answers, Problems problems) {
+        this.answers = answers;
         this.dataset = dataset;
         this.problems = problems;
         this.periods = new PeriodText(context.businessDate(), dataset.calendar(), locale);
@@ -46,16 +49,34 @@ final class AnswerReader {
 
     ResolvedPrompt resolved(ReportPrompt prompt, String text) {
         String at = "/answers/" + prompt.name();
-        Optional<String> field = switch (prompt) {
-            case ReportPrompt.Choice choice -> Optional.of(choice.field());
-            default -> Optional.empty();
-        };
         Read open = new Read(open(prompt), text);
         Read read = text.isEmpty() ? new Read(open.answer, "") : noting(at, () -> read(prompt, text), open);
-        if (prompt.required().orElse(false) && text.isEmpty()) {
+        if (answers.complete() && prompt.required().orElse(false) && text.isEmpty()) {
             problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give(prompt)));
         }
-        return new ResolvedPrompt(prompt.name(), prompt.label(), prompt.type(), field, read.written, read.answer);
+        return resolved(prompt, read, false);
+    }
+
+    /** A prompt that is not asked has no answer. */
+    ResolvedPrompt hidden(ReportPrompt prompt) {
+        return resolved(prompt, new Read(open(prompt), ""), true);
+    }
+
+    private static ResolvedPrompt resolved(ReportPrompt prompt, Read read, boolean hidden) {
+        Optional<ReportPrompt.Choice> choice = Optional.of(prompt)
+                .filter(ReportPrompt.Choice.class::isInstance)
+                .map(ReportPrompt.Choice.class::cast);
+        Map<String, String> listed = choice.flatMap(ReportPrompt.Choice::listed).orElse(List.of()).stream()
+                .collect(Collectors.toMap(ListedChoice::value, ListedChoice::label, (first, second) -> first));
+        return new ResolvedPrompt(
+                prompt.name(),
+                prompt.label(),
+                prompt.type(),
+                choice.flatMap(ReportPrompt.Choice::field),
+                listed,
+                hidden,
+                read.written,
+                read.answer);
     }
 
     private Read noting(String at, Supplier<Read> read, Read otherwise) {
@@ -106,12 +127,12 @@ final class AnswerReader {
         return switch (prompt) {
             case ReportPrompt.OfPeriod asked ->
                 DaysOfData.period(text).isPresent()
-                        ? new Read(new Answer.Days(ofData.getOrDefault(asked.name(), Period.OPEN)), text)
+                        ? new Read(new Answer.Days(answers.ofData().getOrDefault(asked.name(), Period.OPEN)), text)
                         : new Read(new Answer.Days(periods.parse(text)), periods.written(text));
             case ReportPrompt.Choice asked ->
                 asked.type() == PromptType.CHOICES
                         ? several(asked, text)
-                        : new Read(new Answer.One(choice(asked.field(), text)), text);
+                        : new Read(new Answer.One(choice(asked, text)), text);
             case ReportPrompt.Value asked -> value(asked, text);
             case ReportPrompt.Range asked -> range(asked, text);
         };
@@ -119,13 +140,28 @@ final class AnswerReader {
 
     private Read several(ReportPrompt.Choice prompt, String text) {
         Names.Chosen chosen = ChosenText.parse(text, typeOf(prompt.field()));
+        chosen.values().forEach(value -> requireListed(prompt, ScalarText.write(value)));
         return new Read(new Answer.Several(chosen), ChosenText.write(chosen));
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
-    private Scalar choice(String field, String text) {
-        Type type = typeOf(field);
-        return dataset.typeOf(field).isEmpty() ? new Scalar.Null(type) : ScalarText.parse(text, type);
+    private Scalar choice(ReportPrompt.Choice prompt, String text) {
+        requireListed(prompt, text);
+        boolean unknown = prompt.field().flatMap(dataset::typeOf).isEmpty()
+                && prompt.field().isPresent();
+        Type type = typeOf(prompt.field());
+        return unknown ? new Scalar.Null(type) : ScalarText.parse(text, type);
+    }
+
+    /** What a report lists itself is all that there is, unlike the values that rows have today. */
+    private static void requireListed(ReportPrompt.Choice prompt, String value) {
+        List<String> listed = prompt.listed().orElse(List.of()).stream()
+                .map(ListedChoice::value)
+                .toList();
+        if (!listed.isEmpty() && !listed.contains(value)) {
+            throw new IllegalArgumentException("found \"" + value + "\", expected one of " + String.join(", ", listed)
+                    + Suggestion.inWords(value, listed));
+        }
     }
 
     private Read value(ReportPrompt.Value prompt, String text) {
@@ -143,6 +179,12 @@ final class AnswerReader {
             return new Read(new Answer.One(day), rolling ? periods.written(text) : ScalarText.write(day));
         }
         Scalar value = single(text, typeOf(prompt.type()));
+        prompt.pattern()
+                .filter(pattern -> !AnswerConditions.isLike(text, pattern))
+                .ifPresent(pattern -> {
+                    throw new IllegalArgumentException("found \"" + text + "\", expected the form \"" + pattern
+                            + "\", where _ is one character and % are any");
+                });
         requireWithin(prompt, value, typeOf(prompt.type()));
         return new Read(new Answer.One(value), ScalarText.write(value));
     }
@@ -152,7 +194,7 @@ final class AnswerReader {
         if (prompt.field().isEmpty()) {
             throw new IllegalArgumentException("the prompt has no field of which there is a " + text + " day");
         }
-        Scalar day = Optional.ofNullable(ofData.get(prompt.name()))
+        Scalar day = Optional.ofNullable(answers.ofData().get(prompt.name()))
                 .flatMap(Period::from)
                 .<Scalar>map(Scalar.Date::new)
                 .orElse(new Scalar.Null(Type.DATE));
@@ -204,8 +246,8 @@ final class AnswerReader {
         };
     }
 
-    private Type typeOf(String field) {
-        return dataset.typeOf(field).orElse(Type.TEXT);
+    private Type typeOf(Optional<String> field) {
+        return field.flatMap(dataset::typeOf).orElse(Type.TEXT);
     }
 
     private static Type typeOf(PromptType type) {

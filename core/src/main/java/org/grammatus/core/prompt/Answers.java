@@ -18,11 +18,15 @@ import org.grammatus.core.value.Period;
  * answer. Immutable.
  *
  * @param ofData by prompt name, the days that the data give where {@link DaysOfData} are asked for
+ * @param complete whether whoever answers is done: until then no answer is missing, and none need fit to another
  */
-public record Answers(Map<String, String> written, Map<String, Period> ofData) {
+public record Answers(Map<String, String> written, Map<String, Period> ofData, boolean complete) {
 
     /** No answers: every prompt takes its default. */
     public static final Answers NONE = new Answers(Map.of());
+
+    /** Nobody has been asked yet. */
+    public static final Answers UNASKED = NONE.incomplete();
 
     public Answers {
         written = Map.copyOf(written);
@@ -31,7 +35,17 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData) {
 
     /** Answers none of which the data are asked for. */
     public Answers(Map<String, String> written) {
-        this(written, Map.of());
+        this(written, Map.of(), true);
+    }
+
+    /** The same of somebody who is still answering. */
+    public Answers incomplete() {
+        return new Answers(written, ofData, false);
+    }
+
+    /** The same with the days that the data give. */
+    public Answers with(Map<String, Period> days) {
+        return new Answers(written, days, complete);
     }
 
     /** What was answered to a prompt, or its default; empty text for nothing. */
@@ -56,7 +70,10 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData) {
         return resolved;
     }
 
-    /** Resolves the answers likewise; what is wrong is noted, and a prompt whose answer is wrong has none. */
+    /**
+     * Resolves the answers likewise; what is wrong is noted, and a prompt whose answer is wrong has none. What is wrong with the prompts' own
+     * conditions is noted below {@code /prompts}.
+     */
     public List<ResolvedPrompt> resolve(
             List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, ULocale locale, Problems problems) {
         List<String> names = prompts.stream().map(ReportPrompt::name).toList();
@@ -68,10 +85,20 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData) {
                         "the report asks no \"" + name + "\"; it asks: " + known + Suggestion.inWords(name, names));
             }
         }
-        AnswerReader reader = new AnswerReader(context, dataset, locale, ofData, problems);
+        AnswerReader reader = new AnswerReader(context, dataset, locale, this, problems);
+        AnswerConditions conditions = new AnswerConditions(prompts, problems);
         List<ResolvedPrompt> resolved = new ArrayList<>();
-        for (ReportPrompt prompt : prompts) {
-            resolved.add(reader.resolved(prompt, to(prompt)));
+        for (int i = 0; i < prompts.size(); i++) {
+            boolean asked = conditions.asked(i, new NamedAnswers(resolved, context.businessDate()));
+            resolved.add(asked ? reader.resolved(prompts.get(i), to(prompts.get(i))) : reader.hidden(prompts.get(i)));
+        }
+        NamedAnswers all = new NamedAnswers(resolved, context.businessDate());
+        for (int i = 0; i < prompts.size(); i++) {
+            String at = "/answers/" + prompts.get(i).name();
+            List<String> failing = conditions.failing(i, all);
+            if (complete && !resolved.get(i).hidden()) {
+                failing.forEach(message -> problems.error(at, message));
+            }
         }
         return List.copyOf(resolved);
     }

@@ -2,6 +2,7 @@ package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
@@ -17,11 +18,20 @@ import org.grammatus.core.value.Type;
  *
  * @param name what expressions call it, after a colon
  * @param field for choices, the field whose values are offered
+ * @param listed for choices that the report lists itself, what each value is called
+ * @param hidden whether the answers above leave nothing to ask, so that it has none
  * @param asked the answer as files and addresses write it, rolling names kept; empty text when there was none
  * @param answer what it stands for now
  */
 public record ResolvedPrompt(
-        String name, String label, PromptType type, Optional<String> field, String asked, Answer answer) {
+        String name,
+        String label,
+        PromptType type,
+        Optional<String> field,
+        Map<String, String> listed,
+        boolean hidden,
+        String asked,
+        Answer answer) {
 
     /** Chosen values that are said in words; of more it is said how many. */
     private static final int MOST_SAID = 5;
@@ -49,7 +59,8 @@ public record ResolvedPrompt(
     public String inWords(ULocale locale) {
         return switch (answer) {
             case Answer.Days days -> words(days.period(), locale);
-            case Answer.One one -> one.isOpen() ? "all" : type == PromptType.CHOICE ? asked : word(one.value(), locale);
+            case Answer.One one ->
+                one.isOpen() ? "all" : type == PromptType.CHOICE ? called(asked) : word(one.value(), locale);
             case Answer.Ends ends -> words(ends, locale);
             case Answer.Several several ->
                 several.isOpen()
@@ -58,8 +69,13 @@ public record ResolvedPrompt(
                                 several.chosen(),
                                 several.chosen().values().stream()
                                         .map(ScalarText::write)
+                                        .map(this::called)
                                         .toList());
         };
+    }
+
+    private String called(String value) {
+        return listed.getOrDefault(value, value);
     }
 
     /** Chosen values in words, by what they are called: {@code Kiln Yard, Finch Lane}, {@code all but Kiln Yard}. */

@@ -102,7 +102,14 @@ class PeriodTextTest {
                     new Period(Optional.of(from), Optional.empty()),
                     new Period(Optional.empty(), Optional.of(from)))) {
                 String words = new ResolvedPrompt(
-                                "p", "P", PromptType.PERIOD, Optional.empty(), "", new Answer.Days(period))
+                                "p",
+                                "P",
+                                PromptType.PERIOD,
+                                Optional.empty(),
+                                Map.of(),
+                                false,
+                                "",
+                                new Answer.Days(period))
                         .inWords(language);
                 assertThat(typed.parse(words)).as(words).isEqualTo(period);
             }

@@ -15,8 +15,10 @@ import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.DaysOfData;
+import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Period;
@@ -39,24 +41,25 @@ public final class DayValues {
         }
     }
 
-    private static DayValues of(DatasetReader reader, DatasetModel dataset, String field, LocalDate today) {
-        return new DayValues(FieldColumn.read(reader, dataset, field, today));
+    /** The days that rows have which meet all conditions. */
+    static DayValues of(
+            DatasetReader reader, DatasetModel dataset, String field, List<Typed> conditions, LocalDate today) {
+        return new DayValues(FieldColumn.read(reader, dataset, field, conditions, today));
     }
 
     /**
-     * The days of a field, newest first, at most {@value FieldValues#MOST}.
+     * The days, newest first, at most {@value FieldValues#MOST}.
      *
      * @param find what they must contain as they are written or said, ignoring case; empty for all
      */
-    public static List<FieldValues.Value> newestFirst(
-            DatasetReader reader, DatasetModel dataset, String field, String find, LocalDate today, ULocale locale) {
+    List<FieldValues.Value> newestFirst(String find, ULocale locale) {
         String sought = FoldedText.of(find);
-        return of(reader, dataset, field, today).days.entrySet().stream()
+        return days.entrySet().stream()
                 .sorted(Comparator.comparing(Map.Entry<Long, Integer>::getKey).reversed())
                 .map(day -> new FieldValues.Value(
                         LocalDate.ofEpochDay(day.getKey()).toString(),
                         DateBucket.format("d MMMM y", day.getKey(), locale),
-                        day.getValue(),
+                        Optional.of(day.getValue()),
                         List.of()))
                 .filter(day -> FoldedText.of(day.label()).contains(sought)
                         || FoldedText.of(day.value()).contains(sought))
@@ -64,9 +67,13 @@ public final class DayValues {
                 .toList();
     }
 
-    /** Answers with the days that the data give where an answer asks for such; nothing is read where none does. */
+    /**
+     * Answers with the days that the data give where an answer asks for such, among the rows that the answers above leave; nothing is read
+     * where none does.
+     */
     public static Answers found(
-            Answers answers, Report report, DatasetModel dataset, DatasetReader reader, LocalDate today) {
+            Answers answers, Report report, DatasetModel dataset, DatasetReader reader, RunContext context) {
+        PromptChoices choices = new PromptChoices(reader, report, dataset, context);
         Map<String, Period> found = new HashMap<>();
         for (ReportPrompt prompt : report.prompts()) {
             String text = answers.to(prompt);
@@ -77,10 +84,16 @@ public final class DayValues {
             };
             Optional<String> field = asked.flatMap(days -> field(prompt, report))
                     .filter(id -> dataset.typeOf(id).filter(Type::isTime).isPresent());
-            field.flatMap(id -> of(reader, dataset, id, today).given(asked.orElseThrow()))
+            field.map(id -> of(
+                            reader,
+                            dataset,
+                            id,
+                            choices.conditions(prompt, answers.with(found)),
+                            context.businessDate()))
+                    .flatMap(days -> days.given(asked.orElseThrow()))
                     .ifPresent(period -> found.put(prompt.name(), period));
         }
-        return new Answers(answers.written(), found);
+        return answers.with(found);
     }
 
     /** The date field that a prompt is about: its own, or that of the first filter that reads it. */

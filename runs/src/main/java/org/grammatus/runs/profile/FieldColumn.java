@@ -1,10 +1,12 @@
 package org.grammatus.runs.profile;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
@@ -15,6 +17,7 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.Formats;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
@@ -23,20 +26,30 @@ import org.grammatus.sources.Reading;
  * The values of a field or calculated field at its home table.
  *
  * @param home number of the table
+ * @param kept numbers of the grain's rows that count
  * @param labels how its values print
  * @param natural its values in their natural order, where it lists them
  */
-record FieldColumn(Star star, int home, Column values, Labels labels, Optional<List<String>> natural) {
+record FieldColumn(Star star, int home, int[] kept, Column values, Labels labels, Optional<List<String>> natural) {
 
     /** Reads what one field needs, with the names of its values where they are keys. */
     static FieldColumn read(DatasetReader reader, DatasetModel dataset, String field, LocalDate today) {
+        return read(reader, dataset, field, List.of(), today);
+    }
+
+    /** Reads the same of the rows that meet all conditions. */
+    static FieldColumn read(
+            DatasetReader reader, DatasetModel dataset, String field, List<Typed> conditions, LocalDate today) {
         Set<String> fields = new TreeSet<>();
         DatasetNames names = new DatasetNames(dataset, today);
         Typed value = names.field(field, true).orElseThrow();
         value.noteFields(fields);
         new Lookups(dataset, names).nameOf(value).ifPresent(name -> name.noteFields(fields));
         fields.addAll(Namesakes.fields(dataset, field));
-        return of(reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT), dataset, field, today);
+        conditions.forEach(condition -> condition.noteFields(fields));
+        Star star = reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT);
+        FieldColumn all = of(star, dataset, field, today);
+        return conditions.isEmpty() ? all : all.of(KeptRows.meeting(conditions, dataset, star));
     }
 
     /**
@@ -54,6 +67,7 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
         return new FieldColumn(
                 star,
                 home,
+                IntStream.range(0, star.rowCount()).toArray(),
                 values,
                 name.map(called -> labels.named(
                                 values,
@@ -72,9 +86,16 @@ record FieldColumn(Star star, int home, Column values, Labels labels, Optional<L
                         star.table(star.dataset().field(id).table()).fields().containsKey(id));
     }
 
-    /** For each row of the grain the row of the home table. */
+    private FieldColumn of(int[] rows) {
+        return new FieldColumn(star, home, rows, values, labels, natural);
+    }
+
+    /** For each row of the grain that counts the row of the home table. */
     int[] path() {
-        return star.path(DatasetModel.GRAIN, home);
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        return kept.length == path.length
+                ? path
+                : Arrays.stream(kept).map(row -> path[row]).toArray();
     }
 
     int rows() {

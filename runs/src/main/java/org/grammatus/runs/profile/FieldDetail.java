@@ -55,7 +55,7 @@ public record FieldDetail(
                         .map(value -> new FieldValues.Value(
                                 ScalarText.write(Scalars.at(values.values(), value)),
                                 labels.of(values.values(), value),
-                                values.counts()[value],
+                                Optional.of(values.counts()[value]),
                                 List.of()))
                         .toList(),
                 profile.bars().stream()

@@ -27,7 +27,7 @@ public final class UnknownAnswers {
         List<Problem> unknown = new ArrayList<>();
         for (ResolvedPrompt prompt : plan.prompts()) {
             List<Scalar> choices = prompt.choices();
-            if (!choices.isEmpty()) {
+            if (!choices.isEmpty() && prompt.listed().isEmpty()) {
                 FieldColumn column = FieldColumn.read(
                         reader,
                         plan.dataset(),

@@ -84,14 +84,14 @@ class PreviewController {
             Report report = checked.document().orElseGet(checked::require);
             ReportDatasets found = datasets(checked, report);
             Answers answers = DayValues.found(
-                    new Answers(body.answers() == null ? Map.of() : body.answers()),
+                    new Answers(body.answers() == null ? Map.of() : body.answers()).incomplete(),
                     report,
                     found.main(),
                     reader,
-                    businessDate.of(report).businessDate());
+                    businessDate.of(report));
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
-            Planner.plan(checked.as(Report::asking), found, answers, businessDate.of(report));
-            RunRequest request = new RunRequest(report.asking(), found, answers, businessDate.of(report), body.view());
+            Planner.plan(checked, found, answers, businessDate.of(report));
+            RunRequest request = new RunRequest(report, found, answers, businessDate.of(report), body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));

@@ -127,7 +127,7 @@ final class RenderCommand implements Callable<Integer> {
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
         Planner.plan(checked, found, new Answers(answers), context);
         DatasetReader reader = StarReader.over(new SqliteSource(source));
-        Answers given = DayValues.found(new Answers(answers), definition, found.main(), reader, today);
+        Answers given = DayValues.found(new Answers(answers), definition, found.main(), reader, context);
         RunResult result =
                 new RunEngine(RunLimits.DEFAULT).compute(new RunRequest(definition, found, given, context), reader);
         String ending = chosen.ending(result);

@@ -88,7 +88,7 @@ class DatasetController {
             @RequestParam("field") String field,
             @RequestParam(name = "find", defaultValue = "") String find) {
         DatasetModel dataset = dataset(id);
-        return FieldValues.of(reader, dataset, requireField(dataset, field), find, today());
+        return FieldValues.of(reader, dataset, requireField(dataset, field), FieldValues.Sought.of(find), today());
     }
 
     @GetMapping("/{id}/profile")

@@ -35,6 +35,12 @@ public record PromptView(
                 .toList();
     }
 
+    /** Whether a prompt has something to choose from. */
+    static boolean offers(ReportPrompt prompt) {
+        return prompt instanceof ReportPrompt.Choice
+                || prompt instanceof ReportPrompt.Value value && value.field().isPresent();
+    }
+
     private static PromptView of(ReportPrompt prompt, ResolvedPrompt resolved, Report report) {
         return new PromptView(
                 prompt.name(),
@@ -42,10 +48,8 @@ public record PromptView(
                 prompt.label(),
                 prompt.help(),
                 prompt.required().orElse(false),
-                resolved.field().isPresent()
-                        || prompt instanceof ReportPrompt.Value value
-                                && value.field().isPresent(),
+                offers(prompt),
                 prompt.defaultAnswer().orElse(""),
-                AnswerView.of(resolved, report));
+                AnswerView.of(resolved, report, List.of()));
     }
 }

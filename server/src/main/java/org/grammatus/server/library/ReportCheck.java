@@ -47,6 +47,6 @@ class ReportCheck {
         } catch (ProblemException e) {
             throw new ProblemException(checked.with(e.problems()).faults());
         }
-        Planner.plan(checked.as(Report::asking), found, Answers.NONE, businessDate.of(report));
+        Planner.plan(checked, found, Answers.UNASKED, businessDate.of(report));
     }
 }

@@ -3,21 +3,22 @@ package org.grammatus.server.library;
 import com.ibm.icu.util.ULocale;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.choice.PromptType;
+import java.util.Set;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.problem.Problems;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.runs.profile.PromptChoices;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
@@ -32,7 +33,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -135,8 +135,8 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        List<ResolvedPrompt> resolved = found(Answers.NONE, report, dataset)
-                .resolve(report.asking().prompts(), businessDate.of(report), dataset, locale(report));
+        List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, dataset)
+                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report));
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -154,49 +154,47 @@ class ReportController {
     }
 
     @PostMapping("/{id}/answers")
-    @Operation(operationId = "resolveAnswers", summary = "Checks answers and says what they stand for")
+    @Operation(operationId = "resolveAnswers", summary = "Says what answers stand for, and what is wrong with each")
     List<AnswerView> resolve(@PathVariable("id") String id, @RequestBody AnswersBody body, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        return found(new Answers(body.answers()), report, dataset)
-                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report))
-                .stream()
-                .map(prompt -> AnswerView.of(prompt, report))
+        Problems problems = new Problems();
+        List<ResolvedPrompt> resolved = found(new Answers(body.answers()), report, dataset)
+                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report), problems);
+        return resolved.stream()
+                .map(prompt -> AnswerView.of(prompt, report, problems.found()))
                 .toList();
     }
 
-    @GetMapping("/{id}/choices")
-    @Operation(operationId = "choices", summary = "What can be chosen at a prompt, most frequent first")
-    List<FieldValues.Value> choices(
-            @PathVariable("id") String id,
-            @RequestParam("prompt") String prompt,
-            @RequestParam(name = "find", defaultValue = "") String find,
-            Principal principal) {
+    /**
+     * What is looked for among the choices of a prompt.
+     *
+     * @param find what they must contain; none for all
+     * @param only which of these alone are wanted, so that it is known whether they can still be chosen; none for all
+     * @param answers to the prompts above, which narrow the choices
+     */
+    record ChoicesBody(
+            String prompt, Optional<String> find, Optional<Set<String>> only, Optional<Map<String, String>> answers) {}
+
+    @PostMapping("/{id}/choices")
+    @Operation(operationId = "choices", summary = "What can be chosen at a prompt, given the answers above")
+    List<FieldValues.Value> choices(@PathVariable("id") String id, @RequestBody ChoicesBody body, Principal principal) {
         Report report = definition(id, principal);
         ReportPrompt asked = report.prompts().stream()
-                .filter(p -> p.name().equals(prompt) && fieldOf(p).isPresent())
+                .filter(p -> p.name().equals(body.prompt) && PromptView.offers(p))
                 .findFirst()
-                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + prompt + "\""));
+                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
         DatasetModel dataset = datasets.require(report.dataset());
-        String field = fieldOf(asked).orElseThrow();
-        LocalDate today = businessDate.now().businessDate();
-        return asked.type() == PromptType.DATE
-                ? DayValues.newestFirst(reader, dataset, field, find, today, locale(report))
-                : FieldValues.of(reader, dataset, field, find, today);
+        return new PromptChoices(reader, report, dataset, businessDate.of(report))
+                .offered(
+                        asked,
+                        found(new Answers(body.answers.orElse(Map.of())), report, dataset),
+                        body.find.orElse(""),
+                        body.only);
     }
 
     private Answers found(Answers answers, Report report, DatasetModel dataset) {
-        return DayValues.found(
-                answers, report, dataset, reader, businessDate.of(report).businessDate());
-    }
-
-    /** The field whose values a prompt offers. */
-    private static Optional<String> fieldOf(ReportPrompt prompt) {
-        return switch (prompt) {
-            case ReportPrompt.Choice choice -> Optional.of(choice.field());
-            case ReportPrompt.Value value -> value.field();
-            default -> Optional.empty();
-        };
+        return DayValues.found(answers, report, dataset, reader, businessDate.of(report));
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)

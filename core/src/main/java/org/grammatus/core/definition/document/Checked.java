@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -42,7 +42,7 @@ public record Checked<T>(Optional<T> document, List<Problem> faults, Set<String>
     }
 
     /** The same of what a document is made into. */
-    public <U> Checked<U> as(Function<T, U> made) {
+    public Checked<T> with(UnaryOperator<T> made) {
         return new Checked<>(document.map(made), faults, wrong);
     }
 

@@ -1,5 +1,6 @@
 package org.grammatus.core.definition.document;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
@@ -62,34 +63,34 @@ final class KindRules {
                             "comparison", "an expression filter compares in its condition",
                             "values", "an expression filter names values in its condition")));
 
-    private static final Map<String, String> UNLIMITED =
-            Map.of("least", "only numbers and days have limits", "most", "only numbers and days have limits");
+    private static final String NO_LIMITS = "only numbers and days have limits";
+    private static final String NO_FIELD = "only a choice or a day has a field";
+    private static final String NO_PATTERN = "only a text has a pattern";
 
-    private static final Rule OF_FIELD = new Rule(Map.of("field", ""), "a choice", UNLIMITED);
+    private static final String NO_CHOICE = "only a choice offers something in an order";
 
-    private static final Rule OF_DAYS = new Rule(Map.of(), "", Map.of());
+    private static final Map<String, String> NOT_A_CHOICE = Map.of("listed", NO_CHOICE, "order", NO_CHOICE);
+    private static final Map<String, String> UNLIMITED = Map.of("least", NO_LIMITS, "most", NO_LIMITS);
+    private static final Map<String, String> WITHOUT_FIELD = Map.of("field", NO_FIELD);
+    private static final Map<String, String> WITHOUT_PATTERN = Map.of("pattern", NO_PATTERN);
 
-    private static final Rule LIMITED = new Rule(Map.of(), "", Map.of("field", "only a choice or a day has a field"));
-
-    private static final Rule UNLIMITED_VALUE = new Rule(
-            Map.of(),
-            "",
-            Map.of(
-                    "field", "only a choice or a day has a field",
-                    "least", "only numbers and days have limits",
-                    "most", "only numbers and days have limits"));
+    private static final Rule OF_CHOICE = without(UNLIMITED, WITHOUT_PATTERN);
+    private static final Rule OF_DAYS = without(NOT_A_CHOICE, WITHOUT_PATTERN);
+    private static final Rule OF_NUMBER = without(NOT_A_CHOICE, WITHOUT_FIELD, WITHOUT_PATTERN);
+    private static final Rule OF_TEXT = without(NOT_A_CHOICE, WITHOUT_FIELD, UNLIMITED);
+    private static final Rule OF_ENDS = without(NOT_A_CHOICE, WITHOUT_FIELD, UNLIMITED, WITHOUT_PATTERN);
 
     private static final Map<String, Rule> PROMPTS = Map.of(
-            "period", UNLIMITED_VALUE,
-            "choice", OF_FIELD,
-            "choices", OF_FIELD,
-            "text", UNLIMITED_VALUE,
-            "whole-number", LIMITED,
-            "decimal", LIMITED,
+            "period", OF_ENDS,
+            "choice", OF_CHOICE,
+            "choices", OF_CHOICE,
+            "text", OF_TEXT,
+            "whole-number", OF_NUMBER,
+            "decimal", OF_NUMBER,
             "date", OF_DAYS,
-            "yes-no", UNLIMITED_VALUE,
-            "number-range", UNLIMITED_VALUE,
-            "text-range", UNLIMITED_VALUE);
+            "yes-no", OF_ENDS,
+            "number-range", OF_ENDS,
+            "text-range", OF_ENDS);
 
     private static final Rule TABLE = new Rule(
             Map.of(
@@ -134,6 +135,14 @@ final class KindRules {
                             "text", "lines to write on are empty",
                             "size", "lines to write on have one size",
                             "align", "lines to write on take the whole width")));
+
+    /** A kind that needs nothing of its own. */
+    @SafeVarargs
+    private static Rule without(Map<String, String>... unused) {
+        Map<String, String> all = new HashMap<>();
+        Stream.of(unused).forEach(all::putAll);
+        return new Rule(Map.of(), "", Map.copyOf(all));
+    }
 
     /** What only tables have, and some more, said of a kind that is made of something else. */
     private static Map<String, String> ofTables(String instead, String... more) {

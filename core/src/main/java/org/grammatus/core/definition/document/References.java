@@ -14,6 +14,7 @@ import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
@@ -52,6 +53,7 @@ final class References {
         references.ids("/blocks", report.blocks(), ReportBlock::id);
         for (int i = 0; i < report.prompts().size(); i++) {
             references.uniqueName(report.prompts(), i);
+            references.choices("/prompts/" + i, report.prompts().get(i));
         }
         references.fields("/fields", report.fields());
         for (int i = 0; i < report.filters().size(); i++) {
@@ -306,6 +308,25 @@ final class References {
     private void unused(String pointer, Optional<?> value, String reason) {
         if (value.isPresent()) {
             problems.error(pointer, reason + "; remove this property");
+        }
+    }
+
+    /** A choice offers the values of a field, or those that it lists, each once. */
+    private void choices(String pointer, ReportPrompt prompt) {
+        if (!(prompt instanceof ReportPrompt.Choice choice)) {
+            return;
+        }
+        if (choice.field().isEmpty() && choice.listed().isEmpty()) {
+            problems.error(pointer, "offers nothing to choose from; add \"field\" or \"listed\"");
+        }
+        Set<String> values = new HashSet<>();
+        List<ListedChoice> listed = choice.listed().orElse(List.of());
+        for (int i = 0; i < listed.size(); i++) {
+            if (!values.add(listed.get(i).value())) {
+                problems.error(
+                        pointer + "/listed/" + i + "/value",
+                        "\"" + listed.get(i).value() + "\" is listed already; each value stands once");
+            }
         }
     }
 

@@ -9,7 +9,6 @@ import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.RoundedLines;
@@ -17,6 +16,7 @@ import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.rows.KeptRows;
 
 /**
  * The rows beyond the limit of their groups, which stand together as the last line of each.

@@ -12,7 +12,6 @@ import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
@@ -25,6 +24,7 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.LimitPlan;
 import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.core.value.Scalar;
 
 /**

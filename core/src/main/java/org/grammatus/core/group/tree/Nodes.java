@@ -13,7 +13,6 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.IntList;
 import org.grammatus.core.columnar.JointCodes;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.KeyCodes;
 import org.grammatus.core.columnar.PairTable;
 import org.grammatus.core.columnar.ParentCodes;
@@ -25,6 +24,7 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.rows.KeptRows;
 import org.grammatus.core.value.Scalar;
 
 /**

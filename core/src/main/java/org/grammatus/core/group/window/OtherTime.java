@@ -7,9 +7,7 @@ import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
-import org.grammatus.core.columnar.KeptRows;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.columnar.ShiftedStar;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.AggregateFunction;
@@ -22,6 +20,8 @@ import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.rows.KeptRows;
+import org.grammatus.core.rows.ShiftedStar;
 import org.grammatus.core.value.Kind;
 
 /**

@@ -31,6 +31,7 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
 
@@ -86,8 +87,15 @@ public final class Planner {
                 report.prompts(), context, datasets.main(), ULocale.forLanguageTag(report.locale()), problems);
         List<Problem> ofAnswers = problems.found();
         Problems found = new Problems();
-        RunInputs inputs = inputs(report, prompts, context, datasets.main(), found);
-        List<BlockPlan> blocks = new Planner(checked, datasets, inputs, found).blocks();
+        NamedAnswers named = new NamedAnswers(prompts, context.businessDate());
+        Report shown =
+                report.appearing((pointer, condition) -> found.collect(pointer, () -> named.holds(condition), true));
+        if (shown.blocks().stream().allMatch(ReportBlock::isOff)
+                && checked.faults().isEmpty()) {
+            found.error("/answers", "with these answers no block of the report appears; choose others");
+        }
+        RunInputs inputs = inputs(shown, prompts, context, datasets.main(), found);
+        List<BlockPlan> blocks = new Planner(checked.with(all -> shown), datasets, inputs, found).blocks();
         found.addAll(ofAnswers);
         if (found.hasErrors() || !checked.faults().isEmpty()) {
             throw new ProblemException(checked.with(found.found()).faults());
@@ -169,7 +177,8 @@ public final class Planner {
         for (int i = 0; i < report.prompts().size(); i++) {
             String at = "/prompts/" + i + "/field";
             switch (report.prompts().get(i)) {
-                case ReportPrompt.Choice choice -> Known.field(at, choice.field(), dataset, problems);
+                case ReportPrompt.Choice choice ->
+                    choice.field().ifPresent(field -> Known.field(at, field, dataset, problems));
                 case ReportPrompt.Value value ->
                     value.field()
                             .filter(field -> Known.field(at, field, dataset, problems))

@@ -68,7 +68,7 @@ class KindRulesTest {
     }
 
     @Test
-    void aChoiceNeedsAFieldAndAPeriodHasNone() {
+    void aChoiceNeedsSomethingToChooseFromAndAPeriodHasNoField() {
         String asked = "\"type\": \"period\", \"label\": \"Ordered\"";
         Checked<Report> withField =
                 Definitions.checkReport(Samples.REPORT.replace(asked, asked + ", \"field\": \"region\""));
@@ -79,7 +79,7 @@ class KindRulesTest {
                 Definitions.checkReport(Samples.REPORT.replace(asked, "\"type\": \"choice\", \"label\": \"Ordered\""));
         assertThat(without.faults())
                 .extracting(Problem::message)
-                .contains("property \"field\" is missing: a choice needs it");
+                .contains("offers nothing to choose from; add \"field\" or \"listed\"");
     }
 
     @Test

@@ -1,9 +1,14 @@
-package org.grammatus.core.columnar;
+package org.grammatus.core.rows;
 
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.TablePlan;
 
 /** The same rows with one date moved, as if all had happened at another time. */
@@ -14,19 +19,21 @@ public final class ShiftedStar {
     /** Moves a date field by a step; all that is computed from it moves with it. */
     public static Star of(Star star, TablePlan.Shift shift) {
         int home = star.dataset().field(shift.field()).table();
+        Typed date = new Typed.Field(
+                shift.field(), star.dataset().field(shift.field()).type());
+        Typed later = new Typed.AddDays(new Typed.AddMonths(date, shift.months()), shift.days());
+        Column moved = Evaluator.evaluate(later, star.at(home), new Faults());
         List<Star.Rows> tables = new ArrayList<>();
         for (int table = 0; table < star.dataset().tableCount(); table++) {
             Star.Rows rows = star.table(table);
-            tables.add(table == home ? moved(rows, shift) : rows);
+            tables.add(table == home ? with(rows, shift.field(), moved) : rows);
         }
         return new Star(star.dataset(), tables);
     }
 
-    private static Star.Rows moved(Star.Rows rows, TablePlan.Shift shift) {
+    private static Star.Rows with(Star.Rows rows, String field, Column values) {
         Map<String, Column> fields = new HashMap<>(rows.fields());
-        Column.Longs dates = (Column.Longs) fields.get(shift.field());
-        Column.Longs byMonths = DateParts.addMonths(dates, shift.months());
-        fields.put(shift.field(), DateParts.addDays(byMonths, shift.days()));
+        fields.put(field, values);
         return new Star.Rows(rows.size(), fields, rows.keys(), rows.links(), rows.leftOut(), rows.whole());
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.columnar;
+package org.grammatus.core.rows;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -6,8 +6,13 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -36,17 +41,30 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
             if (cancelled.getAsBoolean()) {
                 throw new CancellationException("The run was cancelled");
             }
-            int home = homes.orGrain(filter.condition());
-            long[] truth = ((Column.Longs) Evaluator.evaluate(filter.condition(), star.at(home), faults)).values();
-            int[] path = star.path(DatasetModel.GRAIN, home);
-            for (int row = passing.nextSetBit(0); row >= 0; row = passing.nextSetBit(row + 1)) {
-                if (truth[path[row]] != 1) {
-                    passing.clear(row);
-                }
-            }
+            keep(passing, filter.condition(), star, homes, faults);
             afterEach.add(passing.cardinality());
         }
         return new KeptRows(numbers(passing), List.copyOf(afterEach));
+    }
+
+    /** Numbers of the grain's rows that meet all conditions, ascending. */
+    public static int[] meeting(List<Typed> conditions, DatasetModel dataset, Star star) {
+        BitSet passing = new BitSet(star.rowCount());
+        passing.set(0, star.rowCount());
+        Homes homes = new Homes(dataset);
+        conditions.forEach(condition -> keep(passing, condition, star, homes, new Faults()));
+        return numbers(passing);
+    }
+
+    private static void keep(BitSet passing, Typed condition, Star star, Homes homes, Faults faults) {
+        int home = homes.orGrain(condition);
+        long[] truth = ((Column.Longs) Evaluator.evaluate(condition, star.at(home), faults)).values();
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        for (int row = passing.nextSetBit(0); row >= 0; row = passing.nextSetBit(row + 1)) {
+            if (truth[path[row]] != 1) {
+                passing.clear(row);
+            }
+        }
     }
 
     private static int[] all(int count) {

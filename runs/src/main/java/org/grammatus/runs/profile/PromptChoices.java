@@ -1,0 +1,102 @@
+package org.grammatus.runs.profile;
+
+import com.ibm.icu.util.ULocale;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.ListedChoice;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.planner.ChoiceConditions;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.value.FoldedText;
+import org.grammatus.sources.DatasetReader;
+
+/** What can be chosen at the prompts of a report, given the answers above each. */
+public final class PromptChoices {
+
+    private final DatasetReader reader;
+    private final Report report;
+    private final DatasetModel dataset;
+    private final RunContext context;
+
+    public PromptChoices(DatasetReader reader, Report report, DatasetModel dataset, RunContext context) {
+        this.reader = reader;
+        this.report = report;
+        this.dataset = dataset;
+        this.context = context;
+    }
+
+    /** The field whose values, or days, a prompt offers; none where it lists its choices itself, or asks for what is typed. */
+    public static Optional<String> field(ReportPrompt prompt) {
+        return switch (prompt) {
+            case ReportPrompt.Choice choice -> choice.field();
+            case ReportPrompt.Value value -> value.field();
+            default -> Optional.empty();
+        };
+    }
+
+    /**
+     * What is offered at a prompt.
+     *
+     * @param find what it must contain, ignoring case and accents; empty for all
+     * @param only which of these alone are wanted; none for all
+     */
+    public List<FieldValues.Value> offered(
+            ReportPrompt prompt, Answers answers, String find, Optional<Set<String>> only) {
+        List<Typed> above = conditions(prompt, answers);
+        if (prompt instanceof ReportPrompt.Choice choice) {
+            boolean many = choice.type() == PromptType.CHOICES;
+            FieldValues.Sought sought = new FieldValues.Sought(find, choice.order(), only, above, many);
+            return choice.listed()
+                    .map(listed -> listed(listed, choice, sought))
+                    .orElseGet(() -> ofField(choice.field().orElseThrow(), sought));
+        }
+        return DayValues.of(reader, dataset, field(prompt).orElseThrow(), above, context.businessDate())
+                .newestFirst(find, ULocale.forLanguageTag(report.locale()));
+    }
+
+    private List<FieldValues.Value> ofField(String field, FieldValues.Sought sought) {
+        return FieldValues.of(reader, dataset, field, sought, context.businessDate());
+    }
+
+    /** What the report lists, in its order; counted where it is a field's. */
+    private List<FieldValues.Value> listed(
+            List<ListedChoice> listed, ReportPrompt.Choice prompt, FieldValues.Sought sought) {
+        Set<String> values = listed.stream().map(ListedChoice::value).collect(Collectors.toSet());
+        FieldValues.Sought those =
+                new FieldValues.Sought("", Optional.empty(), Optional.of(values), sought.conditions(), false);
+        Optional<Map<String, Integer>> counts = prompt.field()
+                .map(field -> ofField(field, those).stream()
+                        .collect(Collectors.toMap(
+                                FieldValues.Value::value, value -> value.rows().orElse(0))));
+        String find = FoldedText.of(sought.find());
+        return listed.stream()
+                .filter(choice ->
+                        sought.only().map(only -> only.contains(choice.value())).orElse(true))
+                .filter(choice -> FoldedText.of(choice.label()).contains(find)
+                        || FoldedText.of(choice.value()).contains(find))
+                .map(choice -> new FieldValues.Value(
+                        choice.value(),
+                        choice.label(),
+                        counts.map(rows -> rows.getOrDefault(choice.value(), 0)),
+                        List.of()))
+                .toList();
+    }
+
+    /** What the answers above leave to choose from; answers that are wrong narrow nothing. */
+    List<Typed> conditions(ReportPrompt prompt, Answers answers) {
+        List<ReportPrompt> above = report.prompts().subList(0, report.prompts().indexOf(prompt));
+        List<ResolvedPrompt> resolved = answers.incomplete()
+                .resolve(above, context, dataset, ULocale.forLanguageTag(report.locale()), new Problems());
+        return ChoiceConditions.of(report, dataset, resolved, context);
+    }
+}
