@@ -9,7 +9,7 @@ async ({ starter, seed, steps }) => {
   const get = async (path) => (await fetch(path)).json()
   const { definition } = await get(`/api/reports/${starter}/editing`)
   const { fields } = await get(`/api/datasets/${definition.dataset}`)
-  const { block, columns, filters, highlights, levels, order, shown, totals, perRow } = edits
+  const { block, columns, filters, highlights, levels, order, prompts, shown, totals, perRow } = edits
   const rowFields = fields.filter(perRow)
   const parts = (report) => block(report)
   const some = (list, edit) => (list.length ? edit(one(list)) : undefined)

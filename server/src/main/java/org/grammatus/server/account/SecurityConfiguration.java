@@ -74,7 +74,7 @@ class SecurityConfiguration {
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")
                         .hasRole(Role.AUTHOR.name())
-                        .requestMatchers(HttpMethod.POST, "/api/reports/*/answers")
+                        .requestMatchers(HttpMethod.POST, "/api/reports/*/answers", "/api/reports/*/choices")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/reports/**")
                         .authenticated()
