@@ -167,9 +167,12 @@ class HttpInterfaceTest {
     @Test
     void whatIsWrongWithAnAnswerStandsBesideWhatTheOthersStandFor() throws Exception {
         JsonNode echoed = json(SERVER.signedIn("reader")
-                .post("/api/reports/large-orders/answers", "{\"answers\": {\"over\": \"many\"}}"));
-        assertThat(echoed.get(0).path("problem").asString()).contains("many");
-        assertThat(echoed.get(0).path("resolved").asString()).isEmpty();
+                .post(
+                        "/api/reports/open-orders/answers",
+                        "{\"answers\": {\"value\": \"many\", \"depots\": \"Kiln Yard\"}}"));
+        assertThat(echoed.get(1).path("words").asString()).isEqualTo("Kiln Yard");
+        assertThat(echoed.get(1).has("problem")).isFalse();
+        assertThat(echoed.get(4).path("problem").asString()).contains("many");
     }
 
     @Test
