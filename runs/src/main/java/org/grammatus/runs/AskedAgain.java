@@ -61,7 +61,9 @@ public record AskedAgain(String source, String statement, String figure, boolean
         TablePlan narrowed =
                 narrowed(request, path.get()).plan().facts(grouped.plan().id());
         Typed value = narrowed.totals().get(index).value().unnamed();
-        if (!(value instanceof Typed.Aggregate aggregate)) {
+        boolean chosen = narrowed.looks().findAny().isPresent()
+                || narrowed.filters().stream().anyMatch(filter -> filter.top().isPresent());
+        if (chosen || !(value instanceof Typed.Aggregate aggregate)) {
             return Optional.empty();
         }
         List<Typed> conditions =

@@ -3,21 +3,23 @@ package org.grammatus.runs;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.explain.InWords;
+import org.grammatus.core.group.DrillDown;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.rows.FilterCounts;
 
 /**
  * What each part of a definition does to the rows.
  *
- * @param kept by filter that applies: the rows left after it
+ * @param filters by filter that applies, and by part of it: what it keeps
  * @param levels by level that is switched on: its order in words, and how many groups it has
  * @param columns by column that is switched on: what ordering by it means
  * @param marked by highlight that is switched on: how many rows it marks
  */
 public record PartCounts(
-        List<Count> kept,
+        List<FilterCounts.Count> filters,
         List<LevelOrder> levels,
         List<ColumnOrder> columns,
         List<Count> marked,
@@ -49,14 +51,11 @@ public record PartCounts(
         Grouped grouped = table.grouped();
         TablePlan plan = grouped.plan();
         blocks.add(new BlockCount(plan.id(), grouped.rowsKept(), table.places() - 1));
-        for (int i = 0; i < plan.filters().size(); i++) {
-            String id = plan.filters().get(i).id();
-            // What the report keeps is the same in every table: its own conditions stand before a table's.
-            if (kept.stream().noneMatch(count -> count.id().equals(id))) {
-                kept.add(new Count(
-                        id, table.grouping().drillDown().kept().afterEach().get(i)));
-            }
-        }
+        // What the report keeps is the same in every table: its own conditions stand before a table's.
+        DrillDown rows = table.grouping().drillDown();
+        FilterCounts.of(plan, rows.star(), rows.kept(), () -> false).stream()
+                .filter(count -> filters.stream().noneMatch(known -> known.id().equals(count.id())))
+                .forEach(filters::add);
         InWords words = new InWords(plan.dataset());
         for (int i = 0; i < plan.levels().size(); i++) {
             LevelPlan level = plan.levels().get(i);

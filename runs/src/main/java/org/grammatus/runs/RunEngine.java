@@ -91,7 +91,11 @@ public final class RunEngine {
     private record Rows(Map<Dataset, Star> byDataset) {
 
         Star of(BlockPlan block) {
-            return byDataset.get(block.dataset().asRead());
+            return of(block.dataset());
+        }
+
+        Star of(DatasetModel dataset) {
+            return byDataset.get(dataset.asRead());
         }
 
         long count() {
@@ -120,7 +124,8 @@ public final class RunEngine {
         List<RunStages.Made> made = new ArrayList<>();
         List<Problem> unknown = new ArrayList<>();
         for (BlockPlan block : plan.blocks()) {
-            RunStages.Made next = stages.grouped(block.facts(), rows.of(block), ended);
+            RunStages.Made next =
+                    stages.grouped(block.facts(), rows.of(block), has -> rows.of(plan.lookedInto(has)), ended);
             made.add(next);
             boolean empty = next.grouping().grouped().rowsKept() == 0;
             if (empty && unknown.isEmpty() && isOverReportsDataset(block)) {

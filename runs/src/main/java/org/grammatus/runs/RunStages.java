@@ -2,9 +2,13 @@ package org.grammatus.runs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.RelatedKeys;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
@@ -26,11 +30,15 @@ public final class RunStages {
     private final Cache<Star, OfRows> byRows = Caffeine.newBuilder().weakKeys().build();
 
     private static final class OfRows {
+        final Stage<Related, Star> related = new Stage<>();
         final Stage<FilterInputs, Kept> filtering = new Stage<>();
         final Stage<GroupingInputs, Grouping.Result> grouping = new Stage<>();
     }
 
-    private record FilterInputs(Dataset dataset, RunContext context, List<Typed> conditions) {}
+    /** What looks for rows, and the very rows that it looks into. */
+    private record Related(List<Typed.Has> looks, List<Star> into) {}
+
+    private record FilterInputs(Dataset dataset, RunContext context, List<FilterPlan.Kept> conditions) {}
 
     /** Rows that met conditions, with what could not be computed on the way. */
     private record Kept(KeptRows rows, Faults faults) {}
@@ -57,14 +65,19 @@ public final class RunStages {
         }
     }
 
-    /** Filters, groups, totals and orders rows. */
-    Made grouped(TablePlan plan, Star star, BooleanSupplier cancelled) {
+    /**
+     * Filters, groups, totals and orders rows.
+     *
+     * @param others the rows of the datasets in which its conditions look for rows
+     */
+    Made grouped(TablePlan plan, Star rows, Function<Typed.Has, Star> others, BooleanSupplier cancelled) {
+        Star star = related(plan, rows, others, cancelled);
         OfRows stages = byRows.get(star, key -> new OfRows());
         long[] touched = new long[2];
         FilterInputs conditions = new FilterInputs(
                 plan.dataset().asRead(),
                 plan.context(),
-                plan.filters().stream().map(FilterPlan::condition).toList());
+                plan.filters().stream().map(FilterPlan::kept).toList());
         Kept kept = stages.filtering.of(conditions, cancelled, stop -> {
             touched[0] = star.rowCount();
             Faults faults = new Faults();
@@ -75,6 +88,24 @@ public final class RunStages {
             return Grouping.group(plan, star, kept.rows, kept.faults.copy(), stop);
         });
         Grouping.Result printed = new Grouping.Result(grouping.grouped().printedBy(plan), grouping.drillDown());
-        return new Made(printed, new Touched(touched[0], touched[1]), List.of(kept, grouping));
+        return new Made(printed, new Touched(touched[0], touched[1]), List.of(star, kept, grouping));
+    }
+
+    /** The rows with what is known of those of other datasets that belong to them. */
+    private Star related(TablePlan plan, Star rows, Function<Typed.Has, Star> others, BooleanSupplier cancelled) {
+        List<Typed.Has> looks = plan.looks().toList();
+        if (looks.isEmpty()) {
+            return rows;
+        }
+        Related inputs = new Related(looks, looks.stream().map(others).toList());
+        return byRows.get(rows, key -> new OfRows()).related.of(inputs, cancelled, stop -> {
+            Map<Typed.Has, RelatedKeys> found = new HashMap<>();
+            for (Typed.Has has : looks) {
+                Star into = others.apply(has);
+                int[] kept = KeptRows.meeting(has.condition().stream().toList(), into.dataset(), into);
+                found.put(has, RelatedKeys.of(has, into, kept));
+            }
+            return rows.with(found);
+        });
     }
 }

@@ -46,10 +46,22 @@ public record Reading(
         return plan.datasets().stream().map(dataset -> of(plan, dataset)).toList();
     }
 
-    /** What the blocks of a plan need together of their dataset: rows are left out only where every block leaves them out. */
+    /**
+     * What the blocks of a plan need together of a dataset: rows are left out only where every block leaves them out, and none where rows
+     * are looked for among all.
+     */
     public static Reading of(Plan plan, DatasetModel dataset) {
-        List<Reading> each =
-                plan.over(dataset).stream().map(block -> of(block.facts())).toList();
+        Stream<Reading> looks = plan.looks().stream()
+                .filter(has -> plan.lookedInto(has).asRead().equals(dataset.asRead()))
+                .map(has -> new Reading(
+                        dataset,
+                        has.otherFields(),
+                        Set.of(),
+                        List.of(),
+                        Optional.of(plan.inputs().context().zone()),
+                        false));
+        List<Reading> each = Stream.concat(plan.over(dataset).stream().map(block -> of(block.facts())), looks)
+                .toList();
         Reading all = each.stream().reduce(Reading::with).orElseThrow();
         List<Typed> common = each.getFirst().conditions.stream()
                 .filter(condition -> each.stream().allMatch(one -> one.conditions.contains(condition)))

@@ -1,5 +1,6 @@
 package org.grammatus.core.columnar;
 
+import java.util.List;
 import org.grammatus.core.expression.Typed;
 
 /** Where an expression is computed: a number of places, and what its names stand for at each. */
@@ -9,6 +10,15 @@ public interface EvaluationContext {
 
     /** The values of a field. */
     Column field(String id);
+
+    /**
+     * Whether rows of another dataset belong to each; only rows that were read together with those have it.
+     *
+     * @param keys the values of its keys
+     */
+    default Column has(Typed.Has has, List<Column> keys) {
+        throw new IllegalStateException("The rows of " + has.dataset() + " were not read");
+    }
 
     /** The values of an aggregate; only a frame of groups has them. */
     default Column aggregate(Typed.Aggregate aggregate) {

@@ -31,6 +31,7 @@ public final class Evaluator {
             case Typed.Constant c -> Scalars.repeat(c.value(), frame.size());
             case Typed.Field f -> frame.field(f.id());
             case Typed.Named n -> visit(n.value());
+            case Typed.Has h -> frame.has(h, h.keys().stream().map(this::visit).toList());
             case Typed.Called c -> called(c);
             case Typed.Aggregate a -> frame.aggregate(a);
             case Typed.Over o -> frame.over(o);

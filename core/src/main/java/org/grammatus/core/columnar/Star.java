@@ -1,8 +1,10 @@
 package org.grammatus.core.columnar;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
 
 /**
  * A dataset's rows: the grain's, and once each the rows of the tables it points to.
@@ -15,6 +17,11 @@ public final class Star {
     private final DatasetModel dataset;
     private final List<Rows> tables;
     private final int[][] fromGrain;
+    /** By what looks for rows of another dataset, the keys that have them. */
+    private final Map<Typed.Has, RelatedKeys> related;
+    /** Whether no row was left out that fails a condition. */
+    private final boolean complete;
+
     private volatile long bytes = -1;
 
     /**
@@ -39,9 +46,37 @@ public final class Star {
     }
 
     public Star(DatasetModel dataset, List<Rows> tables) {
+        this(dataset, tables, Map.of(), true);
+    }
+
+    private Star(DatasetModel dataset, List<Rows> tables, Map<Typed.Has, RelatedKeys> related, boolean complete) {
         this.dataset = dataset;
         this.tables = List.copyOf(tables);
         this.fromGrain = new int[tables.size()][];
+        this.related = Map.copyOf(related);
+        this.complete = complete;
+    }
+
+    /** The same rows, beside which it is known to which of them rows of other datasets belong. */
+    public Star with(Map<Typed.Has, RelatedKeys> others) {
+        return new Star(dataset, tables, others, complete);
+    }
+
+    /** The same rows, of which it is known that others were left out because they fail a condition. */
+    public Star partial() {
+        return complete ? new Star(dataset, tables, related, false) : this;
+    }
+
+    /** Whether all rows of the grain are here, those among them that conditions do not keep. */
+    public boolean isComplete() {
+        return complete;
+    }
+
+    /** The same with the rows of one table in the place of others. */
+    public Star with(int number, Rows rows) {
+        List<Rows> others = new ArrayList<>(tables);
+        others.set(number, rows);
+        return new Star(dataset, others, related, complete);
     }
 
     public DatasetModel dataset() {
@@ -142,6 +177,12 @@ public final class Star {
             @Override
             public int size() {
                 return tables.get(table).size();
+            }
+
+            @Override
+            public Column has(Typed.Has has, List<Column> keys) {
+                RelatedKeys found = related.get(has);
+                return found == null ? EvaluationContext.super.has(has, keys) : found.among(keys);
             }
 
             @Override

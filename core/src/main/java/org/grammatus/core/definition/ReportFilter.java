@@ -7,16 +7,49 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.grammatus.core.choice.LimitEnd;
 
 /** A condition on rows, before they are grouped, told apart by its {@code kind}. */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, include = JsonTypeInfo.As.EXISTING_PROPERTY, property = "kind")
+@JsonTypeInfo(
+        use = JsonTypeInfo.Id.NAME,
+        include = JsonTypeInfo.As.EXISTING_PROPERTY,
+        property = "kind",
+        visible = true)
 @JsonSubTypes({
     @JsonSubTypes.Type(value = ReportFilter.OfPeriod.class, name = "period"),
     @JsonSubTypes.Type(value = ReportFilter.Condition.class, name = "condition"),
-    @JsonSubTypes.Type(value = ReportFilter.Typed.class, name = "expression")
+    @JsonSubTypes.Type(value = ReportFilter.Typed.class, name = "expression"),
+    @JsonSubTypes.Type(
+            value = ReportFilter.Several.class,
+            names = {"all", "any", "none"}),
+    @JsonSubTypes.Type(value = ReportFilter.Top.class, name = "top"),
+    @JsonSubTypes.Type(
+            value = ReportFilter.Related.class,
+            names = {"has", "has-none"})
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "kind", "field", "comparison", "values", "prompt", "where", "blocks", "also", "off"})
+@JsonPropertyOrder({
+    "id",
+    "kind",
+    "field",
+    "comparison",
+    "values",
+    "other",
+    "ignoreCase",
+    "prompt",
+    "where",
+    "dataset",
+    "keys",
+    "least",
+    "counted",
+    "end",
+    "count",
+    "filters",
+    "blocks",
+    "also",
+    "off"
+})
 public sealed interface ReportFilter {
 
     String id();
@@ -39,14 +72,17 @@ public sealed interface ReportFilter {
         return Optional.empty();
     }
 
-    /** The same filter over another field; a typed one names its fields itself. */
-    default ReportFilter of(String otherField) {
-        return switch (this) {
-            case OfPeriod p -> new OfPeriod(p.id, otherField, p.prompt, p.blocks, p.also, p.off);
-            case Condition c ->
-                new Condition(c.id, otherField, c.comparison, c.values, c.prompt, c.blocks, c.also, c.off);
-            case Typed t -> t;
-        };
+    /** The same filter over the fields that it names in another dataset; none where it names none. */
+    Optional<ReportFilter> elsewhere(String dataset);
+
+    /** The filter and those it is made of, over the same rows, outermost first. */
+    default Stream<ReportFilter> withParts() {
+        return Stream.of(this);
+    }
+
+    /** The filters all of which must hold where it holds: itself, or its parts. */
+    default Stream<ReportFilter> conjuncts() {
+        return Stream.of(this);
     }
 
     /**
@@ -57,6 +93,14 @@ public sealed interface ReportFilter {
      */
     @JsonPropertyOrder({"dataset", "field"})
     record FieldElsewhere(String dataset, String field) {}
+
+    /** The field that stands for its own in another dataset. */
+    private Optional<String> fieldIn(String dataset) {
+        return also().orElse(List.of()).stream()
+                .filter(also -> also.dataset().equals(dataset))
+                .findFirst()
+                .map(FieldElsewhere::field);
+    }
 
     /** Its reach with the blocks' ids changed. */
     default Optional<List<String>> reach(DefinitionMapping to) {
@@ -90,21 +134,32 @@ public sealed interface ReportFilter {
         }
 
         @Override
+        public Optional<ReportFilter> elsewhere(String dataset) {
+            return ((ReportFilter) this)
+                    .fieldIn(dataset)
+                    .map(there -> new OfPeriod(id, there, prompt, blocks, also, off));
+        }
+
+        @Override
         public OfPeriod mapped(DefinitionMapping to) {
             return new OfPeriod(to.part(id), to.field(field), to.prompt(prompt), reach(to), elsewhere(to), off);
         }
     }
 
     /**
-     * Compares a field with values or with the answer of a choice prompt.
+     * Compares a field with values, with another field, or with the answer to a prompt.
      *
-     * @param values what is compared with, as people write it: {@code 12.5}, {@code 2026-01-31}
+     * @param values what is compared with, as people write it: {@code 12.5}, {@code 2026-01-31}, {@code 5 days before today}
+     * @param other id of the field that is compared with instead
+     * @param ignoreCase whether capitals and small letters are taken for the same
      */
     record Condition(
             String id,
             String field,
             FilterComparison comparison,
             Optional<List<String>> values,
+            Optional<String> other,
+            Optional<Boolean> ignoreCase,
             Optional<String> prompt,
             Optional<List<String>> blocks,
             Optional<List<FieldElsewhere>> also,
@@ -117,12 +172,23 @@ public sealed interface ReportFilter {
         }
 
         @Override
+        public Optional<ReportFilter> elsewhere(String dataset) {
+            return ((ReportFilter) this)
+                    .fieldIn(dataset)
+                    .filter(there -> other.isEmpty())
+                    .map(there ->
+                            new Condition(id, there, comparison, values, other, ignoreCase, prompt, blocks, also, off));
+        }
+
+        @Override
         public Condition mapped(DefinitionMapping to) {
             return new Condition(
                     to.part(id),
                     to.field(field),
                     comparison,
                     values,
+                    other.map(to::field),
+                    ignoreCase,
                     prompt.map(to::prompt),
                     reach(to),
                     elsewhere(to),
@@ -140,8 +206,152 @@ public sealed interface ReportFilter {
         }
 
         @Override
+        public Optional<ReportFilter> elsewhere(String dataset) {
+            return Optional.empty();
+        }
+
+        @Override
         public Typed mapped(DefinitionMapping to) {
             return new Typed(to.part(id), to.expression(where), reach(to), off);
+        }
+    }
+
+    /**
+     * Keeps the rows for which all of its parts hold, one of them, or none.
+     *
+     * @param kind {@code all}, {@code any} or {@code none}
+     * @param filters its parts, which may have parts themselves; without any it restricts nothing
+     */
+    record Several(
+            String id,
+            FilterKind kind,
+            List<ReportFilter> filters,
+            Optional<List<String>> blocks,
+            Optional<Boolean> off)
+            implements ReportFilter {
+
+        @Override
+        public Stream<ReportFilter> withParts() {
+            return Stream.concat(Stream.of(this), filters.stream().flatMap(ReportFilter::withParts));
+        }
+
+        @Override
+        public Stream<ReportFilter> conjuncts() {
+            return kind == FilterKind.ALL && !isOff()
+                    ? filters.stream().flatMap(ReportFilter::conjuncts)
+                    : Stream.of(this);
+        }
+
+        /** The same of other parts. */
+        public Several of(List<ReportFilter> others) {
+            return new Several(id, kind, others, blocks, off);
+        }
+
+        @Override
+        public Optional<ReportFilter> elsewhere(String dataset) {
+            List<ReportFilter> there = filters.stream()
+                    .flatMap(part -> part.elsewhere(dataset).stream())
+                    .toList();
+            return there.size() == filters.size() ? Optional.of(of(there)) : Optional.empty();
+        }
+
+        @Override
+        public Several mapped(DefinitionMapping to) {
+            return new Several(
+                    to.part(id),
+                    kind,
+                    filters.stream().map(part -> part.mapped(to)).toList(),
+                    reach(to),
+                    off);
+        }
+    }
+
+    /**
+     * Keeps the rows with the most or the least, of those that all other filters keep.
+     *
+     * @param field id of the field that is compared
+     * @param count how many rows are kept; of equal ones those that come first by the grain's key
+     */
+    record Top(
+            String id,
+            String field,
+            LimitEnd end,
+            int count,
+            Optional<List<String>> blocks,
+            Optional<List<FieldElsewhere>> also,
+            Optional<Boolean> off)
+            implements ReportFilter {
+
+        @Override
+        public FilterKind kind() {
+            return FilterKind.TOP;
+        }
+
+        @Override
+        public Optional<ReportFilter> elsewhere(String dataset) {
+            return ((ReportFilter) this)
+                    .fieldIn(dataset)
+                    .map(there -> new Top(id, there, end, count, blocks, also, off));
+        }
+
+        @Override
+        public Top mapped(DefinitionMapping to) {
+            return new Top(to.part(id), to.field(field), end, count, reach(to), elsewhere(to), off);
+        }
+    }
+
+    /**
+     * Keeps the rows to which rows of a dataset belong, or none do.
+     *
+     * @param kind {@code has} or {@code has-none}
+     * @param dataset id of the dataset whose rows are looked for; all of them, whatever the report keeps
+     * @param keys what must be equal for a row to belong
+     * @param least how many there must be, or may not be; 1 unless given
+     * @param counted id of a field of that dataset whose different values are counted, not its rows
+     * @param filters what the rows must meet, too
+     */
+    record Related(
+            String id,
+            FilterKind kind,
+            String dataset,
+            List<Key> keys,
+            Optional<Integer> least,
+            Optional<String> counted,
+            Optional<List<ReportFilter>> filters,
+            Optional<List<String>> blocks,
+            Optional<Boolean> off)
+            implements ReportFilter {
+
+        /**
+         * Two fields that are equal where a row belongs.
+         *
+         * @param field of the rows that are looked for
+         * @param of the field of the rows that are kept
+         */
+        @JsonPropertyOrder({"field", "of"})
+        public record Key(String field, String of) {}
+
+        @Override
+        public Optional<ReportFilter> elsewhere(String other) {
+            return Optional.empty();
+        }
+
+        @Override
+        public Related mapped(DefinitionMapping to) {
+            DefinitionMapping there = to.over(dataset);
+            return new Related(
+                    to.part(id),
+                    kind,
+                    dataset,
+                    keys.stream()
+                            .map(key -> new Key(there.field(key.field), to.field(key.of)))
+                            .toList(),
+                    least,
+                    counted.map(there::field),
+                    filters.map(
+                            own -> own.stream().map(part -> part.mapped(there)).toList()),
+                    reach(to),
+                    off);
         }
     }
 }

@@ -35,6 +35,8 @@ public final class InWords {
             case Typed.Field f -> dataset.field(f.id()).label();
             case Typed.Named n -> dataset.named(n.id()).label();
             case Typed.Called c -> of(c.name());
+            case Typed.Has h ->
+                "has " + (h.least() == 1 ? "" : "at least " + h.least() + " ") + "rows of “" + h.dataset() + "”";
             case Typed.Negate n -> "−" + nested(n.operand());
             case Typed.Arithmetic a ->
                 nested(a.left()) + " "

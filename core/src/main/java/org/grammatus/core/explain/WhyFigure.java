@@ -101,7 +101,14 @@ public record WhyFigure(
                             prompt -> plan.prompts().stream()
                                     .filter(p -> p.name().equals(prompt))
                                     .forEach(p -> conditions.add(p.label() + " " + p.inWords(plan.locale()))),
-                            () -> conditions.add(words.of(filter.condition())));
+                            () -> conditions.add(
+                                    filter.top().isPresent()
+                                                    || filter.condition()
+                                                            .looks()
+                                                            .findAny()
+                                                            .isPresent()
+                                            ? filter.words()
+                                            : words.of(filter.condition())));
         }
         return conditions;
     }

@@ -18,6 +18,32 @@ public sealed interface Expression {
     /** A field's name; an unquoted one is found whatever its case. */
     record Name(String name, boolean quoted, Position position) implements Expression {}
 
+    /** A field's name behind that of the rows it is of: {@code lines.quantity}. */
+    record Qualified(Name rows, Name field, Position position) implements Expression {}
+
+    /**
+     * Whether there are rows of another dataset that belong to the row.
+     *
+     * @param rows what its rows are called inside; as the dataset unless given
+     * @param where what they meet, the keys by which they belong among it
+     * @param counted whose different values are counted; the rows themselves unless given
+     * @param least how many there must be
+     */
+    record Exists(
+            Name dataset,
+            Optional<Name> rows,
+            Expression where,
+            Optional<Expression> counted,
+            int least,
+            Position position)
+            implements Expression {
+
+        /** What its rows are called inside. */
+        Name called() {
+            return rows.orElse(dataset);
+        }
+    }
+
     /** A prompt's answer, by its name without the colon. */
     record Prompt(String name, Position position) implements Expression {}
 
@@ -120,6 +146,9 @@ public sealed interface Expression {
             case Literal l -> List.of();
             case Name n -> List.of();
             case Prompt p -> List.of();
+            case Qualified q -> List.of();
+            // What stands inside is about other rows.
+            case Exists e -> List.of();
             case Interval i -> List.of();
             case CurrentDate d -> List.of();
             case Negate n -> List.of(n.operand());
@@ -152,7 +181,19 @@ public sealed interface Expression {
 
     /** The prompts that it names, from left to right. */
     default Stream<Prompt> prompts() {
-        return this instanceof Prompt p ? Stream.of(p) : operands().stream().flatMap(Expression::prompts);
+        return switch (this) {
+            case Prompt p -> Stream.of(p);
+            case Exists e ->
+                Stream.concat(e.where().prompts(), e.counted().stream().flatMap(Expression::prompts));
+            default -> operands().stream().flatMap(Expression::prompts);
+        };
+    }
+
+    /** The names of the datasets in which it looks for rows. */
+    default Stream<String> lookedInto() {
+        return this instanceof Exists e
+                ? Stream.concat(Stream.of(e.dataset().name()), e.where().lookedInto())
+                : operands().stream().flatMap(Expression::lookedInto);
     }
 
     /** Whether any of the expressions that this one is made of meets a condition; plain steps, for deep expressions. */

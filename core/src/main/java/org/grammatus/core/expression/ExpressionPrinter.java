@@ -21,6 +21,8 @@ public final class ExpressionPrinter {
         return switch (e) {
             case Expression.Literal l -> literal(l.value());
             case Expression.Name n -> n.quoted() ? "\"" + n.name().replace("\"", "\"\"") + "\"" : n.name();
+            case Expression.Qualified q -> print(q.rows()) + "." + print(q.field());
+            case Expression.Exists x -> exists(x);
             case Expression.Prompt p -> ":" + p.name();
             case Expression.Interval i -> "INTERVAL '" + i.count() + "' " + i.unit();
             case Expression.Call c -> call(c);
@@ -61,6 +63,15 @@ public final class ExpressionPrinter {
         };
     }
 
+    private static String exists(Expression.Exists x) {
+        String counted = x.counted().map(value -> "DISTINCT " + print(value)).orElse("*");
+        boolean counts = x.least() > 1 || x.counted().isPresent();
+        return "EXISTS (SELECT * FROM " + print(x.dataset())
+                + x.rows().map(name -> " AS " + print(name)).orElse("")
+                + " WHERE " + print(x.where())
+                + (counts ? " HAVING COUNT(" + counted + ") >= " + x.least() : "") + ")";
+    }
+
     private static String call(Expression.Call c) {
         List<String> arguments =
                 c.arguments().stream().map(ExpressionPrinter::print).toList();
@@ -90,6 +101,8 @@ public final class ExpressionPrinter {
         return switch (e) {
             case Expression.Literal l -> print(l);
             case Expression.Name n -> print(n);
+            case Expression.Qualified q -> print(q);
+            case Expression.Exists x -> print(x);
             case Expression.Prompt p -> print(p);
             case Expression.Interval i -> print(i);
             case Expression.Call c -> print(c);

@@ -36,6 +36,21 @@ public interface Names {
         return Optional.empty();
     }
 
+    /** What a row is called where rows of another dataset are looked for; none where none can be. */
+    default Optional<String> rowName() {
+        return Optional.empty();
+    }
+
+    /** The names of the rows of a dataset in which rows can be looked for, by its id. */
+    default Optional<Names> related(String dataset) {
+        return Optional.empty();
+    }
+
+    /** Ids of the datasets in which rows can be looked for. */
+    default Collection<String> relatedDatasets() {
+        return Set.of();
+    }
+
     /** Names of fields, calculated fields and measures, each with what people call it. */
     Map<String, String> fieldLabels();
 

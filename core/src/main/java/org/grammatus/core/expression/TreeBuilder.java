@@ -68,6 +68,37 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
     }
 
     @Override
+    public Expression visitQualified(SqlParser.QualifiedContext c) {
+        return new Expression.Qualified(name(c.qualifier), name(c.name(1)), at(c));
+    }
+
+    @Override
+    public Expression visitExists(SqlParser.ExistsContext c) {
+        SqlParser.HavingClauseContext having = c.havingClause();
+        return new Expression.Exists(
+                name(c.dataset),
+                Optional.ofNullable(c.alias).map(TreeBuilder::name),
+                visit(c.expression()),
+                Optional.ofNullable(having)
+                        .flatMap(clause -> Optional.ofNullable(clause.counted))
+                        .map(this::visit),
+                having == null ? 1 : least(having.least),
+                at(c));
+    }
+
+    private static int least(Token number) {
+        try {
+            int least = Integer.parseInt(number.getText());
+            if (least > 0) {
+                return least;
+            }
+        } catch (NumberFormatException e) {
+            // Told below, with what is right.
+        }
+        throw fault(position(number), "found " + number.getText() + ", expected a whole number of rows from 1 on");
+    }
+
+    @Override
     public Expression visitSigned(SqlParser.SignedContext c) {
         Expression operand = visit(c.operand());
         return c.sign.getType() == SqlParser.PLUS ? operand : new Expression.Negate(operand, at(c));

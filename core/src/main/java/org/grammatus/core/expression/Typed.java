@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.grammatus.core.problem.Problem;
@@ -22,6 +24,8 @@ public sealed interface Typed {
         return switch (this) {
             case Constant c -> List.of();
             case Field f -> List.of();
+            // What is asked of the other rows is no part of this row.
+            case Has h -> h.keys();
             case Named n -> List.of(n.value());
             case Called c -> List.of(c.name(), c.key());
             case Negate n -> List.of(n.operand());
@@ -112,6 +116,50 @@ public sealed interface Typed {
 
     /** A field's value, by the field's id. */
     record Field(String id, Type type) implements Typed {}
+
+    /**
+     * Whether there are rows of another dataset that belong to the row. Never NULL: a blank key has none.
+     *
+     * @param dataset id of that dataset
+     * @param keys of this row
+     * @param otherKeys of the others, in the same order
+     * @param condition that they meet; none where all will do
+     * @param counted whose different values are counted; the rows unless given
+     * @param least how many there must be
+     */
+    record Has(
+            String dataset,
+            List<Typed> keys,
+            List<Typed> otherKeys,
+            Optional<Typed> condition,
+            Optional<Typed> counted,
+            int least)
+            implements Typed {
+
+        public Has {
+            keys = List.copyOf(keys);
+            otherKeys = List.copyOf(otherKeys);
+        }
+
+        @Override
+        public Type type() {
+            return Type.BOOLEAN;
+        }
+
+        /** Ids of the fields of the other dataset that it reads. */
+        public Set<String> otherFields() {
+            Set<String> fields = new TreeSet<>();
+            otherKeys.forEach(key -> key.noteFields(fields));
+            condition.ifPresent(value -> value.noteFields(fields));
+            counted.ifPresent(value -> value.noteFields(fields));
+            return fields;
+        }
+    }
+
+    /** Everything by which rows of other datasets are looked for in it. */
+    default Stream<Has> looks() {
+        return this instanceof Has has ? Stream.of(has) : operands().stream().flatMap(Typed::looks);
+    }
 
     /** A calculated field or a measure, by its id, and what it stands for. */
     record Named(String id, Typed value) implements Typed {

@@ -29,6 +29,9 @@ public final class Typing {
     private static final int MOST_PARTS = 20_000;
 
     private final Names names;
+    /** What the rows are called whose fields stand by themselves. */
+    private final Optional<String> rows;
+
     private final FunctionTyping functions = new FunctionTyping(this);
     private final AggregateTyping aggregates = new AggregateTyping(this);
     private final ChoiceTyping choices = new ChoiceTyping(this);
@@ -36,8 +39,13 @@ public final class Typing {
     private int parts;
 
     private Typing(Names names, Place place) {
+        this(names, place, names.rowName());
+    }
+
+    Typing(Names names, Place place, Optional<String> rows) {
         this.names = names;
         this.place = place;
+        this.rows = rows;
     }
 
     /**
@@ -110,6 +118,8 @@ public final class Typing {
         return switch (e) {
             case Expression.Literal l -> new Typed.Constant(l.value());
             case Expression.Name n -> field(n);
+            case Expression.Qualified q -> qualified(q);
+            case Expression.Exists x -> ExistsTyping.of(x, this);
             case Expression.Prompt p -> prompt(p);
             case Expression.Interval i ->
                 throw fault(i.position(), "an interval can only be added to or taken from a date or timestamp");
@@ -166,6 +176,16 @@ public final class Typing {
                     "field \"" + n.name() + "\" has many values here; put it into SUM, COUNT, AVG, MIN or MAX");
         }
         return field;
+    }
+
+    private Typed qualified(Expression.Qualified q) {
+        if (!rows.equals(Optional.of(q.rows().name()))) {
+            throw fault(
+                    q.rows().position(),
+                    "unknown rows \"" + q.rows().name() + "\"; rows here are called "
+                            + rows.map(name -> "\"" + name + "\"").orElse("by no name"));
+        }
+        return field(q.field());
     }
 
     private Typed prompt(Expression.Prompt p) {

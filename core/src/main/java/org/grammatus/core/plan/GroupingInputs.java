@@ -8,7 +8,6 @@ import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.definition.Dataset;
-import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
 
@@ -22,7 +21,7 @@ public record GroupingInputs(
         ULocale locale,
         List<ResolvedPrompt> prompts,
         String pointer,
-        List<Typed> conditions,
+        List<FilterPlan.Kept> conditions,
         List<LevelPlan> levels,
         List<ColumnPlan> columns,
         List<TotalPlan> totals,
@@ -41,7 +40,7 @@ public record GroupingInputs(
                 plan.locale(),
                 plan.prompts(),
                 plan.pointer(),
-                plan.filters().stream().map(FilterPlan::condition).toList(),
+                plan.filters().stream().map(FilterPlan::kept).toList(),
                 plan.levels().stream().map(LevelPlan::unprinted).toList(),
                 plan.columns().stream().map(column -> unprinted(column, rounds)).toList(),
                 plan.totals().stream()

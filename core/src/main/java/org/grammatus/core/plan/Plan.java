@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.problem.Problem;
 
 /**
@@ -67,7 +68,26 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<BlockRowPlan> 
                 datasets.add(block.dataset());
             }
         }
+        looks().forEach(has -> {
+            DatasetModel other = lookedInto(has);
+            if (datasets.stream().noneMatch(known -> known.asRead().equals(other.asRead()))) {
+                datasets.add(other);
+            }
+        });
         return datasets;
+    }
+
+    /** Everything by which conditions look for rows of datasets. */
+    public List<Typed.Has> looks() {
+        return blocks.stream()
+                .flatMap(block -> block.facts().looks())
+                .distinct()
+                .toList();
+    }
+
+    /** The dataset of which rows are looked for. */
+    public DatasetModel lookedInto(Typed.Has has) {
+        return inputs.datasets().byId(has.dataset()).orElseThrow();
     }
 
     /** The blocks over a dataset. */

@@ -8,12 +8,15 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.problem.ProblemException;
 
 /**
- * The datasets that a report's blocks are over. Immutable.
+ * The datasets that a report's blocks are over, or its filters look into. Immutable.
  *
  * @param main the report's own
- * @param others those of its blocks besides, by id
+ * @param others those besides, by id
  */
 public record ReportDatasets(DatasetModel main, Map<String, DatasetModel> others) {
 
@@ -33,15 +36,51 @@ public record ReportDatasets(DatasetModel main, Map<String, DatasetModel> others
      */
     public static ReportDatasets of(Report report, DatasetModel main, Function<String, Optional<DatasetModel>> find) {
         Map<String, DatasetModel> others = new HashMap<>();
-        report.datasets().stream()
+        namedBy(report).stream()
                 .filter(id -> !id.equals(report.dataset()))
                 .forEach(id -> find.apply(id).ifPresent(model -> others.put(id, model)));
         return new ReportDatasets(main, others);
     }
 
+    /** Ids of all datasets that a report reads: those of its blocks, its own first, and those in which its filters look for rows. */
+    public static List<String> namedBy(Report report) {
+        Stream<ReportFilter> filters = Stream.concat(
+                report.filters().stream(), report.blocks().stream().flatMap(block -> block.ownFilters().stream()));
+        return Stream.concat(
+                        report.datasets().stream(),
+                        filters.flatMap(ReportFilter::withParts).flatMap(ReportDatasets::lookedInto))
+                .distinct()
+                .toList();
+    }
+
+    private static Stream<String> lookedInto(ReportFilter filter) {
+        return switch (filter) {
+            case ReportFilter.Related related ->
+                Stream.concat(
+                        Stream.of(related.dataset()),
+                        related.filters().orElse(List.of()).stream()
+                                .flatMap(ReportFilter::withParts)
+                                .flatMap(ReportDatasets::lookedInto));
+            case ReportFilter.Typed typed -> {
+                try {
+                    yield ExpressionParser.parse(typed.where()).lookedInto();
+                } catch (ProblemException e) {
+                    // It is told where the report is planned.
+                    yield Stream.empty();
+                }
+            }
+            default -> Stream.empty();
+        };
+    }
+
     /** All of them, the report's first. */
     public List<DatasetModel> all() {
         return Stream.concat(Stream.of(main), others.values().stream()).toList();
+    }
+
+    /** The dataset of an id, as far as it is there. */
+    public Optional<DatasetModel> byId(String id) {
+        return id.equals(main.id()) ? Optional.of(main) : Optional.ofNullable(others.get(id));
     }
 
     /**

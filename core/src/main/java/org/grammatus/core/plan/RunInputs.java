@@ -11,6 +11,7 @@ import org.grammatus.core.prompt.RunContext;
  *
  * @param report the report's id
  * @param dataset id of the dataset that it is over
+ * @param datasets those that it reads
  * @param prompts every prompt with its resolved answer
  * @param fingerprint tells apart documents that say different things
  */
@@ -19,6 +20,7 @@ public record RunInputs(
         String title,
         Optional<String> description,
         String dataset,
+        ReportDatasets datasets,
         ULocale locale,
         RunContext context,
         List<ResolvedPrompt> prompts,

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
@@ -76,6 +77,18 @@ public record TablePlan(
 
     public List<ResolvedPrompt> prompts() {
         return inputs.prompts();
+    }
+
+    /** Everything by which its conditions look for rows of datasets. */
+    public Stream<Typed.Has> looks() {
+        Stream<FilterPlan> others = totals.stream()
+                .flatMap(total -> total.comparison().stream())
+                .flatMap(comparison ->
+                        comparison instanceof Comparison.WithPeriod days ? days.conditions().stream() : Stream.empty())
+                .flatMap(List::stream);
+        return Stream.concat(filters.stream(), others)
+                .flatMap(filter -> filter.condition().looks())
+                .distinct();
     }
 
     /** The same plan with other levels. */

@@ -1,11 +1,13 @@
 package org.grammatus.core.rows;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
+import org.grammatus.core.choice.Direction;
+import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
@@ -13,6 +15,9 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.order.ColumnOrder;
+import org.grammatus.core.order.IntOrder;
+import org.grammatus.core.order.RowOrder;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -35,16 +40,22 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
         }
         BitSet passing = new BitSet(star.rowCount());
         passing.set(0, star.rowCount());
-        List<Integer> afterEach = new ArrayList<>();
+        int[] afterEach = new int[plan.filters().size()];
         Homes homes = new Homes(plan.dataset());
-        for (FilterPlan filter : plan.filters()) {
-            if (cancelled.getAsBoolean()) {
-                throw new CancellationException("The run was cancelled");
-            }
-            keep(passing, filter.condition(), star, homes, faults);
-            afterEach.add(passing.cardinality());
+        for (int i = 0; i < afterEach.length; i++) {
+            requireGoingOn(cancelled);
+            keep(passing, plan.filters().get(i).condition(), star, homes, faults);
+            afterEach[i] = passing.cardinality();
         }
-        return new KeptRows(numbers(passing), List.copyOf(afterEach));
+        // The first rows are those of all that the others keep, wherever they stand among them.
+        for (int i = 0; i < afterEach.length; i++) {
+            Optional<FilterPlan.TopRows> top = plan.filters().get(i).top();
+            if (top.isPresent()) {
+                keepFirst(passing, top.get(), plan, star);
+                afterEach[i] = passing.cardinality();
+            }
+        }
+        return new KeptRows(numbers(passing), Arrays.stream(afterEach).boxed().toList());
     }
 
     /** Numbers of the grain's rows that meet all conditions, ascending. */
@@ -65,6 +76,25 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
                 passing.clear(row);
             }
         }
+    }
+
+    static void requireGoingOn(BooleanSupplier cancelled) {
+        if (cancelled.getAsBoolean()) {
+            throw new CancellationException("The run was cancelled");
+        }
+    }
+
+    static void keepFirst(BitSet passing, FilterPlan.TopRows top, TablePlan plan, Star star) {
+        Column values = Evaluator.evaluate(top.by(), star.at(DatasetModel.GRAIN), new Faults());
+        boolean largest = top.end() == LimitEnd.LARGEST;
+        IntOrder order = ColumnOrder.of(values, largest ? Direction.DESCENDING : Direction.ASCENDING, plan.locale());
+        int[] rows = numbers(passing);
+        order.then(RowOrder.byKey(star, plan.locale())).sort(rows, 0, rows.length);
+        passing.clear();
+        Arrays.stream(rows)
+                .limit(top.count())
+                .filter(row -> !values.isNull(row))
+                .forEach(passing::set);
     }
 
     private static int[] all(int count) {

@@ -1,8 +1,6 @@
 package org.grammatus.core.rows;
 
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Evaluator;
@@ -23,12 +21,7 @@ public final class ShiftedStar {
                 shift.field(), star.dataset().field(shift.field()).type());
         Typed later = new Typed.AddDays(new Typed.AddMonths(date, shift.months()), shift.days());
         Column moved = Evaluator.evaluate(later, star.at(home), new Faults());
-        List<Star.Rows> tables = new ArrayList<>();
-        for (int table = 0; table < star.dataset().tableCount(); table++) {
-            Star.Rows rows = star.table(table);
-            tables.add(table == home ? with(rows, shift.field(), moved) : rows);
-        }
-        return new Star(star.dataset(), tables);
+        return star.with(home, with(star.table(home), shift.field(), moved));
     }
 
     private static Star.Rows with(Star.Rows rows, String field, Column values) {

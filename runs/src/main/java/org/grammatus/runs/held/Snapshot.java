@@ -31,6 +31,7 @@ record Snapshot(Reading reading, String version, Instant readAt, Star star) {
 
     Snapshot {
         reading = star.isWhole() ? reading.ofWholeTables() : reading;
+        star = reading.conditions().isEmpty() ? star : star.partial();
     }
 
     Key key() {

@@ -101,6 +101,7 @@ public final class DayValues {
         return prompt instanceof ReportPrompt.Value value
                 ? value.field()
                 : report.filters().stream()
+                        .flatMap(ReportFilter::withParts)
                         .filter(filter -> filter instanceof ReportFilter.OfPeriod period
                                 && period.prompt().equals(prompt.name()))
                         .map(filter -> ((ReportFilter.OfPeriod) filter).field())

@@ -6,13 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.problem.ProblemException;
@@ -134,17 +133,17 @@ class PreviewController {
     List<FilterText> filters(@RequestBody FiltersBody body) {
         Report report = Definitions.readReport(body.definition().toString());
         ReportDatasets of = datasets.of(report);
-        Stream<FilterText> ofReport = texts(report.filters(), of.main(), report.prompts());
+        FilterScope main = new FilterScope(of.main(), report.prompts(), of);
         Stream<FilterText> ofBlocks = report.blocks().stream()
                 .flatMap(block -> of.of(report, block.dataset()).stream()
-                        .flatMap(dataset -> texts(block.ownFilters(), dataset, report.prompts())));
-        return Stream.concat(ofReport, ofBlocks).toList();
+                        .flatMap(dataset -> texts(block.ownFilters(), new FilterScope(dataset, report.prompts(), of))));
+        return Stream.concat(texts(report.filters(), main), ofBlocks).toList();
     }
 
-    private static Stream<FilterText> texts(
-            List<ReportFilter> filters, DatasetModel dataset, List<ReportPrompt> prompts) {
+    private static Stream<FilterText> texts(List<ReportFilter> filters, FilterScope scope) {
         return filters.stream()
-                .map(filter -> new FilterText(
-                        filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, dataset, prompts)));
+                .flatMap(ReportFilter::withParts)
+                .map(filter ->
+                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, scope)));
     }
 }

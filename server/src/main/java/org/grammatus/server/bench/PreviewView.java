@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.rows.FilterCounts;
 import org.grammatus.runs.PartCounts;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
@@ -20,7 +21,7 @@ import org.grammatus.server.run.RunView;
  * @param page the page asked for
  * @param problems what is wrong, or what is worth knowing
  * @param prompts what the report asks
- * @param kept by filter that applies: the rows left after it
+ * @param filters by filter that applies, and by part of it: what it keeps
  * @param orders by level that is switched on: its order in words, and how many groups it has
  * @param columnOrders by column that is switched on: what ordering by it means, and whether it is so now
  * @param marked by highlight that is switched on: how many rows it marks
@@ -32,7 +33,7 @@ record PreviewView(
         Optional<PageView> page,
         List<ProblemView> problems,
         List<PromptView> prompts,
-        List<PartCounts.Count> kept,
+        List<FilterCounts.Count> filters,
         List<PartCounts.LevelOrder> orders,
         List<ColumnOrder> columnOrders,
         List<PartCounts.Count> marked,
@@ -72,7 +73,7 @@ record PreviewView(
                 Optional.of(PageView.of(result.pages().page(number))),
                 result.notices().stream().map(ProblemView::of).toList(),
                 PromptView.of(run.request().report(), result.prompts()),
-                counts.kept(),
+                counts.filters(),
                 counts.levels(),
                 counts.columns(),
                 counts.marked(),

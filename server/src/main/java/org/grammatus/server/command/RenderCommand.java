@@ -173,7 +173,7 @@ final class RenderCommand implements Callable<Integer> {
         if (find.apply(id).isEmpty()
                 || (!given.isEmpty()
                         && checked.document().stream()
-                                .flatMap(report -> report.datasets().stream())
+                                .flatMap(report -> ReportDatasets.namedBy(report).stream())
                                 .noneMatch(used -> isUsed(used, given, find)))) {
             List<String> known = new ArrayList<>(given.keySet());
             known.addAll(Starters.datasetIds());

@@ -10,6 +10,7 @@ import java.util.Set;
 import org.grammatus.core.dataset.Renaming;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Account;
@@ -44,7 +45,7 @@ class ReportsOnDataset {
                 .fetch(row -> ReportRecords.readable(row.value1()).map(report -> new Standing(report, row.value2())))
                 .stream()
                 .flatMap(Optional::stream)
-                .filter(standing -> standing.report().datasets().contains(dataset))
+                .filter(standing -> ReportDatasets.namedBy(standing.report()).contains(dataset))
                 .toList();
     }
 
@@ -82,7 +83,7 @@ class ReportsOnDataset {
     /** A draft may be wrong in the middle of an edit; such a one stays as it is. */
     private static Optional<String> renamedDraft(String definition, Renaming renaming, Set<String> datasets) {
         return ReportRecords.readable(definition)
-                .filter(report -> report.datasets().stream().anyMatch(datasets::contains))
+                .filter(report -> ReportDatasets.namedBy(report).stream().anyMatch(datasets::contains))
                 .map(report -> renaming.in(report, datasets))
                 .map(Definitions::write);
     }

@@ -75,7 +75,8 @@ public final class StarReading {
         for (int table = 0; table < dataset.tableCount(); table++) {
             tables.add(rows(table, read));
         }
-        return MatchedRows.of(new Star(dataset, tables), this::keepsMatched);
+        Star star = MatchedRows.of(new Star(dataset, tables), this::keepsMatched);
+        return reading.conditions().isEmpty() ? star : star.partial();
     }
 
     /** Of the grain and what is needed of the tables it points to: each value, each link, and the grain's key. */

@@ -49,11 +49,15 @@ primary
     | function=NAME LPAREN (expression (COMMA expression)*)? RPAREN         # call
     | CASE whenThen+ (ELSE otherwise=expression)? END                       # searchedCase
     | CASE subject=expression whenThen+ (ELSE otherwise=expression)? END    # simpleCase
+    | EXISTS LPAREN SELECT STAR FROM dataset=name (AS alias=name)? WHERE expression havingClause? RPAREN # exists
+    | qualifier=name DOT name                                               # qualified
     | name                                                                  # field
     | LPAREN expression RPAREN                                              # parenthesised
     ;
 
 filterClause: FILTER LPAREN WHERE expression RPAREN;
+
+havingClause: HAVING COUNT LPAREN (STAR | DISTINCT counted=expression) RPAREN GE least=NUMBER;
 
 overClause: OVER LPAREN (PARTITION BY partition+=name (COMMA partition+=name)*)? (ORDER BY stepped=name)? RPAREN;
 
@@ -61,7 +65,7 @@ typeName: (NAME | DATE | TIMESTAMP) (LPAREN NUMBER (COMMA NUMBER)? RPAREN)?;
 
 whenThen: WHEN condition_=expression THEN result=expression;
 
-name: NAME | QUOTED_NAME | AS | BY | DAY | FILTER | FIRST | FOR | FROM | HOUR | LAST | MEDIAN | MINUTE | MONTH | ORDER | OVER | PARTITION | POSITION | QUARTER | YEAR;
+name: NAME | QUOTED_NAME | AS | BY | DAY | EXISTS | FILTER | FIRST | FOR | FROM | HAVING | HOUR | LAST | MEDIAN | MINUTE | MONTH | ORDER | OVER | PARTITION | POSITION | QUARTER | SELECT | YEAR;
 
 AND: 'AND';
 AS: 'AS';
@@ -79,12 +83,14 @@ DISTINCT: 'DISTINCT';
 ELSE: 'ELSE';
 END: 'END';
 ESCAPE: 'ESCAPE';
+EXISTS: 'EXISTS';
 EXTRACT: 'EXTRACT';
 FALSE: 'FALSE';
 FILTER: 'FILTER';
 FIRST: 'FIRST';
 FOR: 'FOR';
 FROM: 'FROM';
+HAVING: 'HAVING';
 HOUR: 'HOUR';
 IN: 'IN';
 INTERVAL: 'INTERVAL';
@@ -104,6 +110,7 @@ OVER: 'OVER';
 PARTITION: 'PARTITION';
 POSITION: 'POSITION';
 QUARTER: 'QUARTER';
+SELECT: 'SELECT';
 SUBSTRING: 'SUBSTRING';
 SUM: 'SUM';
 THEN: 'THEN';
@@ -127,6 +134,7 @@ CONCAT: '||';
 LPAREN: '(';
 RPAREN: ')';
 COMMA: ',';
+DOT: '.';
 
 NUMBER: DIGIT+ ('.' DIGIT+)?;
 TEXT: '\'' (~'\'' | '\'\'')* '\'';

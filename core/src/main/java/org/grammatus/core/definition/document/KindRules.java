@@ -3,6 +3,7 @@ package org.grammatus.core.definition.document;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -30,6 +31,8 @@ final class KindRules {
     /** Harmless values of what is no text. */
     private static final JsonNode LIST = JsonNodeFactory.instance.arrayNode();
 
+    private static final JsonNode ONE = JsonNodeFactory.instance.numberNode(1);
+
     private static final JsonNode NO_ROWS =
             JsonNodeFactory.instance.objectNode().put("shown", false).set("order", LIST);
 
@@ -38,30 +41,43 @@ final class KindRules {
             "a comparison with another time",
             Map.of("plan", "a comparison with another time has no plan", "prompt", "the other time is not asked for"));
 
+    /** What each kind of filter has; the others have none of it. */
+    private static final Map<String, Set<String>> OF_FILTERS = Map.of(
+            "period", Set.of("field", "prompt", "also"),
+            "condition", Set.of("field", "comparison", "values", "other", "ignoreCase", "prompt", "also"),
+            "expression", Set.of("where"),
+            "several", Set.of("filters"),
+            "top", Set.of("field", "end", "count", "also"),
+            "related", Set.of("dataset", "keys", "least", "counted", "filters"));
+
     private static final Map<String, Rule> FILTERS = Map.of(
             "period",
-            new Rule(
-                    Map.of("field", "", "prompt", ""),
-                    "a period filter",
-                    Map.of(
-                            "where", "a period filter has no condition of its own",
-                            "comparison", "a period filter compares with its prompt",
-                            "values", "a period filter compares with its prompt")),
+            filter("period", "a period filter", Map.of("field", "", "prompt", "")),
             "condition",
-            new Rule(
-                    Map.of("field", "", "comparison", "is"),
-                    "a condition",
-                    Map.of("where", "a condition is made of a field and values")),
+            filter("condition", "a condition", Map.of("field", "", "comparison", "is")),
             "expression",
-            new Rule(
-                    Map.of("where", ""),
-                    "an expression filter",
-                    Map.of(
-                            "also", "an expression filter names fields in its condition",
-                            "field", "an expression filter has no field of its own",
-                            "prompt", "an expression filter names prompts in its condition",
-                            "comparison", "an expression filter compares in its condition",
-                            "values", "an expression filter names values in its condition")));
+            filter("expression", "an expression filter", Map.of("where", "")),
+            "all",
+            filter("several", "a group of filters", Map.of("filters", LIST)),
+            "any",
+            filter("several", "a group of filters", Map.of("filters", LIST)),
+            "none",
+            filter("several", "a group of filters", Map.of("filters", LIST)),
+            "top",
+            filter("top", "a filter of the first rows", Map.of("field", "", "end", "largest", "count", ONE)),
+            "has",
+            filter("related", "a filter by another dataset", Map.of("dataset", "", "keys", LIST)),
+            "has-none",
+            filter("related", "a filter by another dataset", Map.of("dataset", "", "keys", LIST)));
+
+    private static Rule filter(String kind, String words, Map<String, ?> needs) {
+        Map<String, String> unused = new HashMap<>();
+        OF_FILTERS.values().stream()
+                .flatMap(Set::stream)
+                .filter(name -> !OF_FILTERS.get(kind).contains(name))
+                .forEach(name -> unused.put(name, words + " has no \"" + name + "\""));
+        return new Rule(needs, words, Map.copyOf(unused));
+    }
 
     private static final String NO_LIMITS = "only numbers and days have limits";
     private static final String NO_FIELD = "only a choice or a day has a field";
@@ -196,7 +212,7 @@ final class KindRules {
 
     private void report(JsonNode report) {
         each(report.path("prompts"), "/prompts", "type", PROMPTS);
-        each(report.path("filters"), "/filters", "kind", FILTERS);
+        filters(report.path("filters"), "/filters");
         JsonNode blocks = report.path("blocks");
         for (int i = 0; i < blocks.size(); i++) {
             block("/blocks/" + i, (ObjectNode) blocks.path(i));
@@ -205,10 +221,18 @@ final class KindRules {
 
     private void block(String pointer, ObjectNode block) {
         part(block, pointer, BLOCKS.get(block.path("kind").asString()));
-        each(block.path("filters"), pointer + "/filters", "kind", FILTERS);
+        filters(block.path("filters"), pointer + "/filters");
         each(block.path("paragraphs"), pointer + "/paragraphs", "kind", PARAGRAPHS);
         comparisons(block.path("totals"), pointer + "/totals");
         comparisons(block.path("figures"), pointer + "/figures");
+    }
+
+    /** Filters, and those that they are made of. */
+    private void filters(JsonNode filters, String pointer) {
+        each(filters, pointer, "kind", FILTERS);
+        for (int i = 0; i < filters.size(); i++) {
+            filters(filters.path(i).path("filters"), pointer + "/" + i + "/filters");
+        }
     }
 
     private void comparisons(JsonNode parts, String pointer) {

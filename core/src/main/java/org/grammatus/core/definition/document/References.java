@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
@@ -260,6 +261,28 @@ final class References {
                 condition.prompt().ifPresent(name -> prompt(pointer, name, answering(condition.comparison()), prompts));
             }
             case ReportFilter.Typed typed -> {}
+            case ReportFilter.Top top -> {}
+            case ReportFilter.Several several -> parts(pointer, several.filters(), prompts);
+            case ReportFilter.Related related -> {
+                parts(pointer, related.filters().orElse(List.of()), prompts);
+                if (related.counted().isPresent() && related.least().isEmpty()) {
+                    problems.error(pointer + "/counted", "says not how many there must be; add \"least\"");
+                }
+            }
+        }
+    }
+
+    /** What a filter is made of reaches what that reaches, and chooses no first rows by itself. */
+    private void parts(String pointer, List<ReportFilter> parts, List<ReportPrompt> prompts) {
+        for (int i = 0; i < parts.size(); i++) {
+            String at = pointer + "/filters/" + i;
+            ids(pointer + "/filters", i, parts.get(i).id());
+            filter(at, parts.get(i), prompts);
+            unused(at + "/blocks", parts.get(i).blocks(), "a part of a filter reaches what that reaches");
+            if (parts.get(i) instanceof ReportFilter.Top) {
+                problems.error(
+                        at + "/kind", "the first rows are those of all that the other filters keep; move it out");
+            }
         }
     }
 
@@ -267,7 +290,9 @@ final class References {
     private void operands(String pointer, ReportFilter.Condition filter) {
         int values = filter.values().map(List::size).orElse(0);
         int ofPrompt = filter.comparison() == FilterComparison.BETWEEN ? 2 : 1;
-        int found = values + (filter.prompt().isPresent() ? ofPrompt : 0);
+        int found = values
+                + (filter.prompt().isPresent() ? ofPrompt : 0)
+                + (filter.other().isPresent() ? 1 : 0);
         int most = switch (filter.comparison()) {
             case BLANK, NOT_BLANK -> 0;
             case BETWEEN -> 2;
@@ -275,8 +300,13 @@ final class References {
             default -> 1;
         };
         int least = Math.min(most, filter.comparison() == FilterComparison.BETWEEN ? 2 : 1);
-        if (filter.prompt().isPresent() && values > 0) {
-            problems.error(pointer + "/values", "a condition compares with values or with a prompt, not both");
+        long compared = Stream.of(filter.prompt(), filter.other(), filter.values())
+                .filter(Optional::isPresent)
+                .count();
+        if (compared > 1) {
+            problems.error(
+                    pointer + (values > 0 ? "/values" : "/other"),
+                    "a condition compares with values, with another field or with a prompt; leave one of them");
         } else if (found < least || found > most) {
             String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
             problems.error(
@@ -342,14 +372,17 @@ final class References {
 
     private <T> void ids(String pointer, List<T> parts, Function<T, String> id) {
         for (int i = 0; i < parts.size(); i++) {
-            String at = pointer + "/" + i;
-            String earlier = pointerOfId.putIfAbsent(id.apply(parts.get(i)), at);
-            if (earlier != null) {
-                problems.error(
-                        at + "/id",
-                        "found \"" + id.apply(parts.get(i)) + "\", which " + earlier
-                                + " has already; every id is unique in the document");
-            }
+            ids(pointer, i, id.apply(parts.get(i)));
+        }
+    }
+
+    private void ids(String pointer, int index, String id) {
+        String at = pointer + "/" + index;
+        String earlier = pointerOfId.putIfAbsent(id, at);
+        if (earlier != null) {
+            problems.error(
+                    at + "/id",
+                    "found \"" + id + "\", which " + earlier + " has already; every id is unique in the document");
         }
     }
 

@@ -13,11 +13,11 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.order.ColumnOrder;
-import org.grammatus.core.group.order.RowOrder;
 import org.grammatus.core.group.tree.GroupKeys;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SharedValue;
+import org.grammatus.core.order.ColumnOrder;
+import org.grammatus.core.order.RowOrder;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 

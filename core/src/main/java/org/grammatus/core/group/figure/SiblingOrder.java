@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.function.IntConsumer;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.group.order.ColumnOrder;
-import org.grammatus.core.group.order.IntOrder;
-import org.grammatus.core.group.order.SiblingSort;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.Siblings;
+import org.grammatus.core.order.ColumnOrder;
+import org.grammatus.core.order.IntOrder;
+import org.grammatus.core.order.SiblingSort;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 

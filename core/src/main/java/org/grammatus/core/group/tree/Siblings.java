@@ -1,7 +1,7 @@
 package org.grammatus.core.group.tree;
 
 import java.util.stream.IntStream;
-import org.grammatus.core.group.order.SiblingSort;
+import org.grammatus.core.order.SiblingSort;
 
 /** The nodes of one depth, sibling beside sibling; parents in the order of their numbers. */
 public final class Siblings {

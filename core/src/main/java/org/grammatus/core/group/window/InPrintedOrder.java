@@ -9,8 +9,8 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.IntList;
 import org.grammatus.core.expression.ArithmeticOperator;
-import org.grammatus.core.group.order.IntOrder;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.order.IntOrder;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Type;
 

@@ -15,7 +15,8 @@ final class AskedPeriods {
     private final Map<String, Period> byField = new HashMap<>();
 
     AskedPeriods(List<ReportFilter> filters, List<ResolvedPrompt> prompts) {
-        for (ReportFilter filter : filters) {
+        for (ReportFilter filter :
+                filters.stream().flatMap(ReportFilter::conjuncts).toList()) {
             if (filter instanceof ReportFilter.OfPeriod asked && !filter.isOff()) {
                 prompts.stream()
                         .filter(prompt -> asked.prompt().equals(prompt.name()))

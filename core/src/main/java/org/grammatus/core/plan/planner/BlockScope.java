@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.FigureUnit;
@@ -17,16 +16,11 @@ import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportField;
-import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.AggregateFunction;
-import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.HighlightPlan;
@@ -54,12 +48,11 @@ final class BlockScope {
     final PlanExpressions expressions;
     final AskedPeriods asked;
 
-    private final Checked<Report> checked;
-    private final List<ReportPrompt> prompts;
     /** The report's dataset, its fields called as the report calls them. */
     private final DatasetModel main;
 
     private final ReachedFilters reached;
+    private final FilterPlanning planning;
     private final List<FilterPlan> filters;
     private final Map<String, FigureUnit> units = new HashMap<>();
 
@@ -69,8 +62,6 @@ final class BlockScope {
      */
     BlockScope(Checked<Report> checked, int index, DatasetModel own, DatasetModel main, RunInputs inputs) {
         Report report = checked.document().orElseThrow();
-        this.checked = checked;
-        this.prompts = report.prompts();
         this.block = report.blocks().get(index);
         this.pointer = "/blocks/" + index;
         List<ReportField> said = new ArrayList<>(report.fields().orElse(List.of()));
@@ -80,14 +71,25 @@ final class BlockScope {
         said.forEach(field -> field.unit().ifPresent(unit -> units.put(field.id(), unit)));
         this.inputs = inputs;
         this.names = new PlanNames(
-                dataset, levels(block), inputs.prompts(), inputs.context().businessDate());
+                dataset,
+                levels(block),
+                inputs.prompts(),
+                inputs.context().businessDate(),
+                Optional.of(inputs.datasets()));
         this.homes = new Homes(dataset);
         this.lookups = new Lookups(dataset, names);
         this.expressions = new PlanExpressions(names, lookups, problems);
         this.reached = ReachedFilters.of(report, index, own, main);
         this.asked = new AskedPeriods(reached.all(), inputs.prompts());
         noteNames();
-        this.filters = filters();
+        this.planning = new FilterPlanning(
+                checked,
+                reached,
+                new FilterScope(dataset, report.prompts(), inputs.datasets()),
+                names,
+                inputs,
+                problems);
+        this.filters = planning.filters();
     }
 
     /** What is said of each field by whoever is nearest: of two the later, and of the earlier what the later leaves open. */
@@ -203,14 +205,6 @@ final class BlockScope {
         return List.copyOf(words);
     }
 
-    private List<FilterPlan> filters() {
-        List<FilterPlan> plans = new ArrayList<>();
-        for (ReachedFilters.Reached each : reached.filters()) {
-            filter(each.pointer(), each.filter()).ifPresent(plans::add);
-        }
-        return List.copyOf(plans);
-    }
-
     /**
      * The conditions where other days are asked for than usual.
      *
@@ -218,54 +212,6 @@ final class BlockScope {
      * @param prompt name of the period prompt that asks
      */
     List<FilterPlan> conditions(String date, String prompt) {
-        Set<String> usual = reached.all().stream()
-                .filter(filter ->
-                        filter instanceof ReportFilter.OfPeriod p && p.field().equals(date))
-                .map(ReportFilter::id)
-                .collect(Collectors.toSet());
-        List<FilterPlan> others = new ArrayList<>(
-                filters.stream().filter(filter -> !usual.contains(filter.id())).toList());
-        condition(new ReportFilter.OfPeriod(
-                        "days-of-" + prompt, date, prompt, Optional.empty(), Optional.empty(), Optional.empty()))
-                .ifPresent(others::add);
-        return List.copyOf(others);
-    }
-
-    private Optional<FilterPlan> filter(String at, ReportFilter filter) {
-        boolean typed = filter instanceof ReportFilter.Typed;
-        boolean whole = !checked.isWrong(at) && (typed || !checked.isWrongInside(at));
-        if (filter.isOff() || !knownField(at, filter) || !whole) {
-            return Optional.empty();
-        }
-        String place = switch (filter) {
-            case ReportFilter.Typed t -> at + "/where";
-            case ReportFilter.OfPeriod p -> at + "/field";
-            case ReportFilter.Condition c -> c.prompt().isPresent() ? at + "/prompt" : at;
-        };
-        Problems own = new Problems();
-        Optional<FilterPlan> plan = own.collect(place, () -> condition(filter), Optional.<FilterPlan>empty());
-        // The expression of a built filter is ours: a place in it would tell its author nothing.
-        own.found().forEach(problem -> problems.add(typed ? problem : problem.withoutPosition()));
-        return plan;
-    }
-
-    private boolean knownField(String at, ReportFilter filter) {
-        return switch (filter) {
-            case ReportFilter.Typed t -> true;
-            case ReportFilter.OfPeriod p -> known(at + "/field", p.field());
-            case ReportFilter.Condition c -> known(at + "/field", c.field());
-        };
-    }
-
-    private boolean known(String at, String field) {
-        return Known.field(at, field, dataset, problems);
-    }
-
-    private Optional<FilterPlan> condition(ReportFilter filter) {
-        Expression condition = ExpressionParser.parse(FilterText.of(filter, dataset, prompts), names.fieldLabels());
-        Optional<String> period =
-                filter instanceof ReportFilter.OfPeriod of ? Optional.of(of.prompt()) : Optional.empty();
-        return Typing.restriction(condition, names, Typing.Place.ROW)
-                .map(left -> new FilterPlan(filter.id(), left, period, FilterWords.of(filter, dataset, inputs)));
+        return planning.conditions(date, prompt, filters);
     }
 }

@@ -11,6 +11,7 @@ import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -23,14 +24,15 @@ import org.grammatus.core.prompt.RunContext;
 public final class ChoiceConditions {
 
     private final Report report;
-    private final DatasetModel dataset;
+    private final FilterScope scope;
     private final PlanNames names;
     private final Set<String> above = new HashSet<>();
 
     private ChoiceConditions(Report report, DatasetModel dataset, List<ResolvedPrompt> above, RunContext context) {
         this.report = report;
-        this.dataset = dataset;
-        this.names = new PlanNames(dataset, List.of(), above, context.businessDate());
+        // Rows of other datasets are not looked for where choices are made.
+        this.scope = new FilterScope(dataset, report.prompts(), ReportDatasets.of(dataset));
+        this.names = new PlanNames(dataset, List.of(), above, context.businessDate(), Optional.empty());
         report.prompts().subList(0, above.size()).forEach(prompt -> this.above.addAll(NamedAnswers.of(prompt)));
     }
 
@@ -50,8 +52,7 @@ public final class ChoiceConditions {
     /** A filter that is wrong narrows nothing: it is told where the report is run. */
     private Optional<Typed> of(ReportFilter filter) {
         try {
-            Expression condition =
-                    ExpressionParser.parse(FilterText.of(filter, dataset, report.prompts()), names.fieldLabels());
+            Expression condition = ExpressionParser.parse(FilterText.of(filter, scope), names.fieldLabels());
             Set<String> read = new HashSet<>();
             condition.prompts().forEach(prompt -> read.add(prompt.name()));
             return !read.isEmpty() && above.containsAll(read)

@@ -1,13 +1,10 @@
 package org.grammatus.core.plan.planner;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
-import org.grammatus.core.choice.PromptType;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.problem.Problem;
@@ -25,18 +22,23 @@ import org.grammatus.core.value.Type;
 public final class FilterText {
 
     private static final Position START = new Position(1, 1);
+    /** Of a day as it is written: 2026-01-31. */
+    private static final int DAY_LENGTH = 10;
 
     private final ReportFilter.Condition filter;
     private final String field;
     private final Type type;
     /** Whether it compares with a day that is asked for. */
     private final boolean asksForDay;
+    /** Whether small letters are taken for capitals. */
+    private final boolean folded;
 
-    private FilterText(ReportFilter.Condition filter, Type type, boolean asksForDay) {
-        this.asksForDay = asksForDay;
+    private FilterText(ReportFilter.Condition filter, FilterScope scope) {
         this.filter = filter;
-        this.field = quotedName(filter.field());
-        this.type = type;
+        this.type = scope.typeOf(filter.field());
+        this.asksForDay = scope.asksForDay(filter);
+        this.folded = filter.ignoreCase().orElse(false) && type.kind() == Kind.TEXT && !scope.asksForSeveral(filter);
+        this.field = folded(quotedName(filter.field()));
     }
 
     /**
@@ -44,14 +46,52 @@ public final class FilterText {
      *
      * @throws ProblemException if a value does not fit the field
      */
-    public static String of(ReportFilter filter, DatasetModel dataset, List<ReportPrompt> prompts) {
+    public static String of(ReportFilter filter, FilterScope scope) {
         return switch (filter) {
             case ReportFilter.Typed typed -> typed.where();
             case ReportFilter.OfPeriod asked -> period(asked);
-            case ReportFilter.Condition built ->
-                new FilterText(built, dataset.typeOf(built.field()).orElse(Type.TEXT), asksForDay(built, prompts))
-                        .condition();
+            case ReportFilter.Condition built -> new FilterText(built, scope).condition();
+            case ReportFilter.Several several -> several(several, scope, false);
+            case ReportFilter.Top top -> "TRUE";
+            case ReportFilter.Related related -> RelatedText.of(related, scope);
         };
+    }
+
+    /**
+     * What the rows meet that a filter drops. A built filter drops whatever does not meet it, blanks among it, so that its exclusion keeps
+     * them; what is typed keeps the logic of SQL.
+     */
+    static String excluded(ReportFilter filter, FilterScope scope) {
+        return switch (filter) {
+            case ReportFilter.Typed typed -> "NOT (" + typed.where() + ")";
+            case ReportFilter.OfPeriod asked -> {
+                // One condition, of which an open end stays unbounded where it is turned round.
+                String day = scope.typeOf(asked.field()).kind() == Kind.TIMESTAMP
+                        ? "CAST(" + quotedName(asked.field()) + " AS DATE)"
+                        : quotedName(asked.field());
+                String ends = " NOT BETWEEN :" + asked.prompt() + "_from AND :" + asked.prompt() + "_to";
+                yield day + ends + orNull(quotedName(asked.field()));
+            }
+            case ReportFilter.Condition built -> new FilterText(built, scope).excluded();
+            case ReportFilter.Several several -> several(several, scope, true);
+            case ReportFilter.Top top -> "TRUE";
+            case ReportFilter.Related related -> "NOT (" + RelatedText.of(related, scope) + ")";
+        };
+    }
+
+    /** All, any or none of the parts that are switched on; without any, nothing is restricted. */
+    static String several(ReportFilter.Several several, FilterScope scope, boolean excluded) {
+        boolean eachExcluded = several.kind() == FilterKind.NONE != excluded;
+        boolean all = several.kind() != FilterKind.ANY != excluded;
+        List<String> parts = several.filters().stream()
+                .filter(part -> !part.isOff())
+                .map(part -> eachExcluded ? excluded(part, scope) : of(part, scope))
+                .toList();
+        return parts.isEmpty()
+                ? "TRUE"
+                : parts.size() == 1
+                        ? parts.getFirst()
+                        : parts.stream().collect(Collectors.joining(all ? ") AND (" : ") OR (", "(", ")"));
     }
 
     /** A period reaches from its first day 00:00 up to, not including, the day after its last: the last day counts whole. */
@@ -61,27 +101,47 @@ public final class FilterText {
         return field + " >= " + prompt + "_from AND " + field + " < " + prompt + "_to + INTERVAL '1' DAY";
     }
 
-    private static boolean asksForDay(ReportFilter.Condition filter, List<ReportPrompt> prompts) {
-        return prompts.stream()
-                .anyMatch(prompt ->
-                        prompt.type() == PromptType.DATE && filter.prompt().equals(Optional.of(prompt.name())));
-    }
-
-    private static String quotedName(String id) {
+    static String quotedName(String id) {
         return '"' + id + '"';
     }
 
+    /** Or something that is compared is blank. */
+    private String blank() {
+        return orNull(quotedName(filter.field()))
+                + filter.other().map(id -> orNull(quotedName(id))).orElse("");
+    }
+
+    private static String orNull(String field) {
+        return " OR " + field + " IS NULL";
+    }
+
+    private String excluded() {
+        return switch (filter.comparison()) {
+            // Turned round as a whole, so that one without an answer restricts nothing either way.
+            case IS_NOT -> condition(FilterComparison.IS);
+            case DOES_NOT_CONTAIN -> condition(FilterComparison.CONTAINS);
+            case BLANK -> condition(FilterComparison.NOT_BLANK);
+            case NOT_BLANK -> condition(FilterComparison.BLANK);
+            default -> "NOT (" + condition() + ")" + blank();
+        };
+    }
+
     private String condition() {
-        List<String> values = filter.prompt().isPresent()
-                ? List.of(":" + filter.prompt().get())
-                : filter.values().orElse(List.of());
-        boolean days =
-                type.kind() == Kind.TIMESTAMP && (asksForDay || filter.prompt().isEmpty() && allDays(values));
-        if (filter.comparison() == FilterComparison.BETWEEN && filter.prompt().isPresent()) {
+        return condition(filter.comparison());
+    }
+
+    private String condition(FilterComparison comparison) {
+        List<String> values = filter.prompt()
+                .map(prompt -> List.of(":" + prompt))
+                .or(() -> filter.other().map(id -> List.of(quotedName(id))))
+                .or(filter::values)
+                .orElse(List.of());
+        boolean days = type.kind() == Kind.TIMESTAMP && (asksForDay || !isReference() && allDays(values));
+        if (comparison == FilterComparison.BETWEEN && filter.prompt().isPresent()) {
             return field + " BETWEEN :" + filter.prompt().get() + "_from AND :"
                     + filter.prompt().get() + "_to";
         }
-        return switch (filter.comparison()) {
+        return switch (comparison) {
             case IS -> days ? anyDay(values) : oneOf(values, "");
             case IS_NOT -> days ? orBlank("NOT (" + anyDay(values) + ")") : orBlank(oneOf(values, "NOT "));
             case LESS -> field + " < " + literal(values.getFirst());
@@ -93,9 +153,14 @@ public final class FilterText {
             case CONTAINS -> like(values.getFirst(), "%", "");
             case DOES_NOT_CONTAIN -> orBlank(like(values.getFirst(), "%", "NOT "));
             case STARTS_WITH -> like(values.getFirst(), "", "");
-            case BLANK -> field + " IS NULL";
-            case NOT_BLANK -> field + " IS NOT NULL";
+            case BLANK -> quotedName(filter.field()) + " IS NULL";
+            case NOT_BLANK -> quotedName(filter.field()) + " IS NOT NULL";
         };
+    }
+
+    /** Whether it compares with something that has a name, not with values. */
+    private boolean isReference() {
+        return filter.prompt().isPresent() || filter.other().isPresent();
     }
 
     private String atMost(String value, boolean days) {
@@ -117,7 +182,7 @@ public final class FilterText {
     }
 
     private String orBlank(String condition) {
-        return condition + " OR " + field + " IS NULL";
+        return condition + blank();
     }
 
     private String like(String value, String before, String not) {
@@ -125,26 +190,34 @@ public final class FilterText {
             throw new ProblemException(Problem.error(
                     "/comparison", "the field is a " + type + "; only texts are searched for a part of them"));
         }
-        if (value.startsWith(":")) {
+        if (isReference()) {
             // What a reader types is sought as it stands: nothing in it is a pattern.
-            String found = "POSITION(" + value + " IN " + field + ")" + (before.isEmpty() ? " = 1" : " > 0");
+            String found = "POSITION(" + folded(value) + " IN " + field + ")" + (before.isEmpty() ? " = 1" : " > 0");
             return not.isEmpty() ? found : "NOT (" + found + ")";
         }
         String escaped = value.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
-        return field + " " + not + "LIKE " + quoted(before + escaped + "%") + " ESCAPE '\\'";
+        return field + " " + not + "LIKE " + folded(quoted(before + escaped + "%")) + " ESCAPE '\\'";
     }
 
     private String literal(String value) {
-        if (filter.prompt().isPresent()) {
-            return value;
+        if (isReference()) {
+            return folded(value);
         }
         try {
+            if (type.isTime() && RelativeDay.expression(value).isPresent()) {
+                return RelativeDay.expression(value).get();
+            }
             Type read = type.kind() == Kind.TIMESTAMP && isDay(value) ? Type.DATE : type;
             Scalar scalar = ScalarText.parse(value, read);
-            return ExpressionPrinter.print(new Expression.Literal(scalar, START));
+            return folded(ExpressionPrinter.print(new Expression.Literal(scalar, START)));
         } catch (IllegalArgumentException e) {
             throw new ProblemException(Problem.error("/values", e.getMessage()));
         }
+    }
+
+    /** In small letters where these are taken for the same as capitals. */
+    private String folded(String text) {
+        return folded ? "LOWER(" + text + ")" : text;
     }
 
     private static boolean allDays(List<String> values) {
@@ -152,7 +225,8 @@ public final class FilterText {
     }
 
     private static boolean isDay(String value) {
-        return value.trim().length() <= 10;
+        return value.trim().length() <= DAY_LENGTH
+                || RelativeDay.expression(value).isPresent();
     }
 
     private static String quoted(String text) {

@@ -1,7 +1,10 @@
 package org.grammatus.core.plan.planner;
 
 import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.FilterKind;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -17,9 +20,49 @@ final class FilterWords {
             case ReportFilter.OfPeriod period ->
                 label(period.field(), dataset) + " in the period “" + prompt(period.prompt(), inputs) + "”";
             case ReportFilter.Condition condition ->
-                (label(condition.field(), dataset) + " " + comparison(condition) + " " + operands(condition, inputs))
+                (label(condition.field(), dataset) + " " + comparison(condition) + " "
+                                + operands(condition, dataset, inputs))
                         .strip();
+            case ReportFilter.Several several -> several(several.kind(), several.filters(), dataset, inputs);
+            case ReportFilter.Top top ->
+                "the " + top.count() + " with the " + (top.end() == LimitEnd.LARGEST ? "largest " : "smallest ")
+                        + label(top.field(), dataset);
+            case ReportFilter.Related related -> related(related, inputs);
         };
+    }
+
+    private static String several(FilterKind kind, List<ReportFilter> filters, DatasetModel dataset, RunInputs inputs) {
+        List<String> parts = filters.stream()
+                .filter(part -> !part.isOff())
+                .map(part -> part instanceof ReportFilter.Several
+                        ? "(" + of(part, dataset, inputs) + ")"
+                        : of(part, dataset, inputs))
+                .toList();
+        return switch (kind) {
+            case ANY -> String.join(" or ", parts);
+            case NONE -> "neither " + String.join(" nor ", parts);
+            default -> String.join(" and ", parts);
+        };
+    }
+
+    private static String related(ReportFilter.Related related, RunInputs inputs) {
+        Optional<DatasetModel> other = inputs.datasets().byId(related.dataset());
+        boolean none = related.kind() == FilterKind.HAS_NONE;
+        String rows = other.map(there -> there.table(DatasetModel.GRAIN).noun().other())
+                .orElse(related.dataset());
+        String counted = related.counted()
+                .flatMap(field -> other.map(there -> "different " + label(field, there)))
+                .orElse(rows);
+        int least = related.least().orElse(1);
+        String many = least == 1 && related.counted().isEmpty()
+                ? (none ? "no " + rows : "some " + rows)
+                : (none ? "fewer than " : "at least ") + least + " " + counted;
+        List<ReportFilter> filters = related.filters().orElse(List.of());
+        return filters.stream().allMatch(ReportFilter::isOff)
+                ? "has " + many
+                : "has " + many + " with "
+                        + other.map(there -> several(FilterKind.ALL, filters, there, inputs))
+                                .orElse("…");
     }
 
     private static String label(String field, DatasetModel dataset) {
@@ -53,7 +96,10 @@ final class FilterWords {
         };
     }
 
-    private static String operands(ReportFilter.Condition condition, RunInputs inputs) {
+    private static String operands(ReportFilter.Condition condition, DatasetModel dataset, RunInputs inputs) {
+        if (condition.other().isPresent()) {
+            return label(condition.other().get(), dataset);
+        }
         if (condition.prompt().isPresent()) {
             return "“" + prompt(condition.prompt().get(), inputs) + "”";
         }

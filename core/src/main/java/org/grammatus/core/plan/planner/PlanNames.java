@@ -12,6 +12,7 @@ import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -22,6 +23,8 @@ final class PlanNames implements Names {
 
     private final DatasetNames known;
     private final NamedAnswers answers;
+    private final List<ResolvedPrompt> prompts;
+    private final Optional<ReportDatasets> datasets;
     private final List<Level> levels;
     private final Level rows;
     private final Set<String> used = new TreeSet<>();
@@ -32,10 +35,24 @@ final class PlanNames implements Names {
                 .map(level -> new Level(level.id(), level.name()))
                 .toList();
         return new PlanNames(
-                table.dataset(), levels, table.prompts(), table.context().businessDate());
+                table.dataset(),
+                levels,
+                table.prompts(),
+                table.context().businessDate(),
+                Optional.of(table.inputs().datasets()));
     }
 
-    PlanNames(DatasetModel dataset, List<Level> levels, List<ResolvedPrompt> prompts, LocalDate today) {
+    /**
+     * @param datasets in which rows can be looked for; none where they cannot
+     */
+    PlanNames(
+            DatasetModel dataset,
+            List<Level> levels,
+            List<ResolvedPrompt> prompts,
+            LocalDate today,
+            Optional<ReportDatasets> datasets) {
+        this.prompts = prompts;
+        this.datasets = datasets;
         this.levels = List.copyOf(levels);
         Dataset.Table grain = dataset.table(DatasetModel.GRAIN);
         this.rows = new Level(grain.id(), grain.noun().other());
@@ -65,6 +82,24 @@ final class PlanNames implements Names {
     @Override
     public List<Level> levels() {
         return levels;
+    }
+
+    @Override
+    public Optional<String> rowName() {
+        return datasets.map(all -> rows.id());
+    }
+
+    @Override
+    public Optional<Names> related(String dataset) {
+        return datasets.flatMap(all -> all.byId(dataset))
+                .map(other -> new PlanNames(other, List.of(), prompts, currentDate(), Optional.empty()));
+    }
+
+    @Override
+    public Collection<String> relatedDatasets() {
+        return datasets.map(ReportDatasets::all).orElse(List.of()).stream()
+                .map(DatasetModel::id)
+                .toList();
     }
 
     @Override

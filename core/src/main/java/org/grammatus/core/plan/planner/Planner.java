@@ -94,7 +94,7 @@ public final class Planner {
                 && checked.faults().isEmpty()) {
             found.error("/answers", "with these answers no block of the report appears; choose others");
         }
-        RunInputs inputs = inputs(shown, prompts, context, datasets.main(), found);
+        RunInputs inputs = inputs(shown, prompts, context, datasets, found);
         List<BlockPlan> blocks = new Planner(checked.with(all -> shown), datasets, inputs, found).blocks();
         found.addAll(ofAnswers);
         if (found.hasErrors() || !checked.faults().isEmpty()) {
@@ -173,7 +173,12 @@ public final class Planner {
 
     /** What all blocks are made with; what is wrong with it is noted. */
     private static RunInputs inputs(
-            Report report, List<ResolvedPrompt> prompts, RunContext context, DatasetModel dataset, Problems problems) {
+            Report report,
+            List<ResolvedPrompt> prompts,
+            RunContext context,
+            ReportDatasets datasets,
+            Problems problems) {
+        DatasetModel dataset = datasets.main();
         for (int i = 0; i < report.prompts().size(); i++) {
             String at = "/prompts/" + i + "/field";
             switch (report.prompts().get(i)) {
@@ -202,6 +207,7 @@ public final class Planner {
                 report.title(),
                 report.description(),
                 report.dataset(),
+                datasets,
                 ULocale.forLanguageTag(report.locale()),
                 context,
                 prompts,

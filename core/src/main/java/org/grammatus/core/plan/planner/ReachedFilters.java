@@ -34,7 +34,7 @@ record ReachedFilters(List<Reached> filters, List<Integer> beyond, List<ReportFi
         boolean same = dataset.includes(main);
         for (int i = 0; i < report.filters().size(); i++) {
             ReportFilter filter = report.filters().get(i);
-            Optional<ReportFilter> there = same ? Optional.of(filter) : elsewhere(filter, dataset.id());
+            Optional<ReportFilter> there = same ? Optional.of(filter) : filter.elsewhere(dataset.id());
             boolean named = filter.blocks().isPresent();
             if (named && filter.blocks().get().contains(block.id())) {
                 beyond.add(reached.size());
@@ -51,14 +51,6 @@ record ReachedFilters(List<Reached> filters, List<Integer> beyond, List<ReportFi
                     "/blocks/" + index + "/filters/" + i, block.ownFilters().get(i)));
         }
         return new ReachedFilters(List.copyOf(reached), List.copyOf(beyond), List.copyOf(missed));
-    }
-
-    /** The same filter over the field that it names in another dataset. */
-    private static Optional<ReportFilter> elsewhere(ReportFilter filter, String dataset) {
-        return filter.also().orElse(List.of()).stream()
-                .filter(also -> also.dataset().equals(dataset))
-                .findFirst()
-                .map(also -> filter.of(also.field()));
     }
 
     /** The filters alone. */

@@ -36,7 +36,7 @@ class KindRulesTest {
                 Arguments.of(
                         PERIOD + ", \"where\": \"TRUE\"",
                         "/filters/0/where",
-                        "a period filter has no condition of its own; remove this property"),
+                        "a period filter has no \"where\"; remove this property"),
                 Arguments.of(
                         "\"kind\": \"condition\", \"field\": \"net\"",
                         "/filters/0",
@@ -44,7 +44,7 @@ class KindRulesTest {
                 Arguments.of(
                         "\"kind\": \"condition\", \"field\": \"net\", \"comparison\": \"blank\", \"where\": \"TRUE\"",
                         "/filters/0/where",
-                        "a condition is made of a field and values; remove this property"),
+                        "a condition has no \"where\"; remove this property"),
                 Arguments.of(
                         "\"kind\": \"expression\"",
                         "/filters/0",
@@ -52,7 +52,15 @@ class KindRulesTest {
                 Arguments.of(
                         "\"kind\": \"expression\", \"where\": \"TRUE\", \"field\": \"net\"",
                         "/filters/0/field",
-                        "an expression filter has no field of its own; remove this property"));
+                        "an expression filter has no \"field\"; remove this property"),
+                Arguments.of(
+                        "\"kind\": \"any\", \"filters\": [{\"id\": \"inside\", \"kind\": \"top\", \"field\": \"net\", \"end\": \"largest\"}]",
+                        "/filters/0/filters/0",
+                        "property \"count\" is missing: a filter of the first rows needs it"),
+                Arguments.of(
+                        "\"kind\": \"has\", \"keys\": [{\"field\": \"a\", \"of\": \"region\"}], \"dataset\": \"lines\", \"where\": \"TRUE\"",
+                        "/filters/0/where",
+                        "a filter by another dataset has no \"where\"; remove this property"));
     }
 
     @ParameterizedTest

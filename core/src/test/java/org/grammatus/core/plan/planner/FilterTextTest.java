@@ -8,6 +8,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -33,7 +34,9 @@ class FilterTextTest {
     }
 
     private static String typed(Report report) {
-        return FilterText.of(report.filters().getFirst(), Samples.dataset(), report.prompts());
+        return FilterText.of(
+                report.filters().getFirst(),
+                new FilterScope(Samples.dataset(), report.prompts(), ReportDatasets.of(Samples.dataset())));
     }
 
     private static int kept(Report report) {

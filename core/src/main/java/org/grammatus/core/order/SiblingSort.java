@@ -1,4 +1,4 @@
-package org.grammatus.core.group.order;
+package org.grammatus.core.order;
 
 import java.util.Arrays;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package org.grammatus.core.group.order;
+package org.grammatus.core.order;
 
 import com.ibm.icu.util.ULocale;
 import java.util.Comparator;

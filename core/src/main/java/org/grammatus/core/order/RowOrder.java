@@ -1,5 +1,6 @@
-package org.grammatus.core.group.order;
+package org.grammatus.core.order;
 
+import com.ibm.icu.util.ULocale;
 import java.util.List;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.columnar.Column;
@@ -17,13 +18,18 @@ public final class RowOrder {
 
     private RowOrder() {}
 
+    /** The order of the grain's key, which no two rows share. */
+    public static IntOrder byKey(Star star, ULocale locale) {
+        IntOrder order = (a, b) -> 0;
+        for (Column key : star.table(DatasetModel.GRAIN).keys()) {
+            order = order.then(ColumnOrder.of(key, Direction.ASCENDING, locale));
+        }
+        return order.then(Integer::compare);
+    }
+
     /** Sorts rows, by their numbers at the grain: by the plan's terms, then by the grain's key. */
     public static void sort(int[] rows, TablePlan plan, Star star, Faults faults) {
-        IntOrder rest = (a, b) -> 0;
-        for (Column key : star.table(DatasetModel.GRAIN).keys()) {
-            rest = rest.then(ColumnOrder.of(key, Direction.ASCENDING, plan.locale()));
-        }
-        rest = rest.then(Integer::compare);
+        IntOrder rest = byKey(star, plan.locale());
         List<TablePlan.Term> terms = plan.rows().order();
         for (int i = terms.size() - 1; i > 0; i--) {
             rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);

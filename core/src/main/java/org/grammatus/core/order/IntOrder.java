@@ -1,4 +1,4 @@
-package org.grammatus.core.group.order;
+package org.grammatus.core.order;
 
 /** Puts whole numbers in an order of their own: a stable merge sort without objects. */
 @FunctionalInterface

@@ -1,0 +1,119 @@
+package org.grammatus.core.rows;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Evaluator;
+import org.grammatus.core.columnar.Faults;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.Homes;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.TablePlan;
+
+/** What each condition of a table keeps, and each part of it: by itself, and after those before it. Used once. */
+public final class FilterCounts {
+
+    private final Star star;
+    private final Homes homes;
+    private final BooleanSupplier cancelled;
+    private final List<Count> counts = new ArrayList<>();
+
+    /**
+     * What a condition keeps.
+     *
+     * @param alone rows that meet it, whatever the others keep; none where rows were left out before they were counted
+     * @param kept rows that are left after it; of parts of which one must hold, the rows that it adds; none likewise
+     */
+    public record Count(String id, Optional<Integer> alone, Optional<Integer> kept) {}
+
+    private FilterCounts(TablePlan plan, Star star, BooleanSupplier cancelled) {
+        this.star = star;
+        this.homes = new Homes(plan.dataset());
+        this.cancelled = cancelled;
+    }
+
+    /** Counts for every condition and part that restricts something, in the order of the plan. */
+    public static List<Count> of(TablePlan plan, Star star, KeptRows kept, BooleanSupplier cancelled) {
+        if (!star.isComplete()) {
+            return partial(plan, kept);
+        }
+        FilterCounts counts = new FilterCounts(plan, star, cancelled);
+        BitSet left = counts.all();
+        for (int i = 0; i < plan.filters().size(); i++) {
+            FilterPlan filter = plan.filters().get(i);
+            BitSet own = counts.meeting(filter.condition());
+            filter.top().ifPresent(top -> KeptRows.keepFirst(own, top, plan, star));
+            counts.counts.add(new Count(
+                    filter.id(),
+                    Optional.of(own.cardinality()),
+                    Optional.of(kept.afterEach().get(i))));
+            BitSet before = (BitSet) left.clone();
+            left.and(own);
+            filter.parts().ifPresent(parts -> counts.parts(parts, before));
+        }
+        return List.copyOf(counts.counts);
+    }
+
+    /** Of rows some of which the source left out, only how many are left in the end is known. */
+    private static List<Count> partial(TablePlan plan, KeptRows kept) {
+        List<Count> counts = new ArrayList<>();
+        for (int i = 0; i < plan.filters().size(); i++) {
+            boolean last = i == plan.filters().size() - 1;
+            counts.add(new Count(
+                    plan.filters().get(i).id(),
+                    Optional.empty(),
+                    last ? Optional.of(kept.rows().length) : Optional.empty()));
+        }
+        return counts;
+    }
+
+    private void parts(FilterPlan.Parts parts, BitSet before) {
+        BitSet left = (BitSet) before.clone();
+        for (FilterPlan.Part part : parts.parts()) {
+            BitSet own = meeting(part.condition());
+            BitSet here = (BitSet) left.clone();
+            int kept = switch (parts.join()) {
+                case ALL -> {
+                    left.and(own);
+                    yield left.cardinality();
+                }
+                case ANY -> {
+                    left.andNot(own);
+                    yield here.cardinality() - left.cardinality();
+                }
+                case NONE -> {
+                    left.and(meeting(part.excluded()));
+                    yield left.cardinality();
+                }
+            };
+            counts.add(new Count(part.id(), Optional.of(own.cardinality()), Optional.of(kept)));
+            part.parts().ifPresent(inner -> parts(inner, here));
+        }
+    }
+
+    private BitSet all() {
+        BitSet all = new BitSet(star.rowCount());
+        all.set(0, star.rowCount());
+        return all;
+    }
+
+    /** The grain's rows for which a condition is TRUE; computed once for each row of its home table. */
+    private BitSet meeting(Typed condition) {
+        KeptRows.requireGoingOn(cancelled);
+        int home = homes.orGrain(condition);
+        long[] truth = ((Column.Longs) Evaluator.evaluate(condition, star.at(home), new Faults())).values();
+        int[] path = star.path(DatasetModel.GRAIN, home);
+        long[] words = new long[(path.length + Long.SIZE - 1) / Long.SIZE];
+        for (int row = 0; row < path.length; row++) {
+            // Without a branch: rows that meet a condition stand among those that do not.
+            long bit = truth[path[row]] == 1 ? 1L : 0L;
+            words[row >> 6] |= bit << row;
+        }
+        return BitSet.valueOf(words);
+    }
+}
