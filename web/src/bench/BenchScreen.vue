@@ -119,6 +119,7 @@ const {
           @add-level="edits.addLevel"
           @add-filter="edits.addFilter"
           @add-typed="edits.addTyped"
+          @add-filter-of="edits.addFilterOf"
           @add-prompt="edits.addPrompt"
           @add-highlight="edits.addHighlight"
           @rows="edits.setRows"

@@ -6,14 +6,26 @@ export function filterInWords(filter: Filter, report: Report, dataset: DatasetVi
   if (filter.kind === 'expression') {
     return filter.where ?? ''
   }
+  const text = words.bench.filters
+  if (filter.kind === 'has' || filter.kind === 'has-none') {
+    return filter.kind === 'has'
+      ? text.hasWords(filter.dataset ?? '')
+      : text.hasNoneWords(filter.dataset ?? '')
+  }
   const field = dataset.fields.find((f) => f.id === filter.field)?.label ?? filter.field ?? ''
+  if (filter.kind === 'top') {
+    return text[filter.end ?? 'largest'](filter.count ?? 1, field)
+  }
   const prompt = report.prompts.find((p) => p.name === filter.prompt)
   if (filter.kind === 'period') {
     return words.bench.inPeriod(field, prompt?.label ?? filter.prompt ?? '')
   }
   const comparison = filter.comparison ? words.bench.comparisons[filter.comparison] : ''
-  const values = prompt
-    ? `⟨${prompt.label}⟩`
-    : (filter.values ?? []).join(filter.comparison === 'between' ? ` ${words.bench.inspector.and} ` : ', ')
+  const other = dataset.fields.find((f) => f.id === filter.other)?.label ?? filter.other
+  const values = other
+    ? other
+    : prompt
+      ? `⟨${prompt.label}⟩`
+      : (filter.values ?? []).join(filter.comparison === 'between' ? ` ${words.bench.inspector.and} ` : ', ')
   return `${field} ${comparison} ${values}`.trim()
 }

@@ -1,8 +1,8 @@
 import { columnLabel, figureLabel } from './edits/fieldNames'
-import { allFilters } from './edits/filters'
+import { allFilters, hasParts } from './edits/filters'
 import { block } from './edits/report'
 import { isTable } from '@/api/documents'
-import type { PageView, Report } from '@/api/client'
+import type { Filter, PageView, Report } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 
 export type PartKind =
@@ -57,7 +57,7 @@ export function partName(report: Report, part: Part): string | undefined {
       return report.blocks.some((one) => one.id === part.id) ? (byId(report.blocks)?.title ?? '') : undefined
     case 'filter': {
       const filter = byId(allFilters(report))
-      return filter && (filter.where ?? filter.field ?? filter.id)
+      return filter && (filter.where ?? filter.field ?? filter.kind)
     }
     default:
       return part.kind
@@ -105,6 +105,14 @@ export function partOf(hit: Hit, page: PageView, report: Report): Part {
   }
 }
 
+/** The filter that steps lead to, or the part of it; what stands inside a look for rows is part of that. */
+function filterAt(filters: Filter[], [index, inside, ...steps]: string[]): Part | undefined {
+  const filter = filters[Number(index)]
+  return filter && inside === 'filters' && hasParts(filter) && steps.length
+    ? filterAt(filter.filters ?? [], steps)
+    : filter && { kind: 'filter', id: filter.id }
+}
+
 /** The part that a problem's JSON pointer leads into. */
 export function partAt(report: Report, pointer: string): Part | undefined {
   const steps = pointer.split('/').slice(1)
@@ -118,7 +126,7 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     return nth(report.prompts, 'prompt', steps[1])
   }
   if (steps[0] === 'filters') {
-    return nth(report.filters, 'filter', steps[1])
+    return filterAt(report.filters, steps.slice(1))
   }
   if (steps[0] === 'page') {
     return { kind: 'page', id: '' }
@@ -139,7 +147,7 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     case 'rows':
       return { kind: 'rows', id: '' }
     case 'filters':
-      return nth(filters ?? [], 'filter', steps[3])
+      return filterAt(filters ?? [], steps.slice(3))
     case 'figures':
       return nth(figures ?? [], 'figure', steps[3])
     case 'paragraphs':

@@ -2,7 +2,7 @@ import type { Ref } from 'vue'
 import * as columns from './edits/columns'
 import * as figures from './edits/figures'
 import * as paragraphs from './edits/paragraphs'
-import type { Paragraph } from '@/api/client'
+import type { Filter, Paragraph } from '@/api/client'
 import * as filters from './edits/filters'
 import * as prompts from './edits/prompts'
 import * as highlights from './edits/highlights'
@@ -86,6 +86,25 @@ export function useBenchEdits(
     selectNew('filter', before, filters.allFilters(report.value!))
   }
 
+  /** A filter that is made of others, chooses the first rows, or looks into another dataset. */
+  function addFilterOf(kind: 'several' | 'top' | 'has') {
+    const fields = dataset.value?.fields.filter(perRow) ?? []
+    const number = fields.find((f) => f.role === 'ADDITIVE') ?? fields.find((f) => f.type === 'INTEGER')
+    const key = fields.find((f) => f.role === 'IDENTIFIER') ?? fields[0]
+    const made: Record<typeof kind, Omit<Filter, 'id'>> = {
+      several: { kind: 'any', filters: [] },
+      top: { kind: 'top', field: number?.id ?? fields[0]?.id, end: 'largest', count: 10 },
+      has: {
+        kind: 'has',
+        dataset: dataset.value?.id,
+        keys: [{ field: key?.id ?? '', of: key?.id ?? '' }],
+      },
+    }
+    const before = filters.allFilters(report.value!).map((f) => f.id)
+    apply(edits.addFilter, (r) => filters.addFilter(r, made[kind]))
+    selectNew('filter', before, filters.allFilters(report.value!))
+  }
+
   function addPrompt(field: FieldView) {
     const before = report.value!.prompts.map((p) => p.id)
     apply(edits.addPrompt(field.label), (r) => prompts.addPrompt(r, field))
@@ -164,7 +183,7 @@ export function useBenchEdits(
       case 'prompt': {
         // A prompt is off when nothing reads it.
         const asked = report.value!.prompts.find((p) => p.id === part.id)?.name
-        const reading = report.value!.filters.filter((f) => f.prompt === asked)
+        const reading = filters.allFilters(report.value!).filter((f) => f.prompt === asked)
         const all = reading.every((f) => f.off)
         return apply(name, (r) => reading.reduce((next, f) => filters.changeFilter(next, f.id, flip(all)), r))
       }
@@ -308,6 +327,7 @@ export function useBenchEdits(
     addLevel,
     addFilter,
     addTyped,
+    addFilterOf,
     addPrompt,
     addHighlight,
     setPeriod,

@@ -1,4 +1,4 @@
-import { block, changed, freeId, moved, stripped, withBlock } from './report'
+import { block, freeId, stripped, withBlock } from './report'
 import type { FieldView, Filter, Report } from '@/api/client'
 
 export type Comparison = NonNullable<Filter['comparison']>
@@ -33,20 +33,58 @@ export function valueCount(comparison: Comparison): 0 | 1 | 2 | 'many' {
 
 /** A filter more: of the report, or of the block that is worked on where that is over a dataset of its own. */
 export function addFilter(report: Report, filter: Omit<Filter, 'id'>): Report {
-  const id = freeId(report, `f-${filter.field ?? 'own'}`)
+  const added = { id: freeId(report, `f-${filter.field ?? filter.kind}`), ...filter }
   const { dataset } = block(report)
   return dataset !== undefined && dataset !== report.dataset
-    ? withBlock(report, { filters: [...ownFilters(report), { id, ...filter }] })
-    : { ...report, filters: [...report.filters, { id, ...filter }] }
+    ? withBlock(report, { filters: [...ownFilters(report), added] })
+    : { ...report, filters: [...report.filters, added] }
 }
 
 /** The filters of the block that is worked on alone. */
 export const ownFilters = (report: Report): Filter[] => block(report).filters ?? []
 
 /** The filters of the report, then those of the block that is worked on. */
-export const allFilters = (report: Report): Filter[] => [...report.filters, ...ownFilters(report)]
+export const topFilters = (report: Report): Filter[] => [...report.filters, ...ownFilters(report)]
 
-const isOwn = (report: Report, id: string) => ownFilters(report).some((filter) => filter.id === id)
+/** Whether a filter is made of others over the same rows. */
+export const hasParts = (filter: Filter) => ['all', 'any', 'none'].includes(filter.kind)
+
+/** A filter with what it is made of, outermost first, each with how deep it stands. */
+function withParts(filter: Filter, depth = 0): { filter: Filter; depth: number }[] {
+  const parts = hasParts(filter) ? (filter.filters ?? []) : []
+  return [{ filter, depth }, ...parts.flatMap((part) => withParts(part, depth + 1))]
+}
+
+/** All filters with what they are made of, as the spine lists them. */
+export const filterTree = (report: Report) => topFilters(report).flatMap((filter) => withParts(filter))
+
+export const allFilters = (report: Report): Filter[] => filterTree(report).map(({ filter }) => filter)
+
+const contains = (filters: Filter[], id: string): boolean =>
+  filters.some((filter) => withParts(filter).some((part) => part.filter.id === id))
+
+export const isOwn = (report: Report, id: string) => contains(ownFilters(report), id)
+
+/** Whether a filter stands by itself, not as a part of another. */
+export const isTop = (report: Report, id: string) => topFilters(report).some((filter) => filter.id === id)
+
+/** Filters with one put into other words wherever it stands; into none, to take it out. */
+function within(filters: Filter[], id: string, change: (filter: Filter) => Filter[]): Filter[] {
+  return filters.flatMap((filter) =>
+    filter.id === id
+      ? change(filter)
+      : hasParts(filter)
+        ? [{ ...filter, filters: within(filter.filters ?? [], id, change) }]
+        : [filter],
+  )
+}
+
+/** Filters and their parts, each that is made of no others put into other words. */
+export function eachFilter(filters: Filter[], change: (filter: Filter) => Filter[]): Filter[] {
+  return filters.flatMap((filter) =>
+    hasParts(filter) ? [{ ...filter, filters: eachFilter(filter.filters ?? [], change) }] : change(filter),
+  )
+}
 
 /** The report with the list changed in which a filter stands. */
 function withList(report: Report, id: string, change: (filters: Filter[]) => Filter[]): Report {
@@ -58,16 +96,106 @@ function withList(report: Report, id: string, change: (filters: Filter[]) => Fil
 }
 
 export function changeFilter(report: Report, id: string, change: Partial<Filter>): Report {
-  return withList(report, id, (filters) => changed(filters, id, change))
+  return withList(report, id, (filters) =>
+    within(filters, id, (filter) => [stripped({ ...filter, ...change })]),
+  )
 }
 
 export function removeFilter(report: Report, id: string): Report {
-  return withList(report, id, (filters) => filters.filter((filter) => filter.id !== id))
+  return withList(report, id, (filters) => within(filters, id, () => []))
 }
 
+/** Moves a filter so that it stands before what is at an index of the whole list now; what is inside itself is no place for it. */
 export function moveFilter(report: Report, id: string, before: number): Report {
-  const to = isOwn(report, id) ? before - report.filters.length : before
-  return withList(report, id, (filters) => moved(filters, id, to))
+  const tree = filterTree(report)
+  const filter = tree.find((one) => one.filter.id === id)?.filter
+  const target = tree[before]?.filter
+  if (!filter || (target && contains([filter], target.id))) {
+    return report
+  }
+  const without = removeFilter(report, id)
+  if (!target) {
+    return isOwn(report, id)
+      ? withBlock(without, { filters: [...ownFilters(without), filter] })
+      : { ...without, filters: [...without.filters, filter] }
+  }
+  // A part reaches what the whole reaches, and the first rows are no part of anything.
+  const placed = isTop(report, target.id) ? filter : stripped({ ...filter, blocks: undefined })
+  return filter.kind === 'top' && !isTop(report, target.id)
+    ? report
+    : withList(without, target.id, (filters) => within(filters, target.id, (one) => [placed, one]))
+}
+
+/** A part more of a filter that is made of others. */
+export function addPart(report: Report, id: string, part: Omit<Filter, 'id'>): Report {
+  const added = { id: freeId(report, `f-${part.field ?? part.kind}`), ...part }
+  return withList(report, id, (filters) =>
+    within(filters, id, (filter) => [{ ...filter, filters: [...(filter.filters ?? []), added] }]),
+  )
+}
+
+/** Puts a filter into one of which all, any or none of the parts must hold. */
+export function wrapFilter(report: Report, id: string, kind: 'all' | 'any' | 'none'): Report {
+  const group = freeId(report, `f-${kind}`)
+  return withList(report, id, (filters) =>
+    within(filters, id, ({ blocks, ...filter }) => [
+      stripped({ id: group, kind, filters: [filter], ...(blocks ? { blocks } : {}) }),
+    ]),
+  )
+}
+
+/** Puts the parts of a filter in its place. */
+export function unwrapFilter(report: Report, id: string): Report {
+  return withList(report, id, (filters) =>
+    within(filters, id, ({ blocks, filters: parts = [] }) =>
+      parts.map((part) => (blocks ? { ...part, blocks } : part)),
+    ),
+  )
+}
+
+/** The same filter once more, after itself. */
+export function copyFilter(report: Report, id: string): Report {
+  const taken: string[] = []
+  const copied = (filter: Filter): Filter => {
+    const own = freeId(report, filter.id, taken)
+    taken.push(own)
+    return stripped({ ...filter, id: own, filters: filter.filters?.map(copied) })
+  }
+  return withList(report, id, (filters) => within(filters, id, (filter) => [filter, copied(filter)]))
+}
+
+const OPPOSITE: Partial<Record<Comparison, Comparison>> = {
+  is: 'is-not',
+  'is-not': 'is',
+  contains: 'does-not-contain',
+  'does-not-contain': 'contains',
+  blank: 'not-blank',
+  'not-blank': 'blank',
+}
+
+/** Turns a filter round: what it kept it drops, and the other way about. */
+export function negateFilter(report: Report, id: string): Report {
+  const filter = allFilters(report).find((one) => one.id === id)!
+  const opposite = filter.comparison && OPPOSITE[filter.comparison]
+  if (filter.kind === 'condition' && opposite) {
+    return changeFilter(report, id, { comparison: opposite })
+  }
+  switch (filter.kind) {
+    case 'any':
+      return changeFilter(report, id, { kind: 'none' })
+    case 'none':
+      return changeFilter(report, id, { kind: 'any' })
+    case 'has':
+      return changeFilter(report, id, { kind: 'has-none' })
+    case 'has-none':
+      return changeFilter(report, id, { kind: 'has' })
+    case 'top':
+      return changeFilter(report, id, { end: filter.end === 'smallest' ? 'largest' : 'smallest' })
+    case 'expression':
+      return changeFilter(report, id, { where: `NOT (${filter.where ?? 'TRUE'})` })
+    default:
+      return wrapFilter(report, id, 'none')
+  }
 }
 
 /** What a filter reaches: the whole report, the block that is worked on alone, or blocks by their ids. */

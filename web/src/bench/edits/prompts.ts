@@ -1,4 +1,4 @@
-import type { Comparison } from './filters'
+import { allFilters, eachFilter, type Comparison } from './filters'
 import { changed, freeId, moved, stripped } from './report'
 import type { FieldView, Filter, Prompt, Report } from '@/api/client'
 
@@ -69,7 +69,7 @@ function usualComparison(type: Prompt['type']): Comparison | undefined {
 export function setPromptType(report: Report, id: string, type: Prompt['type']): Report {
   const prompt = report.prompts.find((one) => one.id === id)!
   const reads = (filter: Filter) => filter.prompt === prompt.name && filter.kind !== 'expression'
-  const field = prompt.field ?? report.filters.find(reads)?.field
+  const field = prompt.field ?? allFilters(report).find(reads)?.field
   const comparison = usualComparison(type)
   const ofList = type === 'choice' || type === 'choices'
   const ofField = ofList || type === 'date'
@@ -84,11 +84,11 @@ export function setPromptType(report: Report, id: string, type: Prompt['type']):
       least: undefined,
       most: undefined,
     }),
-    filters: report.filters.map((filter) =>
+    filters: eachFilter(report.filters, (filter) => [
       reads(filter)
         ? stripped({ ...filter, kind: comparison ? ('condition' as const) : ('period' as const), comparison })
         : filter,
-    ),
+    ]),
   }
 }
 
@@ -102,7 +102,9 @@ export function removePrompt(report: Report, id: string): Report {
   return {
     ...report,
     prompts: report.prompts.filter((prompt) => prompt.id !== id),
-    filters: report.filters.filter((filter) => filter.prompt === undefined || filter.prompt !== name),
+    filters: eachFilter(report.filters, (filter) =>
+      filter.prompt !== undefined && filter.prompt === name ? [] : [filter],
+    ),
   }
 }
 

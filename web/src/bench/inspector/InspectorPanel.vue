@@ -17,7 +17,7 @@ import TotalInspector from './TotalInspector.vue'
 import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
 import { limitRows } from '../edits/levels'
-import { allFilters } from '../edits/filters'
+import { allFilters, isOwn } from '../edits/filters'
 import { block } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
 import type { DatasetView, PageView, PreviewView, ProblemView, Report } from '@/api/client'
@@ -58,8 +58,6 @@ const title = computed(() => {
   return part.value && name.value !== undefined ? text[part.value.kind] : text.label
 })
 const parts = computed(() => block(props.report))
-/** Whether the selected filter is the block's own. */
-const isOwn = computed(() => (parts.value.filters ?? []).some((filter) => filter.id === part.value?.id))
 const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.value?.id)
 const removable = computed(
   () =>
@@ -122,9 +120,10 @@ const on = {
       <FilterInspector
         v-else-if="part.kind === 'filter'"
         :report="report"
-        :dataset="isOwn ? dataset : main"
+        :dataset="isOwn(report, part.id) ? dataset : main"
         :datasets="datasets"
         :filter="byId(allFilters(report))!"
+        :kept="preview?.filters.find((one) => one.id === part!.id)"
         :problem="problem"
         v-bind="on"
       />

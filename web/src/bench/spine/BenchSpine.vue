@@ -7,7 +7,7 @@ import SpineSection, { type SpineItem } from './SpineSection.vue'
 import SpineData from './SpineData.vue'
 import type { Addable } from '../edits/blocks'
 import { columnLabel, figureLabel } from '../edits/fieldNames'
-import { allFilters } from '../edits/filters'
+import { filterTree, hasParts, isOwn } from '../edits/filters'
 import { block } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
 import { filterInWords } from '../filterInWords'
@@ -38,6 +38,7 @@ const emit = defineEmits<{
   addLevel: [field: FieldView]
   addFilter: [field: FieldView]
   addTyped: []
+  addFilterOf: [kind: 'several' | 'top' | 'has']
   addPrompt: [field: FieldView]
   addHighlight: [field?: FieldView]
   rows: [shown: boolean]
@@ -92,20 +93,35 @@ const prompts = computed<SpineItem[]>(() =>
     selected: isSelected('prompt', prompt.id),
   })),
 )
-const filters = computed<SpineItem[]>(() =>
-  allFilters(props.report).map((filter, i) => {
-    const kept = counted(props.preview?.kept, filter.id)
-    const own = i >= props.report.filters.length
-    const keeps = kept === undefined ? undefined : own ? text.blockKept(kept) : text.kept(kept)
+const filters = computed<SpineItem[]>(() => {
+  const tree = filterTree(props.report)
+  const added = new Set(
+    tree.flatMap(({ filter }) => (filter.kind === 'any' ? (filter.filters ?? []) : [])).map(({ id }) => id),
+  )
+  return tree.map(({ filter, depth }) => {
+    const kept = props.preview?.filters.find((one) => one.id === filter.id)?.kept
+    const own = isOwn(props.report, filter.id)
+    const keeps =
+      kept === undefined
+        ? undefined
+        : added.has(filter.id)
+          ? words.bench.filters.added(kept)
+          : own
+            ? text.blockKept(kept)
+            : text.kept(kept)
     return {
       id: filter.id,
-      label: filterInWords(filter, props.report, own ? props.dataset : props.main),
-      detail: own || filter.blocks ? [text.ofBlock, keeps].filter(Boolean).join(' · ') : keeps,
+      label: hasParts(filter)
+        ? words.bench.filters.kinds[filter.kind as 'all']
+        : filterInWords(filter, props.report, own ? props.dataset : props.main),
+      detail:
+        depth === 0 && (own || filter.blocks) ? [text.ofBlock, keeps].filter(Boolean).join(' · ') : keeps,
+      depth,
       off: filter.off,
       selected: isSelected('filter', filter.id),
     }
-  }),
-)
+  })
+})
 const levels = computed<SpineItem[]>(() =>
   parts.value.levels.map((level) => ({
     id: level.id,
@@ -189,7 +205,7 @@ const of = (kind: PartKind) => ({
         <AddBlock :block="parts" @add="(kind) => emit('addBlock', kind)" @paste="emit('pasteBlock')" />
       </template>
     </SpineSection>
-    <SpineCount :text="run && text.rowsRead(run.rowsRead, grainNoun)" />
+    <SpineCount :text="run && text.rowsRead(counts?.read ?? run.rowsRead, grainNoun)" />
 
     <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">
       <template #add>
@@ -216,6 +232,14 @@ const of = (kind: PartKind) => ({
             text
             size="small"
             @click="(hide(), emit('addTyped'))"
+          />
+          <Button
+            v-for="kind in ['several', 'top', 'has'] as const"
+            :key="kind"
+            :label="words.bench.filters[kind]"
+            text
+            size="small"
+            @click="(hide(), emit('addFilterOf', kind))"
           />
         </FieldButton>
       </template>

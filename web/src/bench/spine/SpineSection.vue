@@ -9,6 +9,8 @@ export interface SpineItem {
   label: string
   /** What else there is to say: a count, an order. */
   detail?: string
+  /** How deep it stands inside others. */
+  depth?: number
   off?: boolean
   selected?: boolean
   fixed?: boolean
@@ -55,6 +57,7 @@ function nudge(event: KeyboardEvent, index: number, step: -1 | 1) {
         v-for="(item, i) in items"
         :key="item.id"
         :class="{ selected: item.selected, off: item.off, over: over === i }"
+        :style="item.depth ? { '--depth': item.depth } : undefined"
         :draggable="!item.fixed"
         @dragstart="dragged = item.id"
         @dragend="((dragged = undefined), (over = undefined))"
@@ -132,6 +135,7 @@ li {
   min-height: 26px;
   border-top: 2px solid transparent;
   position: relative;
+  padding-left: calc(var(--depth, 0) * 0.9rem);
 }
 li.over {
   border-top-color: var(--accent);

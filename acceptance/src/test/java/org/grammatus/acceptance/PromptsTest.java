@@ -97,4 +97,48 @@ class PromptsTest {
         bench.edit(() -> page.keyboard().press("Control+z"));
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("Region: all");
     }
+
+    @Test
+    void whatIsOfferedFollowsFromTheAnswersAboveAndDropsWhatNoLongerFits() {
+        Page page = PRODUCT.signedIn("reader", "/reports/quiet-apiaries");
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("17 apiaries");
+        Locator region = page.getByLabel("Region", new Page.GetByLabelOptions().setExact(true));
+        region.fill("Islands");
+        region.press("Enter");
+        Locator apiaries = page.getByLabel("Apiaries", new Page.GetByLabelOptions().setExact(true));
+        apiaries.click();
+        Locator offered = page.getByRole(AriaRole.OPTION);
+        assertThat(offered.first()).containsText("AP-");
+        String first = offered.first().textContent().replaceAll(".*(AP-\\d+).*", "$1");
+        offered.first().click();
+        assertThat(page.getByLabel(Pattern.compile("Remove .*" + first))).isVisible();
+        // The apiary is not of the other region, so that it goes once its reader changes the region.
+        region.fill("Coast");
+        region.press("Enter");
+        assertThat(page.getByLabel(Pattern.compile("Remove .*" + first))).hasCount(0);
+        Bench.button(page, "Run").click();
+        assertThat(paper).containsText("Region: Coast · Apiaries: all");
+        assertThat(page).hasURL(Pattern.compile("region=Coast"));
+    }
+
+    @Test
+    void anAnswerThatIsGoneStaysInTheAddressAndIsSaid() {
+        Page page = PRODUCT.signedIn("reader", "/reports/expected-deliveries?depot=Nowhere");
+        assertThat(page.getByText("no row has the Depot \"Nowhere\"").first()).isVisible();
+        assertThat(page).hasURL(Pattern.compile("depot=Nowhere"));
+    }
+
+    @Test
+    void anAnswerChoosesWhatIsPrinted() {
+        Page page = PRODUCT.signedIn("reader", "/reports/open-orders");
+        Locator headings = page.locator("[data-role=COLUMN_HEADINGS]").first();
+        assertThat(headings).containsText("Net amount");
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("With amounts"))
+                .getByText("no")
+                .click();
+        Bench.button(page, "Run").click();
+        assertThat(headings).not().containsText("Net amount");
+        assertThat(page.locator(".paper").first()).containsText("With amounts: no");
+    }
 }

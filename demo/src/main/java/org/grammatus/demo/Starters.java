@@ -25,8 +25,9 @@ public final class Starters {
             "large-orders",
             "latest-day",
             "last-days",
+            "quiet-apiaries",
             "apiary-statement");
-    private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines");
+    private static final List<String> DATASETS = List.of("sales-order-lines", "purchase-order-lines", "apiaries");
 
     private Starters() {}
 

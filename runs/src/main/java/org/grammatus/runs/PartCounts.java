@@ -19,7 +19,7 @@ import org.grammatus.core.rows.FilterCounts;
  * @param marked by highlight that is switched on: how many rows it marks
  */
 public record PartCounts(
-        List<FilterCounts.Count> filters,
+        List<FilterCounts.FilterCount> filters,
         List<LevelOrder> levels,
         List<ColumnOrder> columns,
         List<Count> marked,
@@ -35,10 +35,11 @@ public record PartCounts(
      * What a block keeps.
      *
      * @param id the block's id
+     * @param read rows of its dataset
      * @param rows that meet its conditions
      * @param groups that it has
      */
-    public record BlockCount(String id, int rows, int groups) {}
+    public record BlockCount(String id, int read, int rows, int groups) {}
 
     public static PartCounts of(RunResult result) {
         PartCounts counts = new PartCounts(
@@ -50,9 +51,9 @@ public record PartCounts(
     private void add(BlockResult table) {
         Grouped grouped = table.grouped();
         TablePlan plan = grouped.plan();
-        blocks.add(new BlockCount(plan.id(), grouped.rowsKept(), table.places() - 1));
-        // What the report keeps is the same in every table: its own conditions stand before a table's.
         DrillDown rows = table.grouping().drillDown();
+        blocks.add(new BlockCount(plan.id(), rows.star().rowCount(), grouped.rowsKept(), table.places() - 1));
+        // What the report keeps is the same in every table: its own conditions stand before a table's.
         FilterCounts.of(plan, rows.star(), rows.kept(), () -> false).stream()
                 .filter(count -> filters.stream().noneMatch(known -> known.id().equals(count.id())))
                 .forEach(filters::add);

@@ -21,7 +21,7 @@ public final class FilterCounts {
     private final Star star;
     private final Homes homes;
     private final BooleanSupplier cancelled;
-    private final List<Count> counts = new ArrayList<>();
+    private final List<FilterCount> counts = new ArrayList<>();
 
     /**
      * What a condition keeps.
@@ -29,7 +29,7 @@ public final class FilterCounts {
      * @param alone rows that meet it, whatever the others keep; none where rows were left out before they were counted
      * @param kept rows that are left after it; of parts of which one must hold, the rows that it adds; none likewise
      */
-    public record Count(String id, Optional<Integer> alone, Optional<Integer> kept) {}
+    public record FilterCount(String id, Optional<Integer> alone, Optional<Integer> kept) {}
 
     private FilterCounts(TablePlan plan, Star star, BooleanSupplier cancelled) {
         this.star = star;
@@ -38,7 +38,7 @@ public final class FilterCounts {
     }
 
     /** Counts for every condition and part that restricts something, in the order of the plan. */
-    public static List<Count> of(TablePlan plan, Star star, KeptRows kept, BooleanSupplier cancelled) {
+    public static List<FilterCount> of(TablePlan plan, Star star, KeptRows kept, BooleanSupplier cancelled) {
         if (!star.isComplete()) {
             return partial(plan, kept);
         }
@@ -48,7 +48,7 @@ public final class FilterCounts {
             FilterPlan filter = plan.filters().get(i);
             BitSet own = counts.meeting(filter.condition());
             filter.top().ifPresent(top -> KeptRows.keepFirst(own, top, plan, star));
-            counts.counts.add(new Count(
+            counts.counts.add(new FilterCount(
                     filter.id(),
                     Optional.of(own.cardinality()),
                     Optional.of(kept.afterEach().get(i))));
@@ -60,11 +60,11 @@ public final class FilterCounts {
     }
 
     /** Of rows some of which the source left out, only how many are left in the end is known. */
-    private static List<Count> partial(TablePlan plan, KeptRows kept) {
-        List<Count> counts = new ArrayList<>();
+    private static List<FilterCount> partial(TablePlan plan, KeptRows kept) {
+        List<FilterCount> counts = new ArrayList<>();
         for (int i = 0; i < plan.filters().size(); i++) {
             boolean last = i == plan.filters().size() - 1;
-            counts.add(new Count(
+            counts.add(new FilterCount(
                     plan.filters().get(i).id(),
                     Optional.empty(),
                     last ? Optional.of(kept.rows().length) : Optional.empty()));
@@ -91,7 +91,7 @@ public final class FilterCounts {
                     yield left.cardinality();
                 }
             };
-            counts.add(new Count(part.id(), Optional.of(own.cardinality()), Optional.of(kept)));
+            counts.add(new FilterCount(part.id(), Optional.of(own.cardinality()), Optional.of(kept)));
             part.parts().ifPresent(inner -> parts(inner, here));
         }
     }

@@ -178,7 +178,7 @@ class GeneratedFiltersTest {
                 List<Tree> parts =
                         Stream.generate(() -> Tree.of(random, 3, ids)).limit(3).toList();
                 Tree tree = new Tree("whole", kind, Optional.empty(), parts, false);
-                Map<String, FilterCounts.Count> counts = new TreeMap<>();
+                Map<String, FilterCounts.FilterCount> counts = new TreeMap<>();
                 PartCounts.of(run(report(tree.json()), held)).filters().forEach(count -> counts.put(count.id(), count));
                 List<String> before = new ArrayList<>();
                 for (Tree part : parts) {
@@ -194,7 +194,7 @@ class GeneratedFiltersTest {
                                     : kind.equals("any")
                                             ? "NOT " + own
                                             : "(" + part.excluded().get() + ")");
-                    FilterCounts.Count count = counts.get(part.id);
+                    FilterCounts.FilterCount count = counts.get(part.id);
                     if (count == null) {
                         // One of the others has no answer, so that the whole restricts nothing.
                         assertThat(tree.kept()).isEmpty();

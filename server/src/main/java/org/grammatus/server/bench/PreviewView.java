@@ -33,7 +33,7 @@ record PreviewView(
         Optional<PageView> page,
         List<ProblemView> problems,
         List<PromptView> prompts,
-        List<FilterCounts.Count> filters,
+        List<FilterCounts.FilterCount> filters,
         List<PartCounts.LevelOrder> orders,
         List<ColumnOrder> columnOrders,
         List<PartCounts.Count> marked,

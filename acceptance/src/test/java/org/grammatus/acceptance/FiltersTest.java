@@ -1,0 +1,89 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Filters that are made of others, and what each of them keeps, as their author sees it on the bench. */
+class FiltersTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static Locator listed(Page page, String name) {
+        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the report"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name));
+    }
+
+    @Test
+    void aFilterIsPutIntoAGroupAddedToTurnedRoundAndTakenOutAgain() {
+        Page page = PRODUCT.signedIn("author", "/bench/large-orders");
+        Locator inspector = page.getByLabel("Inspector");
+        page.getByLabel("Add to filters").click();
+        page.getByPlaceholder("Find a field").fill("Status");
+        page.keyboard().press("Enter");
+        inspector
+                .getByLabel("Condition", new Locator.GetByLabelOptions().setExact(true))
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName("is").setExact(true))
+                .click();
+        inspector.getByLabel("Values").fill("shipped");
+        inspector.getByLabel("Values").press("Enter");
+        assertThat(inspector.getByText(Pattern.compile("By itself it holds for [\\d,]+ rows")))
+                .isVisible();
+        String shipped = inspector.getByRole(AriaRole.STATUS).first().textContent();
+
+        Bench.button(page, "Put into a group").click();
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Any of these"))
+                .click();
+        listed(page, "Any of these").click();
+        Bench.button(page, "Add a condition to it").click();
+        page.getByPlaceholder("Find a field").fill("Shipped");
+        page.keyboard().press("Enter");
+        assertThat(listed(page, "Shipped is not blank").locator("small")).containsText("+");
+        listed(page, "Any of these").click();
+        Bench.button(page, "Turn it round").click();
+        assertThat(listed(page, "None of these")).isVisible();
+        assertThat(inspector.getByText("NOT (")).isVisible();
+        Accessibility.check(page);
+
+        Bench.button(page, "Take the group apart").click();
+        assertThat(listed(page, "None of these")).hasCount(0);
+        listed(page, "Status is shipped").click();
+        assertThat(inspector.getByRole(AriaRole.STATUS).first()).hasText(shipped);
+        for (int i = 0; i < 6; i++) {
+            Bench.button(page, "Undo").click();
+        }
+        assertThat(listed(page, "Status is shipped")).hasCount(0);
+    }
+
+    @Test
+    void apiariesWithoutAnOrderAreFoundByHand() {
+        Page page = PRODUCT.signedIn("author", "/bench/quiet-apiaries");
+        Locator inspector = page.getByLabel("Inspector");
+        page.getByLabel("Add to filters").click();
+        Bench.button(page, "Rows of another dataset").click();
+        inspector
+                .getByLabel("Rows of", new Locator.GetByLabelOptions().setExact(true))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sales order lines"))
+                .click();
+        assertThat(inspector.getByText("EXISTS (SELECT * FROM")).isVisible();
+        Bench.button(page, "Add a condition").last().click();
+        Locator where = inspector.locator(".inside textarea, .inside input").first();
+        where.fill("category = 'Hives' AND quantity > 1");
+        where.press("Tab");
+        assertThat(inspector.getByText("category = 'Hives'").first()).isVisible();
+        assertThat(inspector.getByText(Pattern.compile("By itself it holds for [\\d,]+ rows")))
+                .isVisible();
+        Bench.button(page, "Turn into an expression").click();
+        assertThat(listed(page, "EXISTS (SELECT")).isVisible();
+    }
+}

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { computed, useTemplateRef } from 'vue'
+import { copyFilter, hasParts, isTop, negateFilter, unwrapFilter, wrapFilter } from '../edits/filters'
+import type { Filter, PreviewView, Report } from '@/api/client'
+import { words } from '@/words'
+
+/** What can be done with a filter as a whole, and what it keeps by itself and after those before it. */
+const props = defineProps<{
+  report: Report
+  filter: Filter
+  /** Whether it is one of several of which one must hold. */
+  inAny: boolean
+  count?: PreviewView['filters'][number]
+}>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
+
+const text = words.bench.filters
+const menu = useTemplateRef('menu')
+const apply = (change: (report: Report) => Report) => emit('apply', words.bench.edits.filter, change)
+const groups = (['all', 'any', 'none'] as const).map((kind) => ({
+  label: text.kinds[kind],
+  command: () => apply((report) => wrapFilter(report, props.filter.id, kind)),
+}))
+const keeps = computed(() => {
+  const { count } = props
+  if (!count) {
+    return ''
+  }
+  if (count.alone === undefined || count.kept === undefined) {
+    return text.notCounted
+  }
+  const inTurn = props.inAny ? text.adds(count.kept) : text.inTurn(count.kept)
+  return `${text.byItself(count.alone)} ${inTurn}`
+})
+</script>
+
+<template>
+  <p v-if="keeps" class="keeps" role="status">{{ keeps }}</p>
+  <div class="actions">
+    <Button
+      :label="text.turn"
+      icon="pi pi-sync"
+      text
+      size="small"
+      @click="apply((report) => negateFilter(report, filter.id))"
+    />
+    <Button
+      :label="text.copy"
+      icon="pi pi-copy"
+      text
+      size="small"
+      @click="apply((report) => copyFilter(report, filter.id))"
+    />
+    <Button
+      v-if="filter.kind !== 'top'"
+      :label="text.group"
+      icon="pi pi-box"
+      aria-haspopup="menu"
+      text
+      size="small"
+      @click="(event) => menu?.toggle(event)"
+    />
+    <Button
+      v-if="hasParts(filter) && (isTop(report, filter.id) || filter.filters?.length)"
+      :label="text.ungroup"
+      icon="pi pi-clone"
+      text
+      size="small"
+      @click="apply((report) => unwrapFilter(report, filter.id))"
+    />
+    <Menu ref="menu" :model="groups" popup />
+  </div>
+</template>
+
+<style scoped>
+.keeps {
+  margin: 0;
+  color: var(--quiet);
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+}
+</style>

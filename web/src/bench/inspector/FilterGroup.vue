@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InspectorField from './InspectorField.vue'
+import { addPart, changeFilter } from '../edits/filters'
+import { perRow } from '../edits/perRow'
+import FieldButton from '../FieldButton.vue'
+import type { DatasetView, FieldView, Filter, Report } from '@/api/client'
+import OneOf from '@/shell/OneOf.vue'
+import { words } from '@/words'
+
+/** A filter that is made of others: how they are joined, and one more. */
+const props = defineProps<{ dataset: DatasetView; filter: Filter }>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
+
+const text = words.bench.filters
+const kinds = (['all', 'any', 'none'] as const).map((value) => ({ value, label: text.kinds[value] }))
+
+const add = (part: Omit<Filter, 'id'>) =>
+  emit('apply', words.bench.edits.addFilter, (report) => addPart(report, props.filter.id, part))
+const addField = (field: FieldView) => add({ kind: 'condition', field: field.id, comparison: 'not-blank' })
+</script>
+
+<template>
+  <InspectorField :label="text.keepsRows">
+    <OneOf
+      :aria-label="text.keepsRows"
+      :model-value="filter.kind"
+      :options="kinds"
+      fluid
+      @update:model-value="
+        (kind: Filter['kind']) =>
+          emit('apply', words.bench.edits.filter, (report) => changeFilter(report, filter.id, { kind }))
+      "
+    />
+  </InspectorField>
+  <p v-if="!filter.filters?.length" class="quiet">{{ text.noParts }}</p>
+  <FieldButton
+    v-slot="{ hide }"
+    :dataset="dataset"
+    :label="text.addPart"
+    :name="text.addPart"
+    :accept="perRow"
+    @pick="addField"
+  >
+    <Button
+      :label="words.bench.spine.typed"
+      icon="pi pi-code"
+      text
+      size="small"
+      @click="(hide(), add({ kind: 'expression', where: 'TRUE' }))"
+    />
+    <Button
+      :label="text.several"
+      icon="pi pi-box"
+      text
+      size="small"
+      @click="(hide(), add({ kind: 'any', filters: [] }))"
+    />
+  </FieldButton>
+</template>
+
+<style scoped>
+.quiet {
+  margin: 0;
+  color: var(--quiet);
+}
+</style>
