@@ -282,6 +282,8 @@ export const api = {
   calendar: () => get<CalendarView>('/api/calendar'),
   calendarSample: (calendar: CalendarBody) =>
     get<CalendarView>(`/api/calendar/sample?start=${calendar.fiscalYearStart}&name=${calendar.yearName}`),
+  holidays: () => get<{ days: string[] }>('/api/calendar/holidays'),
+  setHolidays: (days: string[]) => send('PUT', '/api/calendar/holidays', { days }),
   setCalendar: async (calendar: CalendarBody) =>
     (await send('PUT', '/api/calendar', calendar)).json() as Promise<CalendarView>,
   preview: async (

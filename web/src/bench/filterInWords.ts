@@ -8,9 +8,8 @@ export function filterInWords(filter: Filter, report: Report, dataset: DatasetVi
   }
   const text = words.bench.filters
   if (filter.kind === 'has' || filter.kind === 'has-none') {
-    return filter.kind === 'has'
-      ? text.hasWords(filter.dataset ?? '')
-      : text.hasNoneWords(filter.dataset ?? '')
+    const rows = (filter.dataset ?? '').replace(/[-_]/g, ' ')
+    return filter.kind === 'has' ? text.hasWords(rows) : text.hasNoneWords(rows)
   }
   const field = dataset.fields.find((f) => f.id === filter.field)?.label ?? filter.field ?? ''
   if (filter.kind === 'top') {

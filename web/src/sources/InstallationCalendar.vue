@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Textarea from 'primevue/textarea'
 import { ref } from 'vue'
 import { api, type CalendarBody } from '@/api/client'
 import CalendarChoice from '@/data/CalendarChoice.vue'
@@ -10,11 +11,14 @@ const text = words.calendar
 const calendar = ref<CalendarBody>()
 const said = ref('')
 const problem = ref('')
+const holidays = ref('')
+const saidOfHolidays = ref('')
 
 async function load() {
   try {
     const { fiscalYearStart, yearName } = await api.calendar()
     calendar.value = { fiscalYearStart, yearName }
+    holidays.value = (await api.holidays()).days.join('\n')
   } catch (e) {
     problem.value = (e as Error).message
   }
@@ -25,6 +29,22 @@ async function save() {
   try {
     await api.setCalendar(calendar.value!)
     said.value = text.saved
+  } catch (e) {
+    problem.value = (e as Error).message
+  }
+}
+
+async function saveHolidays() {
+  problem.value = ''
+  saidOfHolidays.value = ''
+  try {
+    await api.setHolidays(
+      holidays.value
+        .split('\n')
+        .map((day) => day.trim())
+        .filter(Boolean),
+    )
+    saidOfHolidays.value = text.saved
   } catch (e) {
     problem.value = (e as Error).message
   }
@@ -46,6 +66,19 @@ void load()
       <CalendarChoice :model-value="calendar" @update:model-value="onChange" />
       <Button :label="text.save" outlined size="small" @click="save" />
       <span role="status" class="quiet">{{ said }}</span>
+      <label class="holidays">
+        <span>{{ text.holidays }}</span>
+        <Textarea
+          v-model="holidays"
+          :placeholder="text.holidaysExample"
+          rows="4"
+          auto-resize
+          @update:model-value="saidOfHolidays = ''"
+        />
+        <small>{{ text.holidaysLead }}</small>
+      </label>
+      <Button :label="text.saveHolidays" outlined size="small" @click="saveHolidays" />
+      <span role="status" class="quiet">{{ saidOfHolidays }}</span>
     </template>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
   </section>
@@ -68,6 +101,11 @@ h2 {
 p {
   margin: 0;
 }
+.holidays {
+  display: grid;
+  gap: 0.2rem;
+}
+small,
 .quiet {
   color: var(--quiet);
 }

@@ -20,6 +20,10 @@ export const calendar = {
     `Fiscal years start in ${month}${own ? ', here' : ', as everywhere'}.`,
   change: 'Change the calendar',
   save: 'Save the calendar',
+  holidays: 'Holidays',
+  holidaysLead: 'One day a line. Working days are those that are neither these nor of a weekend.',
+  holidaysExample: '2026-12-25\n2026-12-26',
+  saveHolidays: 'Save the holidays',
   saved: 'Saved.',
   cancel: 'Cancel',
 }

@@ -265,6 +265,13 @@ export const words = {
     'last 7 days': 'Last 7 days',
     'last 7 days with data': 'Last 7 days that have data',
     'last 30 days': 'Last 30 days',
+    'last 5 working days': 'Last 5 working days',
+    'previous working day': 'Previous working day',
+    'last 3 months': 'Last 3 months',
+    'up to yesterday': 'Up to yesterday',
+    'up to previous month': 'Up to the previous month',
+    'month to date': 'Month to date',
+    'month to date last year': 'Month to date, last year',
   } as Record<string, string>,
   notices: {
     lead: 'Made with the work of others, under their licences:',

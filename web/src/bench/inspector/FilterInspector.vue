@@ -252,6 +252,8 @@ function toTyped() {
       {{ own.ignoreCase }}
     </label>
     <p v-if="prompt" class="quiet">{{ text.reads }} “{{ prompt.label }}”</p>
+  </template>
+  <template v-if="filter.kind !== 'expression' && filter.kind !== 'top'">
     <InspectorField :label="text.typed">
       <code>{{ typed }}</code>
     </InspectorField>

@@ -4,6 +4,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Set;
+import java.util.function.Supplier;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.demo.ScenarioDatabase;
@@ -12,7 +14,7 @@ import org.grammatus.demo.ScenarioDatabase;
  * The demo's business date is its data's last day; over other data it is the day that a clock shows in the report's zone, else in the
  * installation's.
  */
-record DayOfRuns(Path database, ZoneId zone, Clock clock) implements BusinessDate {
+record DayOfRuns(Path database, ZoneId zone, Clock clock, Supplier<Set<LocalDate>> holidays) implements BusinessDate {
 
     @Override
     public RunContext now() {
@@ -26,6 +28,8 @@ record DayOfRuns(Path database, ZoneId zone, Clock clock) implements BusinessDat
 
     private RunContext in(ZoneId where) {
         return new RunContext(
-                ScenarioDatabase.businessDate(database).orElseGet(() -> LocalDate.now(clock.withZone(where))), where);
+                ScenarioDatabase.businessDate(database).orElseGet(() -> LocalDate.now(clock.withZone(where))),
+                where,
+                holidays.get());
     }
 }

@@ -8,6 +8,7 @@ import org.grammatus.runs.compose.Composer;
 import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.dataset.Holidays;
 import org.grammatus.server.library.StarterReports;
 import org.grammatus.server.source.Sources;
 import org.grammatus.server.store.Store;
@@ -55,8 +56,8 @@ class ServerConfiguration {
     }
 
     @Bean
-    BusinessDate businessDate(ServerSettings settings, Clock clock) {
-        return new DayOfRuns(settings.database(), settings.zone(), clock);
+    BusinessDate businessDate(ServerSettings settings, Clock clock, Holidays holidays) {
+        return new DayOfRuns(settings.database(), settings.zone(), clock, holidays::days);
     }
 
     /** Before the port answers: whoever comes finds accounts and reports. */

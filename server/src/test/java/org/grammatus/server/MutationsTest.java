@@ -127,6 +127,8 @@ class MutationsTest {
         sound("PUT", "/api/sources/{id}", "/api/sources/" + added, source);
         sound("GET", "/api/records/unreadable", "/api/records/unreadable", null);
         sound("GET", "/api/calendar/sample", "/api/calendar/sample?start=10&name=BOTH", null);
+        sound("GET", "/api/calendar/holidays", "/api/calendar/holidays", null);
+        sound("PUT", "/api/calendar/holidays", "/api/calendar/holidays", "{\"days\": [\"2026-12-25\"]}");
         sound("PUT", "/api/calendar", "/api/calendar", "{\"fiscalYearStart\": 10, \"yearName\": \"BOTH\"}");
         sound("GET", "/api/composing/columns", "/api/composing/columns?table=apiary", null);
         sound(

@@ -40,7 +40,7 @@ final class AnswerReader {
         this.answers = answers;
         this.dataset = dataset;
         this.problems = problems;
-        this.periods = new PeriodText(context.businessDate(), dataset.calendar(), locale);
+        this.periods = new PeriodText(context, dataset.calendar(), locale);
         this.numbers = new NumberAnswer(locale);
     }
 

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.FiscalCalendar;
@@ -22,8 +23,11 @@ class PeriodTextTest {
 
     /** A Friday. */
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
+    /** The Thursday and the Friday before are holidays. */
+    private static final RunContext CONTEXT =
+            new RunContext(TODAY, RunContext.UTC, Set.of(LocalDate.of(2026, 11, 12), LocalDate.of(2026, 11, 13)));
 
-    private final PeriodText periods = new PeriodText(TODAY, new FiscalCalendar(10), ULocale.UK);
+    private final PeriodText periods = new PeriodText(CONTEXT, new FiscalCalendar(10), ULocale.UK);
 
     @ParameterizedTest
     @CsvSource({
@@ -49,7 +53,27 @@ class PeriodTextTest {
         "this fiscal year, 2026-10-01/2027-09-30",
         "previous fiscal year, 2025-10-01/2026-09-30",
         "fiscal year to date, 2026-10-01/2026-11-20",
-        "month to date, 2026-11-01/2026-11-20"
+        "month to date, 2026-11-01/2026-11-20",
+        "previous working day, 2026-11-19/2026-11-19",
+        "last 5 working days, 2026-11-16/2026-11-20",
+        "last 6 working days, 2026-11-11/2026-11-20",
+        "up to yesterday, ../2026-11-19",
+        "up to today, ../2026-11-20",
+        "up to next 7 days, ../2026-11-27",
+        "up to previous month, ../2026-10-31",
+        "up to previous working day, ../2026-11-19",
+        "last 2 weeks, 2026-11-02/2026-11-15",
+        "last 3 months, 2026-08-01/2026-10-31",
+        "last 1 month, 2026-10-01/2026-10-31",
+        "last 3 months to date, 2026-09-01/2026-11-20",
+        "last 4 quarters, 2025-10-01/2026-09-30",
+        "last 2 fiscal years, 2024-10-01/2026-09-30",
+        "last 2 fiscal years to date, 2025-10-01/2026-11-20",
+        "this fiscal quarter, 2026-10-01/2026-12-31",
+        "previous fiscal quarter, 2026-07-01/2026-09-30",
+        "month to date last year, 2025-11-01/2025-11-20",
+        "last 7 days last year, 2025-11-14/2025-11-20",
+        "previous fiscal year last year, 2024-10-01/2025-09-30"
     })
     void readsAPeriod(String text, String interval) {
         assertThat(periods.parse(text)).hasToString(interval);
@@ -76,7 +100,7 @@ class PeriodTextTest {
         "en-GB, 5/10, 2026-10-05/2026-10-05"
     })
     void readsDaysAsTheyAreTypedInTheReportsLanguage(String locale, String text, String interval) {
-        PeriodText typed = new PeriodText(TODAY, new FiscalCalendar(10), ULocale.forLanguageTag(locale));
+        PeriodText typed = new PeriodText(CONTEXT, new FiscalCalendar(10), ULocale.forLanguageTag(locale));
         assertThat(typed.parse(text)).hasToString(interval);
     }
 
@@ -93,7 +117,7 @@ class PeriodTextTest {
     @ValueSource(strings = {"en-GB", "de-DE", "fr-FR", "sv-SE", "pl-PL"})
     void whatIsSaidOfAnAnswerCanBeTypedAgain(String locale) {
         ULocale language = ULocale.forLanguageTag(locale);
-        PeriodText typed = new PeriodText(TODAY, new FiscalCalendar(10), language);
+        PeriodText typed = new PeriodText(CONTEXT, new FiscalCalendar(10), language);
         for (int month = 1; month <= 12; month++) {
             LocalDate from = LocalDate.of(2026, month, 3);
             for (Period period : List.of(
@@ -117,7 +141,19 @@ class PeriodTextTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"last 0 days", "last 99999 days", "soon", "31/12/26", "/x", "1 to 2 to 3"})
+    @ValueSource(
+            strings = {
+                "last 0 working days",
+                "last 9999 months",
+                "up to soon",
+                "up to all",
+                "last 0 days",
+                "last 99999 days",
+                "soon",
+                "31/12/26",
+                "/x",
+                "1 to 2 to 3"
+            })
     void refusesWhatIsNone(String text) {
         assertThatThrownBy(() -> periods.parse(text)).hasMessageContaining("is not a period");
     }

@@ -66,7 +66,7 @@ class SecurityConfiguration {
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/sources/**")
                         .hasRole(Role.ADMINISTRATOR.name())
-                        .requestMatchers(HttpMethod.PUT, "/api/calendar")
+                        .requestMatchers(HttpMethod.PUT, "/api/calendar", "/api/calendar/holidays")
                         .hasRole(Role.ADMINISTRATOR.name())
                         .requestMatchers("/api/composing/**", "/api/calendar/**")
                         .hasRole(Role.AUTHOR.name())
