@@ -38,6 +38,7 @@ export type PreviewView = components['schemas']['PreviewView']
 export type ColumnOrder = components['schemas']['ColumnOrder']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
+export type WhyAbsent = components['schemas']['WhyAbsent']
 export type CalendarView = components['schemas']['CalendarView']
 export type CalendarBody = components['schemas']['CalendarBody']
 export type SourceAnswer = components['schemas']['SourceAnswer']
@@ -315,6 +316,16 @@ export const api = {
   whyOrder: (run: string, place: number) => get<WhyOrder>(`/api/runs/${id(run)}/order?place=${place}`),
   rowsBehind: (run: string, place: number, offset: number, fields?: string[]) =>
     get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}${shownFields(fields)}`),
+  droppedRows: (run: string, filter: string, offset: number, fields?: string[]) =>
+    get<RowsBehind>(
+      `/api/runs/${id(run)}/dropped?filter=${id(filter)}&offset=${offset}${shownFields(fields)}`,
+    ),
+  droppedFile: (run: string, filter: string, fields?: string[]) =>
+    named(`/api/runs/${id(run)}/dropped/file?filter=${id(filter)}${shownFields(fields)}`),
+  whyAbsent: (run: string, block: string, field: string, value: string) =>
+    get<WhyAbsent>(
+      `/api/runs/${id(run)}/absent?block=${id(block)}&field=${id(field)}&value=${encodeURIComponent(value)}`,
+    ),
   path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
   together: (run: string, figures: string[]) =>
     get<SelectionSummary>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),

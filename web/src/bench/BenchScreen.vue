@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import BenchBar from './BenchBar.vue'
 import BenchDialogs from './BenchDialogs.vue'
 import BenchNotices from './BenchNotices.vue'
@@ -78,6 +79,8 @@ const {
   saving,
   selection,
 } = useBench(props.id)
+/** The filter whose dropped rows are shown. */
+const droppedBy = ref<string>()
 </script>
 
 <template>
@@ -215,6 +218,7 @@ const {
           :seen="seen"
           @apply="apply"
           @whole="history.apply"
+          @dropped="(filter) => (droppedBy = filter)"
           @remove="edits.removeSelected"
         >
           <WhyPanel
@@ -230,7 +234,13 @@ const {
     </WorkDesk>
     <div v-else-if="wrong" class="failure" role="alert">{{ wrong }}</div>
 
-    <RowsDialog v-if="run" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
+    <RowsDialog
+      v-if="run"
+      :run="run.id"
+      :place="rowsPlace"
+      :dropped="droppedBy"
+      @close="((rowsPlace = undefined), (droppedBy = undefined))"
+    />
     <BenchDialogs
       ref="dialogs"
       v-model:palette="paletteOpen"

@@ -9,24 +9,40 @@ import { useRowsAtATime } from '@/shell/useRowsAtATime'
 import { saveFile } from '@/shell/saveFile'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; place?: number }>()
+const props = defineProps<{
+  run: string
+  /** The group whose rows are shown. */
+  place?: number
+  /** Or the filter whose dropped rows are. */
+  dropped?: string
+}>()
 const emit = defineEmits<{ close: [] }>()
 
 const AT_ONCE = 100
-const visible = computed({ get: () => props.place !== undefined, set: (v) => !v && emit('close') })
+const visible = computed({
+  get: () => props.place !== undefined || props.dropped !== undefined,
+  set: (v) => !v && emit('close'),
+})
 
 /** Ids of the fields that were chosen; of none, the usual ones are shown. */
 const fields = ref<string[]>()
 
 const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
   AT_ONCE,
-  () => (props.place === undefined ? undefined : `${props.run} ${props.place} ${fields.value}`),
-  (offset) => api.rowsBehind(props.run, props.place!, offset, fields.value),
+  () => (visible.value ? `${props.run} ${props.place ?? props.dropped} ${fields.value}` : undefined),
+  (offset) =>
+    props.dropped === undefined
+      ? api.rowsBehind(props.run, props.place!, offset, fields.value)
+      : api.droppedRows(props.run, props.dropped, offset, fields.value),
 )
 
 async function saveRows() {
   try {
-    saveFile(await api.rowsFile(props.run, props.place!, fields.value))
+    saveFile(
+      await (props.dropped === undefined
+        ? api.rowsFile(props.run, props.place!, fields.value)
+        : api.droppedFile(props.run, props.dropped, fields.value)),
+    )
   } catch (e) {
     problem.value = (e as Error).message
   }
@@ -38,7 +54,15 @@ async function saveRows() {
     v-model:visible="visible"
     modal
     maximizable
-    :header="rows ? words.why.rowsOf(rows.scope.join(' › '), rows.all, rows.noun) : words.why.rows"
+    :header="
+      rows
+        ? (dropped === undefined ? words.why.rowsOf : words.why.rowsDroppedBy)(
+            rows.scope.join(' › '),
+            rows.all,
+            rows.noun,
+          )
+        : words.why.rows
+    "
     :style="{ width: 'min(74rem, 94vw)' }"
     content-class="rows-behind"
     :pt="{ pcMaximizeButton: { root: { 'aria-label': words.why.maximize } } }"

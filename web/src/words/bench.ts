@@ -526,6 +526,7 @@ export const bench = {
     adds: (count: number) => `It adds ${count.toLocaleString('en-GB')} to those before it.`,
     notCounted: 'Not counted: the source left rows out.',
     added: (count: number) => `+${count.toLocaleString('en-GB')}`,
+    dropped: 'Rows that it drops',
     turn: 'Turn it round',
     copy: 'Copy',
     group: 'Put into a group',

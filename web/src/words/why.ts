@@ -47,6 +47,23 @@ export const why = {
   unfold: 'Everything inside again',
   foldedTo: 'Nothing is shown inside',
   wholeOf: 'Every group is shown of',
+  rowsDroppedBy: (scope: string, count: number, noun: string) =>
+    `${count.toLocaleString('en-GB')} ${noun} dropped: ${scope}`,
+  absent: {
+    ask: 'Why is … not here?',
+    field: 'Where',
+    value: 'is',
+    look: 'Look',
+    nowhere: 'The data have none.',
+    kept: (kept: number, found: number) =>
+      kept === found
+        ? 'All of it is here.'
+        : `${kept.toLocaleString('en-GB')} of ${found.toLocaleString('en-GB')} are here.`,
+    found: (rows: string) => `The data have ${rows} of it.`,
+    drops: (rows: number, words: string) => `${rows.toLocaleString('en-GB')} dropped by: ${words}`,
+    notCounted:
+      'The source left rows out before they could be looked at, so that it is not known which condition drops it.',
+  },
   allBut: (value: string) => `All but ${value}`,
   reaches: { block: ', in this block', report: ', in the whole report' },
   everywhere: ', everywhere',

@@ -14,7 +14,7 @@ const props = defineProps<{
   inAny: boolean
   count?: PreviewView['filters'][number]
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
+const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report]; dropped: [] }>()
 
 const text = words.bench.filters
 const menu = useTemplateRef('menu')
@@ -38,6 +38,14 @@ const keeps = computed(() => {
 
 <template>
   <p v-if="keeps" class="keeps" role="status">{{ keeps }}</p>
+  <Button
+    v-if="count?.alone !== undefined && isTop(report, filter.id)"
+    :label="text.dropped"
+    icon="pi pi-list"
+    text
+    size="small"
+    @click="emit('dropped')"
+  />
   <div class="actions">
     <Button
       :label="text.turn"

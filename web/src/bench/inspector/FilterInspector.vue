@@ -36,7 +36,10 @@ const props = defineProps<{
   kept?: PreviewView['filters'][number]
   problem: (path: string) => string | undefined
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
+const emit = defineEmits<{
+  apply: [name: string, change: (report: Report) => Report, key?: string]
+  dropped: []
+}>()
 
 const text = words.bench.inspector
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.filter.field))
@@ -265,6 +268,7 @@ function toTyped() {
     :in-any="inAny"
     :count="kept"
     @apply="(name, edit) => emit('apply', name, edit)"
+    @dropped="emit('dropped')"
   />
   <FilterReach
     v-if="isTop(report, filter.id)"

@@ -39,6 +39,7 @@ const props = defineProps<{
   seen?: Report
 }>()
 const emit = defineEmits<{
+  dropped: [filter: string]
   apply: [name: string, change: (report: Report) => Report, key?: string]
   whole: [name: string, change: (report: Report) => Report, key?: string]
   remove: []
@@ -126,6 +127,7 @@ const on = {
         :kept="preview?.filters.find((one) => one.id === part!.id)"
         :problem="problem"
         v-bind="on"
+        @dropped="emit('dropped', part.id)"
       />
       <PromptInspector
         v-else-if="part.kind === 'prompt'"

@@ -14,6 +14,7 @@ import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
 import { perRow } from '../edits/perRow'
 import AddBlock from './AddBlock.vue'
+import WhyNotHere from './WhyNotHere.vue'
 import type { DatasetView, FieldView, Paragraph, PreviewView, Report } from '@/api/client'
 import { isTable } from '@/api/documents'
 import { words } from '@/words'
@@ -245,6 +246,13 @@ const of = (kind: PartKind) => ({
       </template>
     </SpineSection>
     <SpineCount :text="run && keptInWords" />
+    <WhyNotHere
+      v-if="run && filters.length"
+      :run="run.id"
+      :block="parts.id"
+      :dataset="dataset"
+      @select="(id) => emit('select', { kind: 'filter', id })"
+    />
 
     <template v-if="isTable(parts)">
       <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">

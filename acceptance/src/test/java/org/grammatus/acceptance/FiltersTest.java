@@ -12,6 +12,9 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 /** Filters that are made of others, and what each of them keeps, as their author sees it on the bench. */
 class FiltersTest {
 
+    /** More than the test takes. */
+    private static final int MOST_STEPS = 12;
+
     @RegisterExtension
     static final Product PRODUCT = new Product();
 
@@ -60,8 +63,9 @@ class FiltersTest {
         assertThat(listed(page, "None of these")).hasCount(0);
         listed(page, "Status is shipped").click();
         assertThat(inspector.getByRole(AriaRole.STATUS).first()).hasText(shipped);
-        for (int i = 0; i < 6; i++) {
-            Bench.button(page, "Undo").click();
+        page.locator(".paper").first().click();
+        for (int i = 0; i < MOST_STEPS; i++) {
+            page.keyboard().press("Control+z");
         }
         assertThat(listed(page, "Status is shipped")).hasCount(0);
     }
@@ -87,5 +91,31 @@ class FiltersTest {
                 .isVisible();
         Bench.button(page, "Turn into an expression").click();
         assertThat(listed(page, "EXISTS (SELECT")).isVisible();
+    }
+
+    @Test
+    void whatAFilterDropsIsShownAndWhyAnOrderIsNotHereIsSaid() {
+        Page page = PRODUCT.signedIn("author", "/bench/open-orders");
+        listed(page, "Open quantity is more than 0").click();
+        Bench.button(page, "Rows that it drops").click();
+        Locator dialog = page.getByRole(AriaRole.DIALOG);
+        assertThat(dialog.getByText(Pattern.compile("lines dropped: Open quantity is more than 0")))
+                .isVisible();
+        String order = dialog.locator("tbody tr").first().locator("td").first().textContent();
+        assertThat(dialog.locator("tbody tr").first()).isVisible();
+        page.keyboard().press("Escape");
+
+        Bench.button(page, "Why is … not here?").click();
+        Locator value = page.getByLabel("is", new Page.GetByLabelOptions().setExact(true));
+        value.fill(order.matches("S\\d{7}") ? order : "S0100001");
+        value.press("Enter");
+        Locator answer = page.locator(".absent .found");
+        assertThat(answer).containsText("dropped by: Open quantity is more than 0");
+        answer.getByRole(AriaRole.BUTTON).first().click();
+        assertThat(listed(page, "Open quantity is more than 0")).hasAttribute("aria-pressed", "true");
+        value.fill("S9999999");
+        value.press("Enter");
+        assertThat(answer).hasText("The data have none.");
+        Accessibility.check(page);
     }
 }

@@ -4,22 +4,31 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.explain.CountedRows;
 import org.grammatus.core.explain.RowsBehind;
+import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
+import org.grammatus.core.group.DrillDown;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.rows.DroppedRows;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Cells;
 import org.grammatus.export.RowsBehindCsv;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 
 /** Asks a table of a run why: about groups by their places in its own tree. Nothing where there is no such place. */
@@ -80,33 +89,72 @@ final class BlockExplanations {
                 .map(node -> WhyOrder.of(result, printed, node).from(table.firstPlace()));
     }
 
+    /** Rows of the table, and what they are the rows of. */
+    record Scoped(int[] rows, List<String> scope) {}
+
+    /** The rows behind a group. */
+    Optional<Scoped> behind(int place) {
+        return node(place)
+                .map(node -> new Scoped(
+                        result.drillDown().rows(node, grouped.tree().depthOf(node)),
+                        WhyFigure.path(result, printed, node)));
+    }
+
+    /** The rows that a condition drops. */
+    Optional<Scoped> dropped(String filter) {
+        DrillDown rows = result.drillDown();
+        return DroppedRows.of(grouped.plan(), rows.star(), rows.kept(), filter)
+                .map(numbers -> new Scoped(
+                        numbers,
+                        grouped.plan().filters().stream()
+                                .filter(one -> one.id().equals(filter))
+                                .map(FilterPlan::words)
+                                .toList()));
+    }
+
     /**
-     * Some of the rows behind a group.
+     * Some of some rows.
      *
      * @param fields ids of the fields and calculated fields to show; the usual ones unless given
      * @param reader reads those that the report did not
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
-    Optional<RowsBehind> rows(int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
-        return node(place).map(node -> {
-            RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, limit);
-            WiderRows wider = WiderRows.of(result, reading, some.rows(), fields, reader);
-            return RowsBehind.of(result, printed, node, some, wider.fields(), wider.changed());
-        });
+    RowsBehind rows(Scoped of, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
+        RowsBehind.Some some = RowsBehind.Some.of(of.rows, offset, limit);
+        WiderRows wider = WiderRows.of(result, reading, some.rows(), fields, reader);
+        return RowsBehind.of(result, of.scope, some, wider.fields(), wider.changed());
     }
 
     /**
-     * All the rows behind a group as a file.
+     * Rows as a file.
      *
      * @param fields ids of the fields and calculated fields to show; the usual ones unless given
      * @param reader reads those that the report did not
      */
-    Optional<Explanations.RowsFile> rowsFile(
-            int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
-        return node(place).map(node -> out -> {
-            int[] rows = result.drillDown().rows(node, grouped.tree().depthOf(node));
-            RowsBehindCsv.write(
-                    WiderRows.of(result, reading, rows, fields, reader).fields(), rows, cells, out);
+    Explanations.RowsFile rowsFile(Scoped of, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
+        return out -> RowsBehindCsv.write(
+                WiderRows.of(result, reading, of.rows, fields, reader).fields(), of.rows, cells, out);
+    }
+
+    /**
+     * Why rows of a value are not in the table.
+     *
+     * @param field id of a field or calculated field
+     * @throws IllegalArgumentException if the text is no value of it
+     * @throws org.grammatus.sources.SourceException if what the report did not read cannot be read
+     */
+    Optional<WhyAbsent> absent(String field, String value, DatasetReader reader) {
+        DatasetNames names = new DatasetNames(
+                grouped.plan().dataset(), grouped.plan().context().businessDate());
+        return names.field(field, true).map(typed -> {
+            DrillDown rows = result.drillDown();
+            Set<String> needed = new TreeSet<>();
+            typed.noteFields(needed);
+            Star star = reading.fields().containsAll(needed)
+                    ? rows.star()
+                    : reader.read(reading.andFields(needed), ReadProgress.SILENT)
+                            .relatedAs(rows.star());
+            return WhyAbsent.of(grouped.plan(), star, rows.kept(), typed, ScalarText.parse(value, typed.type()));
         });
     }
 

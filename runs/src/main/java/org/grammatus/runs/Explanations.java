@@ -5,7 +5,9 @@ import java.io.OutputStream;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import org.grammatus.core.explain.RowsBehind;
+import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.export.Cells;
@@ -26,12 +28,7 @@ public final class Explanations {
 
     /** Asks the table in which a group stands, by the group's place in it. */
     private <T> Optional<T> at(int place, BiFunction<BlockExplanations, Integer, Optional<T>> ask) {
-        return result.at(place)
-                .flatMap(table -> ask.apply(
-                        new BlockExplanations(
-                                table,
-                                Reading.of(result.plan(), table.grouped().plan().dataset())),
-                        place - table.firstPlace()));
+        return result.at(place).flatMap(table -> ask.apply(explanations(table), place - table.firstPlace()));
     }
 
     /**
@@ -67,7 +64,8 @@ public final class Explanations {
      */
     public Optional<RowsBehind> rows(
             int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
-        return at(place, (table, own) -> table.rows(own, offset, limit, fields, reader));
+        return at(
+                place, (table, own) -> table.behind(own).map(rows -> table.rows(rows, offset, limit, fields, reader)));
     }
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
@@ -82,7 +80,47 @@ public final class Explanations {
      * @param reader reads those that the report did not
      */
     public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
-        return at(place, (table, own) -> table.rowsFile(own, fields, reader, cells));
+        return at(place, (table, own) -> table.behind(own).map(rows -> table.rowsFile(rows, fields, reader, cells)));
+    }
+
+    /** Some of the rows that a condition of a table drops, likewise; nothing where no table has it. */
+    public Optional<RowsBehind> dropped(
+            String filter, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
+        return having(
+                filter, table -> table.dropped(filter).map(rows -> table.rows(rows, offset, limit, fields, reader)));
+    }
+
+    /** All of them as a file. */
+    public Optional<RowsFile> droppedFile(
+            String filter, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
+        return having(filter, table -> table.dropped(filter).map(rows -> table.rowsFile(rows, fields, reader, cells)));
+    }
+
+    private <T> Optional<T> having(String filter, Function<BlockExplanations, Optional<T>> ask) {
+        return result.results().stream()
+                .filter(table -> table.grouped().plan().filters().stream()
+                        .anyMatch(one -> one.id().equals(filter)))
+                .findFirst()
+                .flatMap(table -> ask.apply(explanations(table)));
+    }
+
+    /**
+     * Why rows of a value are not in a block.
+     *
+     * @param block its id
+     * @param field id of a field or calculated field of its dataset
+     * @throws IllegalArgumentException if the text is no value of the field
+     */
+    public Optional<WhyAbsent> absent(String block, String field, String value, DatasetReader reader) {
+        return result.results().stream()
+                .filter(table -> table.grouped().plan().id().equals(block))
+                .findFirst()
+                .flatMap(table -> explanations(table).absent(field, value, reader));
+    }
+
+    private BlockExplanations explanations(BlockResult table) {
+        return new BlockExplanations(
+                table, Reading.of(result.plan(), table.grouped().plan().dataset()));
     }
 
     /**

@@ -137,6 +137,10 @@ public final class RunningServer implements BeforeAllCallback, AfterAllCallback 
             return send("POST", path, "application/json", BodyPublishers.ofString(json));
         }
 
+        HttpResponse<String> put(String path, String json) throws Exception {
+            return send("PUT", path, "application/json", BodyPublishers.ofString(json));
+        }
+
         HttpResponse<String> send(String method, String path, String type, BodyPublisher body) throws Exception {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                     .header("Content-Type", type)

@@ -62,6 +62,11 @@ public final class Star {
         return new Star(dataset, tables, others, complete);
     }
 
+    /** The same rows, beside which is known what is known beside others. */
+    public Star relatedAs(Star other) {
+        return new Star(dataset, tables, other.related, complete);
+    }
+
     /** The same rows, of which it is known that others were left out because they fail a condition. */
     public Star partial() {
         return complete ? new Star(dataset, tables, related, false) : this;

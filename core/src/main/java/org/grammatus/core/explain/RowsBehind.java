@@ -3,7 +3,6 @@ package org.grammatus.core.explain;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.Grouping;
@@ -46,18 +45,21 @@ public record RowsBehind(
      */
     public record Some(int[] rows, int from, int all) {
 
-        /** Those from an offset on, at most {@value RowsBehind#MOST}; offsets and limits that cannot be are the nearest that can. */
-        public static Some of(Grouping.Result result, int node, int offset, int limit) {
-            int[] all = result.drillDown().rows(node, result.grouped().tree().depthOf(node));
+        /** Those of some rows from an offset on, at most {@value RowsBehind#MOST}; what cannot be is the nearest that can. */
+        public static Some of(int[] all, int offset, int limit) {
             int from = Math.clamp(offset, 0, all.length);
             int to = Math.min(all.length, from + Math.clamp(limit, 0, MOST));
             return new Some(Arrays.copyOfRange(all, from, to), from, all.length);
         }
     }
 
-    /** Rows of a group with the values of fields. */
+    /**
+     * Rows with the values of fields.
+     *
+     * @param scope what they are the rows of
+     */
     public static RowsBehind of(
-            Grouping.Result result, Printed printed, int node, Some some, ShownFields shown, boolean changed) {
+            Grouping.Result result, List<String> scope, Some some, ShownFields shown, boolean changed) {
         DatasetModel dataset = result.grouped().plan().dataset();
         int[] shownRows = some.rows();
         List<List<String>> rows = new ArrayList<>();
@@ -72,7 +74,7 @@ public record RowsBehind(
             }
         }
         return new RowsBehind(
-                WhyFigure.path(result, printed, node),
+                scope,
                 dataset.table(DatasetModel.GRAIN).noun().of(some.all()),
                 shown.fields().stream().map(ShownFields.Field::label).toList(),
                 shown.fields().stream().map(ShownFields.Field::id).toList(),

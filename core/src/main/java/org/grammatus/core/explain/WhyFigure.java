@@ -84,7 +84,7 @@ public record WhyFigure(
     }
 
     /** A group's labels with their levels' names, outermost first. */
-    static List<String> path(Grouping.Result result, Printed printed, int node) {
+    public static List<String> path(Grouping.Result result, Printed printed, int node) {
         List<String> path = new ArrayList<>();
         for (int n = node; n != GroupTree.ROOT; n = result.grouped().tree().parentOf(n)) {
             int depth = result.grouped().tree().depthOf(n);

@@ -120,8 +120,9 @@ class WhyTest {
                 result.grouped().plan(),
                 RowFields.read(result.grouped().plan()),
                 result.drillDown().star());
-        RowsBehind.Some some = RowsBehind.Some.of(result, node, offset, 2);
-        return RowsBehind.of(result, new Printed(result.grouped()), node, some, shown, false);
+        RowsBehind.Some some = RowsBehind.Some.of(
+                result.drillDown().rows(node, result.grouped().tree().depthOf(node)), offset, 2);
+        return RowsBehind.of(result, WhyFigure.path(result, new Printed(result.grouped()), node), some, shown, false);
     }
 
     @Test

@@ -12,8 +12,11 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.explain.RowsBehind;
+import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
 import org.grammatus.runs.AskedAgain;
@@ -107,6 +110,52 @@ class ExplainController {
         return found(explanations(id, principal).rows(place, offset, limit, fields, reader));
     }
 
+    @GetMapping("/dropped")
+    @Operation(operationId = "droppedRows", summary = "The rows that a condition drops")
+    RowsBehind dropped(
+            @PathVariable("id") String id,
+            @RequestParam("filter") String filter,
+            @RequestParam(name = "offset", defaultValue = "0") int offset,
+            @RequestParam(name = "limit", defaultValue = "100") int limit,
+            @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
+            Principal principal) {
+        return found(explanations(id, principal).dropped(filter, offset, limit, fields, reader));
+    }
+
+    @GetMapping("/dropped/file")
+    @Operation(operationId = "droppedFile", summary = "All the rows that a condition drops as CSV")
+    void droppedFile(
+            @PathVariable("id") String id,
+            @RequestParam("filter") String filter,
+            @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
+            @RequestParam(name = "protect", defaultValue = "true") boolean protect,
+            Principal principal,
+            @Parameter(hidden = true) HttpServletRequest request,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        RunResult result = result(id, principal);
+        Explanations.RowsFile rows = found(
+                new Explanations(result).droppedFile(filter, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
+        send(rows, FileNames.ofRows(result, "what is dropped", Format.CSV.word()), principal, request, response);
+    }
+
+    @GetMapping("/absent")
+    @Operation(
+            operationId = "whyAbsent",
+            summary = "Which conditions drop the rows of a value, such as those of an order")
+    WhyAbsent absent(
+            @PathVariable("id") String id,
+            @RequestParam("block") String block,
+            @RequestParam("field") String field,
+            @RequestParam("value") String value,
+            Principal principal) {
+        try {
+            return found(explanations(id, principal).absent(block, field, value.trim(), reader));
+        } catch (IllegalArgumentException e) {
+            throw new ProblemException(Problem.error("/value", e.getMessage()));
+        }
+    }
+
     @GetMapping("/rows/file")
     @Operation(operationId = "rowsFile", summary = "All the rows behind a group's figures as CSV")
     void rowsFile(
@@ -126,9 +175,19 @@ class ExplainController {
                 .map(Explanations.PathStep::label)
                 .reduce((a, b) -> a + " " + b)
                 .orElse("the whole report");
+        send(rows, FileNames.ofRows(result, group, Format.CSV.word()), principal, request, response);
+    }
+
+    private void send(
+            Explanations.RowsFile rows,
+            String name,
+            Principal principal,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
         files.send(
                 principal.getName(),
-                new FileSender.Kind(FileNames.ofRows(result, group, Format.CSV.word()), Format.CSV.mediaType()),
+                new FileSender.Kind(name, Format.CSV.mediaType()),
                 file -> {
                     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
                         rows.write(out);
