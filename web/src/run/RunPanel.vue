@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import GroupOutline from './GroupOutline.vue'
 import OwnView from './OwnView.vue'
-import PromptForm from './PromptForm.vue'
+import PromptForm from './prompts/PromptForm.vue'
 import type { useView } from './useView'
 import type { Answers, AnswerView, OutlineEntry, ReportView, RunView } from '@/api/client'
 import { words } from '@/words'

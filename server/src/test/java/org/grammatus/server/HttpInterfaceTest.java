@@ -184,27 +184,6 @@ class HttpInterfaceTest {
     }
 
     @Test
-    void holidaysAreKeptByAdministratorsAndAreNoWorkingDays() throws Exception {
-        Browser admin = SERVER.signedIn("admin");
-        assertThat(SERVER.signedIn("author")
-                        .put("/api/calendar/holidays", "{\"days\": []}")
-                        .statusCode())
-                .isEqualTo(403);
-        HttpResponse<String> wrong = admin.put("/api/calendar/holidays", "{\"days\": [\"2026-11-31\", \"soon\"]}");
-        assertThat(wrong.statusCode()).isEqualTo(422);
-        assertThat(wrong.body()).contains("/days/0").contains("/days/1");
-        assertThat(admin.put("/api/calendar/holidays", "{\"days\": [\"2026-11-19\"]}")
-                        .statusCode())
-                .isEqualTo(200);
-        JsonNode echoed = json(SERVER.signedIn("reader")
-                .post(
-                        "/api/reports/sales-by-fiscal-year/answers",
-                        "{\"answers\": {\"period\": \"previous working day\"}}"));
-        assertThat(echoed.get(0).path("resolved").asString()).isEqualTo("2026-11-18/2026-11-18");
-        admin.put("/api/calendar/holidays", "{\"days\": []}");
-    }
-
-    @Test
     void aRunIsFollowedToItsEndAndReadPageByPage() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode done = reader.run("{}");

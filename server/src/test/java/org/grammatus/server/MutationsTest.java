@@ -184,8 +184,8 @@ class MutationsTest {
                 "/api/datasets/orders/renaming",
                 "{\"from\": \"" + field + "\", \"to\": \"another_name\", \"base\": 1}");
         sound("GET", "/api/runs/{id}/figure/at-source", runs + "/figure/at-source?place=1&total=t-net", null);
-        sound("GET", "/api/runs/{id}/dropped", runs + "/dropped?filter=f-ordered", null);
-        sound("GET", "/api/runs/{id}/dropped/file", runs + "/dropped/file?filter=f-ordered", null);
+        sound("GET", "/api/runs/{id}/dropped", runs + "/dropped?filter=f-not-cancelled", null);
+        sound("GET", "/api/runs/{id}/dropped/file", runs + "/dropped/file?filter=f-not-cancelled", null);
         sound("GET", "/api/runs/{id}/absent", runs + "/absent?block=sales&field=order_number&value=S0106400", null);
         sound("GET", "/api/runs/{id}/uncounted", runs + "/uncounted?place=1&total=t-net&rows=1,2", null);
         sound("PUT", "/api/reports/{id}", "/api/reports/mine", "{\"base\": 1, \"definition\": " + report + "}");

@@ -25,7 +25,7 @@ import org.grammatus.core.choice.LimitEnd;
             names = {"all", "any", "none"}),
     @JsonSubTypes.Type(value = ReportFilter.Top.class, name = "top"),
     @JsonSubTypes.Type(
-            value = ReportFilter.Related.class,
+            value = RelatedFilter.class,
             names = {"has", "has-none"})
 })
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -50,7 +50,13 @@ import org.grammatus.core.choice.LimitEnd;
     "also",
     "off"
 })
-public sealed interface ReportFilter {
+public sealed interface ReportFilter
+        permits ReportFilter.OfPeriod,
+                ReportFilter.Condition,
+                ReportFilter.Typed,
+                ReportFilter.Several,
+                ReportFilter.Top,
+                RelatedFilter {
 
     String id();
 
@@ -297,61 +303,6 @@ public sealed interface ReportFilter {
         @Override
         public Top mapped(DefinitionMapping to) {
             return new Top(to.part(id), to.field(field), end, count, reach(to), elsewhere(to), off);
-        }
-    }
-
-    /**
-     * Keeps the rows to which rows of a dataset belong, or none do.
-     *
-     * @param kind {@code has} or {@code has-none}
-     * @param dataset id of the dataset whose rows are looked for; all of them, whatever the report keeps
-     * @param keys what must be equal for a row to belong
-     * @param least how many there must be, or may not be; 1 unless given
-     * @param counted id of a field of that dataset whose different values are counted, not its rows
-     * @param filters what the rows must meet, too
-     */
-    record Related(
-            String id,
-            FilterKind kind,
-            String dataset,
-            List<Key> keys,
-            Optional<Integer> least,
-            Optional<String> counted,
-            Optional<List<ReportFilter>> filters,
-            Optional<List<String>> blocks,
-            Optional<Boolean> off)
-            implements ReportFilter {
-
-        /**
-         * Two fields that are equal where a row belongs.
-         *
-         * @param field of the rows that are looked for
-         * @param of the field of the rows that are kept
-         */
-        @JsonPropertyOrder({"field", "of"})
-        public record Key(String field, String of) {}
-
-        @Override
-        public Optional<ReportFilter> elsewhere(String other) {
-            return Optional.empty();
-        }
-
-        @Override
-        public Related mapped(DefinitionMapping to) {
-            DefinitionMapping there = to.over(dataset);
-            return new Related(
-                    to.part(id),
-                    kind,
-                    dataset,
-                    keys.stream()
-                            .map(key -> new Key(there.field(key.field), to.field(key.of)))
-                            .toList(),
-                    least,
-                    counted.map(there::field),
-                    filters.map(
-                            own -> own.stream().map(part -> part.mapped(there)).toList()),
-                    reach(to),
-                    off);
         }
     }
 }

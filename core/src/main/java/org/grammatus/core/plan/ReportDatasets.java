@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.ExpressionParser;
@@ -55,7 +56,7 @@ public record ReportDatasets(DatasetModel main, Map<String, DatasetModel> others
 
     private static Stream<String> lookedInto(ReportFilter filter) {
         return switch (filter) {
-            case ReportFilter.Related related ->
+            case RelatedFilter related ->
                 Stream.concat(
                         Stream.of(related.dataset()),
                         related.filters().orElse(List.of()).stream()

@@ -17,6 +17,7 @@ import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.OrderTerm;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportCell;
@@ -263,7 +264,7 @@ final class References {
             case ReportFilter.Typed typed -> {}
             case ReportFilter.Top top -> {}
             case ReportFilter.Several several -> parts(pointer, several.filters(), prompts);
-            case ReportFilter.Related related -> {
+            case RelatedFilter related -> {
                 parts(pointer, related.filters().orElse(List.of()), prompts);
                 if (related.counted().isPresent() && related.least().isEmpty()) {
                     problems.error(pointer + "/counted", "says not how many there must be; add \"least\"");

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
@@ -138,7 +139,7 @@ final class FilterPlanning {
                                 .orElse(true);
             case ReportFilter.Top t -> known(at + "/field", t.field(), dataset);
             case ReportFilter.Several s -> all(at, s.filters(), dataset);
-            case ReportFilter.Related r ->
+            case RelatedFilter r ->
                 scope.datasets()
                         .byId(r.dataset())
                         .map(other -> knownFields(at, r, dataset, other))
@@ -146,7 +147,7 @@ final class FilterPlanning {
         };
     }
 
-    private boolean knownFields(String at, ReportFilter.Related related, DatasetModel dataset, DatasetModel other) {
+    private boolean knownFields(String at, RelatedFilter related, DatasetModel dataset, DatasetModel other) {
         boolean known = all(at, related.filters().orElse(List.of()), other);
         for (int i = 0; i < related.keys().size(); i++) {
             String key = at + "/keys/" + i;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionPrinter;
@@ -53,7 +54,7 @@ public final class FilterText {
             case ReportFilter.Condition built -> new FilterText(built, scope).condition();
             case ReportFilter.Several several -> several(several, scope, false);
             case ReportFilter.Top top -> "TRUE";
-            case ReportFilter.Related related -> RelatedText.of(related, scope);
+            case RelatedFilter related -> RelatedText.of(related, scope);
         };
     }
 
@@ -75,7 +76,7 @@ public final class FilterText {
             case ReportFilter.Condition built -> new FilterText(built, scope).excluded();
             case ReportFilter.Several several -> several(several, scope, true);
             case ReportFilter.Top top -> "TRUE";
-            case ReportFilter.Related related -> "NOT (" + RelatedText.of(related, scope) + ")";
+            case RelatedFilter related -> "NOT (" + RelatedText.of(related, scope) + ")";
         };
     }
 

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.LimitEnd;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -27,7 +28,7 @@ final class FilterWords {
             case ReportFilter.Top top ->
                 "the " + top.count() + " with the " + (top.end() == LimitEnd.LARGEST ? "largest " : "smallest ")
                         + label(top.field(), dataset);
-            case ReportFilter.Related related -> related(related, inputs);
+            case RelatedFilter related -> related(related, inputs);
         };
     }
 
@@ -45,7 +46,7 @@ final class FilterWords {
         };
     }
 
-    private static String related(ReportFilter.Related related, RunInputs inputs) {
+    private static String related(RelatedFilter related, RunInputs inputs) {
         Optional<DatasetModel> other = inputs.datasets().byId(related.dataset());
         boolean none = related.kind() == FilterKind.HAS_NONE;
         String rows = other.map(there -> there.table(DatasetModel.GRAIN).noun().other())

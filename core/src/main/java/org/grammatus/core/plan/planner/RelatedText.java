@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.problem.Problem;
@@ -18,14 +19,14 @@ final class RelatedText {
 
     private RelatedText() {}
 
-    static String of(ReportFilter.Related related, FilterScope scope) {
+    static String of(RelatedFilter related, FilterScope scope) {
         DatasetModel other = scope.datasets()
                 .byId(related.dataset())
                 .orElseThrow(() -> new ProblemException(Problem.error(
                         "/dataset", "unknown dataset \"" + related.dataset() + "\"; choose one that is there")));
         FilterScope there = scope.over(other);
         List<String> where = new ArrayList<>();
-        for (ReportFilter.Related.Key key : related.keys()) {
+        for (RelatedFilter.Key key : related.keys()) {
             where.add(FilterText.quotedName(key.field()) + " = " + References.to(scope.rowName()) + "."
                     + FilterText.quotedName(key.of()));
         }

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, useTemplateRef } from 'vue'
-import { copyFilter, hasParts, isTop, negateFilter, unwrapFilter, wrapFilter } from '../edits/filters'
+import { copyFilter, hasParts, isTop, negateFilter, unwrapFilter, wrapFilter } from '../../edits/filters'
 import type { Filter, PreviewView, Report } from '@/api/client'
 import { words } from '@/words'
 

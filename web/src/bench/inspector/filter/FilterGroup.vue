@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InspectorField from './InspectorField.vue'
-import { addPart, changeFilter } from '../edits/filters'
-import { perRow } from '../edits/perRow'
-import FieldButton from '../FieldButton.vue'
+import InspectorField from '../InspectorField.vue'
+import { addPart, changeFilter } from '../../edits/filters'
+import { perRow } from '../../edits/perRow'
+import FieldButton from '../../FieldButton.vue'
 import type { DatasetView, FieldView, Filter, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import ExpressionField from './ExpressionField.vue'
-import InspectorField from './InspectorField.vue'
-import TextInput from './TextInput.vue'
+import ExpressionField from '../ExpressionField.vue'
+import InspectorField from '../InspectorField.vue'
+import TextInput from '../TextInput.vue'
 import type { Prompt } from '@/api/client'
 import { words } from '@/words'
 

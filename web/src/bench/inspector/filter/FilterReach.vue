@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
-import InspectorField from './InspectorField.vue'
-import { reachOf, setFieldElsewhere, setReach } from '../edits/filters'
-import { block } from '../edits/report'
+import InspectorField from '../InspectorField.vue'
+import { reachOf, setFieldElsewhere, setReach } from '../../edits/filters'
+import { block } from '../../edits/report'
 import type { DatasetView, Filter, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'

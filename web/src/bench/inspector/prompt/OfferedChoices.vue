@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
-import InspectorField from './InspectorField.vue'
+import InspectorField from '../InspectorField.vue'
 import OneOf from '@/shell/OneOf.vue'
 import type { Prompt } from '@/api/client'
 import { words } from '@/words'
