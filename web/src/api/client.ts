@@ -38,6 +38,7 @@ export type PreviewView = components['schemas']['PreviewView']
 export type ColumnOrder = components['schemas']['ColumnOrder']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
+export type KeptAnswers = components['schemas']['Kept']
 export type WhyAbsent = components['schemas']['WhyAbsent']
 export type CalendarView = components['schemas']['CalendarView']
 export type CalendarBody = components['schemas']['CalendarBody']
@@ -192,6 +193,11 @@ export const api = {
   /** What can be chosen at a prompt, given the answers above it; of some values alone, those that still can. */
   choices: (report: string, prompt: string, answers: Answers, find: string, only?: string[]) =>
     post<FieldValue[]>(`/api/reports/${id(report)}/choices`, { prompt, answers, find, only }),
+  keptAnswers: (report: string) => get<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`),
+  keepAnswers: (report: string, name: string, forAll: boolean, answers: Answers) =>
+    post<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`, { name, forAll, answers }),
+  discardAnswers: (report: string, kept: number) =>
+    call('DELETE', `/api/reports/${id(report)}/kept-answers/${kept}`),
   addReport: (definition: Report) =>
     post<{ id: string; title: string }>('/api/reports', documentOf(definition)),
   editing: async (report: string): Promise<Editing> => {

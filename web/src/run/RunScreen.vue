@@ -12,6 +12,7 @@ import { useAnswers } from './prompts/useAnswers'
 import { useChosenFigures } from './useChosenFigures'
 import { useDownloads } from './useDownloads'
 import { useReaderGestures } from './useReaderGestures'
+import { useQuickRuns } from './useQuickRuns'
 import { useRun } from './useRun'
 import { useShownPage } from './useShownPage'
 import { useView } from './useView'
@@ -46,6 +47,14 @@ const folds = useFolds('run', { left: 272, right: 290 })
 const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
+
+/** Whether the report waits for its first answers. */
+const waits = ref(false)
+const isQuick = useQuickRuns(
+  { run, asked, isRight },
+  // Whoever is still answering keeps what is asked in sight.
+  () => void runReport(1, true),
+)
 
 const fail = (message: string) => (failure.value = message)
 const { page, number, shownRun } = useShownPage(run, {
@@ -82,18 +91,30 @@ onMounted(async () => {
     looked.load(route.query)
     const usual = folds.isNarrow.value ? 'list' : 'pages'
     shape.value = route.query.view === 'list' || route.query.view === 'pages' ? route.query.view : usual
+    const answered = report.value.prompts.some((prompt) => route.query[prompt.name] !== undefined)
+    if (report.value.asksFirst && !answered) {
+      waits.value = true
+      if (!folds.isOpen('left')) {
+        folds.toggle('left')
+      }
+      return
+    }
     await runReport(Math.max(1, Number.parseInt(String(route.query.page ?? '1'), 10) || 1))
   } catch (e) {
     fail((e as Error).message)
   }
 })
 
-async function runReport(openAt = 1) {
+async function runReport(openAt = 1, stays = false) {
   failure.value = ''
+  waits.value = false
   number.value = openAt
   why.value = undefined
-  folds.uncover()
+  if (!stays) {
+    folds.uncover()
+  }
   try {
+    isQuick.started(asked.value)
     await start(asked.value, looked.view())
     await rememberInAddress()
   } catch (e) {
@@ -225,7 +246,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         @help="helpOpen = true"
         @edit="edit"
       />
-      <RunState :run="run" :running="running" :failure="failure || runProblem" />
+      <RunState :run="run" :running="running" :waits="waits" :failure="failure || runProblem" />
       <RunPages
         ref="pagesView"
         :run="run"

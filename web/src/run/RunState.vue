@@ -4,7 +4,7 @@ import type { RunView } from '@/api/client'
 import { words } from '@/words'
 
 /** How a run stands, for as long as there is no page to look at, and what its reader should know of it. */
-defineProps<{ run?: RunView; running: boolean; failure: string }>()
+defineProps<{ run?: RunView; running: boolean; waits: boolean; failure: string }>()
 const text = words.run
 </script>
 
@@ -13,6 +13,7 @@ const text = words.run
     <span>{{ text.states[run.state] }} · {{ text.rowsRead(run.rowsRead) }}</span>
     <ProgressBar mode="indeterminate" :aria-label="text.running" />
   </div>
+  <p v-if="waits" class="waits" role="status">{{ text.waits }}</p>
   <div v-if="failure" class="failure" role="alert">{{ failure }}</div>
   <div v-else-if="run?.state === 'FAILED'" class="failure" role="alert">
     <strong>{{ text.states.FAILED }}.</strong>
@@ -31,6 +32,10 @@ const text = words.run
   padding: 0.5rem 1rem;
   display: grid;
   gap: 0.35rem;
+}
+.waits {
+  margin: 2rem;
+  color: var(--quiet);
 }
 .failure {
   margin: 0.75rem 1rem 0;

@@ -479,6 +479,8 @@ export const bench = {
     } as Partial<Record<Prompt['type'], string>>,
     help: 'Help beside it',
     required: 'An answer is needed',
+    lastAnswer: 'Begins with what the reader answered last',
+    asksFirst: 'Waits for answers where it is opened',
     default: 'Default answer',
     noDefault: 'none: no limit',
     when: 'Marks rows where',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ToggleSwitch from 'primevue/toggleswitch'
 import Checkbox from 'primevue/checkbox'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
@@ -32,6 +33,16 @@ const edits = words.bench.edits
       "
     />
   </InspectorField>
+  <label v-if="report.prompts.length">
+    <ToggleSwitch
+      :model-value="report.asksFirst ?? false"
+      @update:model-value="
+        (first: boolean) =>
+          emit('apply', edits.prompt, (r) => stripped({ ...r, asksFirst: first || undefined }))
+      "
+    />
+    {{ text.asksFirst }}
+  </label>
   <fieldset>
     <legend>{{ text.counts }}</legend>
     <label v-for="table in dataset.tables" :key="table.id">

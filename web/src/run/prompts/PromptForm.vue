@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import ChoicePrompt from './ChoicePrompt.vue'
+import KeptAnswers from './KeptAnswers.vue'
 import ManyPrompt from './ManyPrompt.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
 import RangePrompt from './RangePrompt.vue'
@@ -52,6 +53,7 @@ function asking(type: PromptView['type']) {
         :problem="problems[prompt.name]"
       />
     </template>
+    <KeptAnswers v-if="report.prompts.length" v-model="asked" :report="report.id" />
     <div class="actions">
       <Button
         type="submit"

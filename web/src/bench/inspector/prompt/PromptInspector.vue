@@ -21,6 +21,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
+/** The default of what begins with the reader's last answer. */
+const LAST = 'last answer'
 const text = words.bench.inspector
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.prompt.field))
 /** The field that the prompt is about: whose values it offers, or that a filter compares with its answer. */
@@ -144,6 +146,13 @@ function change(what: Partial<Prompt>, key: string) {
       @update:model-value="(required: boolean) => change({ required: required || undefined }, 'required')"
     />
     {{ text.required }}
+  </label>
+  <label class="switch">
+    <ToggleSwitch
+      :model-value="prompt.default === LAST"
+      @update:model-value="(last: boolean) => change({ default: last ? LAST : undefined }, 'default')"
+    />
+    {{ text.lastAnswer }}
   </label>
   <AppearsField
     :model-value="prompt.appears"

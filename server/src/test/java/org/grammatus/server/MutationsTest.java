@@ -127,6 +127,13 @@ class MutationsTest {
         sound("PUT", "/api/sources/{id}", "/api/sources/" + added, source);
         sound("GET", "/api/records/unreadable", "/api/records/unreadable", null);
         sound("GET", "/api/calendar/sample", "/api/calendar/sample?start=10&name=BOTH", null);
+        sound("GET", "/api/reports/{report}/kept-answers", "/api/reports/mine/kept-answers", null);
+        sound(
+                "POST",
+                "/api/reports/{report}/kept-answers",
+                "/api/reports/mine/kept-answers",
+                "{\"name\": \"Usual\", \"forAll\": false, \"answers\": {\"period\": \"all\"}}");
+        sound("DELETE", "/api/reports/{report}/kept-answers/{id}", "/api/reports/mine/kept-answers/1", null);
         sound("GET", "/api/calendar/holidays", "/api/calendar/holidays", null);
         sound("PUT", "/api/calendar/holidays", "/api/calendar/holidays", "{\"days\": [\"2026-12-25\"]}");
         sound("PUT", "/api/calendar", "/api/calendar", "{\"fiscalYearStart\": 10, \"yearName\": \"BOTH\"}");

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
  * @param arrangement which blocks stand side by side; those that it does not name stand below it, one below the other
  * @param locale BCP 47 language tag, which decides the order of texts and the look of figures and dates
  * @param zone IANA time zone in which moments with a zone are read and which decides the business date; the installation's unless given
+ * @param asksFirst whether it waits for answers where it is opened; else it runs at once with what it would be answered
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
     "dataset",
     "locale",
     "zone",
+    "asksFirst",
     "fields",
     "prompts",
     "filters",
@@ -41,6 +43,7 @@ public record Report(
         String dataset,
         String locale,
         Optional<String> zone,
+        Optional<Boolean> asksFirst,
         Optional<List<ReportField>> fields,
         List<ReportPrompt> prompts,
         List<ReportFilter> filters,
@@ -62,6 +65,7 @@ public record Report(
                 dataset,
                 locale,
                 zone,
+                asksFirst,
                 fields,
                 prompts,
                 filters,
@@ -72,6 +76,39 @@ public record Report(
 
     /** The same report under another id. */
     public Report withId(String otherId) {
+        return with(otherId, fields, prompts, filters, blocks, arrangement);
+    }
+
+    /** The same report without the parts that do not appear: they are switched off. */
+    public Report appearing(Appearance appearance) {
+        List<ReportBlock> shown = IntStream.range(0, blocks.size())
+                .mapToObj(i -> blocks.get(i).appearing("/blocks/" + i, appearance))
+                .toList();
+        return with(id, fields, prompts, filters, shown, arrangement);
+    }
+
+    /** The same report with all its texts changed. */
+    public Report mapped(DefinitionMapping all) {
+        DefinitionMapping to = all.over(dataset);
+        return with(
+                id,
+                fields.map(own -> own.stream().map(field -> field.mapped(to)).toList()),
+                prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
+                filters.stream().map(filter -> filter.mapped(to)).toList(),
+                blocks.stream()
+                        .map(block -> block.mapped(all.over(block.dataset().orElse(dataset))))
+                        .toList(),
+                arrangement.map(
+                        rows -> rows.stream().map(row -> row.mapped(all)).toList()));
+    }
+
+    private Report with(
+            String otherId,
+            Optional<List<ReportField>> otherFields,
+            List<ReportPrompt> otherPrompts,
+            List<ReportFilter> otherFilters,
+            List<ReportBlock> otherBlocks,
+            Optional<List<BlockRow>> otherArrangement) {
         return new Report(
                 format,
                 version,
@@ -81,59 +118,12 @@ public record Report(
                 dataset,
                 locale,
                 zone,
-                fields,
-                prompts,
-                filters,
-                blocks,
-                arrangement,
-                page);
-    }
-
-    /** The same report without the parts that do not appear: they are switched off. */
-    public Report appearing(Appearance appearance) {
-        return withBlocks(IntStream.range(0, blocks.size())
-                .mapToObj(i -> blocks.get(i).appearing("/blocks/" + i, appearance))
-                .toList());
-    }
-
-    private Report withBlocks(List<ReportBlock> others) {
-        return new Report(
-                format,
-                version,
-                id,
-                title,
-                description,
-                dataset,
-                locale,
-                zone,
-                fields,
-                prompts,
-                filters,
-                others,
-                arrangement,
-                page);
-    }
-
-    /** The same report with all its texts changed. */
-    public Report mapped(DefinitionMapping all) {
-        DefinitionMapping to = all.over(dataset);
-        return new Report(
-                format,
-                version,
-                id,
-                title,
-                description,
-                dataset,
-                locale,
-                zone,
-                fields.map(own -> own.stream().map(field -> field.mapped(to)).toList()),
-                prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
-                filters.stream().map(filter -> filter.mapped(to)).toList(),
-                blocks.stream()
-                        .map(block -> block.mapped(all.over(block.dataset().orElse(dataset))))
-                        .toList(),
-                arrangement.map(
-                        rows -> rows.stream().map(row -> row.mapped(all)).toList()),
+                asksFirst,
+                otherFields,
+                otherPrompts,
+                otherFilters,
+                otherBlocks,
+                otherArrangement,
                 page);
     }
 

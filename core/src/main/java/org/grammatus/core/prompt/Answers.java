@@ -2,6 +2,7 @@ package org.grammatus.core.prompt;
 
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,9 @@ import org.grammatus.core.value.Period;
  * @param complete whether whoever answers is done: until then no answer is missing, and none need fit to another
  */
 public record Answers(Map<String, String> written, Map<String, Period> ofData, boolean complete) {
+
+    /** The default of a prompt that begins with what the same person answered last; with nothing the first time. */
+    public static final String LAST = "last answer";
 
     /** No answers: every prompt takes its default. */
     public static final Answers NONE = new Answers(Map.of());
@@ -51,9 +55,23 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
     /** What was answered to a prompt, or its default; empty text for nothing. */
     public String to(ReportPrompt prompt) {
         return Optional.ofNullable(written.get(prompt.name()))
-                .or(prompt::defaultAnswer)
+                .or(() -> prompt.defaultAnswer().filter(text -> !text.equals(LAST)))
                 .orElse("")
                 .trim();
+    }
+
+    /**
+     * The same, where prompts that begin with the last answer have none, with that.
+     *
+     * @param last what the same person answered before, by prompt name
+     */
+    public Answers orLast(List<ReportPrompt> prompts, Map<String, String> last) {
+        Map<String, String> all = new HashMap<>(written);
+        prompts.stream()
+                .filter(prompt -> prompt.defaultAnswer().filter(LAST::equals).isPresent())
+                .filter(prompt -> last.containsKey(prompt.name()))
+                .forEach(prompt -> all.putIfAbsent(prompt.name(), last.get(prompt.name())));
+        return new Answers(all, ofData, complete);
     }
 
     /**

@@ -74,6 +74,8 @@ class SecurityConfiguration {
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")
                         .hasRole(Role.AUTHOR.name())
+                        .requestMatchers("/api/reports/*/kept-answers", "/api/reports/*/kept-answers/*")
+                        .authenticated()
                         .requestMatchers(HttpMethod.POST, "/api/reports/*/answers", "/api/reports/*/choices")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/reports/**")

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 
 /**
@@ -49,7 +50,9 @@ public record PromptView(
                 prompt.help(),
                 prompt.required().orElse(false),
                 offers(prompt),
-                prompt.defaultAnswer().orElse(""),
+                prompt.defaultAnswer()
+                        .filter(text -> !text.equals(Answers.LAST))
+                        .orElseGet(resolved::asked),
                 AnswerView.of(resolved, report, List.of()));
     }
 }

@@ -114,6 +114,7 @@ class ReportController {
             Optional<String> description,
             String dataset,
             String datasetLabel,
+            boolean asksFirst,
             List<String> levels,
             List<PromptView> prompts) {}
 
@@ -135,7 +136,7 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
-        List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, dataset)
+        List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, dataset, principal)
                 .resolve(report.prompts(), businessDate.of(report), dataset, locale(report));
         return new ReportView(
                 report.id(),
@@ -143,6 +144,7 @@ class ReportController {
                 report.description(),
                 report.dataset(),
                 dataset.label(),
+                report.asksFirst().orElse(false),
                 report.blocks().stream()
                         .filter(TableBlock.class::isInstance)
                         .map(TableBlock.class::cast)
@@ -159,7 +161,7 @@ class ReportController {
         Report report = definition(id, principal);
         DatasetModel dataset = datasets.require(report.dataset());
         Problems problems = new Problems();
-        List<ResolvedPrompt> resolved = found(new Answers(body.answers()), report, dataset)
+        List<ResolvedPrompt> resolved = found(new Answers(body.answers()), report, dataset, principal)
                 .resolve(report.prompts(), businessDate.of(report), dataset, locale(report), problems);
         return resolved.stream()
                 .map(prompt -> AnswerView.of(prompt, report, problems.found()))
@@ -188,13 +190,15 @@ class ReportController {
         return new PromptChoices(reader, report, dataset, businessDate.of(report))
                 .offered(
                         asked,
-                        found(new Answers(body.answers.orElse(Map.of())), report, dataset),
+                        found(new Answers(body.answers.orElse(Map.of())), report, dataset, principal),
                         body.find.orElse(""),
                         body.only);
     }
 
-    private Answers found(Answers answers, Report report, DatasetModel dataset) {
-        return DayValues.found(answers, report, dataset, reader, businessDate.of(report));
+    private Answers found(Answers answers, Report report, DatasetModel dataset, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        Answers all = answers.orLast(report.prompts(), runs.lastAnswers(report.id(), account));
+        return DayValues.found(all, report, dataset, reader, businessDate.of(report));
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -93,7 +93,12 @@ class RunController {
         RunContext context = businessDate.of(report);
         // Wrong answers and views are refused here, before there is a run.
         ReportDatasets of = datasets.of(report);
-        Answers answers = DayValues.found(body.given(), report, of.main(), reader, context);
+        Answers answers = DayValues.found(
+                body.given().orLast(report.prompts(), records.lastAnswers(report.id(), account)),
+                report,
+                of.main(),
+                reader,
+                context);
         RunRequest request = new RunRequest(report, of, answers, context, body.view());
         request.plan();
         Run run = runs.prepare(request, account.name());

@@ -13,6 +13,7 @@ import org.grammatus.server.account.Account;
 import org.grammatus.server.store.Store;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Who ran what, when, with which answers, and how it ended. */
@@ -61,6 +62,18 @@ public class RunRecords {
                                 : null)
                 .where(RUN.ID.eq(run.id()))
                 .execute();
+    }
+
+    /** What an account answered the last time that it ran a report, by prompt name; nothing the first time. */
+    public Map<String, String> lastAnswers(String report, Account account) {
+        return store.read()
+                .select(RUN.ANSWERS)
+                .from(RUN)
+                .where(RUN.ACCOUNT_ID.eq(account.id()).and(RUN.REPORT_ID.eq(report)))
+                .orderBy(RUN.STARTED_AT.desc())
+                .limit(1)
+                .fetchOptional(row -> json.readValue(row.value1(), new TypeReference<Map<String, String>>() {}))
+                .orElse(Map.of());
     }
 
     /** By report: when an account last started a run, milliseconds since 1970-01-01 UTC. */

@@ -1,0 +1,78 @@
+package org.grammatus.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import org.grammatus.server.RunningServer.Browser;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import tools.jackson.databind.JsonNode;
+
+/** Answers under a name, and prompts that begin with what the same person answered last. */
+class KeptAnswersTest {
+
+    @RegisterExtension
+    static final RunningServer SERVER = new RunningServer();
+
+    private static final String KEPT = "/api/reports/open-orders/kept-answers";
+
+    private static JsonNode json(HttpResponse<String> answer) {
+        return Browser.JSON.readTree(answer.body());
+    }
+
+    private static String body(String name, boolean forAll, String depots) {
+        return "{\"name\": \"%s\", \"forAll\": %b, \"answers\": {\"depots\": \"%s\"}}".formatted(name, forAll, depots);
+    }
+
+    @Test
+    void whatOnePersonKeepsIsNobodyElsesUnlessItIsForAll() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        Browser reader = SERVER.signedIn("reader");
+        author.post(KEPT, body("Mine", false, "Kiln Yard"));
+        author.post(KEPT, body("Everybody's", true, "Finch Lane"));
+        reader.post(KEPT, body("Mine", false, "Alder Quay"));
+        JsonNode seen = json(reader.get(KEPT));
+        assertThat(seen.valueStream()
+                        .map(one -> one.path("answers").path("depots").asString()))
+                .containsExactly("Finch Lane", "Alder Quay");
+        assertThat(seen.get(0).path("mine").asBoolean()).isFalse();
+        reader.post(KEPT, body("Mine", false, "Tarn Street"));
+        assertThat(json(reader.get(KEPT))).as("the same name gives way").hasSize(2);
+        String everybodys = KEPT + "/" + seen.get(0).path("id").asString();
+        assertThat(reader.send("DELETE", everybodys, "application/json", BodyPublishers.noBody())
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(author.send("DELETE", everybodys, "application/json", BodyPublishers.noBody())
+                        .statusCode())
+                .isEqualTo(204);
+        assertThat(json(reader.get(KEPT))).hasSize(1);
+    }
+
+    @Test
+    void wrongOnesAreRefusedInWords() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        assertThat(reader.post(KEPT, body(" ", false, "")).body()).contains("/name");
+        assertThat(reader.post(KEPT, body("For all", true, "")).body()).contains("only authors");
+        assertThat(reader.post(KEPT, body("Large", false, "x".repeat(100_001))).body())
+                .contains("no room");
+        assertThat(reader.get("/api/reports/no-such/kept-answers").statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void aPromptBeginsWithWhatTheSamePersonAnsweredLast() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        String open = author.get("/api/reports/open-orders/definition").body();
+        String remembering = open.replace("\"open-orders\"", "\"remembering\"")
+                .replace("\"title\" : \"Open orders inquiry\"", "\"title\" : \"Remembering\"")
+                .replaceFirst("\"field\" : \"depot\"", "\"field\" : \"depot\", \"default\" : \"last answer\"");
+        assertThat(author.post("/api/reports", remembering).statusCode()).isEqualTo(201);
+        JsonNode first = json(author.get("/api/reports/remembering"));
+        assertThat(first.path("prompts").get(1).path("asked").asString()).isEmpty();
+        author.post("/api/runs", "{\"report\": \"remembering\", \"answers\": {\"depots\": \"Kiln Yard\"}}");
+        JsonNode second = json(author.get("/api/reports/remembering"));
+        assertThat(second.path("prompts").get(1).path("asked").asString()).isEqualTo("Kiln Yard");
+        assertThat(second.path("prompts").get(1).path("answer").path("words").asString())
+                .isEqualTo("Kiln Yard");
+    }
+}
