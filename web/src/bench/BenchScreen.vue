@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import BenchBar from './BenchBar.vue'
 import BenchDialogs from './BenchDialogs.vue'
 import BenchNotices from './BenchNotices.vue'
@@ -51,6 +50,7 @@ const {
   together,
   chooseNone,
   why,
+  droppedBy,
   rowsPlace,
   select,
   said,
@@ -79,8 +79,6 @@ const {
   saving,
   selection,
 } = useBench(props.id)
-/** The filter whose dropped rows are shown. */
-const droppedBy = ref<string>()
 </script>
 
 <template>

@@ -71,7 +71,7 @@ export function useBench(id: string) {
     menu: (event) => dialogs.value?.showMenu(event),
     work: (id) => (worked.value = id),
   })
-  const { why, rowsPlace, select } = hands
+  const { why, rowsPlace, droppedBy, select } = hands
   const saving = useSaving(id, whole, editing, {
     begin: history.begin,
     show: () => shown.again(),
@@ -223,6 +223,7 @@ export function useBench(id: string) {
     chooseNone,
     why,
     rowsPlace,
+    droppedBy,
     select,
     said,
     wrong,

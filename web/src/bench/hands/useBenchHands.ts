@@ -25,6 +25,8 @@ export function useBenchHands(
 ) {
   const why = shallowRef<{ place: number; total?: string }>()
   const rowsPlace = ref<number>()
+  /** The filter whose dropped rows are shown. */
+  const droppedBy = ref<string>()
 
   function select(part: Part, event?: MouseEvent | KeyboardEvent) {
     const adds = (event?.ctrlKey || event?.metaKey || event?.shiftKey) && part.kind === 'column'
@@ -121,5 +123,17 @@ export function useBenchHands(
     rowsPlace.value = why.value?.place
   }
 
-  return { why, rowsPlace, select, onPick, onOpen, onMenu, onColumnMenu, editText, explain, showRows }
+  return {
+    why,
+    rowsPlace,
+    droppedBy,
+    select,
+    onPick,
+    onOpen,
+    onMenu,
+    onColumnMenu,
+    editText,
+    explain,
+    showRows,
+  }
 }

@@ -68,8 +68,8 @@ class EditingTest {
         JsonNode view = preview(SERVER.signedIn("author"), starter(), 1);
         assertThat(view.path("edit").asInt()).isEqualTo(1);
         assertThat(view.path("page").path("texts").toString()).contains("Sales by fiscal year");
-        assertThat(view.path("kept").get(0).path("id").asString()).isEqualTo("f-not-cancelled");
-        assertThat(view.path("kept").get(0).path("count").asLong())
+        assertThat(view.path("filters").get(0).path("id").asString()).isEqualTo("f-not-cancelled");
+        assertThat(view.path("filters").get(0).path("kept").asLong())
                 .isEqualTo(view.path("run").path("rowsKept").asLong());
         assertThat(view.path("orders").get(1).path("words").asString())
                 .isEqualTo("by Net sales, largest first, then by name");

@@ -8,6 +8,7 @@ import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Answers under a name, and prompts that begin with what the same person answered last. */
 class KeptAnswersTest {
@@ -62,10 +63,10 @@ class KeptAnswersTest {
     @Test
     void aPromptBeginsWithWhatTheSamePersonAnsweredLast() throws Exception {
         Browser author = SERVER.signedIn("author");
-        String open = author.get("/api/reports/open-orders/definition").body();
-        String remembering = open.replace("\"open-orders\"", "\"remembering\"")
-                .replace("\"title\" : \"Open orders inquiry\"", "\"title\" : \"Remembering\"")
-                .replaceFirst("\"field\" : \"depot\"", "\"field\" : \"depot\", \"default\" : \"last answer\"");
+        ObjectNode definition = (ObjectNode) json(author.get("/api/reports/open-orders/definition"));
+        definition.put("id", "remembering").put("title", "Remembering");
+        ((ObjectNode) definition.path("prompts").get(1)).put("default", "last answer");
+        String remembering = definition.toString();
         assertThat(author.post("/api/reports", remembering).statusCode()).isEqualTo(201);
         JsonNode first = json(author.get("/api/reports/remembering"));
         assertThat(first.path("prompts").get(1).path("asked").asString()).isEmpty();

@@ -36,11 +36,6 @@ public record RelatedFilter(
     public record Key(String field, String of) {}
 
     @Override
-    public Optional<ReportFilter> elsewhere(String other) {
-        return Optional.empty();
-    }
-
-    @Override
     public RelatedFilter mapped(DefinitionMapping to) {
         DefinitionMapping there = to.over(dataset);
         return new RelatedFilter(

@@ -78,8 +78,18 @@ public sealed interface ReportFilter
         return Optional.empty();
     }
 
-    /** The same filter over the fields that it names in another dataset; none where it names none. */
-    Optional<ReportFilter> elsewhere(String dataset);
+    /** The same filter over the field that it names in another dataset; none where it names none. */
+    default Optional<ReportFilter> elsewhere(String dataset) {
+        return also().orElse(List.of()).stream()
+                .filter(there -> there.dataset().equals(dataset))
+                .findFirst()
+                .map(there -> over(there.field()));
+    }
+
+    /** The same filter over another field; one that has no field of its own stays. */
+    default ReportFilter over(String other) {
+        return this;
+    }
 
     /** The filter and those it is made of, over the same rows, outermost first. */
     default Stream<ReportFilter> withParts() {
@@ -99,14 +109,6 @@ public sealed interface ReportFilter
      */
     @JsonPropertyOrder({"dataset", "field"})
     record FieldElsewhere(String dataset, String field) {}
-
-    /** The field that stands for its own in another dataset. */
-    private Optional<String> fieldIn(String dataset) {
-        return also().orElse(List.of()).stream()
-                .filter(also -> also.dataset().equals(dataset))
-                .findFirst()
-                .map(FieldElsewhere::field);
-    }
 
     /** Its reach with the blocks' ids changed. */
     default Optional<List<String>> reach(DefinitionMapping to) {
@@ -140,10 +142,8 @@ public sealed interface ReportFilter
         }
 
         @Override
-        public Optional<ReportFilter> elsewhere(String dataset) {
-            return ((ReportFilter) this)
-                    .fieldIn(dataset)
-                    .map(there -> new OfPeriod(id, there, prompt, blocks, also, off));
+        public OfPeriod over(String there) {
+            return new OfPeriod(id, there, prompt, blocks, also, off);
         }
 
         @Override
@@ -178,12 +178,8 @@ public sealed interface ReportFilter
         }
 
         @Override
-        public Optional<ReportFilter> elsewhere(String dataset) {
-            return ((ReportFilter) this)
-                    .fieldIn(dataset)
-                    .filter(there -> other.isEmpty())
-                    .map(there ->
-                            new Condition(id, there, comparison, values, other, ignoreCase, prompt, blocks, also, off));
+        public Condition over(String there) {
+            return new Condition(id, there, comparison, values, other, ignoreCase, prompt, blocks, also, off);
         }
 
         @Override
@@ -209,11 +205,6 @@ public sealed interface ReportFilter
         @Override
         public FilterKind kind() {
             return FilterKind.EXPRESSION;
-        }
-
-        @Override
-        public Optional<ReportFilter> elsewhere(String dataset) {
-            return Optional.empty();
         }
 
         @Override
@@ -294,10 +285,8 @@ public sealed interface ReportFilter
         }
 
         @Override
-        public Optional<ReportFilter> elsewhere(String dataset) {
-            return ((ReportFilter) this)
-                    .fieldIn(dataset)
-                    .map(there -> new Top(id, there, end, count, blocks, also, off));
+        public Top over(String there) {
+            return new Top(id, there, end, count, blocks, also, off);
         }
 
         @Override

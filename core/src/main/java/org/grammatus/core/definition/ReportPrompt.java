@@ -70,7 +70,7 @@ public sealed interface ReportPrompt {
     Optional<String> appears();
 
     /** What its answer must meet, together with the others. */
-    Optional<List<PromptCheck>> checks();
+    Optional<List<Check>> checks();
 
     /** Its condition with all texts changed. */
     default Optional<String> condition(DefinitionMapping to) {
@@ -78,7 +78,7 @@ public sealed interface ReportPrompt {
     }
 
     /** Its checks with all texts changed. */
-    default Optional<List<PromptCheck>> checked(DefinitionMapping to) {
+    default Optional<List<Check>> checked(DefinitionMapping to) {
         return checks().map(all -> all.stream().map(check -> check.mapped(to)).toList());
     }
 
@@ -98,7 +98,7 @@ public sealed interface ReportPrompt {
             Optional<Boolean> required,
             Optional<String> appears,
             @JsonProperty("default") Optional<String> defaultAnswer,
-            Optional<List<PromptCheck>> checks)
+            Optional<List<Check>> checks)
             implements ReportPrompt {
 
         @Override
@@ -130,10 +130,10 @@ public sealed interface ReportPrompt {
             Optional<Boolean> required,
             Optional<String> appears,
             Optional<String> field,
-            Optional<List<ListedChoice>> listed,
+            Optional<List<Listed>> listed,
             Optional<ChoiceOrder> order,
             @JsonProperty("default") Optional<String> defaultAnswer,
-            Optional<List<PromptCheck>> checks)
+            Optional<List<Check>> checks)
             implements ReportPrompt {
 
         @Override
@@ -175,7 +175,7 @@ public sealed interface ReportPrompt {
             Optional<String> most,
             Optional<String> pattern,
             @JsonProperty("default") Optional<String> defaultAnswer,
-            Optional<List<PromptCheck>> checks)
+            Optional<List<Check>> checks)
             implements ReportPrompt {
 
         @Override
@@ -211,7 +211,7 @@ public sealed interface ReportPrompt {
             Optional<Boolean> required,
             Optional<String> appears,
             @JsonProperty("default") Optional<String> defaultAnswer,
-            Optional<List<PromptCheck>> checks)
+            Optional<List<Check>> checks)
             implements ReportPrompt {
 
         @Override
@@ -226,6 +226,28 @@ public sealed interface ReportPrompt {
                     condition(to),
                     defaultAnswer,
                     checked(to));
+        }
+    }
+
+    /**
+     * One of the choices that a prompt lists itself.
+     *
+     * @param value what it is in expressions
+     * @param label what it is called
+     */
+    record Listed(String value, String label) {}
+
+    /**
+     * What answers must meet. It fails only where it is FALSE: an answer that is open fails nothing.
+     *
+     * @param that a condition over all answers, such as {@code :days_to - :days_from < 92}
+     * @param message what its author says to whoever answered otherwise
+     */
+    record Check(String that, String message) {
+
+        /** The same with all its texts changed. */
+        private Check mapped(DefinitionMapping to) {
+            return new Check(to.expression(that), message);
         }
     }
 }

@@ -9,7 +9,6 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.definition.PromptCheck;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -91,10 +90,10 @@ final class AnswerConditions {
 
     /** The checks of a prompt that fail, each with what its author says. */
     List<String> failing(int prompt, Names all) {
-        List<PromptCheck> checks = prompts.get(prompt).checks().orElse(List.of());
+        List<ReportPrompt.Check> checks = prompts.get(prompt).checks().orElse(List.of());
         List<String> failing = new ArrayList<>();
         for (int i = 0; i < checks.size(); i++) {
-            PromptCheck check = checks.get(i);
+            ReportPrompt.Check check = checks.get(i);
             boolean fails = problems.collect(
                     "/prompts/" + prompt + "/checks/" + i + "/that",
                     () -> truth(check.that(), all).equals(Optional.of(false)),

@@ -8,7 +8,6 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.problem.Problem;
@@ -67,7 +66,8 @@ final class AnswerReader {
                 .filter(ReportPrompt.Choice.class::isInstance)
                 .map(ReportPrompt.Choice.class::cast);
         Map<String, String> listed = choice.flatMap(ReportPrompt.Choice::listed).orElse(List.of()).stream()
-                .collect(Collectors.toMap(ListedChoice::value, ListedChoice::label, (first, second) -> first));
+                .collect(Collectors.toMap(
+                        ReportPrompt.Listed::value, ReportPrompt.Listed::label, (first, second) -> first));
         return new ResolvedPrompt(
                 prompt.name(),
                 prompt.label(),
@@ -156,7 +156,7 @@ final class AnswerReader {
     /** What a report lists itself is all that there is, unlike the values that rows have today. */
     private static void requireListed(ReportPrompt.Choice prompt, String value) {
         List<String> listed = prompt.listed().orElse(List.of()).stream()
-                .map(ListedChoice::value)
+                .map(ReportPrompt.Listed::value)
                 .toList();
         if (!listed.isEmpty() && !listed.contains(value)) {
             throw new IllegalArgumentException("found \"" + value + "\", expected one of " + String.join(", ", listed)

@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Typed;
@@ -70,8 +69,8 @@ public final class PromptChoices {
 
     /** What the report lists, in its order; counted where it is a field's. */
     private List<FieldValues.Value> listed(
-            List<ListedChoice> listed, ReportPrompt.Choice prompt, FieldValues.Sought sought) {
-        Set<String> values = listed.stream().map(ListedChoice::value).collect(Collectors.toSet());
+            List<ReportPrompt.Listed> listed, ReportPrompt.Choice prompt, FieldValues.Sought sought) {
+        Set<String> values = listed.stream().map(ReportPrompt.Listed::value).collect(Collectors.toSet());
         FieldValues.Sought those =
                 new FieldValues.Sought("", Optional.empty(), Optional.of(values), sought.conditions(), false);
         Optional<Map<String, Integer>> counts = prompt.field()

@@ -15,7 +15,6 @@ import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.FilterComparison;
-import org.grammatus.core.definition.ListedChoice;
 import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
@@ -259,6 +258,12 @@ final class References {
             case ReportFilter.OfPeriod period -> prompt(pointer, period.prompt(), Set.of(PromptType.PERIOD), prompts);
             case ReportFilter.Condition condition -> {
                 operands(pointer, condition);
+                if (condition.other().isPresent()) {
+                    unused(
+                            pointer + "/also",
+                            condition.also(),
+                            "a filter that compares two fields stays in its dataset");
+                }
                 condition.prompt().ifPresent(name -> prompt(pointer, name, answering(condition.comparison()), prompts));
             }
             case ReportFilter.Typed typed -> {}
@@ -351,7 +356,7 @@ final class References {
             problems.error(pointer, "offers nothing to choose from; add \"field\" or \"listed\"");
         }
         Set<String> values = new HashSet<>();
-        List<ListedChoice> listed = choice.listed().orElse(List.of());
+        List<ReportPrompt.Listed> listed = choice.listed().orElse(List.of());
         for (int i = 0; i < listed.size(); i++) {
             if (!values.add(listed.get(i).value())) {
                 problems.error(
