@@ -141,4 +141,52 @@ class PromptsTest {
         assertThat(headings).not().containsText("Net amount");
         assertThat(page.locator(".paper").first()).containsText("With amounts: no");
     }
+
+    @Test
+    void aQuickReportFollowsItsAnswersByKeyboardAloneAndKeepsThem() {
+        Page page = PRODUCT.signedIn("reader", "/reports/quiet-apiaries");
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("17 apiaries");
+        page.getByLabel("Region", new Page.GetByLabelOptions().setExact(true)).focus();
+        page.keyboard().type("isl");
+        page.keyboard().press("Enter");
+        // Nobody presses Run: a report that is quick follows.
+        assertThat(paper).containsText("Region: Islands");
+        Bench.button(page, "Keep these answers").focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("The islands");
+        page.keyboard().press("Enter");
+        assertThat(page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers")))
+                .isVisible();
+        Accessibility.check(page);
+
+        page.navigate(page.url().replaceAll("\\?.*", ""));
+        assertThat(paper).containsText("Region: all");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers"))
+                .click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("The islands"))
+                .click();
+        assertThat(paper).containsText("Region: Islands");
+        Bench.button(page, "Discard “The islands”").click();
+        assertThat(Bench.button(page, "Discard “The islands”")).hasCount(0);
+    }
+
+    @Test
+    void aPhoneAnswersEveryKindOfPrompt() {
+        Page page = PRODUCT.signedIn("reader", "/reports/open-orders");
+        page.setViewportSize(390, 844);
+        page.reload();
+        Bench.button(page, "Open: What to show").click();
+        Locator asked = page.getByLabel("What to show", new Page.GetByLabelOptions().setExact(true));
+        asked.getByLabel("Product").fill("jar");
+        asked.getByLabel("Lines worth at least").fill("100");
+        asked.getByLabel("Order numbers, from").fill("S0106000");
+        asked.getByLabel("Order numbers, from").press("Tab");
+        assertThat(asked.getByText("from S0106000")).isVisible();
+        Accessibility.check(page);
+        Bench.button(page, "Run").click();
+        assertThat(asked).not().isVisible();
+        assertThat(page.locator(".list")).containsText("Product: jar");
+        assertThat(page.locator(".list")).containsText("Lines worth at least: 100");
+    }
 }

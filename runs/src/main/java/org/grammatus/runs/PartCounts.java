@@ -54,7 +54,7 @@ public record PartCounts(
         DrillDown rows = table.grouping().drillDown();
         blocks.add(new BlockCount(plan.id(), rows.star().rowCount(), grouped.rowsKept(), table.places() - 1));
         // What the report keeps is the same in every table: its own conditions stand before a table's.
-        FilterCounts.of(plan, rows.star(), rows.kept(), () -> false).stream()
+        FilterCounts.of(plan, rows.star(), rows.kept(), table.made().meeting(), () -> false).stream()
                 .filter(count -> filters.stream().noneMatch(known -> known.id().equals(count.id())))
                 .forEach(filters::add);
         InWords words = new InWords(plan.dataset());

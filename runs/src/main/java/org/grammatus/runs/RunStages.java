@@ -19,6 +19,7 @@ import org.grammatus.core.plan.GroupingInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.rows.KeptRows;
+import org.grammatus.core.rows.MeetingRows;
 
 /**
  * The steps from rows to groups, each done once for the same rows and inputs. What was read, for whom, from which state of its source
@@ -30,9 +31,14 @@ public final class RunStages {
     private final Cache<Star, OfRows> byRows = Caffeine.newBuilder().weakKeys().build();
 
     private static final class OfRows {
+        final MeetingRows meeting;
         final Stage<Related, Star> related = new Stage<>();
         final Stage<FilterInputs, Kept> filtering = new Stage<>();
         final Stage<GroupingInputs, Grouping.Result> grouping = new Stage<>();
+
+        OfRows(Star star) {
+            this.meeting = new MeetingRows(star);
+        }
     }
 
     /** What looks for rows, and the very rows that it looks into. */
@@ -55,13 +61,17 @@ public final class RunStages {
      * Groups with what made them.
      *
      * @param held what is to be held as long as the groups are, for the sake of later runs
+     * @param meeting which of the rows meet conditions
      */
-    public record Made(Grouping.Result grouping, Touched touched, List<Object> held) {
+    public record Made(Grouping.Result grouping, Touched touched, List<Object> held, MeetingRows meeting) {
 
         /** The same, chosen keys called as another block's rows call them. */
         Made answeredBy(Grouped other) {
             return new Made(
-                    new Grouping.Result(grouping.grouped().answeredBy(other), grouping.drillDown()), touched, held);
+                    new Grouping.Result(grouping.grouped().answeredBy(other), grouping.drillDown()),
+                    touched,
+                    held,
+                    meeting);
         }
     }
 
@@ -72,7 +82,7 @@ public final class RunStages {
      */
     Made grouped(TablePlan plan, Star rows, Function<Typed.Has, Star> others, BooleanSupplier cancelled) {
         Star star = related(plan, rows, others, cancelled);
-        OfRows stages = byRows.get(star, key -> new OfRows());
+        OfRows stages = byRows.get(star, OfRows::new);
         long[] touched = new long[2];
         FilterInputs conditions = new FilterInputs(
                 plan.dataset().asRead(),
@@ -88,7 +98,7 @@ public final class RunStages {
             return Grouping.group(plan, star, kept.rows, kept.faults.copy(), stop);
         });
         Grouping.Result printed = new Grouping.Result(grouping.grouped().printedBy(plan), grouping.drillDown());
-        return new Made(printed, new Touched(touched[0], touched[1]), List.of(star, kept, grouping));
+        return new Made(printed, new Touched(touched[0], touched[1]), List.of(star, kept, grouping), stages.meeting);
     }
 
     /** The rows with what is known of those of other datasets that belong to them. */
@@ -98,7 +108,7 @@ public final class RunStages {
             return rows;
         }
         Related inputs = new Related(looks, looks.stream().map(others).toList());
-        return byRows.get(rows, key -> new OfRows()).related.of(inputs, cancelled, stop -> {
+        return byRows.get(rows, OfRows::new).related.of(inputs, cancelled, stop -> {
             Map<Typed.Has, RelatedKeys> found = new HashMap<>();
             for (Typed.Has has : looks) {
                 Star into = others.apply(has);

@@ -5,12 +5,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import org.grammatus.core.columnar.Column;
-import org.grammatus.core.columnar.Evaluator;
-import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
-import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -18,8 +13,7 @@ import org.grammatus.core.plan.TablePlan;
 /** What each condition of a table keeps, and each part of it: by itself, and after those before it. Used once. */
 public final class FilterCounts {
 
-    private final Star star;
-    private final Homes homes;
+    private final MeetingRows meeting;
     private final BooleanSupplier cancelled;
     private final List<FilterCount> counts = new ArrayList<>();
 
@@ -31,23 +25,25 @@ public final class FilterCounts {
      */
     public record FilterCount(String id, Optional<Integer> alone, Optional<Integer> kept) {}
 
-    private FilterCounts(TablePlan plan, Star star, BooleanSupplier cancelled) {
-        this.star = star;
-        this.homes = new Homes(plan.dataset());
+    private FilterCounts(MeetingRows meeting, BooleanSupplier cancelled) {
+        this.meeting = meeting;
         this.cancelled = cancelled;
     }
 
     /** Counts for every condition and part that restricts something, in the order of the plan. */
-    public static List<FilterCount> of(TablePlan plan, Star star, KeptRows kept, BooleanSupplier cancelled) {
+    public static List<FilterCount> of(
+            TablePlan plan, Star star, KeptRows kept, MeetingRows meeting, BooleanSupplier cancelled) {
         if (!star.isComplete()) {
             return partial(plan, kept);
         }
-        FilterCounts counts = new FilterCounts(plan, star, cancelled);
-        BitSet left = counts.all();
+        FilterCounts counts = new FilterCounts(meeting, cancelled);
+        BitSet left = new BitSet(star.rowCount());
+        left.set(0, star.rowCount());
         for (int i = 0; i < plan.filters().size(); i++) {
             FilterPlan filter = plan.filters().get(i);
-            BitSet own = counts.meeting(filter.condition());
-            filter.top().ifPresent(top -> KeptRows.keepFirst(own, top, plan, star));
+            BitSet own = filter.top().isEmpty()
+                    ? counts.meeting(filter.condition())
+                    : first(filter.top().get(), plan, star);
             counts.counts.add(new FilterCount(
                     filter.id(),
                     Optional.of(own.cardinality()),
@@ -96,24 +92,17 @@ public final class FilterCounts {
         }
     }
 
-    private BitSet all() {
-        BitSet all = new BitSet(star.rowCount());
-        all.set(0, star.rowCount());
-        return all;
+    /** The first rows where no other condition is. */
+    private static BitSet first(FilterPlan.TopRows top, TablePlan plan, Star star) {
+        BitSet rows = new BitSet(star.rowCount());
+        rows.set(0, star.rowCount());
+        KeptRows.keepFirst(rows, top, plan, star);
+        return rows;
     }
 
-    /** The grain's rows for which a condition is TRUE; computed once for each row of its home table. */
+    /** Not to be changed. */
     private BitSet meeting(Typed condition) {
         KeptRows.requireGoingOn(cancelled);
-        int home = homes.orGrain(condition);
-        long[] truth = ((Column.Longs) Evaluator.evaluate(condition, star.at(home), new Faults())).values();
-        int[] path = star.path(DatasetModel.GRAIN, home);
-        long[] words = new long[(path.length + Long.SIZE - 1) / Long.SIZE];
-        for (int row = 0; row < path.length; row++) {
-            // Without a branch: rows that meet a condition stand among those that do not.
-            long bit = truth[path[row]] == 1 ? 1L : 0L;
-            words[row >> 6] |= bit << row;
-        }
-        return BitSet.valueOf(words);
+        return meeting.of(condition);
     }
 }
