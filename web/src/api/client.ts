@@ -309,7 +309,9 @@ export const api = {
   previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
   endPreviews: (session: string) => call('DELETE', `/api/previews/${session}`),
   filterTexts: (definition: Report) =>
-    post<{ id: string; text: string }[]>('/api/previews/filters', { definition: documentOf(definition) }),
+    post<{ id: string; text: string; built?: unknown }[]>('/api/previews/filters', {
+      definition: documentOf(definition),
+    }),
   startRun: (report: string, answers: Answers, view: View) =>
     post<RunView>('/api/runs', { report, answers, ...view }),
   strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),

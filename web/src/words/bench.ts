@@ -528,6 +528,7 @@ export const bench = {
     adds: (count: number) => `It adds ${count.toLocaleString('en-GB')} to those before it.`,
     notCounted: 'Not counted: the source left rows out.',
     added: (count: number) => `+${count.toLocaleString('en-GB')}`,
+    toBuilt: 'Turn into a built filter',
     dropped: 'Rows that it drops',
     turn: 'Turn it round',
     copy: 'Copy',

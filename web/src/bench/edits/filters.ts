@@ -153,6 +153,17 @@ export function unwrapFilter(report: Report, id: string): Report {
   )
 }
 
+/** Puts the built form of a typed filter in its place; its parts get ids that nothing has. */
+export function buildFilter(report: Report, id: string, built: Filter): Report {
+  const taken: string[] = []
+  const named = (part: Filter, own?: string): Filter => {
+    const free = own ?? freeId(report, `f-${part.field ?? part.kind}`, taken)
+    taken.push(free)
+    return stripped({ ...part, id: free, filters: part.filters?.map((inner) => named(inner)) })
+  }
+  return withList(report, id, (filters) => within(filters, id, () => [named(built, id)]))
+}
+
 /** The same filter once more, after itself. */
 export function copyFilter(report: Report, id: string): Report {
   const taken: string[] = []

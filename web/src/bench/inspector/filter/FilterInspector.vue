@@ -9,7 +9,7 @@ import FilterReach from './FilterReach.vue'
 import InspectorField from '../InspectorField.vue'
 import RelatedRows from './RelatedRows.vue'
 import TopRows from './TopRows.vue'
-import { changeFilter, filterTree, hasParts, isTop } from '../../edits/filters'
+import { buildFilter, changeFilter, filterTree, hasParts, isTop } from '../../edits/filters'
 import { api, type DatasetView, type Filter, type PreviewView, type Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -32,6 +32,8 @@ const text = words.bench.inspector
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.filter.field))
 const prompt = computed(() => props.report.prompts.find((p) => p.name === props.filter.prompt))
 const typed = ref('')
+/** The built form of a typed filter, where it has one. */
+const built = ref<Filter>()
 /** Whether it is one of several of which one must hold. */
 const inAny = computed(() =>
   filterTree(props.report).some(
@@ -41,10 +43,10 @@ const inAny = computed(() =>
 watch(
   () => props.filter,
   async (filter) => {
-    if (filter.kind !== 'expression') {
-      const texts = await api.filterTexts(props.report).catch(() => [])
-      typed.value = texts.find((t) => t.id === filter.id)?.text ?? ''
-    }
+    const texts = await api.filterTexts(props.report).catch(() => [])
+    const own = texts.find((t) => t.id === filter.id)
+    typed.value = own?.text ?? ''
+    built.value = own?.built as Filter | undefined
   },
   { immediate: true },
 )
@@ -90,6 +92,14 @@ function toTyped() {
         @update:model-value="(where) => change({ where: where ?? '' }, 'where')"
       />
     </InspectorField>
+    <Button
+      v-if="built"
+      :label="words.bench.filters.toBuilt"
+      icon="pi pi-sliders-h"
+      text
+      size="small"
+      @click="emit('apply', words.bench.edits.filter, (report) => buildFilter(report, filter.id, built!))"
+    />
   </template>
   <FilterGroup
     v-else-if="hasParts(filter)"

@@ -63,6 +63,10 @@ class FiltersTest {
         assertThat(listed(page, "None of these")).hasCount(0);
         listed(page, "Status is shipped").click();
         assertThat(inspector.getByRole(AriaRole.STATUS).first()).hasText(shipped);
+        Bench.button(page, "Turn into an expression").click();
+        assertThat(listed(page, "Status is shipped")).hasCount(0);
+        Bench.button(page, "Turn into a built filter").click();
+        assertThat(listed(page, "Status is shipped")).isVisible();
         page.locator(".paper").first().click();
         for (int i = 0; i < MOST_STEPS; i++) {
             page.keyboard().press("Control+z");

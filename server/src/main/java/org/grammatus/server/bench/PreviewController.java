@@ -11,6 +11,7 @@ import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.ReportDatasets;
+import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
@@ -125,8 +126,12 @@ class PreviewController {
     /** A definition of which the typed form of its filters is wanted. */
     record FiltersBody(JsonNode definition) {}
 
-    /** A filter's typed form. */
-    record FilterText(String id, String text) {}
+    /**
+     * A filter's typed form.
+     *
+     * @param built of a typed one, its built form, where it has one that means the same
+     */
+    record FilterText(String id, String text, Optional<JsonNode> built) {}
 
     @PostMapping("/filters")
     @Operation(operationId = "filterTexts", summary = "The expressions that a definition's filters stand for")
@@ -143,7 +148,23 @@ class PreviewController {
     private static Stream<FilterText> texts(List<ReportFilter> filters, FilterScope scope) {
         return filters.stream()
                 .flatMap(ReportFilter::withParts)
-                .map(filter ->
-                        new FilterText(filter.id(), org.grammatus.core.plan.planner.FilterText.of(filter, scope)));
+                .map(filter -> new FilterText(
+                        filter.id(),
+                        org.grammatus.core.plan.planner.FilterText.of(filter, scope),
+                        built(filter, scope)));
+    }
+
+    private static Optional<JsonNode> built(ReportFilter filter, FilterScope scope) {
+        if (!(filter instanceof ReportFilter.Typed typed)) {
+            return Optional.empty();
+        }
+        int[] parts = new int[1];
+        try {
+            return BuiltForm.of(typed, scope, () -> typed.id() + "-" + ++parts[0])
+                    .map(Definitions::tree);
+        } catch (ProblemException e) {
+            // What is wrong with it is told by the preview.
+            return Optional.empty();
+        }
     }
 }

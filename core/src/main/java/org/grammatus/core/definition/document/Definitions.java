@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import tools.jackson.core.JacksonException;
@@ -86,6 +87,11 @@ public final class Definitions {
 
     public static String write(Report report) {
         return pretty(report);
+    }
+
+    /** A filter as it stands in documents. */
+    public static JsonNode tree(ReportFilter filter) {
+        return MAPPER.valueToTree(filter);
     }
 
     public static String write(Dataset dataset) {
