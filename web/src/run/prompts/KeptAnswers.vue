@@ -23,16 +23,26 @@ const isAuthor = computed(() => session.person?.role !== 'READER')
 const options = computed(() =>
   kept.value.map((one) => ({ ...one, label: one.mine && !one.forAll ? one.name : text.forAllOf(one.name) })),
 )
+/** What a report does not ask any more is let go. */
+const stillAsked = (answers: Answers) =>
+  Object.fromEntries(Object.entries(answers).filter(([prompt]) => prompt in asked.value))
 /** Those that are answered now. */
 const chosen = computed(() =>
   options.value.find((one) =>
-    Object.entries(one.answers).every(([prompt, answer]) => (asked.value[prompt] ?? '') === answer),
+    Object.entries(stillAsked(one.answers)).every(
+      ([prompt, answer]) => (asked.value[prompt] ?? '') === answer,
+    ),
   ),
 )
 
 onMounted(async () => {
   kept.value = await api.keptAnswers(props.report).catch(() => [])
 })
+
+function take(id: number) {
+  const answers = kept.value.find((one) => one.id === id)?.answers ?? {}
+  asked.value = { ...asked.value, ...stillAsked(answers) }
+}
 
 async function keep() {
   problem.value = ''
@@ -63,9 +73,7 @@ async function discard(id: number) {
       :aria-label="text.choose"
       size="small"
       fluid
-      @update:model-value="
-        (id: number) => (asked = { ...asked, ...options.find((one) => one.id === id)?.answers })
-      "
+      @update:model-value="take"
     />
     <div v-if="naming" class="naming">
       <InputText
