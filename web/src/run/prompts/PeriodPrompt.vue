@@ -18,16 +18,22 @@ const asked = defineModel<string>({ required: true })
 
 const CUSTOM = 'custom'
 const rolling = Object.keys(words.periods)
-const options = [
+/** A rolling name that is none of the usual: what is written without a stroke or a day rolls. */
+const unusual = computed(() => {
+  const text = props.prompt.asked
+  return text && !/[/\d]{3}/.test(text) && !rolling.includes(text) ? text : undefined
+})
+const options = computed(() => [
+  ...(unusual.value ? [{ value: unusual.value, label: capitalised(unusual.value) }] : []),
   ...rolling.map((value) => ({ value, label: words.periods[value] })),
   { value: CUSTOM, label: words.run.custom },
-]
+])
 /** What is being typed; none while nothing is. */
 const typed = ref<string>()
 const calendarOpen = ref(false)
 const chosen = computed(() => {
   const text = asked.value === '' ? 'all' : asked.value
-  return rolling.includes(text) ? text : CUSTOM
+  return rolling.includes(text) || text === unusual.value ? text : CUSTOM
 })
 const isOpen = computed(() => (props.resolved?.resolved ?? '../..') === '../..')
 const shownText = computed(
@@ -41,6 +47,8 @@ const range = computed(() => {
     : (props.resolved?.resolved ?? '').split('/').map(shownDay)
   return from ? [from, to ?? null] : to ? [to, null] : null
 })
+
+const capitalised = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 function choose(value: string) {
   typed.value = undefined

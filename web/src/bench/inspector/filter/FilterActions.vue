@@ -38,15 +38,15 @@ const keeps = computed(() => {
 
 <template>
   <p v-if="keeps" class="keeps" role="status">{{ keeps }}</p>
-  <Button
-    v-if="count?.alone !== undefined && isTop(report, filter.id)"
-    :label="text.dropped"
-    icon="pi pi-list"
-    text
-    size="small"
-    @click="emit('dropped')"
-  />
   <div class="actions">
+    <Button
+      v-if="count?.alone !== undefined && isTop(report, filter.id)"
+      :label="text.dropped"
+      icon="pi pi-list"
+      text
+      size="small"
+      @click="emit('dropped')"
+    />
     <Button
       :label="text.turn"
       icon="pi pi-sync"

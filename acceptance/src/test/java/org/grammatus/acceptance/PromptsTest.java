@@ -162,6 +162,7 @@ class PromptsTest {
 
         page.navigate(page.url().replaceAll("\\?.*", ""));
         assertThat(paper).containsText("Region: all");
+        assertThat(page.locator(".outline").getByText("Tobin Ashgrove")).isVisible();
         page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers"))
                 .click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("The islands"))
