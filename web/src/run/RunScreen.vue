@@ -99,7 +99,8 @@ onMounted(async () => {
       }
       return
     }
-    await runReport(Math.max(1, Number.parseInt(String(route.query.page ?? '1'), 10) || 1))
+    // Whoever opens what is asked while it begins keeps it open.
+    await runReport(Math.max(1, Number.parseInt(String(route.query.page ?? '1'), 10) || 1), true)
   } catch (e) {
     fail((e as Error).message)
   }

@@ -164,9 +164,10 @@ class PromptsTest {
         assertThat(paper).containsText("Region: all");
         assertThat(page.locator(".outline").getByText("Tobin Ashgrove")).isVisible();
         page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers"))
-                .click();
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("The islands"))
-                .click();
+                .focus();
+        page.keyboard().press("ArrowDown");
+        page.getByRole(AriaRole.OPTION).click();
+        Bench.button(page, "Run").click();
         assertThat(paper).containsText("Region: Islands");
         Bench.button(page, "Discard “The islands”").click();
         assertThat(Bench.button(page, "Discard “The islands”")).hasCount(0);
