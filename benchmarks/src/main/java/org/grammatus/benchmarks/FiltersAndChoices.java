@@ -62,7 +62,7 @@ final class FiltersAndChoices {
             List<String> filters = new ArrayList<>();
             for (int i = 0; i < CONDITIONS.size(); i++) {
                 filters.add("{\"id\": \"f%d\", \"kind\": \"expression\", \"where\": \"%s\"}"
-                        .formatted(i, CONDITIONS.get(i).formatted(++edit[0] % 50)));
+                        .formatted(i, CONDITIONS.get(i).formatted(++edit[0])));
             }
             RunRequest request = new RunRequest(
                     Definitions.readReport("""
