@@ -49,11 +49,10 @@ public record WhyAbsent(String noun, int found, int kept, List<Drop> drops, bool
         BitSet keeps = new BitSet();
         IntStream.of(kept.rows()).forEach(keeps::set);
         List<Drop> drops = new ArrayList<>();
-        for (FilterPlan filter : plan.filters()) {
-            BitSet dropped = new BitSet();
-            DroppedRows.of(plan, star, kept, filter.id())
-                    .map(IntStream::of)
-                    .ifPresent(all -> all.forEach(dropped::set));
+        List<BitSet> each = star.isComplete() ? DroppedRows.each(plan, star, kept) : List.of();
+        for (int i = 0; i < each.size(); i++) {
+            FilterPlan filter = plan.filters().get(i);
+            BitSet dropped = (BitSet) each.get(i).clone();
             dropped.and(rows);
             if (!dropped.isEmpty()) {
                 drops.add(new Drop(filter.id(), filter.words(), dropped.cardinality()));

@@ -19,6 +19,7 @@ final class RollingPeriod {
     private static final int MOST_DAYS = 36_600;
     private static final int MOST_SPANS = 1_200;
     private static final int MONTHS_OF_QUARTER = 3;
+    private static final int MONTHS_OF_YEAR = 12;
 
     private static final String UNIT = "(week|month|quarter|year|fiscal quarter|fiscal year)";
     private static final Pattern LAST_YEAR = Pattern.compile("(.+) last year");
@@ -169,7 +170,9 @@ final class RollingPeriod {
 
     /** The first day of the quarter, of a year that starts on a day, in which today lies, or of another so many on. */
     private LocalDate quarter(LocalDate yearStart, int step) {
-        int months = (today.getYear() - yearStart.getYear()) * 12 + today.getMonthValue() - yearStart.getMonthValue();
+        int months = (today.getYear() - yearStart.getYear()) * MONTHS_OF_YEAR
+                + today.getMonthValue()
+                - yearStart.getMonthValue();
         return yearStart.plusMonths((long) (months / MONTHS_OF_QUARTER + step) * MONTHS_OF_QUARTER);
     }
 }

@@ -1,6 +1,8 @@
 package org.grammatus.core.rows;
 
+import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Star;
@@ -26,29 +28,29 @@ public final class DroppedRows {
         if (index < 0 || !star.isComplete()) {
             return Optional.empty();
         }
-        boolean first = plan.filters().get(index).top().isPresent();
-        // What chooses the first rows does so after all others.
-        BitSet before = first ? meetingAll(plan, star, plan.filters().size()) : meetingAll(plan, star, index);
-        BitSet after;
-        if (first) {
-            after = new BitSet();
-            IntStream.of(kept.rows()).forEach(after::set);
-        } else {
-            after = meetingAll(plan, star, index + 1);
-        }
-        before.andNot(after);
-        return Optional.of(before.stream().toArray());
+        return Optional.of(each(plan, star, kept).get(index).stream().toArray());
     }
 
-    private static BitSet meetingAll(TablePlan plan, Star star, int count) {
-        BitSet meeting = new BitSet();
-        IntStream.of(KeptRows.meeting(
-                        plan.filters().subList(0, count).stream()
-                                .map(FilterPlan::condition)
-                                .toList(),
-                        plan.dataset(),
-                        star))
-                .forEach(meeting::set);
-        return meeting;
+    /** The same for every condition, in the order of the plan; each condition is tried once. */
+    public static List<BitSet> each(TablePlan plan, Star star, KeptRows kept) {
+        MeetingRows meeting = new MeetingRows(star);
+        BitSet left = new BitSet(star.rowCount());
+        left.set(0, star.rowCount());
+        List<BitSet> dropped = new ArrayList<>();
+        for (FilterPlan filter : plan.filters()) {
+            BitSet own = (BitSet) left.clone();
+            BitSet meets = meeting.of(filter.condition());
+            own.andNot(meets);
+            left.and(meets);
+            dropped.add(own);
+        }
+        // What chooses the first rows does so after all others.
+        IntStream.of(kept.rows()).forEach(left::clear);
+        for (int i = 0; i < dropped.size(); i++) {
+            if (plan.filters().get(i).top().isPresent()) {
+                dropped.set(i, left);
+            }
+        }
+        return List.copyOf(dropped);
     }
 }

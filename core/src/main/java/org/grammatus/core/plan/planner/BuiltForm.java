@@ -148,7 +148,7 @@ public final class BuiltForm {
                         .filter(built -> ExpressionPrinter.print(ExpressionParser.parse(FilterText.of(built, scope)))
                                 .equals(ExpressionPrinter.print(quoted(logic))))
                         .findFirst()
-                        .map(built -> built)
+                        .map(ReportFilter.class::cast)
                 : Optional.empty();
     }
 
