@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import AutoComplete from 'primevue/autocomplete'
-import { nextTick, reactive, ref, useTemplateRef } from 'vue'
+import { nextTick, reactive, ref, useTemplateRef, watch } from 'vue'
 import { folded } from './folded'
 import { nearest } from './nearest'
 import { useNewest } from './useNewest'
@@ -44,9 +44,31 @@ function set(chosen: unknown) {
   refused.value = undefined
   if (typeof chosen === 'object' && chosen) {
     take(chosen as FieldValue)
-  } else if (!props.many) {
-    shared.value = undefined
-    values.value = typed.value ? [typed.value] : []
+  } else if (!props.many && (props.free || !typed.value)) {
+    keep()
+  }
+}
+
+// What is chosen elsewhere takes the place of what is typed here.
+watch(
+  () => values.value[0],
+  (now) => {
+    if (!props.many && now !== typed.value) {
+      typed.value = ''
+    }
+  },
+)
+
+/** Takes what was typed as it is. */
+function keep() {
+  shared.value = undefined
+  values.value = typed.value ? [typed.value] : []
+}
+
+/** Whoever goes elsewhere leaves what was typed, which others judge. */
+function onLeave() {
+  if (!props.many && typed.value) {
+    keep()
   }
 }
 
@@ -71,12 +93,11 @@ async function settle(): Promise<void> {
   if (!sought) {
     return
   }
-  // Searches that typing began are late now: their answers are dropped.
-  await search(sought)
+  // Searches that typing began may still be answered: this one is its own.
+  const found = await search(sought)
   if (typed.value.trim() !== sought) {
     return
   }
-  const found = offered.value
   const is = (value: FieldValue) => [value.value, value.label].some((name) => folded(name) === folded(sought))
   const one = found.find(is) ?? (found.length === 1 ? found[0] : undefined)
   if (!one && found.length > 1) {
@@ -89,6 +110,7 @@ async function settle(): Promise<void> {
     take(one)
   } else if (!props.free) {
     const all = await props.search('').catch(() => [])
+    onLeave()
     refused.value = { text: sought, near: nearest(sought, all) }
   }
 }
@@ -124,7 +146,7 @@ function onKey(event: KeyboardEvent) {
     </p>
     <AutoComplete
       ref="box"
-      :model-value="many ? typed : (values[0] ?? '')"
+      :model-value="typed || (many ? '' : (values[0] ?? ''))"
       :suggestions="offered"
       option-label="value"
       :input-id="inputId"
@@ -140,6 +162,7 @@ function onKey(event: KeyboardEvent) {
       :pt="{ dropdown: { 'aria-label': text.all(label) }, emptyMessage: { role: 'option' } }"
       @complete="(event) => offer(event.query)"
       @update:model-value="set"
+      @blur="onLeave"
     >
       <template #option="{ option }">
         <span class="option"

@@ -1,9 +1,9 @@
 import { shallowRef, type ShallowRef } from 'vue'
 
-/** What the newest of several searches found; answers that come late are dropped. */
+/** What the newest of several searches found; answers that come late are dropped, yet told to whoever asked for them. */
 export function useNewest<T>(
   search: (text: string) => Promise<T[]>,
-): [ShallowRef<T[]>, (text: string) => Promise<void>] {
+): [ShallowRef<T[]>, (text: string) => Promise<T[]>] {
   const found = shallowRef<T[]>([])
   let newest = 0
   return [
@@ -14,6 +14,7 @@ export function useNewest<T>(
       if (mine === newest) {
         found.value = answer
       }
+      return answer
     },
   ]
 }
