@@ -47,6 +47,7 @@ export type SelectionSummary = components['schemas']['SelectionSummary']
 export type WhyOrder = components['schemas']['WhyOrder']
 export type RowsBehind = components['schemas']['RowsBehind']
 export type PathStep = components['schemas']['PathStep']
+export type NarrowableField = components['schemas']['NarrowableField']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
 export type Answers = Record<string, string>
@@ -76,6 +77,7 @@ export interface View {
   order: string[]
   only: string[]
   except: string[]
+  narrow: string[]
   widths: string[]
   whole: string[]
   downTo?: string
@@ -91,6 +93,15 @@ export class ApiError extends Error {
     readonly revision?: number,
   ) {
     super(message)
+  }
+
+  /** What is wrong with the parts below a place, by their names. */
+  below(pointer: string): Record<string, string> {
+    return Object.fromEntries(
+      this.problems
+        .filter((problem) => problem.pointer.startsWith(pointer))
+        .map((problem) => [problem.pointer.slice(pointer.length), problem.message]),
+    )
   }
 }
 
@@ -333,6 +344,11 @@ export const api = {
   whyAbsent: (run: string, block: string, field: string, value: string) =>
     get<WhyAbsent>(
       `/api/runs/${id(run)}/absent?block=${id(block)}&field=${id(field)}&value=${encodeURIComponent(value)}`,
+    ),
+  narrowable: (run: string) => get<components['schemas']['Narrowings']>(`/api/runs/${id(run)}/fields`),
+  narrowableValues: (run: string, block: string, field: string, find: string) =>
+    get<FieldValue[]>(
+      `/api/runs/${id(run)}/fields/values?block=${id(block)}&field=${id(field)}&find=${encodeURIComponent(find)}`,
     ),
   path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
   together: (run: string, figures: string[]) =>

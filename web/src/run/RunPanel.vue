@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import GroupOutline from './GroupOutline.vue'
 import OwnView from './OwnView.vue'
+import NarrowPanel from './narrow/NarrowPanel.vue'
+import type { Narrowing } from './narrow/useNarrowing'
 import PromptForm from './prompts/PromptForm.vue'
 import type { useView } from './useView'
 import type { Answers, AnswerView, OutlineEntry, ReportView, RunView } from '@/api/client'
@@ -10,11 +12,16 @@ import { words } from '@/words'
 defineProps<{
   report?: ReportView
   run?: RunView
+  /** The run whose page is on the screen. */
+  shownRun?: string
   printed: boolean
   running: boolean
   resolved: Record<string, AnswerView>
   problems: Record<string, string>
+  /** What is wrong with what it is narrowed to, by field. */
+  misfits: Record<string, string>
   looked: ReturnType<typeof useView>
+  narrowing: Narrowing
   level: (id: string) => string
 }>()
 const asked = defineModel<Answers>('asked', { required: true })
@@ -43,6 +50,13 @@ function columnLabel(term: string): string {
         :running="running"
         @run="emit('run')"
         @cancel="emit('cancel')"
+      />
+      <NarrowPanel
+        v-if="run && (narrowing.shown.value.length || narrowing.others.value.length)"
+        :report="report.id"
+        :run="shownRun ?? run.id"
+        :narrowing="narrowing"
+        :problems="misfits"
       />
       <OwnView
         v-if="!looked.isPlain.value"

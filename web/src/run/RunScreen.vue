@@ -8,6 +8,7 @@ import RunPages from './RunPages.vue'
 import RunPanel from './RunPanel.vue'
 import RunState from './RunState.vue'
 import RunTools from './RunTools.vue'
+import { useNarrowing } from './narrow/useNarrowing'
 import { useAnswers } from './prompts/useAnswers'
 import { useChosenFigures } from './useChosenFigures'
 import { useDownloads } from './useDownloads'
@@ -37,6 +38,8 @@ const text = words.run
 
 const report = shallowRef<ReportView>()
 const failure = ref('')
+/** What is wrong with what it is narrowed to, by field. */
+const misfits = ref<Record<string, string>>({})
 const shape = ref<'pages' | 'list'>('pages')
 const helpOpen = ref(false)
 const paletteOpen = ref(false)
@@ -67,8 +70,13 @@ const { page, number, shownRun } = useShownPage(run, {
 })
 const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => pagesView.value?.room(), readable())
 const { chosen, together, toggle: choose, clear: chooseNone } = useChosenFigures(shownRun)
+const narrowing = useNarrowing(run, looked, {
+  run: () => void runReport(1, true),
+  reveal: () => folds.isOpen('left') || folds.toggle('left'),
+})
 const hands = useReaderGestures(run, page, looked, {
   choose,
+  someOf: narrowing.commands,
   run: (openAt) => void runReport(openAt),
   pageNow: () => number.value,
   menu: () => readerMenu.value,
@@ -108,6 +116,7 @@ onMounted(async () => {
 
 async function runReport(openAt = 1, stays = false) {
   failure.value = ''
+  misfits.value = {}
   waits.value = false
   number.value = openAt
   why.value = undefined
@@ -121,9 +130,8 @@ async function runReport(openAt = 1, stays = false) {
   } catch (e) {
     fail((e as Error).message)
     if (e instanceof ApiError) {
-      problems.value = Object.fromEntries(
-        e.problems.map((p) => [p.pointer.replace('/answers/', ''), p.message]),
-      )
+      problems.value = e.below('/answers/')
+      misfits.value = e.below('/view/narrow/')
     }
   }
 }
@@ -217,7 +225,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :running="running"
         :resolved="resolved"
         :problems="problems"
+        :misfits="misfits"
+        :shown-run="shownRun"
         :looked="looked"
+        :narrowing="narrowing"
         :level="(id) => hands.levelNames.get(id) ?? id"
         @run="runReport()"
         @cancel="cancel()"

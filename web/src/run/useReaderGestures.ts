@@ -41,6 +41,7 @@ export function useReaderGestures(
     choose: (figure: string) => void
     run: (openAt?: number) => void
     pageNow: () => number
+    someOf: (part: string) => { label: string; command: () => void }[]
     menu: () => { show: (event: MouseEvent) => void; hide: () => void } | null
   },
 ) {
@@ -125,6 +126,7 @@ export function useReaderGestures(
       act.run()
     },
     hasSeveral: () => (page.value?.blocks.length ?? 1) > 1,
+    someOf: act.someOf,
     showAll: (level) => {
       looked.showAll(level)
       act.run()

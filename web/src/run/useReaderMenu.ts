@@ -17,6 +17,8 @@ export interface ReaderActions {
   leaveOut: (group: PathStep, reach: Reach) => void
   /** Whether the report has several blocks, so that it matters what a narrowing reaches. */
   hasSeveral: () => boolean
+  /** What opens the values that a column or level may be narrowed to. */
+  someOf: (part: string) => { label: string; command: () => void }[]
   showAll: (level: string) => void
   fold: (level: string | undefined) => void
   isFolded: () => boolean
@@ -32,11 +34,13 @@ export function useReaderMenu(act: ReaderActions) {
 
   function ofColumn(column: string) {
     const text = words.run.column
+    const some = act.someOf(column)
     return [
       { label: text.ascending, command: () => act.order(column, 'ascending', false) },
       { label: text.descending, command: () => act.order(column, 'descending', false) },
       { label: text.then, keys: 'Shift+Space', command: () => act.order(column, 'ascending', true) },
       { separator: true },
+      ...(some.length ? [...some, { separator: true }] : []),
       { label: text.wider, command: () => act.widen(column, WIDER_POINTS) },
       { label: text.narrower, command: () => act.widen(column, -WIDER_POINTS) },
       { label: text.fit, command: () => act.fit(column) },
@@ -85,6 +89,7 @@ export function useReaderMenu(act: ReaderActions) {
     return [
       ...figure,
       ...narrowing,
+      ...(last && isOne ? act.someOf(last.level) : []),
       ...ofOthers,
       ...ofRows,
       ...folding,

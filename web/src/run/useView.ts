@@ -19,19 +19,21 @@ export function useView() {
   const order = ref<string[]>([])
   const only = ref<string[]>([])
   const except = ref<string[]>([])
+  const values = ref<string[]>([])
   const widths = ref<string[]>([])
   const whole = ref<string[]>([])
   const downTo = ref<string>()
   const isPlain = computed(
     () =>
       downTo.value === undefined &&
-      [order, only, except, widths, whole].every((list) => list.value.length === 0),
+      [order, only, except, values, widths, whole].every((list) => list.value.length === 0),
   )
 
   function load(query: LocationQuery) {
     order.value = list(query.order)
     only.value = list(query.only)
     except.value = list(query.except)
+    values.value = list(query.narrow)
     widths.value = list(query.width)
     whole.value = list(query.all)
     downTo.value = list(query.down)[0]
@@ -78,6 +80,7 @@ export function useView() {
     order.value = []
     only.value = []
     except.value = []
+    values.value = []
     widths.value = []
     whole.value = []
     downTo.value = undefined
@@ -95,6 +98,20 @@ export function useView() {
     only.value = [...rest, ...path.map((s) => within(reach) + step(s))]
   }
 
+  /**
+   * Narrows to some values of a field.
+   *
+   * @param handle the field's id, behind a block's and a point where that block alone is narrowed
+   * @param wanted values as answers are written; nothing for all
+   */
+  function narrowTo(handle: string, wanted: string) {
+    values.value = [...others(values.value, handle), ...(wanted ? [`${handle}:${wanted}`] : [])]
+  }
+
+  /** The values that a field is narrowed to; nothing for all. */
+  const narrowedTo = (handle: string) =>
+    values.value.find((term) => term.startsWith(`${handle}:`))?.slice(handle.length + 1) ?? ''
+
   /** Leaves a group out. */
   function leaveOut(group: PathStep, reach: Reach) {
     const term = within(reach) + step(group)
@@ -108,6 +125,9 @@ export function useView() {
     orderBy,
     narrow,
     leaveOut,
+    narrowTo,
+    narrowedTo,
+    narrowed: computed(() => values.value.map((term) => term.split(':')[0]!)),
     leave,
     setWidth,
     showAll,
@@ -117,6 +137,7 @@ export function useView() {
       order: order.value,
       only: only.value,
       except: except.value,
+      narrow: values.value,
       widths: widths.value,
       whole: whole.value,
       ...(downTo.value ? { downTo: downTo.value } : {}),
@@ -126,6 +147,7 @@ export function useView() {
       order: order.value.length ? order.value : undefined,
       only: only.value.length ? only.value : undefined,
       except: except.value.length ? except.value : undefined,
+      narrow: values.value.length ? values.value : undefined,
       width: widths.value.length ? widths.value : undefined,
       all: whole.value.length ? whole.value : undefined,
       down: downTo.value,

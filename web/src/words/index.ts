@@ -3,6 +3,7 @@ import { calendar } from './calendar'
 import { compose } from './compose'
 import { data } from './data'
 import { desk } from './desk'
+import { narrow } from './narrow'
 import { sources } from './sources'
 import { why } from './why'
 
@@ -15,6 +16,7 @@ export const words = {
   data,
   desk,
   calendar,
+  narrow,
   sources,
   why,
   signIn: {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import ToggleSwitch from 'primevue/toggleswitch'
 import Checkbox from 'primevue/checkbox'
+import MultiSelect from 'primevue/multiselect'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
+import { offered, perRow } from '../edits/perRow'
 import { block, stripped, withBlock } from '../edits/report'
 import type { DatasetView, Report } from '@/api/client'
 import { words } from '@/words'
@@ -12,6 +14,8 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 const text = words.bench.inspector
 const edits = words.bench.edits
+/** As many as a definition may set beside a report. */
+const MOST_BESIDE = 12
 </script>
 
 <template>
@@ -43,6 +47,24 @@ const edits = words.bench.edits
     />
     {{ text.asksFirst }}
   </label>
+  <InspectorField :label="text.ticked" :hint="text.tickedHint">
+    <MultiSelect
+      :model-value="report.beside ?? []"
+      :options="offered(dataset.fields).filter(perRow)"
+      option-label="label"
+      option-value="id"
+      :selection-limit="MOST_BESIDE"
+      :placeholder="text.tickedNone"
+      filter
+      size="small"
+      fluid
+      :aria-label="text.ticked"
+      @update:model-value="
+        (beside: string[]) =>
+          emit('apply', edits.ticked, (r) => stripped({ ...r, beside: beside.length ? beside : undefined }))
+      "
+    />
+  </InspectorField>
   <fieldset>
     <legend>{{ text.counts }}</legend>
     <label v-for="table in dataset.tables" :key="table.id">

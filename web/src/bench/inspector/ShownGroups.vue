@@ -2,12 +2,11 @@
 import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
-import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
+import GroupConditions from './GroupConditions.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
-import { COMPARISONS, havingText, simpleHaving, type Having } from '../edits/having'
 import { measureChoices, withChosen } from '../edits/measures'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
@@ -27,8 +26,6 @@ const EVERY = 'every'
 const LIMIT_AT_FIRST = 8
 
 const measures = computed(() => measureChoices(props.report, props.dataset))
-const simple = computed(() => (props.level.having ? simpleHaving(props.level.having) : undefined))
-const havingChoices = computed(() => withChosen(measures.value, simple.value?.by))
 const limitChoices = computed(() => withChosen(measures.value, props.level.limit?.by))
 const keeps = [
   { value: EVERY, label: text.every },
@@ -39,15 +36,6 @@ const units = [
   { value: 'count', label: text.groups },
   { value: 'percent', label: text.percent },
 ]
-
-function setHaving(change: Partial<Having>) {
-  emit('change', { having: havingText({ ...simple.value!, ...change }) }, 'having')
-}
-
-function addHaving() {
-  const by = measures.value[0]?.value ?? 'COUNT(*)'
-  emit('change', { having: havingText({ by, comparison: '>', number: '0' }) }, 'having')
-}
 
 function keep(end: string) {
   if (end === EVERY) {
@@ -122,30 +110,13 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
         {{ text.others }}
       </label>
     </template>
-    <div v-if="simple" class="line condition">
-      <OneOf
-        :model-value="simple.by"
-        :options="havingChoices"
-        :aria-label="text.measure"
-        @update:model-value="(by: string) => setHaving({ by })"
-      />
-      <Select
-        :model-value="simple.comparison"
-        :options="COMPARISONS"
-        size="small"
-        :aria-label="text.comparison"
-        @update:model-value="(comparison: string) => setHaving({ comparison })"
-      />
-      <InputNumber
-        :model-value="Number(simple.number)"
-        :max-fraction-digits="6"
-        locale="en-GB"
-        size="small"
-        fluid
-        :aria-label="text.number"
-        @update:model-value="(value: number | null) => setHaving({ number: String(value ?? 0) })"
-      />
-    </div>
+    <GroupConditions
+      :report="report"
+      :dataset="dataset"
+      :level="level"
+      :problem="problem"
+      @change="(what, key) => emit('change', what, key)"
+    />
     <InspectorField
       v-if="level.having !== undefined"
       :label="text.having"
@@ -158,7 +129,14 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
         @update:model-value="(having) => emit('change', { having }, 'having')"
       />
     </InspectorField>
-    <Button v-else :label="text.addHaving" icon="pi pi-plus" text size="small" @click="addHaving" />
+    <Button
+      v-else
+      :label="text.addHaving"
+      icon="pi pi-code"
+      text
+      size="small"
+      @click="emit('change', { having: 'COUNT(*) > 0' }, 'having')"
+    />
   </fieldset>
 </template>
 
@@ -182,9 +160,6 @@ legend {
 }
 .line > :only-child {
   grid-column: 1 / -1;
-}
-.line.condition {
-  grid-template-columns: minmax(0, 1fr) auto 5.5rem;
 }
 .switch {
   display: flex;

@@ -72,9 +72,18 @@ class GroupOrderTotalTest {
             bench.field("Number").fill("100000");
             page.keyboard().press("Tab");
         });
-        assertThat(bench.field("Only groups for which")).hasValue(Pattern.compile("SUM\\(net_amount\\) > 100000"));
         bench.choose(bench.field("Which groups are shown"), "every group");
         assertThat(page.locator(".paper")).containsText("not shown, nor in the totals");
+        // Nor is one typed where a share is asked for: of all groups, those left out by then among them.
+        String above = page.locator(".paper").textContent();
+        bench.choose(bench.field("What of a group"), "its share of the report");
+        bench.edit(() -> {
+            bench.field("Number").fill("0.05");
+            page.keyboard().press("Tab");
+        });
+        assertThat(page.locator(".paper")).containsText("not shown, nor in the totals");
+        assertThat(page.locator(".paper")).not().hasText(above);
+        Bench.button(page, "Type a condition on groups").click();
         // A rank, or anything else of other groups, chooses none: said at its place.
         bench.field("Only groups for which").fill("SUM(net_amount) > 0.1 * SUM(net_amount) OVER ()");
         assertThat(bench.inspector()).containsText("only known once the groups are chosen");

@@ -22,6 +22,8 @@ class DefinitionMappingTest {
     /** Where texts of each sort stand, by the list that a part is in and its property. */
     private static final Map<String, String> SORTS = Map.ofEntries(
             Map.entry("filters where", "expression"),
+            Map.entry("conditions by", "expression"),
+            Map.entry("conditions prompt", "prompt"),
             Map.entry("filters field", "field"),
             Map.entry("filters prompt", "prompt"),
             Map.entry("filters other", "field"),

@@ -1,6 +1,5 @@
 package org.grammatus.runs;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Rounding;
@@ -107,14 +106,14 @@ public record AskedAgain(String source, String statement, String figure, boolean
     }
 
     private static RunRequest narrowed(RunRequest request, List<PathStep> path) {
-        ReaderView view = request.view();
-        List<ReaderView.Only> only = new ArrayList<>(view.only());
-        path.forEach(step -> only.add(new ReaderView.Only(step.level(), step.key())));
+        List<ReaderView.Only> groups = path.stream()
+                .map(step -> new ReaderView.Only(step.level(), step.key()))
+                .toList();
         return new RunRequest(
                 request.report(),
                 request.datasets(),
                 request.answers(),
                 request.context(),
-                new ReaderView(view.order(), only, view.widths(), view.whole(), view.downTo()));
+                request.view().andOnly(groups));
     }
 }

@@ -86,6 +86,41 @@ class ReadingTest {
     }
 
     @Test
+    void whatIsTickedOfAPrintedFieldIsCountedBeforehandAndNothingElseIsTold() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode whole = run(reader, "order-book", "");
+        JsonNode fields = json(reader.get(address(whole) + "/fields")).path("fields");
+        assertThat(fields.get(0).path("field").asString()).isEqualTo("region");
+        assertThat(fields.get(0).path("beside").asBoolean()).isTrue();
+        assertThat(fields.get(1).path("field").asString()).isEqualTo("depot");
+        JsonNode depots = json(reader.get(address(whole) + "/fields/values?block=depots&field=depot"));
+        JsonNode first = depots.get(0);
+        JsonNode second = depots.get(1);
+        JsonNode narrowed = run(
+                reader,
+                "order-book",
+                ", \"narrow\": [\"depot:" + first.path("value").asString() + ", "
+                        + second.path("value").asString() + "\"]");
+        assertThat(narrowed.path("rowsKept").asInt())
+                .isEqualTo(first.path("rows").asInt() + second.path("rows").asInt());
+        JsonNode again = json(reader.get(address(narrowed) + "/fields"));
+        assertThat(again.path("narrowed").get(0).path("answer").path("words").asString())
+                .isEqualTo(first.path("label").asString() + ", "
+                        + second.path("label").asString());
+        // What is ticked leaves the counts of its own field as they are.
+        assertThat(json(reader.get(address(narrowed) + "/fields/values?block=depots&field=depot")))
+                .isEqualTo(depots);
+        assertThat(reader.get(address(whole) + "/fields/values?block=depots&field=unit_price")
+                        .statusCode())
+                .isEqualTo(404);
+        HttpResponse<String> hidden = reader.post(
+                "/api/runs", "{\"report\": \"order-book\", \"answers\": {}, \"narrow\": [\"unit_price:1..2\"]}");
+        assertThat(hidden.statusCode()).isEqualTo(422);
+        assertThat(json(hidden).path("problems").get(0).path("pointer").asString())
+                .isEqualTo("/view/narrow/unit_price");
+    }
+
+    @Test
     void theRowsBehindAFigureAreAFileWithAllTheirDigits() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode run = run(reader, "sales-by-fiscal-year", "");

@@ -122,6 +122,13 @@ public record Reading(
         return conditions.isEmpty() ? this : new Reading(dataset, fields, tables, List.of(), zone, wholeTables);
     }
 
+    /** The same with the rows, too, that do not meet a condition. */
+    public Reading without(Typed condition) {
+        List<Typed> others =
+                conditions.stream().filter(one -> !one.equals(condition)).toList();
+        return new Reading(dataset, fields, tables, others, zone, wholeTables);
+    }
+
     /** The same, moments told in a zone unless it says one itself. */
     public Reading in(ZoneId usual) {
         return zone.isPresent()

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
  * @param locale BCP 47 language tag, which decides the order of texts and the look of figures and dates
  * @param zone IANA time zone in which moments with a zone are read and which decides the business date; the installation's unless given
  * @param asksFirst whether it waits for answers where it is opened; else it runs at once with what it would be answered
+ * @param beside ids of fields whose values stand beside the report for readers to tick; of others that it prints they may be sought
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({
@@ -27,6 +28,7 @@ import java.util.stream.Stream;
     "locale",
     "zone",
     "asksFirst",
+    "beside",
     "fields",
     "prompts",
     "filters",
@@ -44,6 +46,7 @@ public record Report(
         String locale,
         Optional<String> zone,
         Optional<Boolean> asksFirst,
+        Optional<List<String>> beside,
         Optional<List<ReportField>> fields,
         List<ReportPrompt> prompts,
         List<ReportFilter> filters,
@@ -66,6 +69,7 @@ public record Report(
                 locale,
                 zone,
                 asksFirst,
+                beside,
                 fields,
                 prompts,
                 filters,
@@ -76,7 +80,7 @@ public record Report(
 
     /** The same report under another id. */
     public Report withId(String otherId) {
-        return with(otherId, fields, prompts, filters, blocks, arrangement);
+        return with(otherId, beside, fields, prompts, filters, blocks, arrangement);
     }
 
     /** The same report without the parts that do not appear: they are switched off. */
@@ -84,7 +88,7 @@ public record Report(
         List<ReportBlock> shown = IntStream.range(0, blocks.size())
                 .mapToObj(i -> blocks.get(i).appearing("/blocks/" + i, appearance))
                 .toList();
-        return with(id, fields, prompts, filters, shown, arrangement);
+        return with(id, beside, fields, prompts, filters, shown, arrangement);
     }
 
     /** The same report with all its texts changed. */
@@ -92,6 +96,7 @@ public record Report(
         DefinitionMapping to = all.over(dataset);
         return with(
                 id,
+                beside.map(ids -> ids.stream().map(to::field).toList()),
                 fields.map(own -> own.stream().map(field -> field.mapped(to)).toList()),
                 prompts.stream().map(prompt -> prompt.mapped(to)).toList(),
                 filters.stream().map(filter -> filter.mapped(to)).toList(),
@@ -104,6 +109,7 @@ public record Report(
 
     private Report with(
             String otherId,
+            Optional<List<String>> otherBeside,
             Optional<List<ReportField>> otherFields,
             List<ReportPrompt> otherPrompts,
             List<ReportFilter> otherFilters,
@@ -119,6 +125,7 @@ public record Report(
                 locale,
                 zone,
                 asksFirst,
+                otherBeside,
                 otherFields,
                 otherPrompts,
                 otherFilters,

@@ -19,6 +19,7 @@ import org.grammatus.core.choice.Header;
  * @param empty whether keys without rows are shown too, and what stands beside them
  * @param label expression printed for the group; its first row counts
  * @param having condition that a group must meet to be shown
+ * @param conditions that a group must meet besides, built rather than typed
  * @param limit how many groups are shown in each parent
  * @param headerText template of the heading; the label unless given
  * @param footerText template of the footer's name; "… total" unless given
@@ -38,6 +39,7 @@ import org.grammatus.core.choice.Header;
     "label",
     "order",
     "having",
+    "conditions",
     "limit",
     "header",
     "headerText",
@@ -58,6 +60,7 @@ public record ReportLevel(
         Optional<String> label,
         List<OrderTerm> order,
         Optional<String> having,
+        Optional<List<GroupFilter>> conditions,
         Optional<ReportLimit> limit,
         Header header,
         Optional<String> headerText,
@@ -99,6 +102,7 @@ public record ReportLevel(
                 label,
                 otherOrder,
                 having,
+                conditions,
                 otherLimit,
                 otherHeader,
                 headerText,
@@ -122,6 +126,7 @@ public record ReportLevel(
                 to.expression(label),
                 to.terms(order),
                 to.expression(having),
+                conditions.map(all -> all.stream().map(one -> one.mapped(to)).toList()),
                 limit.map(most -> most.mapped(to)),
                 header,
                 to.template(headerText),

@@ -24,6 +24,7 @@ import org.grammatus.core.value.Type;
  * @param empty whether keys without rows are shown too, and what stands beside them
  * @param home number of the finest table among the key's fields
  * @param having condition that its groups must meet
+ * @param conditions what figures of its groups must be, besides
  * @param headerText what its headings say; the group's label unless given
  * @param footerText what its footers call their group
  * @param newPage whether each group begins on a new page
@@ -44,6 +45,7 @@ public record LevelPlan(
         int home,
         List<TablePlan.Term> order,
         Optional<Typed> having,
+        List<GroupCondition> conditions,
         Optional<LimitPlan> limit,
         Header header,
         Optional<TablePlan.GroupText> headerText,
@@ -120,6 +122,7 @@ public record LevelPlan(
                 home,
                 otherOrder,
                 having,
+                conditions,
                 otherLimit,
                 otherHeader,
                 headerText,

@@ -12,6 +12,7 @@ import org.grammatus.core.prompt.RunContext;
  * @param report the report's id
  * @param dataset id of the dataset that it is over
  * @param datasets those that it reads
+ * @param beside ids of the fields whose values stand beside the report, to be ticked
  * @param prompts every prompt with its resolved answer
  * @param fingerprint tells apart documents that say different things
  */
@@ -21,6 +22,7 @@ public record RunInputs(
         Optional<String> description,
         String dataset,
         ReportDatasets datasets,
+        List<String> beside,
         ULocale locale,
         RunContext context,
         List<ResolvedPrompt> prompts,

@@ -51,7 +51,26 @@ record Asked(
 
     record Limit(Measure by, boolean largest, int number, boolean percent, boolean others) {}
 
-    record Level(Key key, List<Order> order, Optional<String> having, Optional<Limit> limit, Optional<String> empty) {}
+    /**
+     * A condition on figures of all groups.
+     *
+     * @param measure what of a group is compared, as a definition calls it
+     * @param more whether it must be more than the number, or less
+     */
+    record OfAll(String measure, Measure by, boolean more, int number) {
+
+        String compared() {
+            return more ? " > " : " < ";
+        }
+    }
+
+    record Level(
+            Key key,
+            List<Order> order,
+            Optional<String> having,
+            Optional<OfAll> ofAll,
+            Optional<Limit> limit,
+            Optional<String> empty) {}
 
     static final List<Key> KEYS = List.of(
             new Key("\"key\": \"region\"", "o.region", true),
@@ -120,6 +139,16 @@ record Asked(
                             default -> "most >= 3 OR least < 0.00";
                         })
                 : Optional.empty();
+        Optional<OfAll> ofAll = random.nextInt(4) == 0
+                ? Optional.of(new OfAll(
+                        List.of("share-of-parent", "share-of-report", "across-report")
+                                .get(random.nextInt(3)),
+                        // Sums and counts: what is made of whole numbers is compared alike everywhere.
+                        List.of(MEASURES.get(0), MEASURES.get(1), MEASURES.get(2), MEASURES.get(5))
+                                .get(random.nextInt(4)),
+                        random.nextBoolean(),
+                        random.nextInt(30)))
+                : Optional.empty();
         Optional<Limit> limit = random.nextInt(3) == 0
                 ? Optional.of(new Limit(
                         measure(random),
@@ -131,7 +160,7 @@ record Asked(
         Optional<String> empty = mayFill && key.fillable() && random.nextInt(3) == 0
                 ? Optional.of(random.nextBoolean() ? "zero" : "blank")
                 : Optional.empty();
-        return new Level(key, order, having, limit, empty);
+        return new Level(key, order, having, ofAll, limit, empty);
     }
 
     private static Measure measure(Random random) {
@@ -222,6 +251,17 @@ record Asked(
         String having = level.having()
                 .map(text -> ", \"having\": \"" + condition(text) + "\"")
                 .orElse("");
+        String ofAll = level.ofAll()
+                .map(all -> (", 'conditions': [{'id': 'g%d', 'measure': '%s', 'by': '%s', 'comparison': '%s',"
+                                + " 'value': '%d'}]")
+                        .replace('\'', '"')
+                        .formatted(
+                                number,
+                                all.measure(),
+                                all.by().expression(),
+                                all.more() ? "more" : "less",
+                                all.number()))
+                .orElse("");
         String limit = level.limit()
                 .map(l -> ", \"limit\": {\"keep\": \"%s\", \"by\": \"%s\", \"%s\": %d, \"others\": %s}"
                         .formatted(
@@ -233,7 +273,7 @@ record Asked(
                 .orElse("");
         String empty =
                 level.empty().map(text -> ", \"empty\": \"" + text + "\"").orElse("");
-        return "{\"id\": \"l%d\", \"name\": \"L%d\", %s, \"order\": [%s]%s%s%s, \"header\": \"heading\", \"footer\": \"totals\"}"
-                .formatted(number, number, level.key().json(), order, having, limit, empty);
+        return "{\"id\": \"l%d\", \"name\": \"L%d\", %s, \"order\": [%s]%s%s%s%s, \"header\": \"heading\", \"footer\": \"totals\"}"
+                .formatted(number, number, level.key().json(), order, having, ofAll, limit, empty);
     }
 }

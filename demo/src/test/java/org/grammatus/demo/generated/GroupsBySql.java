@@ -43,6 +43,8 @@ final class GroupsBySql {
                 "s",
                 "datetime(o.at, '"
                         + asked.otherTime().map(Asked.OtherTime::step).orElse("+12 months") + "')");
+        groups.run("DROP TABLE IF EXISTS whole");
+        groups.run("CREATE TEMP TABLE whole AS SELECT * FROM r");
         groups.limitRows();
         for (int depth = 0; depth <= groups.depths; depth++) {
             groups.run("DROP TABLE IF EXISTS absent" + depth);
@@ -161,14 +163,39 @@ final class GroupsBySql {
 
     private void having(int depth) throws SQLException {
         Asked.Level level = asked.levels().get(depth - 1);
-        if (level.having().isPresent()) {
+        if (level.having().isPresent() || level.ofAll().isPresent()) {
+            String ofAll =
+                    level.ofAll().isPresent() ? meeting(depth, level.ofAll().get()) : "1";
             groups("r", depth);
-            String condition = level.having().get().replaceAll("(\\d+)\\.(\\d\\d)", "$1$2");
+            String condition = level.having().orElse("1").replaceAll("(\\d+)\\.(\\d\\d)", "$1$2");
             choose(
                     depth,
-                    "SELECT path, CASE WHEN " + condition + " THEN 0 ELSE " + leftOut() + " END AS fate FROM n" + depth,
+                    "SELECT path, CASE WHEN (" + condition + ") AND " + ofAll + " THEN 0 ELSE " + leftOut()
+                            + " END AS fate FROM n" + depth,
                     leftOut());
         }
+    }
+
+    /** A condition on figures of the groups before any was left out; those that meet it are kept in a table. */
+    private String meeting(int depth, Asked.OfAll ofAll) throws SQLException {
+        groups("whole", depth);
+        String figure = ofAll.by().column();
+        run("DROP TABLE IF EXISTS met");
+        if (ofAll.measure().equals("across-report")) {
+            across("whole", depth);
+            // Sums are kept in hundredths.
+            int number = List.of("categories", "lines").contains(figure) ? ofAll.number() : ofAll.number() * 100;
+            run("CREATE TEMP TABLE met AS SELECT g.path FROM n" + depth + " g JOIN across" + depth
+                    + " x ON x.path = g.part WHERE x." + figure + ofAll.compared() + number);
+        } else {
+            String whole = ofAll.measure().equals("share-of-report")
+                    ? "n0 up ON 1"
+                    : "n" + (depth - 1) + " up ON up.path = g.parent";
+            run("CREATE TEMP TABLE met AS SELECT g.path FROM n" + depth + " g JOIN " + whole + " WHERE up." + figure
+                    + " <> 0 AND (g." + figure + " * 100 - " + ofAll.number() + " * up." + figure + ") * sign(up."
+                    + figure + ")" + ofAll.compared() + "0");
+        }
+        return "path IN (SELECT path FROM met)";
     }
 
     private void limit(int depth) throws SQLException {
@@ -206,21 +233,21 @@ final class GroupsBySql {
                 + " FROM n" + depth + " g)";
     }
 
-    private String order(int depth) throws SQLException {
+    /** Figures of all groups of a key, whatever groups they lie in. */
+    private void across(String rows, int depth) throws SQLException {
         run("DROP TABLE IF EXISTS across" + depth);
-        run("CREATE TEMP TABLE across" + depth + " AS " + figures("r", "own" + depth, ""));
+        run("CREATE TEMP TABLE across" + depth + " AS " + figures(rows, "own" + depth, ""));
         Asked.Level level = asked.levels().get(depth - 1);
-        if (level.empty().equals(java.util.Optional.of("zero"))) {
-            run("INSERT INTO across" + depth + " (path, net, lines, freight, large_freight, categories, large)"
-                    + " SELECT part, 0, 0, 0, 0, 0, 0 FROM (SELECT DISTINCT part FROM n" + depth + ") WHERE part NOT IN"
-                    + " (SELECT path FROM across" + depth + ")");
-        } else {
-            run("INSERT INTO across" + depth
-                    + " (path, lines, categories, large) SELECT part, 0, 0, 0 FROM (SELECT DISTINCT"
-                    + " part FROM n" + depth + ") WHERE " + level.empty().isPresent()
-                    + " AND part NOT IN (SELECT path FROM across"
-                    + depth + ")");
-        }
+        String zero = level.empty().equals(java.util.Optional.of("zero")) ? "0" : "NULL";
+        run("INSERT INTO across" + depth
+                + " (path, net, lines, freight, large_freight, categories, large) SELECT part, "
+                + zero + ", 0, " + zero + ", " + zero + ", 0, 0 FROM (SELECT DISTINCT part FROM n" + depth + ") WHERE "
+                + level.empty().isPresent() + " AND part NOT IN (SELECT path FROM across" + depth + ")");
+    }
+
+    private String order(int depth) throws SQLException {
+        across("r", depth);
+        Asked.Level level = asked.levels().get(depth - 1);
         List<String> terms = new ArrayList<>();
         for (int i = 0; i < level.order().size(); i++) {
             Asked.Order term = level.order().get(i);

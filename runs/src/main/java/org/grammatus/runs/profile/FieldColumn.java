@@ -86,7 +86,8 @@ record FieldColumn(Star star, int home, int[] kept, Column values, Labels labels
                         star.table(star.dataset().field(id).table()).fields().containsKey(id));
     }
 
-    private FieldColumn of(int[] rows) {
+    /** The same of some of the rows. */
+    FieldColumn of(int[] rows) {
         return new FieldColumn(star, home, rows, values, labels, natural);
     }
 

@@ -12,6 +12,7 @@ import org.grammatus.core.choice.ChoiceOrder;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Dictionaries;
 import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.profile.ValueCounts;
@@ -67,7 +68,21 @@ public final class FieldValues {
     /** A field's values, at most {@value #MOST} where none are named. */
     public static List<Value> of(
             DatasetReader reader, DatasetModel dataset, String field, Sought sought, LocalDate today) {
-        FieldColumn column = FieldColumn.read(reader, dataset, field, sought.conditions, today);
+        return of(FieldColumn.read(reader, dataset, field, sought.conditions, today), dataset, field, sought);
+    }
+
+    /**
+     * The same of rows that were read.
+     *
+     * @param rows numbers of the grain's rows that are counted
+     */
+    public static List<Value> of(
+            Star star, int[] rows, DatasetModel dataset, String field, String find, LocalDate today) {
+        Sought sought = new Sought(find, Optional.empty(), Optional.empty(), List.of(), true);
+        return of(FieldColumn.of(star, dataset, field, today).of(rows), dataset, field, sought);
+    }
+
+    private static List<Value> of(FieldColumn column, DatasetModel dataset, String field, Sought sought) {
         int[] counts = new int[column.values().size()];
         for (int row : column.path()) {
             counts[row]++;

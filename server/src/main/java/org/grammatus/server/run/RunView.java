@@ -63,6 +63,8 @@ public record RunView(
      * @param only groups to narrow to, each a level's id, a colon and a key; without the colon the group of blank keys;
      *     behind {@code report.} in every block
      * @param except groups to leave out, likewise
+     * @param narrow values of printed fields to narrow to, each a field's id, a colon and the values as answers are written; behind a block's
+     *     id and a point in that block alone
      * @param widths columns' widths, each a column's id, a colon and whole points or {@code fit}
      * @param whole ids of levels of which every group is shown, whatever limit they have
      * @param downTo id of the innermost level that is shown; none shows all
@@ -73,6 +75,7 @@ public record RunView(
             @MayBeMissing List<String> order,
             @MayBeMissing List<String> only,
             @MayBeMissing List<String> except,
+            @MayBeMissing List<String> narrow,
             @MayBeMissing List<String> widths,
             @MayBeMissing List<String> whole,
             @MayBeMissing String downTo) {
@@ -82,7 +85,13 @@ public record RunView(
 
         ReaderView view() {
             return ViewText.parse(
-                    given(order), given(only), given(except), given(widths), given(whole), Optional.ofNullable(downTo));
+                    given(order),
+                    given(only),
+                    given(except),
+                    given(narrow),
+                    given(widths),
+                    given(whole),
+                    Optional.ofNullable(downTo));
         }
 
         private static List<String> given(List<String> list) {

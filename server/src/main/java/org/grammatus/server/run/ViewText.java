@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.planner.ReaderView.Narrow;
 import org.grammatus.core.plan.planner.ReaderView.Only;
 import org.grammatus.core.plan.planner.ReaderView.Sort;
 import org.grammatus.core.plan.planner.ReaderView.Width;
@@ -13,7 +14,8 @@ import org.grammatus.core.problem.ProblemException;
 
 /**
  * A reader's view as addresses write it: {@code c-net:descending} to order by, {@code region:Lakeside} to narrow to,
- * {@code report.region:Lakeside} in every block at once, {@code c-town:120} for a width in points and {@code c-town:fit} for one that fits.
+ * {@code report.region:Lakeside} in every block at once, {@code town:Combford, Queensmere} for values of a printed field or
+ * {@code lines.town:Combford} in one block alone, {@code c-town:120} for a width in points and {@code c-town:fit} for one that fits.
  */
 final class ViewText {
 
@@ -26,6 +28,7 @@ final class ViewText {
             List<String> order,
             List<String> only,
             List<String> except,
+            List<String> narrow,
             List<String> widths,
             List<String> whole,
             Optional<String> downTo) {
@@ -35,6 +38,7 @@ final class ViewText {
                                 only.stream().map(text -> narrowed(text, false)),
                                 except.stream().map(text -> narrowed(text, true)))
                         .toList(),
+                narrow.stream().map(ViewText::values).toList(),
                 widths.stream().map(ViewText::width).toList(),
                 whole,
                 downTo);
@@ -69,6 +73,16 @@ final class ViewText {
                 colon < 0 ? Optional.empty() : Optional.of(group.substring(colon + 1)),
                 except,
                 everywhere);
+    }
+
+    private static Narrow values(String text) {
+        int colon = text.indexOf(':');
+        String field = colon < 0 ? text : text.substring(0, colon);
+        int point = field.indexOf('.');
+        return new Narrow(
+                point < 0 ? Optional.empty() : Optional.of(field.substring(0, point)),
+                field.substring(point + 1),
+                colon < 0 ? "" : text.substring(colon + 1));
     }
 
     /** A part's id, which may have its block's before it, and a point: ids are unique in a report. */

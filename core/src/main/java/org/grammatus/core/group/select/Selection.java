@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.LimitEnd;
-import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -49,6 +48,7 @@ public final class Selection {
     private final List<Choice> choices = new ArrayList<>();
     private final List<LeftOut> leftOut = new ArrayList<>();
     private final BitSet unprinted = new BitSet();
+    private Nodes all;
     private Nodes nodes;
 
     private Selection(TablePlan plan, Star star, BooleanSupplier cancelled) {
@@ -61,6 +61,7 @@ public final class Selection {
     public static Selection of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         Selection selection = new Selection(plan, star, cancelled);
         selection.nodes = Nodes.of(plan, star, kept, faults, cancelled);
+        selection.all = selection.nodes;
         selection.limitRows();
         for (int depth = plan.levels().size(); depth > 0; depth--) {
             selection.keep(depth);
@@ -144,15 +145,14 @@ public final class Selection {
 
     private void keep(int depth) {
         LevelPlan level = plan.levels().get(depth - 1);
-        if (level.having().isEmpty()) {
+        if (level.having().isEmpty() && level.conditions().isEmpty()) {
             return;
         }
-        Column truth = new Figures(plan, nodes, new Faults()).of(level.having().get());
-        int first = nodes.first(depth);
-        byte[] fates = new byte[nodes.first(depth + 1) - first];
+        BitSet met = new MetConditions(plan, all, nodes, depth).groups();
+        byte[] fates = new byte[nodes.first(depth + 1) - nodes.first(depth)];
         int out = 0;
         for (int node = 0; node < fates.length; node++) {
-            boolean kept = !truth.isNull(first + node) && ((Column.Longs) truth).values()[first + node] == 1;
+            boolean kept = met.get(node);
             fates[node] = kept ? Visibility.SHOWN : leftOut();
             out += kept ? 0 : 1;
         }

@@ -66,7 +66,7 @@ final class FilterWords {
                                 .orElse("…");
     }
 
-    private static String label(String field, DatasetModel dataset) {
+    static String label(String field, DatasetModel dataset) {
         return dataset.fields().containsKey(field)
                 ? dataset.field(field).label()
                 : dataset.named().containsKey(field) ? dataset.named(field).label() : field;

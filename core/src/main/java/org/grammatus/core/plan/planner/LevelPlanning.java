@@ -13,6 +13,7 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.GroupFilter;
 import org.grammatus.core.definition.NumberClass;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportLimit;
@@ -20,10 +21,12 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.GroupCondition;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.LimitPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
@@ -79,6 +82,7 @@ final class LevelPlanning {
                 homes.orGrain(key),
                 expressions.groupTerms(pointer + "/order", level.order(), depth),
                 level.having().flatMap(text -> having(pointer + "/having", text)),
+                conditions(pointer + "/conditions", level.conditions().orElse(List.of())),
                 level.limit().map(limit -> limit(pointer + "/limit", limit)),
                 level.header(),
                 level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
@@ -155,6 +159,50 @@ final class LevelPlanning {
                 Optional.empty());
         condition.ifPresent(left -> expressions.requireOwn(pointer, left, "Whether a group is kept"));
         return condition;
+    }
+
+    /** The conditions that apply; what compares with a prompt without an answer restricts nothing. */
+    private List<GroupCondition> conditions(String pointer, List<GroupFilter> filters) {
+        List<GroupCondition> conditions = new ArrayList<>();
+        for (int i = 0; i < filters.size(); i++) {
+            String at = pointer + "/" + i;
+            GroupFilter filter = filters.get(i);
+            if (!filter.isOff()) {
+                Typed by = expressions.typed(at + "/by", filter.by(), Typing.Place.SCOPE);
+                expressions.requireOwn(at + "/by", by, "Whether a group is kept");
+                if (by != PlanExpressions.NOTHING && !by.type().isNumber()) {
+                    problems.error(at + "/by", "it is a " + by.type() + "; groups are compared by numbers");
+                }
+                bound(at, filter)
+                        .ifPresent(bound ->
+                                conditions.add(new GroupCondition(filter.measure(), by, filter.comparison(), bound)));
+            }
+        }
+        return List.copyOf(conditions);
+    }
+
+    /** What a condition compares with; none where nothing was answered, or what is given is wrong. */
+    private Optional<BigDecimal> bound(String pointer, GroupFilter filter) {
+        if (filter.prompt().isPresent() == filter.value().isPresent()) {
+            problems.error(
+                    pointer, "a group is compared with a value or with the answer to a prompt; give one of both");
+            return Optional.empty();
+        }
+        if (filter.value().isPresent()) {
+            return filter.value().map(BigDecimal::new);
+        }
+        String name = filter.prompt().get();
+        Optional<Scalar> answer = names.prompt(name);
+        if (answer.isEmpty()) {
+            problems.error(
+                    pointer + "/prompt",
+                    "unknown prompt \"" + name + "\"" + Suggestion.inWords(name, names.promptNames()));
+            return Optional.empty();
+        }
+        if (!answer.get().type().isNumber()) {
+            problems.error(pointer + "/prompt", "\"" + name + "\" does not ask for a number; choose one that does");
+        }
+        return answer.get() instanceof Scalar.Number number ? Optional.of(number.value()) : Optional.empty();
     }
 
     private LimitPlan limit(String pointer, ReportLimit limit) {

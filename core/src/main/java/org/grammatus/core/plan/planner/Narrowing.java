@@ -3,15 +3,16 @@ package org.grammatus.core.plan.planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.ExpressionPrinter;
-import org.grammatus.core.expression.Names;
-import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
@@ -19,20 +20,90 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problems;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
 
 /**
- * What a reader narrows a report to: the rows of a group, wherever it stands, or all others.
+ * What a reader narrows a report to: the rows of a group, wherever it stands, or all others; or the rows with some values of a field.
  *
- * @param dataset of the block in which the group was pointed at
+ * @param id of the filter that it becomes
+ * @param dataset of the block in which it was pointed at
  * @param condition what a row must meet, as an expression
+ * @param asked the values that are wanted, where the condition compares with such
  * @param words the same, for people
  */
-record Narrowing(DatasetModel dataset, String condition, String words) {
+public record Narrowing(String id, DatasetModel dataset, String condition, List<ResolvedPrompt> asked, String words) {
 
     private static final Position START = new Position(1, 1);
+    /** What conditions call the values that are wanted. */
+    private static final String WANTED = "wanted";
+
+    /** Id of the filter that a field's narrowing becomes. */
+    public static String idOf(String field) {
+        return "view-narrow-" + field;
+    }
+
+    /**
+     * A narrowing to some values of a field that a table prints.
+     *
+     * @throws ProblemException if the table prints no such field, or the values do not fit it
+     */
+    static Narrowing of(ReaderView.Narrow narrow, TablePlan table) {
+        PrintedField field = field(narrow, table);
+        ResolvedPrompt wanted = wanted(narrow, field, table);
+        FilterScope scope = new FilterScope(
+                table.dataset(), List.of(field.prompt(WANTED)), table.inputs().datasets());
+        return new Narrowing(
+                idOf(field.id()),
+                table.dataset(),
+                FilterText.of(field.filter(WANTED), scope),
+                List.of(wanted),
+                "Only " + field.label() + ": " + wanted.inWords(table.locale()));
+    }
+
+    /**
+     * The values that a table is narrowed to, as an answer.
+     *
+     * @throws ProblemException if the table prints no such field, or the values do not fit it
+     */
+    public static ResolvedPrompt wanted(ReaderView.Narrow narrow, TablePlan table) {
+        return wanted(narrow, field(narrow, table), table);
+    }
+
+    private static PrintedField field(ReaderView.Narrow narrow, TablePlan table) {
+        String at = "/view/narrow/" + narrow.field();
+        narrow.block().filter(block -> !block.equals(table.id())).ifPresent(block -> {
+            throw new ProblemException(Problem.error(
+                    at, "the report has no table \"" + block + "\"; narrow the whole report or one of its own"));
+        });
+        List<PrintedField> printed = PrintedField.of(table);
+        return printed.stream()
+                .filter(one -> one.id().equals(narrow.field()))
+                .findFirst()
+                .orElseThrow(() -> new ProblemException(Problem.error(
+                        at,
+                        "\"" + FilterWords.label(narrow.field(), table.dataset())
+                                + "\" is not printed here, so that nothing is narrowed by it; choose one of: "
+                                + printed.stream().map(PrintedField::label).collect(Collectors.joining(", ")))));
+    }
+
+    private static ResolvedPrompt wanted(ReaderView.Narrow narrow, PrintedField field, TablePlan table) {
+        ReportPrompt prompt = field.prompt(WANTED);
+        Problems problems = new Problems();
+        ResolvedPrompt wanted = new Answers(Map.of(WANTED, narrow.values()))
+                .resolve(List.of(prompt), table.context(), table.dataset(), table.locale(), problems)
+                .getFirst();
+        if (problems.hasErrors()) {
+            throw new ProblemException(problems.found().stream()
+                    .map(problem -> Problem.error("/view/narrow/" + narrow.field(), problem.message()))
+                    .toList());
+        }
+        return wanted;
+    }
 
     /**
      * A narrowing to a group of a table, or to all others.
@@ -48,8 +119,10 @@ record Narrowing(DatasetModel dataset, String condition, String words) {
         String condition =
                 only.except() ? blank ? key + " IS NOT NULL" : "NOT (" + inside + ") OR " + key + " IS NULL" : inside;
         return new Narrowing(
+                "view-only-" + level.id() + only.key().map(value -> ":" + value).orElse(""),
                 table.dataset(),
                 condition,
+                List.of(),
                 (only.except() ? "All but " : "Only ") + level.name() + " "
                         + only.key().orElse("without a value"));
     }
@@ -66,11 +139,12 @@ record Narrowing(DatasetModel dataset, String condition, String words) {
     }
 
     private TablePlan applied(TablePlan table) {
-        Names names = PlanNames.of(table);
-        Typed condition = Typing.restriction(ExpressionParser.parse(this.condition), names, Typing.Place.ROW)
-                .orElseThrow();
-        return table.narrowed(
-                new FilterPlan("view-only-" + table.filters().size(), condition, Optional.empty(), words));
+        return Typing.restriction(
+                        ExpressionParser.parse(condition),
+                        PlanNames.of(table, asked.isEmpty() ? table.prompts() : asked),
+                        Typing.Place.ROW)
+                .map(typed -> table.narrowed(new FilterPlan(id, typed, Optional.empty(), words)))
+                .orElse(table);
     }
 
     /** What a row must meet to lie in the group. */

@@ -31,13 +31,18 @@ final class PlanNames implements Names {
 
     /** The names of a table's expressions, for what is said of it once it is planned. */
     static PlanNames of(TablePlan table) {
+        return of(table, table.prompts());
+    }
+
+    /** The same with other answers. */
+    static PlanNames of(TablePlan table, List<ResolvedPrompt> answers) {
         List<Level> levels = table.levels().stream()
                 .map(level -> new Level(level.id(), level.name()))
                 .toList();
         return new PlanNames(
                 table.dataset(),
                 levels,
-                table.prompts(),
+                answers,
                 table.context().businessDate(),
                 Optional.of(table.inputs().datasets()));
     }

@@ -195,6 +195,10 @@ public final class Planner {
                 default -> {}
             }
         }
+        List<String> beside = report.beside().orElse(List.of());
+        for (int i = 0; i < beside.size(); i++) {
+            Known.field("/beside/" + i, beside.get(i), dataset, problems);
+        }
         report.zone()
                 .filter(zone -> RunContext.zone(zone).isEmpty())
                 .ifPresent(zone -> problems.error(
@@ -208,6 +212,7 @@ public final class Planner {
                 report.description(),
                 report.dataset(),
                 datasets,
+                report.beside().orElse(List.of()),
                 ULocale.forLanguageTag(report.locale()),
                 context,
                 prompts,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
@@ -22,17 +23,23 @@ import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
 
 /**
- * How a reader looks at a report: an order of their own, groups narrowed to and widths of columns. It changes a plan:
+ * How a reader looks at a report: an order of their own, groups and values narrowed to and widths of columns. It changes a plan:
  * an order asked for by a column means the totals and lines under it, here and nowhere else. Immutable.
  *
  * @param order columns to order by, first one first
  * @param only groups that rows must lie in; all of them must hold
+ * @param narrow values of printed fields that rows must have; all of them must hold
  * @param widths widths of columns, the last one for a column holds
  * @param whole ids of levels of which every group is shown, whatever limit they have; the block's id for its rows
  * @param downTo id of the innermost level that is printed; none prints all levels, and the rows where the report prints them
  */
 public record ReaderView(
-        List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
+        List<Sort> order,
+        List<Only> only,
+        List<Narrow> narrow,
+        List<Width> widths,
+        List<String> whole,
+        Optional<String> downTo) {
 
     /** The report as its author made it. */
     public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
@@ -42,6 +49,7 @@ public record ReaderView(
     public ReaderView {
         order = List.copyOf(order);
         only = List.copyOf(only);
+        narrow = List.copyOf(narrow);
         widths = List.copyOf(widths);
         whole = List.copyOf(whole);
     }
@@ -49,6 +57,18 @@ public record ReaderView(
     /** An order, a narrowing and widths, of all that is shown. */
     public ReaderView(List<Sort> order, List<Only> only, List<Width> widths) {
         this(order, only, widths, List.of(), Optional.empty());
+    }
+
+    /** The same, of which some is shown whole, or nothing inside a level. */
+    public ReaderView(
+            List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
+        this(order, only, List.of(), widths, whole, downTo);
+    }
+
+    /** The same, narrowed to some groups more. */
+    public ReaderView andOnly(List<Only> more) {
+        return new ReaderView(
+                order, Stream.concat(only.stream(), more.stream()).toList(), narrow, widths, whole, downTo);
     }
 
     /** @param column a column's id */
@@ -67,6 +87,25 @@ public record ReaderView(
         /** The group alone, in its own block. */
         public Only(String level, Optional<String> key) {
             this(level, key, false, false);
+        }
+    }
+
+    /**
+     * Values of a field that a table prints.
+     *
+     * @param block id of the block that is narrowed; all that are over the field's dataset unless given
+     * @param values those that rows must have, as answers to a prompt of its kind are written
+     */
+    public record Narrow(Optional<String> block, String field, String values) {
+
+        /** The table that it is of: the block it names, or the first that prints the field; the first of all where none does. */
+        public TablePlan of(List<TablePlan> tables) {
+            return tables.stream()
+                    .filter(table -> block.map(table.id()::equals)
+                            .orElseGet(() -> PrintedField.of(table).stream()
+                                    .anyMatch(printed -> printed.id().equals(field))))
+                    .findFirst()
+                    .orElse(tables.getFirst());
         }
     }
 
@@ -96,9 +135,13 @@ public record ReaderView(
             return plan;
         }
         List<TablePlan> tables = plan.blocks().stream().map(BlockPlan::facts).toList();
-        List<Narrowing> everywhere = only.stream()
-                .filter(Only::everywhere)
-                .map(group -> Narrowing.of(group, ofLevel(group.level(), tables)))
+        List<Narrowing> everywhere = Stream.concat(
+                        only.stream()
+                                .filter(Only::everywhere)
+                                .map(group -> Narrowing.of(group, ofLevel(group.level(), tables))),
+                        narrow.stream()
+                                .filter(wanted -> wanted.block().isEmpty())
+                                .map(wanted -> Narrowing.of(wanted, wanted.of(tables))))
                 .toList();
         return plan.withFacts(
                 table -> Narrowing.applied(everywhere, about(table, tables).applied(table)));
@@ -115,6 +158,9 @@ public record ReaderView(
                 order.stream().filter(sort -> own.test(sort.column())).toList(),
                 only.stream()
                         .filter(group -> !group.everywhere() && own.test(group.level()))
+                        .toList(),
+                narrow.stream()
+                        .filter(wanted -> wanted.block().filter(own).isPresent())
                         .toList(),
                 widths.stream().filter(width -> own.test(width.column())).toList(),
                 whole.stream().filter(own).toList(),
@@ -153,7 +199,11 @@ public record ReaderView(
                         .map(rule -> HighlightPlanning.again(rule, names, false))
                         .toList();
         TablePlan narrowed = Narrowing.applied(
-                only.stream().map(group -> Narrowing.of(group, table)).toList(), table);
+                Stream.concat(
+                                only.stream().map(group -> Narrowing.of(group, table)),
+                                narrow.stream().map(wanted -> Narrowing.of(wanted, table)))
+                        .toList(),
+                table);
         return narrowed.with(
                 narrowed.filters(),
                 List.copyOf(levels),

@@ -1,0 +1,84 @@
+package org.grammatus.runs;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.grammatus.core.columnar.Star;
+import org.grammatus.core.dataset.DatasetNames;
+import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.FilterPlan;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.planner.Narrowing;
+import org.grammatus.core.plan.planner.PrintedField;
+import org.grammatus.core.rows.KeptRows;
+import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.ReadProgress;
+import org.grammatus.sources.Reading;
+
+/**
+ * What a run's reader may tick of a field: its values among the rows that all other conditions keep, so that each count says what ticking
+ * it would keep.
+ */
+public final class NarrowedValues {
+
+    private final RunResult result;
+    private final DatasetReader reader;
+
+    /** @param reader reads what the run did not */
+    public NarrowedValues(RunResult result, DatasetReader reader) {
+        this.result = result;
+        this.reader = reader;
+    }
+
+    /**
+     * The values of a field of a table.
+     *
+     * @param block the table's id
+     * @param find what they must contain, ignoring case and accents; empty for all
+     * @return none where the table is not there or prints no such field
+     * @throws org.grammatus.sources.SourceException if they cannot be read
+     */
+    public Optional<List<FieldValues.Value>> of(String block, String field, String find) {
+        return result.results().stream()
+                .filter(table -> table.grouped().plan().id().equals(block))
+                .filter(table -> PrintedField.of(table.grouped().plan()).stream()
+                        .anyMatch(printed -> printed.id().equals(field)))
+                .findFirst()
+                .map(table -> of(table, field, find));
+    }
+
+    private List<FieldValues.Value> of(BlockResult table, String field, String find) {
+        TablePlan plan = table.grouped().plan();
+        LocalDate today = plan.context().businessDate();
+        Optional<Typed> own = plan.filters().stream()
+                .filter(filter -> filter.id().equals(Narrowing.idOf(field)))
+                .map(FilterPlan::condition)
+                .findFirst();
+        Star star = star(table, field, own, today);
+        // What chooses the first rows does so of those that are left in the end.
+        List<Typed> others = plan.filters().stream()
+                .filter(filter -> !filter.id().equals(Narrowing.idOf(field)))
+                .map(FilterPlan::condition)
+                .toList();
+        int[] rows = KeptRows.meeting(others, plan.dataset(), star);
+        return FieldValues.of(star, rows, plan.dataset(), field, find, today);
+    }
+
+    /** Rows among which are all that the other conditions keep, with the field. */
+    private Star star(BlockResult table, String field, Optional<Typed> own, LocalDate today) {
+        TablePlan plan = table.grouped().plan();
+        Star star = table.grouping().drillDown().star();
+        Set<String> needed = new TreeSet<>();
+        new DatasetNames(plan.dataset(), today).field(field, true).orElseThrow().noteFields(needed);
+        Reading reading = Reading.of(result.plan(), plan.dataset());
+        boolean hasRows = star.isComplete() || own.isEmpty();
+        if (hasRows && reading.fields().containsAll(needed)) {
+            return star;
+        }
+        Reading wider = own.map(reading::without).orElse(reading).andFields(needed);
+        return reader.read(wider, ReadProgress.SILENT).relatedAs(star);
+    }
+}
