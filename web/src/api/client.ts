@@ -323,6 +323,8 @@ export const api = {
     post<{ id: string; text: string; built?: unknown }[]>('/api/previews/filters', {
       definition: documentOf(definition),
     }),
+  countRows: (report: string, answers: Answers, view: View) =>
+    post<components['schemas']['CountView']>('/api/runs/count', { report, answers, ...view }),
   startRun: (report: string, answers: Answers, view: View) =>
     post<RunView>('/api/runs', { report, answers, ...view }),
   strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),

@@ -16,6 +16,7 @@ defineProps<{
   shownRun?: string
   printed: boolean
   running: boolean
+  count: string
   resolved: Record<string, AnswerView>
   problems: Record<string, string>
   /** What is wrong with what it is narrowed to, by field. */
@@ -48,6 +49,7 @@ function columnLabel(term: string): string {
         :resolved="resolved"
         :problems="problems"
         :running="running"
+        :count="count"
         @run="emit('run')"
         @cancel="emit('cancel')"
       />

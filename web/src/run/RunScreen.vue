@@ -14,6 +14,7 @@ import { useChosenFigures } from './useChosenFigures'
 import { useDownloads } from './useDownloads'
 import { useReaderGestures } from './useReaderGestures'
 import { useQuickRuns } from './useQuickRuns'
+import { useRowCount } from './useRowCount'
 import { useRun } from './useRun'
 import { useShownPage } from './useShownPage'
 import { useView } from './useView'
@@ -58,6 +59,8 @@ const isQuick = useQuickRuns(
   // Whoever is still answering keeps what is asked in sight.
   () => void runReport(1, true),
 )
+
+const rows = useRowCount(props.id, { asked, isRight, view: () => looked.view() })
 
 const fail = (message: string) => (failure.value = message)
 const { page, number, shownRun } = useShownPage(run, {
@@ -125,6 +128,7 @@ async function runReport(openAt = 1, stays = false) {
   }
   try {
     isQuick.started(asked.value)
+    rows.started(asked.value)
     await start(asked.value, looked.view())
     await rememberInAddress()
   } catch (e) {
@@ -224,6 +228,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :printed="printed"
         :running="running"
         :resolved="resolved"
+        :count="rows.count.value"
         :problems="problems"
         :misfits="misfits"
         :shown-run="shownRun"

@@ -470,6 +470,8 @@ export const bench = {
       remove: 'Remove this check',
     },
     offered: {
+      dataset: 'Offers values of',
+      field: 'Field that it offers',
       order: 'Offered in the order',
       usual: 'as usual',
       orders: {
@@ -494,6 +496,8 @@ export const bench = {
     help: 'Help beside it',
     required: 'An answer is needed',
     lastAnswer: 'Begins with what the reader answered last',
+    ofPerson: 'Begins with the reader’s own',
+    ofPersonHint: 'What administrators say of people, such as region or depot.',
     asksFirst: 'Waits for answers where it is opened',
     ticked: 'Ticked beside the report',
     tickedHint: 'Fields whose values readers tick to narrow it; they can look for any other that is printed.',

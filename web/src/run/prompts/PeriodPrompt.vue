@@ -126,6 +126,16 @@ function pick(picked: unknown) {
     />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else class="resolved" aria-live="polite">{{ resolved?.words }}</p>
+    <p v-if="resolved?.beyond" class="beyond" role="status">
+      {{ words.run.completeUntil(resolved.beyond.until) }}
+      <Button
+        v-if="resolved.beyond.complete"
+        :label="words.run.completeOnly"
+        text
+        size="small"
+        @click="choose(resolved.beyond.complete)"
+      />
+    </p>
     <p v-if="prompt.help" class="help">{{ prompt.help }}</p>
   </fieldset>
 </template>
@@ -165,6 +175,7 @@ label {
 }
 .resolved,
 .problem,
+.beyond,
 .help {
   margin: 0.4rem 0 0;
 }

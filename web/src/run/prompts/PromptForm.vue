@@ -16,6 +16,8 @@ defineProps<{
   /** By prompt, in words. */
   problems: Record<string, string>
   running: boolean
+  /** How many rows these answers would keep, in words; empty where that is not known. */
+  count: string
 }>()
 const emit = defineEmits<{ run: []; cancel: [] }>()
 const asked = defineModel<Answers>({ required: true })
@@ -54,6 +56,7 @@ function asking(type: PromptView['type']) {
       />
     </template>
     <KeptAnswers v-if="report.prompts.length" v-model="asked" :report="report.id" />
+    <p v-if="count" class="count" role="status">{{ count }}</p>
     <div class="actions">
       <Button
         type="submit"
@@ -77,5 +80,9 @@ function asking(type: PromptView['type']) {
   display: flex;
   gap: 0.5rem;
   margin: 0.9rem 0 0;
+}
+.count {
+  margin: 0.6rem 0 -0.4rem;
+  color: var(--quiet);
 }
 </style>

@@ -7,6 +7,7 @@ import TextInput from '../TextInput.vue'
 import ValuePicker from '../ValuePicker.vue'
 import AppearsField from '../AppearsField.vue'
 import OfferedChoices from './OfferedChoices.vue'
+import OfferedField from './OfferedField.vue'
 import PromptChecks from './PromptChecks.vue'
 import { changePrompt, hasEnds, promptTypes, setPromptType } from '../../edits/prompts'
 import OneOf from '@/shell/OneOf.vue'
@@ -23,7 +24,12 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 /** The default of what begins with the reader's last answer. */
 const LAST = 'last answer'
+/** Begins the default of what begins with an attribute of the reader. */
+const MY = 'my '
 const text = words.bench.inspector
+const attribute = computed(() =>
+  props.prompt.default?.startsWith(MY) ? props.prompt.default.slice(MY.length) : undefined,
+)
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.prompt.field))
 /** The field that the prompt is about: whose values it offers, or that a filter compares with its answer. */
 const about = computed(() => {
@@ -99,7 +105,7 @@ function change(what: Partial<Prompt>, key: string) {
     />
   </InspectorField>
   <InspectorField
-    v-else-if="prompt.type !== 'choice' || prompt.listed"
+    v-else-if="prompt.type !== 'choice' || prompt.listed || prompt.dataset"
     :label="text.default"
     :hint="text.defaultHints[prompt.type]"
     :problem="problem('default') ?? problem(prompt.name)"
@@ -120,6 +126,13 @@ function change(what: Partial<Prompt>, key: string) {
     />
     <small v-if="!prompt.default">{{ text.noDefault }}</small>
   </div>
+  <OfferedField
+    v-if="offers && prompt.field"
+    :dataset="dataset"
+    :prompt="prompt"
+    :problem="problem"
+    @change="change"
+  />
   <OfferedChoices v-if="offers" :prompt="prompt" :problem="problem" @change="change" />
   <InspectorField
     v-if="prompt.type === 'text'"
@@ -154,6 +167,14 @@ function change(what: Partial<Prompt>, key: string) {
     />
     {{ text.lastAnswer }}
   </label>
+  <InspectorField :label="text.ofPerson" :hint="text.ofPersonHint">
+    <TextInput
+      :model-value="attribute"
+      @update:model-value="
+        (name) => change({ default: name?.trim() ? MY + name.trim() : undefined }, 'default')
+      "
+    />
+  </InspectorField>
   <AppearsField
     :model-value="prompt.appears"
     :report="report"

@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -35,7 +35,7 @@ class DaysOfDataTest {
 
     private static ResolvedPrompt first(String report, Map<String, String> answers) {
         Report definition = Starters.report(report).orElseThrow();
-        DatasetModel dataset = DemoData.datasets(definition).main();
+        ReportDatasets dataset = DemoData.datasets(definition);
         return DayValues.found(new Answers(answers), definition, dataset, READER, DemoData.CONTEXT)
                 .resolve(definition.prompts(), DemoData.CONTEXT, dataset, ULocale.UK)
                 .getFirst();
@@ -88,7 +88,7 @@ class DaysOfDataTest {
 
     private static List<FieldValues.Value> offered(String find) {
         Report report = Starters.report("latest-day").orElseThrow();
-        return new PromptChoices(READER, report, DemoData.datasets(report).main(), DemoData.CONTEXT)
+        return new PromptChoices(READER, report, DemoData.datasets(report), DemoData.CONTEXT)
                 .offered(report.prompts().getFirst(), Answers.NONE, find, Optional.empty());
     }
 

@@ -1,6 +1,7 @@
 package org.grammatus.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -11,9 +12,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FieldValues.Value;
@@ -41,13 +44,17 @@ class PromptChoicesTest {
             """;
 
     private static Report report(String depots, String filters) {
+        return asking(String.join(", ", REGION, DEPOTS.formatted(depots), APIARY), filters);
+    }
+
+    private static Report asking(String prompts, String filters) {
         return Definitions.readReport("""
                 {"format": "grammatus-report", "version": 1, "id": "r", "title": "R", "dataset": "sales-order-lines",
-                 "locale": "en-GB", "prompts": [%s, %s, %s], "filters": [%s],
+                 "locale": "en-GB", "prompts": [%s], "filters": [%s],
                  "blocks": [{"id": "t", "kind": "text", "paragraphs": []}],
                  "page": {"paper": "A4", "orientation": "portrait",
                    "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
-                """.formatted(REGION, DEPOTS.formatted(depots), APIARY, filters));
+                """.formatted(prompts, filters));
     }
 
     private static List<Value> offered(Report report, int prompt, Map<String, String> answers) {
@@ -56,7 +63,7 @@ class PromptChoicesTest {
 
     private static List<Value> offered(
             Report report, int prompt, Map<String, String> answers, Optional<Set<String>> only) {
-        return new PromptChoices(READER, report, DemoData.datasets(report).main(), DemoData.CONTEXT)
+        return new PromptChoices(READER, report, DemoData.datasets(report), DemoData.CONTEXT)
                 .offered(report.prompts().get(prompt), new Answers(answers), "", only);
     }
 
@@ -160,5 +167,40 @@ class PromptChoicesTest {
     @Test
     void atMostTwoHundredAreOfferedAtOnce() {
         assertThat(offered(report("", ""), 2, Map.of())).hasSizeLessThanOrEqualTo(FieldValues.MOST);
+    }
+
+    @Test
+    void anotherDatasetsValuesAreThoseOfItsRowsNarrowedWhereAFilterNamesAFieldOfIt() throws Exception {
+        String prompts = REGION + ", " + APIARY.replace("\"field\"", "\"dataset\": \"apiaries\", \"field\"");
+        String filter =
+                "{\"id\": \"f1\", \"kind\": \"condition\", \"field\": \"region\", \"comparison\": \"is\", \"prompt\": \"region\"%s}";
+        String there = ", \"also\": [{\"dataset\": \"apiaries\", \"field\": \"region\"}]";
+        String region = region();
+        Set<String> ofRegion = new TreeSet<>();
+        try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + DemoData.database(ScenarioSize.DEMO));
+                ResultSet rows =
+                        sql.createStatement().executeQuery("SELECT code FROM apiary WHERE region = '" + region + "'")) {
+            while (rows.next()) {
+                ofRegion.add(rows.getString(1));
+            }
+        }
+        Map<String, Integer> narrowed =
+                counted(offered(asking(prompts, filter.formatted(there)), 1, Map.of("region", region)));
+        assertThat(narrowed.keySet()).isNotEmpty().isSubsetOf(ofRegion);
+        // Those of a thing by itself, an apiary without orders among them: each is one row.
+        assertThat(narrowed).hasSize(Math.min(ofRegion.size(), FieldValues.MOST));
+        assertThat(narrowed.values()).containsOnly(1);
+        assertThat(counted(offered(asking(prompts, filter.formatted("")), 1, Map.of("region", region)))
+                        .keySet())
+                .anyMatch(code -> !ofRegion.contains(code));
+    }
+
+    @Test
+    void aDatasetOfChoicesThatIsGoneIsToldWhereItIsAskedAndWhereItIsRun() {
+        Report report = asking(APIARY.replace("\"field\"", "\"dataset\": \"gone\", \"field\""), "");
+        assertThatThrownBy(() -> offered(report, 0, Map.of()))
+                .hasMessageContaining("the dataset \"gone\" of the choices is not there any more");
+        assertThatThrownBy(() -> Planner.plan(report, DemoData.datasets(report), Answers.NONE, DemoData.CONTEXT))
+                .hasMessageContaining("/prompts/0/dataset: unknown dataset \"gone\"");
     }
 }

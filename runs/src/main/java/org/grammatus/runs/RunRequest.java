@@ -1,9 +1,9 @@
 package org.grammatus.runs;
 
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;

@@ -2,6 +2,7 @@ package org.grammatus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import org.grammatus.server.RunningServer.Browser;
@@ -75,5 +76,31 @@ class KeptAnswersTest {
         assertThat(second.path("prompts").get(1).path("asked").asString()).isEqualTo("Kiln Yard");
         assertThat(second.path("prompts").get(1).path("answer").path("words").asString())
                 .isEqualTo("Kiln Yard");
+    }
+
+    @Test
+    void aPromptBeginsWithWhatIsSaidOfThePerson() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode definition = (ObjectNode) json(author.get("/api/reports/open-orders/definition"));
+        definition.put("id", "of-my-depot").put("title", "Of my depot");
+        ((ObjectNode) definition.path("prompts").get(1)).put("default", "my depot");
+        assertThat(author.post("/api/reports", definition.toString()).statusCode())
+                .isEqualTo(201);
+        author.send(
+                "PATCH",
+                "/api/reports/of-my-depot",
+                "application/json",
+                HttpRequest.BodyPublishers.ofString("{\"offered\": true}"));
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode asked = json(reader.get("/api/reports/of-my-depot"));
+        assertThat(asked.path("prompts").get(1).path("asked").asString()).isEqualTo("Finch Lane");
+        // Of the author nothing is said: theirs stays open, whoever else has one.
+        JsonNode open = json(author.get("/api/reports/of-my-depot"));
+        assertThat(open.path("prompts").get(1).path("asked").asString()).isEmpty();
+        assertThat(open.path("prompts").get(1).path("answer").path("words").asString())
+                .isEqualTo("all");
+        assertThat(reader.post("/api/runs", "{\"report\": \"of-my-depot\", \"answers\": {}}")
+                        .statusCode())
+                .isEqualTo(201);
     }
 }

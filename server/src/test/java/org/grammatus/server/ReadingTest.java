@@ -86,6 +86,29 @@ class ReadingTest {
     }
 
     @Test
+    void itIsToldHowManyRowsARunWouldKeepOnceItsRowsAreHeld() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "order-book", "");
+        JsonNode count = json(reader.post("/api/runs/count", "{\"report\": \"order-book\", \"answers\": {}}"))
+                .path("count");
+        assertThat(count.path("rows").asInt()).isEqualTo(run.path("rowsKept").asInt());
+        assertThat(count.path("noun").asString()).isEqualTo("lines");
+        HttpResponse<String> none = reader.post(
+                "/api/runs/count",
+                "{\"report\": \"order-book\", \"answers\": {\"period\": \"1999-01-01/1999-01-02\"}}");
+        assertThat(json(none).path("count").path("rows").asInt()).isZero();
+        assertThat(reader.post("/api/runs/count", "{\"report\": \"order-book\", \"answers\": {\"period\": \"never\"}}")
+                        .statusCode())
+                .isEqualTo(422);
+        // What looks for rows of other datasets is not counted beforehand.
+        run(reader, "quiet-apiaries", "");
+        assertThat(json(reader.post("/api/runs/count", "{\"report\": \"quiet-apiaries\", \"answers\": {}}"))
+                        .path("count")
+                        .isObject())
+                .isFalse();
+    }
+
+    @Test
     void whatIsTickedOfAPrintedFieldIsCountedBeforehandAndNothingElseIsTold() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode whole = run(reader, "order-book", "");

@@ -10,6 +10,7 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
@@ -76,6 +77,13 @@ final class TableTree {
         }
         Map<String, DatasetModel.FieldInfo> fields = fields(dataset, tables, problems);
         Map<String, DatasetModel.NamedValue> named = NamedValues.of(dataset, problems);
+        dataset.complete()
+                .map(Dataset.Complete::field)
+                .filter(field ->
+                        !fields.containsKey(field) || !fields.get(field).type().isTime())
+                .ifPresent(field -> problems.error(
+                        "/complete/field",
+                        "\"" + field + "\" is no date of this dataset" + Suggestion.inWords(field, fields.keySet())));
         problems.throwIfErrors();
         DatasetModel model = new DatasetModel(
                 dataset,

@@ -14,6 +14,7 @@ import org.grammatus.core.value.Kind;
  *
  * @param builtOn ids of datasets whose tables, joins and names are this one's too
  * @param calendar the installation's where it is not said
+ * @param complete until when its rows are all there; always unless given
  * @param grain id of the table whose rows are the dataset's rows
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -25,6 +26,7 @@ import org.grammatus.core.value.Kind;
     "description",
     "builtOn",
     "calendar",
+    "complete",
     "grain",
     "tables",
     "joins",
@@ -40,6 +42,7 @@ public record Dataset(
         Optional<String> description,
         Optional<List<String>> builtOn,
         Optional<Calendar> calendar,
+        Optional<Complete> complete,
         String grain,
         List<Table> tables,
         List<Join> joins,
@@ -66,6 +69,7 @@ public record Dataset(
                 description,
                 builtOn,
                 calendar,
+                complete,
                 otherGrain,
                 otherTables,
                 otherJoins,
@@ -84,6 +88,7 @@ public record Dataset(
                 description,
                 builtOn,
                 calendar,
+                complete,
                 grain,
                 tables,
                 joins,
@@ -102,6 +107,7 @@ public record Dataset(
                 description,
                 builtOn,
                 Optional.of(other),
+                complete,
                 grain,
                 tables,
                 joins,
@@ -119,6 +125,15 @@ public record Dataset(
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
     @JsonPropertyOrder({"fiscalYearStart", "yearName"})
     public record Calendar(int fiscalYearStart, Optional<YearName> yearName) {}
+
+    /**
+     * Until when its rows are all there: rows of later days are still being added.
+     *
+     * @param field id of the date field that tells when
+     * @param daysBefore how many days before the business date the last complete day is; 0 for that date itself
+     */
+    @JsonPropertyOrder({"field", "daysBefore"})
+    public record Complete(String field, int daysBefore) {}
 
     /** What a fiscal year is called by: "2025/26", the year in which it starts, or the one in which it ends. */
     public enum YearName {

@@ -37,6 +37,7 @@ import org.grammatus.core.choice.PromptType;
     "help",
     "required",
     "appears",
+    "dataset",
     "field",
     "listed",
     "order",
@@ -116,6 +117,7 @@ public sealed interface ReportPrompt {
     /**
      * Asks for one value of a field or of a list, or for any number of them.
      *
+     * @param dataset id of the dataset whose values are offered; the report's unless given
      * @param field id of the field whose values are offered, or that the listed ones are of
      * @param listed what is offered instead of what the rows have
      * @param order of what is offered; as the field lists its values unless given, else the most frequent first
@@ -129,6 +131,7 @@ public sealed interface ReportPrompt {
             Optional<String> help,
             Optional<Boolean> required,
             Optional<String> appears,
+            Optional<String> dataset,
             Optional<String> field,
             Optional<List<Listed>> listed,
             Optional<ChoiceOrder> order,
@@ -146,7 +149,8 @@ public sealed interface ReportPrompt {
                     help,
                     required,
                     condition(to),
-                    field.map(to::field),
+                    dataset,
+                    field.map(dataset.map(to::over).orElse(to)::field),
                     listed,
                     order,
                     defaultAnswer,

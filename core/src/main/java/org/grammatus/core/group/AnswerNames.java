@@ -40,7 +40,7 @@ final class AnswerNames {
     }
 
     private Optional<AnswerName> name(ResolvedPrompt prompt) {
-        String field = prompt.field().orElse("");
+        String field = prompt.ownField().orElse("");
         if (prompt.answer() instanceof Answer.Several several) {
             List<Optional<AnswerName>> names =
                     prompt.choices().stream().map(choice -> name(choice, field)).toList();

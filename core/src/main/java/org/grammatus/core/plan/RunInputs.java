@@ -3,6 +3,7 @@ package org.grammatus.core.plan;
 import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
 

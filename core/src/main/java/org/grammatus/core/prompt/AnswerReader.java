@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.PromptType;
-import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.problem.Problem;
@@ -29,17 +29,17 @@ final class AnswerReader {
     /** Between the ends of a range. */
     private static final String ENDS = "..";
 
-    private final DatasetModel dataset;
+    private final ReportDatasets datasets;
     private final Answers answers;
     private final Problems problems;
     private final PeriodText periods;
     private final NumberAnswer numbers;
 
-    AnswerReader(RunContext context, DatasetModel dataset, ULocale locale, Answers answers, Problems problems) {
+    AnswerReader(RunContext context, ReportDatasets datasets, ULocale locale, Answers answers, Problems problems) {
         this.answers = answers;
-        this.dataset = dataset;
+        this.datasets = datasets;
         this.problems = problems;
-        this.periods = new PeriodText(context, dataset.calendar(), locale);
+        this.periods = new PeriodText(context, datasets.main().calendar(), locale);
         this.numbers = new NumberAnswer(locale);
     }
 
@@ -72,6 +72,7 @@ final class AnswerReader {
                 prompt.name(),
                 prompt.label(),
                 prompt.type(),
+                choice.flatMap(ReportPrompt.Choice::dataset),
                 choice.flatMap(ReportPrompt.Choice::field),
                 listed,
                 hidden,
@@ -113,7 +114,7 @@ final class AnswerReader {
             case ReportPrompt.Choice c ->
                 c.type() == PromptType.CHOICES
                         ? Answer.Several.OPEN
-                        : new Answer.One(new Scalar.Null(typeOf(c.field())));
+                        : new Answer.One(new Scalar.Null(typeOf(c).orElse(Type.TEXT)));
             case ReportPrompt.Value v -> new Answer.One(new Scalar.Null(typeOf(v.type())));
             case ReportPrompt.Range r ->
                 new Answer.Ends(new Scalar.Null(typeOf(r.type())), new Scalar.Null(typeOf(r.type())));
@@ -139,7 +140,7 @@ final class AnswerReader {
     }
 
     private Read several(ReportPrompt.Choice prompt, String text) {
-        Names.Chosen chosen = ChosenText.parse(text, typeOf(prompt.field()));
+        Names.Chosen chosen = ChosenText.parse(text, typeOf(prompt).orElse(Type.TEXT));
         chosen.values().forEach(value -> requireListed(prompt, ScalarText.write(value)));
         return new Read(new Answer.Several(chosen), ChosenText.write(chosen));
     }
@@ -147,10 +148,9 @@ final class AnswerReader {
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
     private Scalar choice(ReportPrompt.Choice prompt, String text) {
         requireListed(prompt, text);
-        boolean unknown = prompt.field().flatMap(dataset::typeOf).isEmpty()
-                && prompt.field().isPresent();
-        Type type = typeOf(prompt.field());
-        return unknown ? new Scalar.Null(type) : ScalarText.parse(text, type);
+        Optional<Type> type = typeOf(prompt);
+        boolean unknown = type.isEmpty() && prompt.field().isPresent();
+        return unknown ? new Scalar.Null(Type.TEXT) : ScalarText.parse(text, type.orElse(Type.TEXT));
     }
 
     /** What a report lists itself is all that there is, unlike the values that rows have today. */
@@ -246,8 +246,9 @@ final class AnswerReader {
         };
     }
 
-    private Type typeOf(Optional<String> field) {
-        return field.flatMap(dataset::typeOf).orElse(Type.TEXT);
+    /** The type of the field whose values are offered; none where there is no such field. */
+    private Optional<Type> typeOf(ReportPrompt.Choice prompt) {
+        return prompt.field().flatMap(field -> datasets.of(prompt).flatMap(dataset -> dataset.typeOf(field)));
     }
 
     private static Type typeOf(PromptType type) {

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -25,6 +25,9 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
 
     /** The default of a prompt that begins with what the same person answered last; with nothing the first time. */
     public static final String LAST = "last answer";
+
+    /** Begins the default of a prompt that begins with an attribute of the person: {@code my region}; with nothing where they have none. */
+    private static final String MY = "my ";
 
     /** No answers: every prompt takes its default. */
     public static final Answers NONE = new Answers(Map.of());
@@ -55,22 +58,35 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
     /** What was answered to a prompt, or its default; empty text for nothing. */
     public String to(ReportPrompt prompt) {
         return Optional.ofNullable(written.get(prompt.name()))
-                .or(() -> prompt.defaultAnswer().filter(text -> !text.equals(LAST)))
+                .or(() -> prompt.defaultAnswer().filter(text -> !isOfPerson(text)))
                 .orElse("")
                 .trim();
     }
 
+    /** Whether a default is another for every person. */
+    public static boolean isOfPerson(String defaultAnswer) {
+        return defaultAnswer.equals(LAST) || defaultAnswer.startsWith(MY);
+    }
+
     /**
-     * The same, where prompts that begin with the last answer have none, with that.
+     * The same, where prompts that begin with the last answer or with an attribute of the person have none, with that.
      *
      * @param last what the same person answered before, by prompt name
+     * @param attributes what is said of the person, by name
      */
-    public Answers orLast(List<ReportPrompt> prompts, Map<String, String> last) {
+    public Answers orOfPerson(List<ReportPrompt> prompts, Map<String, String> last, Map<String, String> attributes) {
         Map<String, String> all = new HashMap<>(written);
-        prompts.stream()
-                .filter(prompt -> prompt.defaultAnswer().filter(LAST::equals).isPresent())
-                .filter(prompt -> last.containsKey(prompt.name()))
-                .forEach(prompt -> all.putIfAbsent(prompt.name(), last.get(prompt.name())));
+        for (ReportPrompt prompt : prompts) {
+            prompt.defaultAnswer()
+                    .flatMap(text -> Optional.ofNullable(
+                            text.equals(LAST)
+                                    ? last.get(prompt.name())
+                                    : text.startsWith(MY)
+                                            ? attributes.get(
+                                                    text.substring(MY.length()).strip())
+                                            : null))
+                    .ifPresent(answer -> all.putIfAbsent(prompt.name(), answer));
+        }
         return new Answers(all, ofData, complete);
     }
 
@@ -81,9 +97,9 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
      * @throws ProblemException with every wrong answer, each at {@code /answers/<name>}
      */
     public List<ResolvedPrompt> resolve(
-            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, ULocale locale) {
+            List<ReportPrompt> prompts, RunContext context, ReportDatasets datasets, ULocale locale) {
         Problems problems = new Problems();
-        List<ResolvedPrompt> resolved = resolve(prompts, context, dataset, locale, problems);
+        List<ResolvedPrompt> resolved = resolve(prompts, context, datasets, locale, problems);
         problems.throwIfErrors();
         return resolved;
     }
@@ -93,7 +109,11 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
      * conditions is noted below {@code /prompts}.
      */
     public List<ResolvedPrompt> resolve(
-            List<ReportPrompt> prompts, RunContext context, DatasetModel dataset, ULocale locale, Problems problems) {
+            List<ReportPrompt> prompts,
+            RunContext context,
+            ReportDatasets datasets,
+            ULocale locale,
+            Problems problems) {
         List<String> names = prompts.stream().map(ReportPrompt::name).toList();
         for (String name : new TreeMap<>(written).keySet()) {
             if (!names.contains(name)) {
@@ -103,7 +123,7 @@ public record Answers(Map<String, String> written, Map<String, Period> ofData, b
                         "the report asks no \"" + name + "\"; it asks: " + known + Suggestion.inWords(name, names));
             }
         }
-        AnswerReader reader = new AnswerReader(context, dataset, locale, this, problems);
+        AnswerReader reader = new AnswerReader(context, datasets, locale, this, problems);
         AnswerConditions conditions = new AnswerConditions(prompts, problems);
         List<ResolvedPrompt> resolved = new ArrayList<>();
         for (int i = 0; i < prompts.size(); i++) {

@@ -17,6 +17,7 @@ import org.grammatus.core.value.Type;
  * A prompt with its answer.
  *
  * @param name what expressions call it, after a colon
+ * @param dataset for choices of another dataset than the report's, its id
  * @param field for choices, the field whose values are offered
  * @param listed for choices that the report lists itself, what each value is called
  * @param hidden whether the answers above leave nothing to ask, so that it has none
@@ -27,6 +28,7 @@ public record ResolvedPrompt(
         String name,
         String label,
         PromptType type,
+        Optional<String> dataset,
         Optional<String> field,
         Map<String, String> listed,
         boolean hidden,
@@ -35,6 +37,11 @@ public record ResolvedPrompt(
 
     /** Chosen values that are said in words; of more it is said how many. */
     private static final int MOST_SAID = 5;
+
+    /** The field of the report's own dataset whose values are offered. */
+    public Optional<String> ownField() {
+        return field.filter(id -> dataset.isEmpty());
+    }
 
     /** The days that it stands for; open where it asks for none. */
     public Period period() {

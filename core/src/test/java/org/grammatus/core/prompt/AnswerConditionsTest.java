@@ -6,6 +6,7 @@ import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
@@ -49,8 +50,8 @@ class AnswerConditionsTest {
 
     private static Found resolved(String json, Answers answers) {
         Problems problems = new Problems();
-        List<ResolvedPrompt> prompts =
-                answers.resolve(prompts(json), Samples.CONTEXT, Samples.dataset(), ULocale.UK, problems);
+        List<ResolvedPrompt> prompts = answers.resolve(
+                prompts(json), Samples.CONTEXT, ReportDatasets.of(Samples.dataset()), ULocale.UK, problems);
         return new Found(
                 prompts,
                 problems.found().stream()
@@ -157,7 +158,7 @@ class AnswerConditionsTest {
                         prompts(prompt("a", "text", when("region = 'x'")) + ","
                                 + prompt("b", "text", check("'x' > 5"))),
                         Samples.CONTEXT,
-                        Samples.dataset(),
+                        ReportDatasets.of(Samples.dataset()),
                         ULocale.UK,
                         problems);
         assertThat(problems.found())

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.expression.Names;
@@ -38,7 +39,7 @@ class AnswerReaderTest {
                         prompts("{\"id\": \"p\", \"name\": \"p\", \"type\": \"%s\", \"label\": \"It\"%s}"
                                 .formatted(type, more)),
                         Samples.CONTEXT,
-                        Samples.dataset(),
+                        ReportDatasets.of(Samples.dataset()),
                         locale)
                 .getFirst();
     }
@@ -108,7 +109,7 @@ class AnswerReaderTest {
                 {"id": "b", "name": "b", "type": "date", "label": "B", "required": true},
                 {"id": "c", "name": "c", "type": "yes-no", "label": "C", "default": "no"}""");
         assertThatThrownBy(() -> new Answers(Map.of("a", "x", "c", "?"))
-                        .resolve(prompts, Samples.CONTEXT, Samples.dataset(), ULocale.UK))
+                        .resolve(prompts, Samples.CONTEXT, ReportDatasets.of(Samples.dataset()), ULocale.UK))
                 .hasMessageContaining("/answers/a")
                 .hasMessageContaining("/answers/b: \"B\" needs an answer; give a day")
                 .hasMessageContaining("/answers/c");

@@ -12,6 +12,7 @@ import java.util.Set;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.FiscalCalendar;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.value.Period;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -130,6 +131,7 @@ class PeriodTextTest {
                                 "P",
                                 PromptType.PERIOD,
                                 Optional.empty(),
+                                Optional.empty(),
                                 Map.of(),
                                 false,
                                 "",
@@ -175,7 +177,11 @@ class PeriodTextTest {
     @Test
     void tellsEveryWrongAnswerAtItsPrompt() {
         assertThatThrownBy(() -> new Answers(Map.of("period", "soon", "perod", "x"))
-                        .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset(), ULocale.UK))
+                        .resolve(
+                                Samples.report().prompts(),
+                                Samples.CONTEXT,
+                                ReportDatasets.of(Samples.dataset()),
+                                ULocale.UK))
                 .hasMessageContaining("/answers/period: \"soon\" is not a period")
                 .hasMessageContaining("/answers/perod: the report asks no \"perod\"; it asks: period; did you mean");
     }
@@ -191,7 +197,7 @@ class PeriodTextTest {
     })
     void echoesItWithMonthNames(String text, String words) {
         List<ResolvedPrompt> resolved = new Answers(Map.of("period", text))
-                .resolve(Samples.report().prompts(), Samples.CONTEXT, Samples.dataset(), ULocale.UK);
+                .resolve(Samples.report().prompts(), Samples.CONTEXT, ReportDatasets.of(Samples.dataset()), ULocale.UK);
         assertThat(resolved.getFirst().inWords(ULocale.UK)).isEqualTo(words);
     }
 }

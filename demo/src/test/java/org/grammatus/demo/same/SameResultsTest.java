@@ -74,8 +74,7 @@ class SameResultsTest {
     }
 
     private static Answers answered(Report report, Map<String, String> answers) {
-        return DayValues.found(
-                new Answers(answers), report, DemoData.datasets(report).main(), READER, DemoData.CONTEXT);
+        return DayValues.found(new Answers(answers), report, DemoData.datasets(report), READER, DemoData.CONTEXT);
     }
 
     private static byte[] written(RunResult result, Format format) throws IOException {

@@ -12,6 +12,7 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportPrompt;
@@ -72,8 +73,8 @@ public final class DayValues {
      * where none does.
      */
     public static Answers found(
-            Answers answers, Report report, DatasetModel dataset, DatasetReader reader, RunContext context) {
-        PromptChoices choices = new PromptChoices(reader, report, dataset, context);
+            Answers answers, Report report, ReportDatasets datasets, DatasetReader reader, RunContext context) {
+        PromptChoices choices = new PromptChoices(reader, report, datasets, context);
         Map<String, Period> found = new HashMap<>();
         for (ReportPrompt prompt : report.prompts()) {
             String text = answers.to(prompt);
@@ -83,12 +84,13 @@ public final class DayValues {
                 default -> Optional.empty();
             };
             Optional<String> field = asked.flatMap(days -> field(prompt, report))
-                    .filter(id -> dataset.typeOf(id).filter(Type::isTime).isPresent());
+                    .filter(id ->
+                            datasets.main().typeOf(id).filter(Type::isTime).isPresent());
             field.map(id -> of(
                             reader,
-                            dataset,
+                            datasets.main(),
                             id,
-                            choices.conditions(prompt, answers.with(found)),
+                            choices.conditions(prompt, answers.with(found), datasets.main()),
                             context.businessDate()))
                     .flatMap(days -> days.given(asked.orElseThrow()))
                     .ifPresent(period -> found.put(prompt.name(), period));

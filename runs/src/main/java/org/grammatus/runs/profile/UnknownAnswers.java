@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Suggestion;
@@ -27,10 +29,12 @@ public final class UnknownAnswers {
         List<Problem> unknown = new ArrayList<>();
         for (ResolvedPrompt prompt : plan.prompts()) {
             List<Scalar> choices = prompt.choices();
-            if (!choices.isEmpty() && prompt.listed().isEmpty()) {
+            Optional<DatasetModel> dataset =
+                    prompt.dataset().map(plan.inputs().datasets()::byId).orElse(Optional.of(plan.dataset()));
+            if (!choices.isEmpty() && prompt.listed().isEmpty() && dataset.isPresent()) {
                 FieldColumn column = FieldColumn.read(
                         reader,
-                        plan.dataset(),
+                        dataset.get(),
                         prompt.field().orElseThrow(),
                         plan.context().businessDate());
                 unknown.addAll(of(prompt.name(), prompt.label(), choices, column));

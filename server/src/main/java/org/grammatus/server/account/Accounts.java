@@ -1,6 +1,7 @@
 package org.grammatus.server.account;
 
 import static org.grammatus.server.store.generated.Tables.ACCOUNT;
+import static org.grammatus.server.store.generated.Tables.ACCOUNT_ATTRIBUTE;
 
 import java.time.Clock;
 import java.util.List;
@@ -24,6 +25,8 @@ public class Accounts implements UserDetailsService {
 
     private static final Pattern NAME = Pattern.compile("[A-Za-z0-9][A-Za-z0-9._-]{0,49}");
     private static final int LONGEST_DISPLAY_NAME = 100;
+    private static final Pattern ATTRIBUTE = Pattern.compile("[a-z][a-z0-9_]{0,49}");
+    private static final int LONGEST_ATTRIBUTE = 200;
 
     private final Map<String, Long> epochs = new ConcurrentHashMap<>();
     private final Store store;
@@ -67,6 +70,10 @@ public class Accounts implements UserDetailsService {
         add("admin", "Isolde Fennick", Role.ADMINISTRATOR, "admin-demo");
         add("author", "Odile Marrow", Role.AUTHOR, "author-demo");
         add("reader", "Tobin Ashgrove", Role.READER, "reader-demo");
+        Account reader = find("reader").orElseThrow();
+        if (attributes(reader).isEmpty()) {
+            describe(reader, "depot", "Finch Lane");
+        }
     }
 
     /** Whether there is any account at all. */
@@ -120,6 +127,45 @@ public class Accounts implements UserDetailsService {
                 .where(ACCOUNT.NAME.eq(name))
                 .execute();
         epochs.remove(name);
+    }
+
+    /** What is said of a person, by name. */
+    public Map<String, String> attributes(Account account) {
+        return store.read()
+                .select(ACCOUNT_ATTRIBUTE.NAME, ACCOUNT_ATTRIBUTE.VALUE)
+                .from(ACCOUNT_ATTRIBUTE)
+                .where(ACCOUNT_ATTRIBUTE.ACCOUNT_ID.eq(account.id()))
+                .fetchMap(ACCOUNT_ATTRIBUTE.NAME, ACCOUNT_ATTRIBUTE.VALUE);
+    }
+
+    /**
+     * Says something of a person, in the place of what was said before.
+     *
+     * @param value empty to say nothing any more
+     * @throws ProblemException if the name or the value may not be
+     */
+    public void describe(Account account, String name, String value) {
+        if (!ATTRIBUTE.matcher(name).matches()) {
+            throw new ProblemException(Problem.error(
+                    "/attribute",
+                    "\"" + name + "\" is no name; use small letters, digits and underscores, as in region"));
+        }
+        if (value.length() > LONGEST_ATTRIBUTE) {
+            throw new ProblemException(
+                    Problem.error("/attribute", "a value has at most " + LONGEST_ATTRIBUTE + " characters"));
+        }
+        store.write()
+                .deleteFrom(ACCOUNT_ATTRIBUTE)
+                .where(ACCOUNT_ATTRIBUTE.ACCOUNT_ID.eq(account.id()).and(ACCOUNT_ATTRIBUTE.NAME.eq(name)))
+                .execute();
+        if (!value.isEmpty()) {
+            store.write()
+                    .insertInto(ACCOUNT_ATTRIBUTE)
+                    .set(ACCOUNT_ATTRIBUTE.ACCOUNT_ID, account.id())
+                    .set(ACCOUNT_ATTRIBUTE.NAME, name)
+                    .set(ACCOUNT_ATTRIBUTE.VALUE, value)
+                    .execute();
+        }
     }
 
     /** Whether a password is an account's. */

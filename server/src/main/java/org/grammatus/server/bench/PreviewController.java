@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
@@ -86,7 +86,7 @@ class PreviewController {
             Answers answers = DayValues.found(
                     new Answers(body.answers() == null ? Map.of() : body.answers()).incomplete(),
                     report,
-                    found.main(),
+                    found,
                     reader,
                     businessDate.of(report));
             // Whatever is wrong with the definition and what it says of its dataset is told at once.

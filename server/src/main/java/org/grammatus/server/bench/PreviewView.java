@@ -72,7 +72,11 @@ record PreviewView(
                 Optional.of(RunView.of(run, run.progress(), true)),
                 Optional.of(PageView.of(result.pages().page(number))),
                 result.notices().stream().map(ProblemView::of).toList(),
-                PromptView.of(run.request().report(), result.prompts()),
+                PromptView.of(
+                        run.request().report(),
+                        result.prompts(),
+                        run.request().datasets().main(),
+                        run.request().context()),
                 counts.filters(),
                 counts.levels(),
                 counts.columns(),

@@ -3,8 +3,10 @@ package org.grammatus.server.command;
 import java.io.Console;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Scanner;
+import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import org.grammatus.server.account.Account;
@@ -25,8 +27,13 @@ import picocli.CommandLine.Parameters;
 @Command(
         name = "account",
         mixinStandardHelpOptions = true,
-        description = "Adds, lists and resets accounts while the server is stopped.",
-        subcommands = {AccountCommand.Add.class, AccountCommand.Reset.class, AccountCommand.Listing.class})
+        description = "Adds, lists, describes and resets accounts while the server is stopped.",
+        subcommands = {
+            AccountCommand.Add.class,
+            AccountCommand.Reset.class,
+            AccountCommand.Describe.class,
+            AccountCommand.Listing.class
+        })
 final class AccountCommand implements Runnable {
 
     @CommandLine.Spec
@@ -140,6 +147,31 @@ final class AccountCommand implements Runnable {
                 }
                 accounts.changePassword(name, password());
                 say("The password of " + name + " was changed.");
+            });
+        }
+    }
+
+    @Command(
+            name = "describe",
+            mixinStandardHelpOptions = true,
+            description =
+                    "Says something of a person, such as region=Coast: prompts may begin with it. region= says nothing any more.")
+    static final class Describe extends Over {
+
+        @Parameters(paramLabel = "NAME", description = "The account's name.")
+        private String name;
+
+        @Parameters(paramLabel = "ATTRIBUTE=VALUE", arity = "0..*", description = "What is said of the person.")
+        private Map<String, String> attributes = new TreeMap<>();
+
+        @Override
+        public Integer call() {
+            return over(accounts -> {
+                Account account = accounts.find(name)
+                        .orElseThrow(() -> new CommandFailure(
+                                "There is no account \"" + name + "\"; account list shows those there are"));
+                attributes.forEach((attribute, value) -> accounts.describe(account, attribute, value));
+                new TreeMap<>(accounts.attributes(account)).forEach((attribute, value) -> say(attribute + "=" + value));
             });
         }
     }

@@ -17,12 +17,12 @@ import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -127,7 +127,7 @@ final class RenderCommand implements Callable<Integer> {
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
         Planner.plan(checked, found, new Answers(answers), context);
         DatasetReader reader = StarReader.over(new SqliteSource(source));
-        Answers given = DayValues.found(new Answers(answers), definition, found.main(), reader, context);
+        Answers given = DayValues.found(new Answers(answers), definition, found, reader, context);
         RunResult result =
                 new RunEngine(RunLimits.DEFAULT).compute(new RunRequest(definition, found, given, context), reader);
         String ending = chosen.ending(result);

@@ -4,10 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.CompleteDays;
 import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.prompt.RunContext;
 
 /**
  * A prompt with the answer it has when nobody answers.
@@ -29,10 +32,16 @@ public record PromptView(
      * All prompts of a report.
      *
      * @param resolved its prompts with their answers, in its order
+     * @param dataset which may say until when it is complete
      */
-    public static List<PromptView> of(Report report, List<ResolvedPrompt> resolved) {
+    public static List<PromptView> of(
+            Report report, List<ResolvedPrompt> resolved, DatasetModel dataset, RunContext context) {
         return IntStream.range(0, resolved.size())
-                .mapToObj(i -> of(report.prompts().get(i), resolved.get(i), report))
+                .mapToObj(i -> of(
+                        report.prompts().get(i),
+                        resolved.get(i),
+                        report,
+                        CompleteDays.beyond(resolved.get(i), report, dataset, context)))
                 .toList();
     }
 
@@ -42,7 +51,8 @@ public record PromptView(
                 || prompt instanceof ReportPrompt.Value value && value.field().isPresent();
     }
 
-    private static PromptView of(ReportPrompt prompt, ResolvedPrompt resolved, Report report) {
+    private static PromptView of(
+            ReportPrompt prompt, ResolvedPrompt resolved, Report report, Optional<CompleteDays> beyond) {
         return new PromptView(
                 prompt.name(),
                 prompt.type(),
@@ -50,9 +60,7 @@ public record PromptView(
                 prompt.help(),
                 prompt.required().orElse(false),
                 offers(prompt),
-                prompt.defaultAnswer()
-                        .filter(text -> !text.equals(Answers.LAST))
-                        .orElseGet(resolved::asked),
-                AnswerView.of(resolved, report, List.of()));
+                prompt.defaultAnswer().filter(text -> !Answers.isOfPerson(text)).orElseGet(resolved::asked),
+                AnswerView.of(resolved, report, List.of(), beyond));
     }
 }

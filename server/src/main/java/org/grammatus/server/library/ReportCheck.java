@@ -1,9 +1,9 @@
 package org.grammatus.server.library;
 
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
@@ -15,6 +15,7 @@ import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.prompt.CompleteDays;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.profile.FieldValues;
@@ -135,15 +136,15 @@ class ReportController {
     @Operation(operationId = "report", summary = "A report and what it asks")
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
-        DatasetModel dataset = datasets.require(report.dataset());
-        List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, dataset, principal)
-                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report));
+        ReportDatasets of = datasets.of(report);
+        List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, of, principal)
+                .resolve(report.prompts(), businessDate.of(report), of, locale(report));
         return new ReportView(
                 report.id(),
                 report.title(),
                 report.description(),
                 report.dataset(),
-                dataset.label(),
+                of.main().label(),
                 report.asksFirst().orElse(false),
                 report.blocks().stream()
                         .filter(TableBlock.class::isInstance)
@@ -152,19 +153,23 @@ class ReportController {
                         .flatMap(table -> table.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),
-                PromptView.of(report, resolved));
+                PromptView.of(report, resolved, of.main(), businessDate.of(report)));
     }
 
     @PostMapping("/{id}/answers")
     @Operation(operationId = "resolveAnswers", summary = "Says what answers stand for, and what is wrong with each")
     List<AnswerView> resolve(@PathVariable("id") String id, @RequestBody AnswersBody body, Principal principal) {
         Report report = definition(id, principal);
-        DatasetModel dataset = datasets.require(report.dataset());
+        ReportDatasets of = datasets.of(report);
         Problems problems = new Problems();
-        List<ResolvedPrompt> resolved = found(new Answers(body.answers()), report, dataset, principal)
-                .resolve(report.prompts(), businessDate.of(report), dataset, locale(report), problems);
+        List<ResolvedPrompt> resolved = found(new Answers(body.answers()), report, of, principal)
+                .resolve(report.prompts(), businessDate.of(report), of, locale(report), problems);
         return resolved.stream()
-                .map(prompt -> AnswerView.of(prompt, report, problems.found()))
+                .map(prompt -> AnswerView.of(
+                        prompt,
+                        report,
+                        problems.found(),
+                        CompleteDays.beyond(prompt, report, of.main(), businessDate.of(report))))
                 .toList();
     }
 
@@ -186,19 +191,20 @@ class ReportController {
                 .filter(p -> p.name().equals(body.prompt) && PromptView.offers(p))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
-        DatasetModel dataset = datasets.require(report.dataset());
-        return new PromptChoices(reader, report, dataset, businessDate.of(report))
+        ReportDatasets of = datasets.of(report);
+        return new PromptChoices(reader, report, of, businessDate.of(report))
                 .offered(
                         asked,
-                        found(new Answers(body.answers.orElse(Map.of())), report, dataset, principal),
+                        found(new Answers(body.answers.orElse(Map.of())), report, of, principal),
                         body.find.orElse(""),
                         body.only);
     }
 
-    private Answers found(Answers answers, Report report, DatasetModel dataset, Principal principal) {
+    private Answers found(Answers answers, Report report, ReportDatasets of, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        Answers all = answers.orLast(report.prompts(), runs.lastAnswers(report.id(), account));
-        return DayValues.found(all, report, dataset, reader, businessDate.of(report));
+        Answers all = answers.orOfPerson(
+                report.prompts(), runs.lastAnswers(report.id(), account), accounts.attributes(account));
+        return DayValues.found(all, report, of, reader, businessDate.of(report));
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)

@@ -7,10 +7,11 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.ContinuousView;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
@@ -20,6 +21,7 @@ import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.FileNames;
 import org.grammatus.runs.Outline;
 import org.grammatus.runs.ReportFile;
+import org.grammatus.runs.RowsBeforehand;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunProgress;
 import org.grammatus.runs.RunRequest;
@@ -89,22 +91,40 @@ class RunController {
     @Operation(operationId = "startRun", summary = "Starts a run of a report")
     RunView start(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        Report report = reports.definition(body.report() == null ? "" : body.report(), account);
-        RunContext context = businessDate.of(report);
+        RunRequest request = request(body, account);
         // Wrong answers and views are refused here, before there is a run.
-        ReportDatasets of = datasets.of(report);
-        Answers answers = DayValues.found(
-                body.given().orLast(report.prompts(), records.lastAnswers(report.id(), account)),
-                report,
-                of.main(),
-                reader,
-                context);
-        RunRequest request = new RunRequest(report, of, answers, context, body.view());
         request.plan();
         Run run = runs.prepare(request, account.name());
         records.started(run, account);
         runs.start(run, reader, records::ended);
         return RunView.of(run, run.progress(), account.role() != Role.READER);
+    }
+
+    private RunRequest request(RunView.Start body, Account account) {
+        Report report = reports.definition(body.report() == null ? "" : body.report(), account);
+        RunContext context = businessDate.of(report);
+        ReportDatasets of = datasets.of(report);
+        Answers answers = DayValues.found(
+                body.given()
+                        .orOfPerson(
+                                report.prompts(),
+                                records.lastAnswers(report.id(), account),
+                                accounts.attributes(account)),
+                report,
+                of,
+                reader,
+                context);
+        return new RunRequest(report, of, answers, context, body.view());
+    }
+
+    /** @param count of the rows that a run would keep; none where that is not known without reading them */
+    record CountView(Optional<RowsBeforehand> count) {}
+
+    @PostMapping("/count")
+    @Operation(operationId = "countRows", summary = "How many rows a run would keep, where its rows are held")
+    CountView count(@RequestBody RunView.Start body, Principal principal) {
+        Account account = accounts.find(principal.getName()).orElseThrow();
+        return new CountView(RowsBeforehand.of(request(body, account), reader));
     }
 
     @GetMapping("/{id}")

@@ -70,6 +70,19 @@ class AccountCommandTest {
     }
 
     @Test
+    void whatIsSaidOfAPersonIsListedChangedAndTakenBack() {
+        account("heather above the tarn\n", "add", "tobin");
+        assertThat(account("", "describe", "tobin", "region=Coast", "depot=Finch Lane")
+                        .said())
+                .isEqualToIgnoringNewLines("depot=Finch Laneregion=Coast");
+        assertThat(account("", "describe", "tobin", "depot=", "region=Upland").said())
+                .isEqualToIgnoringNewLines("region=Upland");
+        assertThat(account("", "describe", "tobin", "My Region=Coast").errors()).contains("is no name");
+        assertThat(account("", "describe", "nobody", "region=Coast").errors())
+                .contains("There is no account \"nobody\"");
+    }
+
+    @Test
     void whatIsRefusedIsSaidAndChangesNothing() {
         assertThat(account("short\n", "add", "tobin").errors()).contains("at least 12 characters");
         assertThat(account("heather above the tarn\n", "add", "tobin", "--role", "king")

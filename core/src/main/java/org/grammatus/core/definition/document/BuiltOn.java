@@ -81,6 +81,7 @@ public final class BuiltOn {
                 new ArrayList<>(dataset.calculated().orElse(List.of()));
         List<Dataset.Measure> measures = new ArrayList<>(dataset.measures().orElse(List.of()));
         Optional<Dataset.Calendar> calendar = dataset.calendar();
+        Optional<Dataset.Complete> complete = dataset.complete();
         for (Dataset base : bases.values()) {
             tables.addAll(base.tables());
             joins.addAll(base.joins());
@@ -88,6 +89,7 @@ public final class BuiltOn {
             calculated.addAll(base.calculated().orElse(List.of()));
             measures.addAll(base.measures().orElse(List.of()));
             calendar = calendar.or(base::calendar);
+            complete = complete.or(base::complete);
         }
         return new Dataset(
                 dataset.format(),
@@ -97,6 +99,7 @@ public final class BuiltOn {
                 dataset.description(),
                 Optional.empty(),
                 calendar,
+                complete,
                 dataset.grain(),
                 tables,
                 joins,

@@ -158,8 +158,15 @@ final class References {
             known(pointer + "/blocks/" + i, "block", reached.get(i), blocks);
         }
         List<ReportFilter.FieldElsewhere> also = filter.also().orElse(List.of());
+        List<String> datasets = Stream.concat(
+                        report.datasets().stream(),
+                        report.prompts().stream()
+                                .flatMap(prompt -> prompt instanceof ReportPrompt.Choice choice
+                                        ? choice.dataset().stream()
+                                        : Stream.empty()))
+                .toList();
         for (int i = 0; i < also.size(); i++) {
-            known(pointer + "/also/" + i + "/dataset", "dataset", also.get(i).dataset(), report.datasets());
+            known(pointer + "/also/" + i + "/dataset", "dataset", also.get(i).dataset(), datasets);
         }
     }
 

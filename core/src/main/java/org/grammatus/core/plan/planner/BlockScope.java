@@ -180,7 +180,7 @@ final class BlockScope {
     private void noteNames() {
         inputs.prompts().stream()
                 .filter(prompt -> !prompt.choices().isEmpty())
-                .flatMap(prompt -> prompt.field().stream())
+                .flatMap(prompt -> prompt.ownField().stream())
                 .flatMap(field -> names.field(field, true).stream())
                 .forEach(lookups::nameOf);
     }

@@ -4,14 +4,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -39,12 +40,16 @@ public final class ChoiceConditions {
     /**
      * The conditions on rows whose values can be chosen.
      *
+     * @param dataset whose rows they are; of another than the report's, filters are taken that name their field there
+     * @param main the report's
      * @param above the answers to the prompts above, in the report's order
      */
-    public static List<Typed> of(Report report, DatasetModel dataset, List<ResolvedPrompt> above, RunContext context) {
+    public static List<Typed> of(
+            Report report, DatasetModel dataset, DatasetModel main, List<ResolvedPrompt> above, RunContext context) {
         ChoiceConditions conditions = new ChoiceConditions(report, dataset, above, context);
         return report.filters().stream()
                 .filter(filter -> !filter.isOff() && filter.blocks().isEmpty())
+                .flatMap(filter -> dataset.includes(main) ? Stream.of(filter) : filter.elsewhere(dataset.id()).stream())
                 .flatMap(filter -> conditions.of(filter).stream())
                 .toList();
     }

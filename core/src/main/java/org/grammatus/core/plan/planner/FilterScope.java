@@ -3,9 +3,9 @@ package org.grammatus.core.plan.planner;
 import java.util.List;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportPrompt;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.value.Type;
 
 /**

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -95,7 +96,7 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
         ReportPrompt prompt = field.prompt(WANTED);
         Problems problems = new Problems();
         ResolvedPrompt wanted = new Answers(Map.of(WANTED, narrow.values()))
-                .resolve(List.of(prompt), table.context(), table.dataset(), table.locale(), problems)
+                .resolve(List.of(prompt), table.context(), ReportDatasets.of(table.dataset()), table.locale(), problems)
                 .getFirst();
         if (problems.hasErrors()) {
             throw new ProblemException(problems.found().stream()

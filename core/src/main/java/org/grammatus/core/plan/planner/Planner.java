@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.PageSetup;
@@ -24,7 +25,6 @@ import org.grammatus.core.plan.BlockRowPlan;
 import org.grammatus.core.plan.PagePlan;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.Plan;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -83,8 +83,8 @@ public final class Planner {
         }
         Problems problems = new Problems();
         Report report = checked.document().get();
-        List<ResolvedPrompt> prompts = answers.resolve(
-                report.prompts(), context, datasets.main(), ULocale.forLanguageTag(report.locale()), problems);
+        List<ResolvedPrompt> prompts =
+                answers.resolve(report.prompts(), context, datasets, ULocale.forLanguageTag(report.locale()), problems);
         List<Problem> ofAnswers = problems.found();
         Problems found = new Problems();
         NamedAnswers named = new NamedAnswers(prompts, context.businessDate());
@@ -183,7 +183,13 @@ public final class Planner {
             String at = "/prompts/" + i + "/field";
             switch (report.prompts().get(i)) {
                 case ReportPrompt.Choice choice ->
-                    choice.field().ifPresent(field -> Known.field(at, field, dataset, problems));
+                    datasets.of(choice)
+                            .ifPresentOrElse(
+                                    of -> choice.field().ifPresent(field -> Known.field(at, field, of, problems)),
+                                    () -> problems.error(
+                                            at.replace("/field", "/dataset"),
+                                            "unknown dataset \""
+                                                    + choice.dataset().orElse("") + "\"; choose one that is there"));
                 case ReportPrompt.Value value ->
                     value.field()
                             .filter(field -> Known.field(at, field, dataset, problems))

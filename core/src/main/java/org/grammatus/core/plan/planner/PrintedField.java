@@ -122,6 +122,7 @@ public record PrintedField(String id, String label, PromptType kind, List<String
                         none,
                         Optional.empty(),
                         none,
+                        none,
                         Optional.of(id),
                         Optional.empty(),
                         Optional.empty(),

@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Map;
 import org.grammatus.core.Samples;
+import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.plan.ReportDatasets;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,4 +1,4 @@
-package org.grammatus.core.plan;
+package org.grammatus.core.dataset;
 
 import java.util.HashMap;
 import java.util.List;
@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.problem.ProblemException;
 
@@ -43,13 +43,21 @@ public record ReportDatasets(DatasetModel main, Map<String, DatasetModel> others
         return new ReportDatasets(main, others);
     }
 
-    /** Ids of all datasets that a report reads: those of its blocks, its own first, and those in which its filters look for rows. */
+    /**
+     * Ids of all datasets that a report reads: those of its blocks, its own first, those in which its filters look for rows, and those of
+     * which its prompts offer values.
+     */
     public static List<String> namedBy(Report report) {
         Stream<ReportFilter> filters = Stream.concat(
                 report.filters().stream(), report.blocks().stream().flatMap(block -> block.ownFilters().stream()));
-        return Stream.concat(
+        Stream<String> prompts = report.prompts().stream()
+                .flatMap(prompt ->
+                        prompt instanceof ReportPrompt.Choice choice ? choice.dataset().stream() : Stream.empty());
+        return Stream.of(
                         report.datasets().stream(),
-                        filters.flatMap(ReportFilter::withParts).flatMap(ReportDatasets::lookedInto))
+                        filters.flatMap(ReportFilter::withParts).flatMap(ReportDatasets::lookedInto),
+                        prompts)
+                .flatMap(ids -> ids)
                 .distinct()
                 .toList();
     }
@@ -82,6 +90,11 @@ public record ReportDatasets(DatasetModel main, Map<String, DatasetModel> others
     /** The dataset of an id, as far as it is there. */
     public Optional<DatasetModel> byId(String id) {
         return id.equals(main.id()) ? Optional.of(main) : Optional.ofNullable(others.get(id));
+    }
+
+    /** The dataset whose values a prompt offers, as far as it is there; the report's unless it names one. */
+    public Optional<DatasetModel> of(ReportPrompt.Choice prompt) {
+        return prompt.dataset().map(this::byId).orElse(Optional.of(main));
     }
 
     /**
