@@ -204,6 +204,11 @@ export const api = {
   /** What can be chosen at a prompt, given the answers above it; of some values alone, those that still can. */
   choices: (report: string, prompt: string, answers: Answers, find: string, only?: string[]) =>
     post<FieldValue[]>(`/api/reports/${id(report)}/choices`, { prompt, answers, find, only }),
+  /** What a definition that is being edited asks, with what answers stand for. */
+  draftPrompts: (definition: Report, answers: Answers) =>
+    post<PromptView[]>('/api/previews/prompts', { definition, answers }),
+  draftChoices: (definition: Report, prompt: string, answers: Answers, find: string, only?: string[]) =>
+    post<FieldValue[]>('/api/previews/choices', { definition, prompt, answers, find, only }),
   keptAnswers: (report: string) => get<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`),
   keepAnswers: (report: string, name: string, forAll: boolean, answers: Answers) =>
     post<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`, { name, forAll, answers }),

@@ -1,8 +1,9 @@
-import { onMounted, ref, watch, type Ref } from 'vue'
+import { onMounted, provide, ref, watch, type Ref } from 'vue'
 import { partName, type Part } from './parts'
 import type { useEditing } from './saving/useEditing'
 import type { useHistory } from './saving/useHistory'
 import type { usePreview } from './usePreview'
+import { TRIED_ANSWERS } from './triedAnswers'
 import { api, type Answers, type DatasetView, type Report } from '@/api/client'
 
 /** The report on the bench as it is seen: loaded, shown and kept anew with every change, turned and folded. */
@@ -23,6 +24,13 @@ export function useShownReport(bench: {
   const number = ref(1)
   /** Id of the innermost level that is shown. */
   const foldedTo = ref<string>()
+
+  /** Shows the report as it is answered otherwise. */
+  function tryWith(other: Answers) {
+    answers.value = other
+    void again()
+  }
+  provide(TRIED_ANSWERS, { answers, tryWith })
 
   const again = () => show(report.value!, answers.value, number.value, foldedTo.value)
 
@@ -45,6 +53,9 @@ export function useShownReport(bench: {
       if (!now.blocks.some((one) => one.levels.some((level) => level.id === foldedTo.value))) {
         foldedTo.value = undefined
       }
+      answers.value = Object.fromEntries(
+        Object.entries(answers.value).filter(([name]) => now.prompts.some((prompt) => prompt.name === name)),
+      )
       void again()
       bench.editing.keep(now)
       const worked = bench.focused(now)

@@ -4,6 +4,7 @@ import OwnView from './OwnView.vue'
 import NarrowPanel from './narrow/NarrowPanel.vue'
 import type { Narrowing } from './narrow/useNarrowing'
 import PromptForm from './prompts/PromptForm.vue'
+import type { PromptSource } from './prompts/promptSource'
 import type { useView } from './useView'
 import type { Answers, AnswerView, OutlineEntry, ReportView, RunView } from '@/api/client'
 import { words } from '@/words'
@@ -11,6 +12,7 @@ import { words } from '@/words'
 /** Beside a run: what it is called, what it asks, how its reader looks at it, and its groups. */
 defineProps<{
   report?: ReportView
+  source: PromptSource
   run?: RunView
   /** The run whose page is on the screen. */
   shownRun?: string
@@ -45,7 +47,10 @@ function columnLabel(term: string): string {
     <template v-if="report">
       <PromptForm
         v-model="asked"
-        :report="report"
+        :source="source"
+        :prompts="report.prompts"
+        :report="report.id"
+        :fiscal="report.fiscalPeriods"
         :resolved="resolved"
         :problems="problems"
         :running="running"
@@ -55,7 +60,7 @@ function columnLabel(term: string): string {
       />
       <NarrowPanel
         v-if="run && (narrowing.shown.value.length || narrowing.others.value.length)"
-        :report="report.id"
+        :source="source"
         :run="shownRun ?? run.id"
         :narrowing="narrowing"
         :problems="misfits"

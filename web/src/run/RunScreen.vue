@@ -9,6 +9,7 @@ import RunPanel from './RunPanel.vue'
 import RunState from './RunState.vue'
 import RunTools from './RunTools.vue'
 import { useNarrowing } from './narrow/useNarrowing'
+import { promptsOfReport } from './prompts/promptSource'
 import { useAnswers } from './prompts/useAnswers'
 import { useChosenFigures } from './useChosenFigures'
 import { useDownloads } from './useDownloads'
@@ -48,7 +49,8 @@ const pagesView = useTemplateRef('pagesView')
 const tools = useTemplateRef('tools')
 const readerMenu = useTemplateRef('readerMenu')
 const folds = useFolds('run', { left: 272, right: 290 })
-const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(props.id)
+const source = promptsOfReport(props.id)
+const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(source)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
 
@@ -98,7 +100,7 @@ onMounted(async () => {
   try {
     report.value = await api.report(props.id)
     document.title = `${report.value.title} · Grammatus`
-    loadAnswers(report.value, route.query)
+    loadAnswers(report.value.prompts, route.query)
     looked.load(route.query)
     const usual = folds.isNarrow.value ? 'list' : 'pages'
     shape.value = route.query.view === 'list' || route.query.view === 'pages' ? route.query.view : usual
@@ -224,6 +226,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <RunPanel
         v-model:asked="asked"
         :report="report"
+        :source="source"
         :run="run"
         :printed="printed"
         :running="running"

@@ -469,6 +469,7 @@ export const bench = {
       add: 'Add a check',
       remove: 'Remove this check',
     },
+    tried: { title: 'What a reader is asked', reset: 'Back to the defaults' },
     offered: {
       dataset: 'Offers values of',
       field: 'Field that it offers',

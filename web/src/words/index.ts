@@ -157,6 +157,8 @@ export const words = {
     daysExample: '1 Oct 2026 to 20 Nov 2026',
     calendar: 'Show a calendar',
     completeUntil: (day: string) => `The data are complete until ${day}; later days may still change.`,
+    fiscal: 'A fiscal year or quarter',
+    hasRows: 'This day has rows',
     wouldKeep: (rows: number, noun: string) => `Would keep ${rows.toLocaleString('en-GB')} ${noun}`,
     completeOnly: 'Complete days only',
     shortcuts: 'Period',

@@ -4,6 +4,7 @@ import Select from 'primevue/select'
 import { onMounted, useTemplateRef, watch, type Component } from 'vue'
 import PeriodPrompt from '../prompts/PeriodPrompt.vue'
 import RangePrompt from '../prompts/RangePrompt.vue'
+import type { PromptSource } from '../prompts/promptSource'
 import TickedValues from './TickedValues.vue'
 import type { Narrowed, Narrowing } from './useNarrowing'
 import { api, type NarrowableField, type PromptView } from '@/api/client'
@@ -11,7 +12,7 @@ import { words } from '@/words'
 
 /** What a reader narrows a run to: values that are ticked, a range of numbers, days. */
 const props = defineProps<{
-  report: string
+  source: PromptSource
   run: string
   narrowing: Narrowing
   /** By field, in words. */
@@ -57,7 +58,7 @@ function asPrompt({ handle, label, field, values }: Narrowed): PromptView {
         :is="ranges[one.field.kind]"
         v-if="ranges[one.field.kind]"
         :model-value="one.values"
-        :report="report"
+        :source="source"
         :prompt="asPrompt(one)"
         :answers="{}"
         :resolved="one.answer"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { api } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 import type { PromptProps } from './promptProps'
@@ -19,7 +18,7 @@ const values = computed({
     <label :for="`choice-${prompt.name}`">{{ prompt.label }}</label>
     <ValueBox
       v-model="values"
-      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
+      :search="(find) => props.source.choices(prompt.name, answers, find)"
       :input-id="`choice-${prompt.name}`"
       :label="prompt.label"
       :placeholder="words.run.choose"

@@ -5,7 +5,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, ref } from 'vue'
 import { answerOf, chosenOf } from './chosenValues'
 import PromptFrame from './PromptFrame.vue'
-import { api, type FieldValue } from '@/api/client'
+import type { FieldValue } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 import type { PromptProps } from './promptProps'
@@ -31,7 +31,7 @@ function set(values: string[], except = chosen.value.except) {
 async function takeIn() {
   const wanted = chosenOf(pasting.value ?? '').values
   const choices = (find: string) =>
-    api.choices(props.report, props.prompt.name, props.answers, find).catch(() => [])
+    props.source.choices(props.prompt.name, props.answers, find).catch(() => [])
   const first = await choices('')
   const found: string[] = []
   const missing: string[] = []
@@ -55,7 +55,7 @@ async function takeIn() {
   <PromptFrame :prompt="prompt" :problem="problem">
     <ValueBox
       :model-value="chosen.values"
-      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
+      :search="(find) => props.source.choices(prompt.name, answers, find)"
       :input-id="`answer-${prompt.name}`"
       :label="prompt.label"
       :placeholder="chosen.values.length ? '' : words.run.choose"

@@ -4,6 +4,7 @@ import DatePicker from 'primevue/datepicker'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
+import { useDaysWithRows } from './useDaysWithRows'
 import { isoDay, shownDay } from '@/shell/days'
 import { words } from '@/words'
 import type { PromptProps } from './promptProps'
@@ -31,6 +32,7 @@ const options = computed(() => [
 /** What is being typed; none while nothing is. */
 const typed = ref<string>()
 const calendarOpen = ref(false)
+const hasRows = useDaysWithRows(props)
 const chosen = computed(() => {
   const text = asked.value === '' ? 'all' : asked.value
   return rolling.includes(text) || text === unusual.value ? text : CUSTOM
@@ -115,6 +117,19 @@ function pick(picked: unknown) {
         @click="calendarOpen = !calendarOpen"
       />
     </div>
+    <Select
+      v-if="calendarOpen && fiscal?.length"
+      :model-value="fiscal.some((one) => one.days === resolved?.resolved) ? resolved?.resolved : undefined"
+      :options="fiscal"
+      option-label="label"
+      option-value="days"
+      :placeholder="words.run.fiscal"
+      :aria-label="`${prompt.label}: ${words.run.fiscal}`"
+      size="small"
+      fluid
+      class="fiscal"
+      @update:model-value="choose"
+    />
     <DatePicker
       v-if="calendarOpen"
       :model-value="range"
@@ -123,7 +138,13 @@ function pick(picked: unknown) {
       class="calendar"
       :pt="{ day }"
       @update:model-value="pick"
-    />
+    >
+      <template #date="{ date }">
+        <span :class="{ marked: hasRows(date) }" :title="hasRows(date) ? words.run.hasRows : undefined">{{
+          date.day
+        }}</span>
+      </template>
+    </DatePicker>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else class="resolved" aria-live="polite">{{ resolved?.words }}</p>
     <p v-if="resolved?.beyond" class="beyond" role="status">
@@ -172,6 +193,12 @@ label {
   --p-datepicker-date-padding: 0;
   width: 100%;
   margin-top: 0.35rem;
+}
+.fiscal {
+  margin-top: 0.35rem;
+}
+.marked {
+  border-bottom: 2px solid currentColor;
 }
 .resolved,
 .problem,

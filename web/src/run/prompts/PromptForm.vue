@@ -6,12 +6,18 @@ import ManyPrompt from './ManyPrompt.vue'
 import PeriodPrompt from './PeriodPrompt.vue'
 import RangePrompt from './RangePrompt.vue'
 import TypedPrompt from './TypedPrompt.vue'
+import type { PromptSource } from './promptSource'
 import type { Answers, AnswerView, PromptView, ReportView } from '@/api/client'
 import { words } from '@/words'
 
 /** A report's prompts, with what their answers stand for, and the button that runs it. */
 defineProps<{
-  report: ReportView
+  source: PromptSource
+  prompts: PromptView[]
+  /** Id of the report whose answers are kept under names; none where they are not. */
+  report?: string
+  /** Fiscal years and quarters that are offered where days are asked for. */
+  fiscal?: ReportView['fiscalPeriods']
   resolved: Record<string, AnswerView>
   /** By prompt, in words. */
   problems: Record<string, string>
@@ -43,19 +49,20 @@ function asking(type: PromptView['type']) {
 <template>
   <form data-skip="answers" @submit.prevent="emit('run')">
     <h2 class="visually-hidden">{{ words.run.prompts }}</h2>
-    <template v-for="prompt in report.prompts" :key="prompt.name">
+    <template v-for="prompt in prompts" :key="prompt.name">
       <component
         :is="asking(prompt.type)"
         v-if="!resolved[prompt.name]?.hidden"
         v-model="asked[prompt.name]!"
-        :report="report.id"
+        :source="source"
         :prompt="prompt"
         :answers="asked"
+        :fiscal="prompt.type === 'PERIOD' ? fiscal : undefined"
         :resolved="resolved[prompt.name]"
         :problem="problems[prompt.name]"
       />
     </template>
-    <KeptAnswers v-if="report.prompts.length" v-model="asked" :report="report.id" />
+    <KeptAnswers v-if="report && prompts.length" v-model="asked" :report="report" />
     <p v-if="count" class="count" role="status">{{ count }}</p>
     <div class="actions">
       <Button

@@ -3,7 +3,6 @@ import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import PromptFrame from './PromptFrame.vue'
-import { api } from '@/api/client'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 import type { PromptProps } from './promptProps'
@@ -52,7 +51,7 @@ function type(now: string | undefined) {
     <ValueBox
       v-else-if="prompt.offers"
       v-model="days"
-      :search="(find) => api.choices(props.report, prompt.name, answers, find)"
+      :search="(find) => props.source.choices(prompt.name, answers, find)"
       :input-id="`answer-${prompt.name}`"
       :label="prompt.label"
       :placeholder="text.anyDay"

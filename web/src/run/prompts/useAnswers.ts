@@ -1,10 +1,11 @@
 import { computed, ref, watch } from 'vue'
 import type { LocationQuery } from 'vue-router'
 import { answerOf, chosenOf } from './chosenValues'
-import { api, type AnswerView, type Answers, type PromptView, type ReportView } from '@/api/client'
+import type { PromptSource } from './promptSource'
+import type { AnswerView, Answers, PromptView } from '@/api/client'
 
-/** The answers to a report's prompts as written, with what the server says they stand for. */
-export function useAnswers(report: string) {
+/** The answers to prompts as written, with what the server says they stand for. */
+export function useAnswers(source: PromptSource) {
   const asked = ref<Answers>({})
   const resolved = ref<Record<string, AnswerView>>({})
   const problems = ref<Record<string, string>>({})
@@ -15,8 +16,8 @@ export function useAnswers(report: string) {
   let newest = 0
 
   /** Answers from the address come before the report's defaults. */
-  function load(view: ReportView, query: LocationQuery) {
-    prompts = view.prompts
+  function load(all: PromptView[], query: LocationQuery) {
+    prompts = all
     resolved.value = Object.fromEntries(prompts.map((p) => [p.name, p.answer]))
     asked.value = Object.fromEntries(
       prompts.map((p) => [p.name, typeof query[p.name] === 'string' ? String(query[p.name]) : p.asked]),
@@ -33,9 +34,7 @@ export function useAnswers(report: string) {
       const text = fitting[prompt.name] ?? ''
       if (text && (many || prompt.type === 'CHOICE')) {
         const chosen = many ? chosenOf(text) : { values: [text], except: false }
-        const there = (await api.choices(report, prompt.name, fitting, '', chosen.values)).map(
-          (one) => one.value,
-        )
+        const there = (await source.choices(prompt.name, fitting, '', chosen.values)).map((one) => one.value)
         const values = chosen.values.filter((value) => there.includes(value))
         fitting[prompt.name] = many ? answerOf({ ...chosen, values }) : (values[0] ?? '')
       }
@@ -48,7 +47,7 @@ export function useAnswers(report: string) {
     async (answers) => {
       const mine = ++newest
       const kept = await fitting(answers).catch(() => ({ ...answers }))
-      const found = await api.resolve(report, kept).catch(() => [])
+      const found = await source.resolve(kept).catch(() => [])
       if (mine !== newest) {
         return
       }

@@ -9,6 +9,7 @@ import AppearsField from '../AppearsField.vue'
 import OfferedChoices from './OfferedChoices.vue'
 import OfferedField from './OfferedField.vue'
 import PromptChecks from './PromptChecks.vue'
+import TryPrompts from './TryPrompts.vue'
 import { changePrompt, hasEnds, promptTypes, setPromptType } from '../../edits/prompts'
 import OneOf from '@/shell/OneOf.vue'
 import type { DatasetView, Prompt, Report } from '@/api/client'
@@ -188,6 +189,7 @@ function change(what: Partial<Prompt>, key: string) {
     :problem="problem"
     @change="(checks) => change({ checks }, 'checks')"
   />
+  <TryPrompts :report="report" />
   <p class="quiet">
     {{ text.promptName }}:
     <code>{{ ends ? `:${prompt.name}_from, :${prompt.name}_to` : `:${prompt.name}` }}</code>

@@ -99,7 +99,7 @@ public final class DayValues {
     }
 
     /** The date field that a prompt is about: its own, or that of the first filter that reads it. */
-    private static Optional<String> field(ReportPrompt prompt, Report report) {
+    static Optional<String> field(ReportPrompt prompt, Report report) {
         return prompt instanceof ReportPrompt.Value value
                 ? value.field()
                 : report.filters().stream()

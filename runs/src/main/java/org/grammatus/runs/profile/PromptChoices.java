@@ -37,13 +37,10 @@ public final class PromptChoices {
         this.context = context;
     }
 
-    /** The field whose values, or days, a prompt offers; none where it lists its choices itself, or asks for what is typed. */
-    public static Optional<String> field(ReportPrompt prompt) {
-        return switch (prompt) {
-            case ReportPrompt.Choice choice -> choice.field();
-            case ReportPrompt.Value value -> value.field();
-            default -> Optional.empty();
-        };
+    /** Whether a prompt has values, or days with rows, to choose from. */
+    public static boolean offers(ReportPrompt prompt, Report report) {
+        return prompt instanceof ReportPrompt.Choice
+                || DayValues.field(prompt, report).isPresent();
     }
 
     /**
@@ -70,7 +67,7 @@ public final class PromptChoices {
         return DayValues.of(
                         reader,
                         datasets.main(),
-                        field(prompt).orElseThrow(),
+                        DayValues.field(prompt, report).orElseThrow(),
                         conditions(prompt, answers, datasets.main()),
                         context.businessDate())
                 .newestFirst(find, ULocale.forLanguageTag(report.locale()));

@@ -7,6 +7,7 @@ import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.CompleteDays;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -32,15 +33,21 @@ public record PromptView(
      * All prompts of a report.
      *
      * @param resolved its prompts with their answers, in its order
+     * @param found what is wrong with the answers
      * @param dataset which may say until when it is complete
      */
     public static List<PromptView> of(
-            Report report, List<ResolvedPrompt> resolved, DatasetModel dataset, RunContext context) {
+            Report report,
+            List<ResolvedPrompt> resolved,
+            DatasetModel dataset,
+            RunContext context,
+            List<Problem> found) {
         return IntStream.range(0, resolved.size())
                 .mapToObj(i -> of(
                         report.prompts().get(i),
                         resolved.get(i),
                         report,
+                        found,
                         CompleteDays.beyond(resolved.get(i), report, dataset, context)))
                 .toList();
     }
@@ -52,7 +59,11 @@ public record PromptView(
     }
 
     private static PromptView of(
-            ReportPrompt prompt, ResolvedPrompt resolved, Report report, Optional<CompleteDays> beyond) {
+            ReportPrompt prompt,
+            ResolvedPrompt resolved,
+            Report report,
+            List<Problem> found,
+            Optional<CompleteDays> beyond) {
         return new PromptView(
                 prompt.name(),
                 prompt.type(),
@@ -61,6 +72,6 @@ public record PromptView(
                 prompt.required().orElse(false),
                 offers(prompt),
                 prompt.defaultAnswer().filter(text -> !Answers.isOfPerson(text)).orElseGet(resolved::asked),
-                AnswerView.of(resolved, report, List.of(), beyond));
+                AnswerView.of(resolved, report, found, beyond));
     }
 }

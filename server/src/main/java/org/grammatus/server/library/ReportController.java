@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.dataset.FiscalPeriods;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
@@ -117,7 +118,15 @@ class ReportController {
             String datasetLabel,
             boolean asksFirst,
             List<String> levels,
-            List<PromptView> prompts) {}
+            List<PromptView> prompts,
+            List<FiscalView> fiscalPeriods) {}
+
+    /**
+     * A fiscal year or quarter by name.
+     *
+     * @param days as an answer is written
+     */
+    record FiscalView(String label, String days) {}
 
     /** Answers by prompt name, as written. */
     record AnswersBody(Map<String, String> answers) {}
@@ -153,7 +162,15 @@ class ReportController {
                         .flatMap(table -> table.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),
-                PromptView.of(report, resolved, of.main(), businessDate.of(report)));
+                PromptView.of(report, resolved, of.main(), businessDate.of(report), List.of()),
+                FiscalPeriods.around(
+                                businessDate.of(report).businessDate(),
+                                of.main().calendar(),
+                                locale(report))
+                        .stream()
+                        .map(period ->
+                                new FiscalView(period.label(), period.days().toString()))
+                        .toList());
     }
 
     @PostMapping("/{id}/answers")
@@ -188,7 +205,7 @@ class ReportController {
     List<FieldValues.Value> choices(@PathVariable("id") String id, @RequestBody ChoicesBody body, Principal principal) {
         Report report = definition(id, principal);
         ReportPrompt asked = report.prompts().stream()
-                .filter(p -> p.name().equals(body.prompt) && PromptView.offers(p))
+                .filter(p -> p.name().equals(body.prompt) && PromptChoices.offers(p, report))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
         ReportDatasets of = datasets.of(report);
