@@ -7,6 +7,7 @@ import PromptForm from './prompts/PromptForm.vue'
 import type { PromptSource } from './prompts/promptSource'
 import type { useView } from './useView'
 import type { Answers, AnswerView, OutlineEntry, ReportView, RunView } from '@/api/client'
+import WhyNotHere from '@/explain/WhyNotHere.vue'
 import { words } from '@/words'
 
 /** Beside a run: what it is called, what it asks, how its reader looks at it, and its groups. */
@@ -72,6 +73,12 @@ function columnLabel(term: string): string {
         :level="level"
         @widen-to-all="(group) => (looked.leave(group), emit('run'))"
         @whole="emit('whole')"
+      />
+      <WhyNotHere
+        v-if="shownRun && narrowing.tellers.value.length"
+        :run="shownRun"
+        :block="narrowing.firstBlock.value"
+        :fields="narrowing.tellers.value"
       />
       <section v-if="run && printed" class="outline" :aria-label="text.groups">
         <h2>{{ text.groups }}</h2>

@@ -14,7 +14,7 @@ import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
 import { perRow } from '../edits/perRow'
 import AddBlock from './AddBlock.vue'
-import WhyNotHere from './WhyNotHere.vue'
+import WhyNotHere from '@/explain/WhyNotHere.vue'
 import type { DatasetView, FieldView, Paragraph, PreviewView, Report } from '@/api/client'
 import { isTable } from '@/api/documents'
 import { words } from '@/words'
@@ -86,6 +86,12 @@ const blocks = computed<SpineItem[]>(() =>
     fixed: props.whole.blocks.length === 1,
   })),
 )
+/** The fields by which rows are told, those that tell them apart first. */
+const tellers = computed(() => {
+  const fields = props.dataset.fields.filter(perRow)
+  const tells = (field: FieldView) => (field.role === 'IDENTIFIER' ? 0 : 1)
+  return fields.sort((a, b) => tells(a) - tells(b))
+})
 const prompts = computed<SpineItem[]>(() =>
   props.report.prompts.map((prompt) => ({
     id: prompt.id,
@@ -250,7 +256,8 @@ const of = (kind: PartKind) => ({
       v-if="run && filters.length"
       :run="run.id"
       :block="parts.id"
-      :dataset="dataset"
+      :fields="tellers"
+      leads
       @select="(id) => emit('select', { kind: 'filter', id })"
     />
 

@@ -124,7 +124,15 @@ export function useNarrowing(
       })
   }
 
-  return { shown, others, revealed, reach, open, narrowTo, stop, commands }
+  /** The fields of the first block, by which a reader may look for what is not there. */
+  const tellers = computed(() =>
+    fields.value
+      .filter((field) => field.block === fields.value[0]!.block && field.parts.length > 0)
+      .map(({ field, label }) => ({ id: field, label })),
+  )
+  const firstBlock = computed(() => fields.value[0]?.block ?? '')
+
+  return { shown, others, tellers, firstBlock, revealed, reach, open, narrowTo, stop, commands }
 }
 
 export type Narrowing = ReturnType<typeof useNarrowing>

@@ -5,9 +5,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Days are asked for with what the data know of them; authors try what they ask in place. */
 class AskedDaysTest {
@@ -94,6 +99,7 @@ class AskedDaysTest {
         Locator depots = asked.getByLabel("Depots", new Locator.GetByLabelOptions().setExact(true));
         depots.fill("kiln");
         depots.press("Enter");
+        assertThat(asked.getByLabel(Pattern.compile("Remove Kiln Yard"))).isVisible();
         Bench.button(page, "Run").click();
         assertThat(paper).containsText("Depots: Kiln Yard");
         Accessibility.check(page);
@@ -120,5 +126,81 @@ class AskedDaysTest {
         Locator depots = asked.getByLabel("Depots", new Locator.GetByLabelOptions().setExact(true));
         depots.fill("AP-1");
         assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("AP-1");
+    }
+
+    @Test
+    void aSupplierIsOfferedWhereTheDepotHasIt() {
+        Page page = PRODUCT.signedIn("reader", "/reports/expected-deliveries");
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("Supplier: all");
+        Locator supplier = page.getByLabel("Supplier", new Page.GetByLabelOptions().setExact(true));
+        supplier.click();
+        Locator offered = page.getByRole(AriaRole.OPTION);
+        assertThat(offered.first()).isVisible();
+        Locator counts = offered.locator("small");
+        String all = String.join(" ", counts.allTextContents());
+        page.keyboard().press("Escape");
+        Locator depot = page.getByLabel("Depot", new Page.GetByLabelOptions().setExact(true));
+        depot.fill("kiln");
+        depot.press("Enter");
+        assertThat(paper).containsText("Depot: Kiln Yard");
+        supplier.click();
+        assertThat(offered.first()).isVisible();
+        // Each is offered with as many rows as that depot has of it.
+        assertThat(counts).not().hasText(all.split(" "));
+        String name = offered.first().locator("span span").textContent().strip();
+        offered.first().click();
+        assertThat(paper).containsText("Depot: Kiln Yard · Supplier: " + name);
+    }
+
+    @Test
+    void aReaderIsToldWhichConditionDropsWhatTheyMiss() {
+        Page page = PRODUCT.signedIn("reader", "/reports/open-orders?product=jar");
+        Bench.button(page, "Why is … not here?").click();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Where"))
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName("Product").setExact(true))
+                .click();
+        page.getByLabel("is", new Page.GetByLabelOptions().setExact(true)).fill("Brood box");
+        Bench.button(page, "Look").click();
+        assertThat(page.locator(".found")).containsText("Product");
+        Accessibility.check(page);
+        page.getByLabel("is", new Page.GetByLabelOptions().setExact(true)).fill("No such thing");
+        Bench.button(page, "Look").click();
+        assertThat(page.getByText("The data have none.")).isVisible();
+    }
+
+    @Test
+    void tomorrowTheLastSevenDaysAreOthers(@TempDir Path data) throws Exception {
+        Product.Server server = Product.Server.start(data, 0);
+        try {
+            Page page = PRODUCT.openAt(server.address() + "/reports/last-days?period=last+7+days");
+            Product.signIn(page, "reader");
+            Locator paper = page.locator(".paper").first();
+            assertThat(paper).containsText("Ordered: 14 November 2026 to 20 November 2026");
+            assertThat(page.locator(".outline")).containsText("14 Nov 2026");
+            String file = "jdbc:sqlite:" + data.resolve("demo").resolve("merrowdale.db");
+            try (Connection database = DriverManager.getConnection(file);
+                    Statement statement = database.createStatement()) {
+                statement.execute("UPDATE business_date SET day = '2026-11-21'");
+                statement.execute(
+                        "INSERT INTO sales_order SELECT 900001, 'S0900001', '2026-11-21T09:30:00', promised_date,"
+                                + " apiary_id, depot, ship_date, 'open', 0 FROM sales_order LIMIT 1");
+                statement.execute(
+                        "INSERT INTO sales_order_line SELECT 9000001, 900001, 1, product_id, 1, unit, 100, 0, 100, 0"
+                                + " FROM sales_order_line LIMIT 1");
+            }
+            page.reload();
+            assertThat(paper).containsText("Ordered: 15 November 2026 to 21 November 2026");
+            // What came in today is there, what is a week old is not, and the address is the same.
+            assertThat(paper).containsText("S0900001");
+            assertThat(page.locator(".outline")).not().containsText("14 Nov 2026");
+            assertThat(page).hasURL(Pattern.compile("period=last\\+7\\+days"));
+        } finally {
+            server.process().destroy();
+            server.process().waitFor();
+        }
     }
 }

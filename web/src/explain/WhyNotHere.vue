@@ -2,28 +2,32 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, ref, watch } from 'vue'
-import { perRow } from '../edits/perRow'
-import { api, type DatasetView, type WhyAbsent } from '@/api/client'
+import { ref, watch } from 'vue'
+import { api, type WhyAbsent } from '@/api/client'
 import { words } from '@/words'
 
 /** Asks which filter drops the rows of a value, such as those of an order that is missed. */
-const props = defineProps<{ run: string; block: string; dataset: DatasetView }>()
+const props = defineProps<{
+  run: string
+  block: string
+  /** Those by which a thing may be told, the likeliest first. */
+  fields: { id: string; label: string }[]
+  /** Whether a filter that drops rows can be gone to. */
+  leads?: boolean
+}>()
 const emit = defineEmits<{ select: [filter: string] }>()
 
 const text = words.why.absent
 const isOpen = ref(false)
-const fields = computed(() => props.dataset.fields.filter(perRow))
 const field = ref('')
 const value = ref('')
 const found = ref<WhyAbsent>()
 const problem = ref('')
 
 watch(
-  () => props.dataset.id,
+  () => props.fields.map((one) => one.id).join(),
   () => {
-    const first = fields.value.find((one) => one.role === 'IDENTIFIER') ?? fields.value[0]
-    field.value = first?.id ?? ''
+    field.value = props.fields[0]?.id ?? ''
     found.value = undefined
   },
   { immediate: true },
@@ -62,14 +66,15 @@ async function look() {
         <p v-else-if="found.found === 0">{{ text.nowhere }}</p>
         <template v-else>
           <p>{{ text.found(found.noun) }} {{ text.kept(found.kept, found.found) }}</p>
-          <button
+          <component
+            :is="leads ? 'button' : 'p'"
             v-for="drop in found.drops"
             :key="drop.filter"
-            type="button"
+            :type="leads ? 'button' : undefined"
             @click="emit('select', drop.filter)"
           >
             {{ text.drops(drop.rows, drop.words) }}
-          </button>
+          </component>
         </template>
       </div>
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
