@@ -1,5 +1,7 @@
 package org.grammatus.runs;
 
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
@@ -15,7 +17,7 @@ import org.grammatus.sources.Reading;
 /**
  * How many rows a run would keep, where that can be told without reading any.
  *
- * @param rows of the first block
+ * @param rows of the block that keeps most
  * @param noun what they are called
  */
 public record RowsBeforehand(int rows, String noun) {
@@ -28,14 +30,20 @@ public record RowsBeforehand(int rows, String noun) {
      */
     public static Optional<RowsBeforehand> of(RunRequest request, DatasetReader reader) {
         Plan plan = request.plan();
-        TablePlan first = plan.blocks().getFirst().facts();
-        Reading reading = Reading.of(plan, first.dataset());
-        if (first.looks().findAny().isPresent() || reader.readAt(reading).isEmpty()) {
+        List<Reading> readings = Reading.allOf(plan);
+        if (!plan.looks().isEmpty()
+                || readings.stream().anyMatch(reading -> reader.readAt(reading).isEmpty())) {
             return Optional.empty();
         }
-        Star star = reader.read(reading, ReadProgress.SILENT);
-        int rows = KeptRows.of(first, star, new Faults(), () -> false).rows().length;
-        Dataset.Noun noun = first.dataset().table(DatasetModel.GRAIN).noun();
-        return Optional.of(new RowsBeforehand(rows, rows == 1 ? noun.one() : noun.other()));
+        return plan.blocks().stream()
+                .map(block -> of(block.facts(), plan, reader))
+                .max(Comparator.comparing(RowsBeforehand::rows));
+    }
+
+    private static RowsBeforehand of(TablePlan table, Plan plan, DatasetReader reader) {
+        Star star = reader.read(Reading.of(plan, table.dataset()), ReadProgress.SILENT);
+        int rows = KeptRows.of(table, star, new Faults(), () -> false).rows().length;
+        Dataset.Noun noun = table.dataset().table(DatasetModel.GRAIN).noun();
+        return new RowsBeforehand(rows, rows == 1 ? noun.one() : noun.other());
     }
 }

@@ -1,6 +1,7 @@
 package org.grammatus.sources;
 
 import java.util.List;
+import java.util.Map;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 
@@ -8,9 +9,10 @@ import org.grammatus.core.expression.Typed;
  * Which rows of a dataset's grain are wanted. A source may leave out rows that fail a condition for certain; it need not, since the
  * engine applies every condition again. It must not leave out any other.
  *
+ * @param others the datasets that conditions look into, by id
  * @param conditions on rows, all of which are to hold
  */
-public record PushedRows(DatasetModel dataset, List<Typed> conditions) {
+public record PushedRows(DatasetModel dataset, Map<String, DatasetModel> others, List<Typed> conditions) {
 
     public PushedRows {
         conditions = List.copyOf(conditions);

@@ -2,9 +2,11 @@ package org.grammatus.sources;
 
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
@@ -19,6 +21,7 @@ import org.grammatus.core.plan.TablePlan;
  * @param fields ids of the fields that are needed
  * @param tables numbers of the tables whose rows are needed even without a field of theirs
  * @param conditions rows that do not meet all of them are not wanted, but may be given
+ * @param others the datasets that conditions look into, by id
  * @param zone in which moments with a zone are told; the installation's unless given
  * @param wholeTables whether rows are needed, too, that no row of the grain leads to
  */
@@ -27,6 +30,7 @@ public record Reading(
         Set<String> fields,
         Set<Integer> tables,
         List<Typed> conditions,
+        Map<String, DatasetModel> others,
         Optional<ZoneId> zone,
         boolean wholeTables) {
 
@@ -34,6 +38,18 @@ public record Reading(
         fields = Set.copyOf(fields);
         tables = Set.copyOf(tables);
         conditions = List.copyOf(conditions);
+        others = Map.copyOf(others);
+    }
+
+    /** Rows that meet conditions which look into no other dataset. */
+    public Reading(
+            DatasetModel dataset,
+            Set<String> fields,
+            Set<Integer> tables,
+            List<Typed> conditions,
+            Optional<ZoneId> zone,
+            boolean wholeTables) {
+        this(dataset, fields, tables, conditions, Map.of(), zone, wholeTables);
     }
 
     /** All rows of all tables that are needed. */
@@ -66,7 +82,10 @@ public record Reading(
         List<Typed> common = each.getFirst().conditions.stream()
                 .filter(condition -> each.stream().allMatch(one -> one.conditions.contains(condition)))
                 .toList();
-        return new Reading(all.dataset, all.fields, all.tables, common, all.zone, all.wholeTables);
+        Map<String, DatasetModel> others = common.stream()
+                .flatMap(Typed::looks)
+                .collect(Collectors.toMap(Typed.Has::dataset, plan::lookedInto, (one, same) -> one));
+        return new Reading(all.dataset, all.fields, all.tables, common, others, all.zone, all.wholeTables);
     }
 
     /** What a table needs and no more. */
@@ -124,38 +143,38 @@ public record Reading(
 
     /** The same with the rows, too, that do not meet a condition. */
     public Reading without(Typed condition) {
-        List<Typed> others =
+        List<Typed> left =
                 conditions.stream().filter(one -> !one.equals(condition)).toList();
-        return new Reading(dataset, fields, tables, others, zone, wholeTables);
+        return new Reading(dataset, fields, tables, left, others, zone, wholeTables);
     }
 
     /** The same, moments told in a zone unless it says one itself. */
     public Reading in(ZoneId usual) {
         return zone.isPresent()
                 ? this
-                : new Reading(dataset, fields, tables, conditions, Optional.of(usual), wholeTables);
+                : new Reading(dataset, fields, tables, conditions, others, Optional.of(usual), wholeTables);
     }
 
     /** The same rows with the fields of another reading. */
     public Reading ofFields(Reading other) {
-        return new Reading(dataset, other.fields, tables, conditions, zone, wholeTables);
+        return new Reading(dataset, other.fields, tables, conditions, others, zone, wholeTables);
     }
 
     /** The same rows with some fields more. */
     public Reading andFields(Set<String> more) {
         Set<String> all = new TreeSet<>(fields);
         all.addAll(more);
-        return new Reading(dataset, all, tables, conditions, zone, wholeTables);
+        return new Reading(dataset, all, tables, conditions, others, zone, wholeTables);
     }
 
     /** The same without rows that no row of the grain leads to. */
     public Reading ofRowsLedTo() {
-        return new Reading(dataset, fields, tables, conditions, zone, false);
+        return new Reading(dataset, fields, tables, conditions, others, zone, false);
     }
 
     /** The same, all rows of the tables included. */
     public Reading ofWholeTables() {
-        return new Reading(dataset, fields, tables, conditions, zone, true);
+        return new Reading(dataset, fields, tables, conditions, others, zone, true);
     }
 
     /** All of a dataset. */

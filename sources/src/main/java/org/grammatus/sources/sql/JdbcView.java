@@ -189,7 +189,7 @@ public final class JdbcView implements SourceView {
 
     @Override
     public boolean readSome(int table, List<String> columns, PushedRows wanted, RowSink sink) {
-        SqlConditions conditions = new SqlConditions(wanted.dataset(), dialect, this::columns, this::place);
+        SqlConditions conditions = new SqlConditions(wanted, dialect, this::columns, this::place);
         Optional<String> from = conditions.from(table, wanted.conditions());
         from.ifPresent(rows -> read(select(columns) + rows, conditions.parameters(), columns.size(), 0, sink));
         return from.isPresent();

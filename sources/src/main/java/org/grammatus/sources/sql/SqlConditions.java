@@ -14,6 +14,7 @@ import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Comparator;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.sources.PushedRows;
 
 /**
  * Conditions on rows as SQL, values as bound parameters. What the source may see differently than the engine becomes NULL, the truth value
@@ -25,6 +26,8 @@ public final class SqlConditions {
     private static final String UNKNOWN = "NULL";
 
     private final DatasetModel dataset;
+    private final Map<String, DatasetModel> others;
+    private final Function<String, String> places;
     private final Dialect dialect;
     private final Function<String, Optional<Map<String, TableShape.Column>>> columns;
     private final SqlJoins joins;
@@ -33,15 +36,18 @@ public final class SqlConditions {
     /**
      * Conditions on one source's tables.
      *
+     * @param wanted the conditions, and the datasets that they look into
      * @param columns finds a table's columns, by name
      * @param places a table's name as SQL has it
      */
     public SqlConditions(
-            DatasetModel dataset,
+            PushedRows wanted,
             Dialect dialect,
             Function<String, Optional<Map<String, TableShape.Column>>> columns,
             Function<String, String> places) {
-        this.dataset = dataset;
+        this.dataset = wanted.dataset();
+        this.others = wanted.others();
+        this.places = places;
         this.dialect = dialect;
         this.columns = columns;
         this.joins = new SqlJoins(dataset, dialect, columns, places);
@@ -133,8 +139,21 @@ public final class SqlConditions {
             case Typed.Not n -> "(NOT " + sql(n.operand(), table) + ")";
             case Typed.Compare c ->
                 comparison(c, table).or(() -> other(c, table)).orElse(UNKNOWN);
+            case Typed.Has h -> related(h, table).orElse(UNKNOWN);
             default -> other(condition, table).orElse(UNKNOWN);
         };
+    }
+
+    private Optional<String> related(Typed.Has has, int table) {
+        SqlExpressions own = new SqlExpressions(dataset, dialect, columns, t -> t == table, false);
+        Optional<String> source = dataset.table(DatasetModel.GRAIN).source();
+        return Optional.ofNullable(others.get(has.dataset()))
+                .filter(other -> other.table(DatasetModel.GRAIN).source().equals(source))
+                .flatMap(other -> new SqlRelated(has, other, dialect, columns, places).condition(own::value))
+                .map(sql -> {
+                    parameters.addAll(sql.parameters());
+                    return "(" + sql.text() + ")";
+                });
     }
 
     /** What indexes do not help with anyway. */

@@ -144,6 +144,18 @@ public final class SqlExpressions {
                 : Optional.empty();
     }
 
+    /** A condition of which every part is one that the database understands. */
+    public Optional<Sql> exact(Typed condition) {
+        return switch (condition.unnamed()) {
+            case Typed.Logic l ->
+                exact(l.left())
+                        .flatMap(left -> exact(l.right())
+                                .map(right -> Sql.of("(%s " + l.connective().name() + " %s)", left, right)));
+            case Typed.Not n -> exact(n.operand()).map(operand -> Sql.of("(NOT %s)", operand));
+            default -> condition(condition).map(sql -> Sql.of("(%s)", sql));
+        };
+    }
+
     /** A condition that is made of no others. */
     public Optional<Sql> condition(Typed condition) {
         return switch (condition.unnamed()) {

@@ -8,11 +8,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
-import java.util.stream.IntStream;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
-import org.grammatus.core.definition.Dataset.Keep;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
@@ -61,11 +59,12 @@ public record SqlFigure(FigureQuestion question, Sql ask, Optional<Sql> odd) {
             Optional<String> function = function(aggregate);
             List<Typed> all = new ArrayList<>(question.conditions());
             aggregate.filter().ifPresent(all::add);
-            List<Optional<Sql>> conditions = all.stream().map(this::exact).toList();
+            List<Optional<Sql>> conditions =
+                    all.stream().map(expressions::exact).toList();
             Set<Integer> tables = new TreeSet<>(Set.of(home));
             all.forEach(condition -> note(condition, tables));
             aggregate.argument().ifPresent(argument -> note(argument, tables));
-            Optional<String> from = from(tables);
+            Optional<String> from = joins.from(tables);
             if (value.isEmpty()
                     || function.isEmpty()
                     || from.isEmpty()
@@ -119,56 +118,11 @@ public record SqlFigure(FigureQuestion question, Sql ask, Optional<Sql> odd) {
                     .toList();
         }
 
-        private Optional<Sql> exact(Typed condition) {
-            return switch (condition.unnamed()) {
-                case Typed.Logic l ->
-                    exact(l.left())
-                            .flatMap(left -> exact(l.right())
-                                    .map(right -> Sql.of("(%s " + l.connective().name() + " %s)", left, right)));
-                case Typed.Not n -> exact(n.operand()).map(operand -> Sql.of("(NOT %s)", operand));
-                default -> expressions.condition(condition).map(sql -> Sql.of("(%s)", sql));
-            };
-        }
-
         private void note(Typed value, Set<Integer> tables) {
             if (value instanceof Typed.Field field) {
                 tables.add(dataset.field(field.id()).table());
             }
             value.operands().forEach(operand -> note(operand, tables));
-        }
-
-        /** The grain's table with those that are needed and the ones on the way to them, joined as the dataset joins them. */
-        private Optional<String> from(Set<Integer> needed) {
-            Set<Integer> all = new TreeSet<>();
-            IntStream.range(1, dataset.tableCount())
-                    .filter(table -> needed.contains(table) || keepsMatched(table))
-                    .forEach(table -> {
-                        for (int t = table; t != DatasetModel.GRAIN; t = dataset.pointedFrom(t)) {
-                            all.add(t);
-                        }
-                    });
-            StringBuilder from = new StringBuilder(joins.place(DatasetModel.GRAIN));
-            Set<Integer> joined = new TreeSet<>(Set.of(DatasetModel.GRAIN));
-            while (joined.size() <= all.size()) {
-                int next = all.stream()
-                        .filter(table -> !joined.contains(table) && joined.contains(dataset.pointedFrom(table)))
-                        .findFirst()
-                        .orElseThrow();
-                Optional<String> on = joins.on(next);
-                if (on.isEmpty()) {
-                    return Optional.empty();
-                }
-                from.append(keepsMatched(next) ? " JOIN " : " LEFT JOIN ")
-                        .append(joins.place(next))
-                        .append(" ON ")
-                        .append(on.get());
-                joined.add(next);
-            }
-            return Optional.of(from.toString());
-        }
-
-        private boolean keepsMatched(int table) {
-            return dataset.join(table).keep().equals(Optional.of(Keep.MATCHED));
         }
     }
 

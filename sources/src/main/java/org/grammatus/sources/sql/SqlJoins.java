@@ -3,12 +3,15 @@ package org.grammatus.sources.sql;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.definition.Dataset.Keep;
 
 /** A dataset's tables and joins as SQL; each table goes by its number. */
 public final class SqlJoins {
@@ -78,5 +81,47 @@ public final class SqlJoins {
         return equal.stream().allMatch(Optional::isPresent)
                 ? Optional.of(equal.stream().map(Optional::get).collect(Collectors.joining(" AND ")))
                 : Optional.empty();
+    }
+
+    /**
+     * The grain's table with those that are needed and the ones on the way to them, joined as the dataset joins them; none where the source
+     * may see that differently.
+     */
+    public Optional<String> from(Set<Integer> needed) {
+        Set<Integer> all = new TreeSet<>();
+        IntStream.range(1, dataset.tableCount())
+                .filter(table -> needed.contains(table) || keepsMatched(table))
+                .forEach(table -> {
+                    for (int t = table; t != DatasetModel.GRAIN; t = dataset.pointedFrom(t)) {
+                        all.add(t);
+                    }
+                });
+        StringBuilder from = new StringBuilder(place(DatasetModel.GRAIN));
+        Set<Integer> joined = new TreeSet<>(Set.of(DatasetModel.GRAIN));
+        while (joined.size() <= all.size()) {
+            int next = all.stream()
+                    .filter(table -> !joined.contains(table) && joined.contains(dataset.pointedFrom(table)))
+                    .findFirst()
+                    .orElseThrow();
+            Optional<String> on = on(next);
+            if (on.isEmpty()) {
+                return Optional.empty();
+            }
+            from.append(keepsMatched(next) ? " JOIN " : " LEFT JOIN ")
+                    .append(place(next))
+                    .append(" ON ")
+                    .append(on.get());
+            joined.add(next);
+        }
+        return Optional.of(from.toString());
+    }
+
+    private boolean keepsMatched(int table) {
+        return dataset.join(table).keep().equals(Optional.of(Keep.MATCHED));
+    }
+
+    /** Number of the table that a field stands in. */
+    int tableOf(String field) {
+        return dataset.field(field).table();
     }
 }

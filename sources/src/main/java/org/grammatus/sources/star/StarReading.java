@@ -192,7 +192,7 @@ public final class StarReading {
             countRow(source);
         };
         boolean some = grain ? !reading.conditions().isEmpty() : isLarge(number, before);
-        PushedRows wanted = new PushedRows(dataset, reading.conditions());
+        PushedRows wanted = new PushedRows(dataset, reading.others(), reading.conditions());
         boolean all = !some || !source.view().readSome(number, columns, wanted, sink);
         if (all) {
             source.view().read(table.table(), columns, sink);
