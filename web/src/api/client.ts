@@ -47,6 +47,7 @@ export type SelectionSummary = components['schemas']['SelectionSummary']
 export type WhyOrder = components['schemas']['WhyOrder']
 export type RowsBehind = components['schemas']['RowsBehind']
 export type PathStep = components['schemas']['PathStep']
+export type MarkedPlaces = components['schemas']['MarkedPlaces']
 export type NarrowableField = components['schemas']['NarrowableField']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
@@ -81,6 +82,7 @@ export interface View {
   widths: string[]
   whole: string[]
   downTo?: string
+  markedOnly?: boolean
 }
 
 /** A refusal or failure of the server, in words, as RFC 9457 carries it. */
@@ -363,6 +365,7 @@ export const api = {
   run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),
+  marks: (run: string) => get<MarkedPlaces>(`/api/runs/${id(run)}/marks`),
   outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
   /** @param protect whether what a spreadsheet would run as a formula gets an apostrophe */
   file: (run: string, format: string, protect: boolean) =>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import GroupOutline from './GroupOutline.vue'
 import OwnView from './OwnView.vue'
+import MarkList from './MarkList.vue'
+import type { Marks } from './useMarks'
 import NarrowPanel from './narrow/NarrowPanel.vue'
 import type { Narrowing } from './narrow/useNarrowing'
 import PromptForm from './prompts/PromptForm.vue'
@@ -26,10 +28,11 @@ defineProps<{
   misfits: Record<string, string>
   looked: ReturnType<typeof useView>
   narrowing: Narrowing
+  marks: Marks
   level: (id: string) => string
 }>()
 const asked = defineModel<Answers>('asked', { required: true })
-const emit = defineEmits<{ run: []; cancel: []; whole: []; go: [entry: OutlineEntry] }>()
+const emit = defineEmits<{ run: []; look: []; cancel: []; whole: []; go: [entry: OutlineEntry] }>()
 const text = words.run
 
 function columnLabel(term: string): string {
@@ -73,6 +76,12 @@ function columnLabel(term: string): string {
         :level="level"
         @widen-to-all="(group) => (looked.leave(group), emit('run'))"
         @whole="emit('whole')"
+      />
+      <MarkList
+        v-if="marks.rules.value.length"
+        :marks="marks"
+        :only="looked.markedOnly.value"
+        @update:only="(only) => (looked.showMarked(only), emit('look'))"
       />
       <WhyNotHere
         v-if="shownRun && narrowing.tellers.value.length"

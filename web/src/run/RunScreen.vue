@@ -15,6 +15,7 @@ import { useChosenFigures } from './useChosenFigures'
 import { useDownloads } from './useDownloads'
 import { useReaderGestures } from './useReaderGestures'
 import { useQuickRuns } from './useQuickRuns'
+import { useMarks } from './useMarks'
 import { useRowCount } from './useRowCount'
 import { useRun } from './useRun'
 import { useShownPage } from './useShownPage'
@@ -191,12 +192,19 @@ function resetView() {
 
 const edit = () => router.push({ name: 'bench', params: { id: props.id } })
 
+const marks = useMarks(
+  computed(() => (printed.value ? shownRun.value : undefined)),
+  { go, pageNow: () => number.value },
+)
+
 const commands = runCommands({
   done,
   printed,
   inPages: () => shape.value === 'pages',
   find: () => tools.value?.find(),
   fitWidth,
+  mark: marks.step,
+  hasMarks: () => marks.count.value > 0,
   turnShape: () => (shape.value = shape.value === 'list' ? 'pages' : 'list'),
   page: (wanted) => (number.value = Math.min(Math.max(1, wanted), pages.value)),
   pageNow: () => number.value,
@@ -237,10 +245,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :shown-run="shownRun"
         :looked="looked"
         :narrowing="narrowing"
+        :marks="marks"
         :level="(id) => hands.levelNames.get(id) ?? id"
         @run="runReport()"
         @cancel="cancel()"
         @whole="resetView"
+        @look="runReport(1, true)"
         @go="go"
       />
     </template>

@@ -10,6 +10,8 @@ export interface RunActions {
   inPages: () => boolean
   find: () => void
   fitWidth: () => void
+  mark: (by: 1 | -1) => void
+  hasMarks: () => boolean
   turnShape: () => void
   page: (number: number) => void
   pageNow: () => number
@@ -57,6 +59,8 @@ export function runCommands(act: RunActions): Command[] {
     onPage('first', text.first, ['Home'], () => act.page(1), turning),
     onPage('last', text.last, ['End'], () => act.page(act.pages()), turning),
     onPage('shape', text.turnShape, ['L'], act.turnShape, done),
+    onPage('next-mark', text.marks.next, ['M'], () => act.mark(1), act.hasMarks),
+    onPage('previous-mark', text.marks.previous, ['Shift+M'], () => act.mark(-1), act.hasMarks),
     onPage('fit-width', text.fitWidth, ['0'], act.fitWidth, done),
     named('run', text.again, act.run, act.canRun),
     named('whole', words.why.wholeAgain, act.whole, () => !act.isWhole()),

@@ -23,9 +23,11 @@ export function useView() {
   const widths = ref<string[]>([])
   const whole = ref<string[]>([])
   const downTo = ref<string>()
+  const markedOnly = ref(false)
   const isPlain = computed(
     () =>
       downTo.value === undefined &&
+      !markedOnly.value &&
       [order, only, except, values, widths, whole].every((list) => list.value.length === 0),
   )
 
@@ -37,6 +39,7 @@ export function useView() {
     widths.value = list(query.width)
     whole.value = list(query.all)
     downTo.value = list(query.down)[0]
+    markedOnly.value = query.marked === 'only'
   }
 
   function direction(column: string): Direction | undefined {
@@ -84,6 +87,7 @@ export function useView() {
     widths.value = []
     whole.value = []
     downTo.value = undefined
+    markedOnly.value = false
   }
 
   const step = (s: PathStep) => (s.key === undefined ? s.level : `${s.level}:${s.key}`)
@@ -108,6 +112,9 @@ export function useView() {
     values.value = [...others(values.value, handle), ...(wanted ? [`${handle}:${wanted}`] : [])]
   }
 
+  /** Shows what is marked alone, or everything again. */
+  const showMarked = (only: boolean) => (markedOnly.value = only)
+
   /** The values that a field is narrowed to; nothing for all. */
   const narrowedTo = (handle: string) =>
     values.value.find((term) => term.startsWith(`${handle}:`))?.slice(handle.length + 1) ?? ''
@@ -127,6 +134,8 @@ export function useView() {
     leaveOut,
     narrowTo,
     narrowedTo,
+    markedOnly,
+    showMarked,
     narrowed: computed(() => values.value.map((term) => term.split(':')[0]!)),
     leave,
     setWidth,
@@ -141,6 +150,7 @@ export function useView() {
       widths: widths.value,
       whole: whole.value,
       ...(downTo.value ? { downTo: downTo.value } : {}),
+      ...(markedOnly.value ? { markedOnly: true } : {}),
     }),
     /** As addresses carry it; what is plain is left out. */
     query: () => ({
@@ -151,6 +161,7 @@ export function useView() {
       width: widths.value.length ? widths.value : undefined,
       all: whole.value.length ? whole.value : undefined,
       down: downTo.value,
+      marked: markedOnly.value ? 'only' : undefined,
     }),
   }
 }

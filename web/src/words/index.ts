@@ -231,6 +231,15 @@ export const words = {
       average: 'average',
       clear: 'Choose none',
     },
+    marks: {
+      title: 'Marks',
+      next: 'Next mark',
+      previous: 'Previous mark',
+      only: 'Only what is marked',
+      nextOf: (label: string) => `Next: ${label}`,
+      previousOf: (label: string) => `Previous: ${label}`,
+      at: (at: number, all: number) => `Mark ${at.toLocaleString('en-GB')} of ${all.toLocaleString('en-GB')}`,
+    },
     gestures: [
       ['Click a heading', 'orders by it inside each group; Shift adds a key'],
       ['Click a figure', 'says why it is what it is'],

@@ -140,6 +140,9 @@ class AskedDaysTest {
         Locator counts = offered.locator("small");
         String all = String.join(" ", counts.allTextContents());
         page.keyboard().press("Escape");
+        // The list gives the focus back as it closes.
+        assertThat(offered).hasCount(0);
+        assertThat(supplier).isFocused();
         Locator depot = page.getByLabel("Depot", new Page.GetByLabelOptions().setExact(true));
         depot.fill("kiln");
         depot.press("Enter");

@@ -36,7 +36,8 @@ class NarrowedValuesTest {
 
     private static RunResult run(Narrow... narrow) {
         Report report = Starters.report("order-book").orElseThrow();
-        ReaderView view = new ReaderView(List.of(), List.of(), List.of(narrow), List.of(), List.of(), Optional.empty());
+        ReaderView view =
+                new ReaderView(List.of(), List.of(), List.of(narrow), List.of(), List.of(), Optional.empty(), false);
         RunRequest request = new RunRequest(
                 report, DemoData.datasets(report), new Answers(Map.of("period", MAY)), DemoData.CONTEXT, view);
         return new RunEngine(RunLimits.DEFAULT).run(request, READER, p -> {}, () -> false);

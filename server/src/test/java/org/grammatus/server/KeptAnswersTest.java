@@ -102,5 +102,18 @@ class KeptAnswersTest {
         assertThat(reader.post("/api/runs", "{\"report\": \"of-my-depot\", \"answers\": {}}")
                         .statusCode())
                 .isEqualTo(201);
+        // What does not fit is told at its prompt; the report opens all the same.
+        definition.put("id", "worth-my-depot").put("title", "Worth my depot");
+        ((ObjectNode) definition.path("prompts").get(4)).put("default", "my depot");
+        assertThat(author.post("/api/reports", definition.toString()).statusCode())
+                .isEqualTo(201);
+        author.send(
+                "PATCH",
+                "/api/reports/worth-my-depot",
+                "application/json",
+                HttpRequest.BodyPublishers.ofString("{\"offered\": true}"));
+        JsonNode wrong = json(reader.get("/api/reports/worth-my-depot"));
+        assertThat(wrong.path("prompts").get(4).path("answer").path("problem").asString())
+                .contains("Finch Lane");
     }
 }

@@ -138,6 +138,12 @@ public final class DatasetNames implements Names {
     }
 
     @Override
+    public Optional<String> nameOf(String field) {
+        return Optional.ofNullable(dataset.fields().get(field))
+                .flatMap(info -> info.definition().lookup());
+    }
+
+    @Override
     public Map<String, String> fieldLabels() {
         Map<String, String> labels = new LinkedHashMap<>();
         dataset.fields()

@@ -25,8 +25,9 @@ public record GroupFilter(
         Optional<String> prompt,
         Optional<Boolean> off) {
 
-    public boolean isOff() {
-        return off.orElse(false);
+    /** Whether it is switched on. */
+    public boolean applies() {
+        return !off.orElse(false);
     }
 
     /** The same with all its texts changed. */

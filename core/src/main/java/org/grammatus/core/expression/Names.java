@@ -51,6 +51,11 @@ public interface Names {
         return Set.of();
     }
 
+    /** Id of the field that has the names of a field's values, where these are keys. */
+    default Optional<String> nameOf(String field) {
+        return Optional.empty();
+    }
+
     /** Names of fields, calculated fields and measures, each with what people call it. */
     Map<String, String> fieldLabels();
 

@@ -275,9 +275,22 @@ public final class Typing {
         if (!comparable(a.type(), b.type())) {
             throw fault(
                     right.position(),
-                    "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with");
+                    "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with"
+                            + byName(a, b));
         }
         return new Typed.Compare(operator, a, b);
+    }
+
+    /** Where a key is compared with a text that may be meant for its name, how that is said; empty elsewhere. */
+    private String byName(Typed a, Typed b) {
+        Typed text = a instanceof Typed.Constant ? a : b;
+        Typed key = text == a ? b : a;
+        return text instanceof Typed.Constant(Scalar.Text(String meant)) && key instanceof Typed.Field field
+                ? names.nameOf(field.id())
+                        .map(name -> "; \"" + field.id() + "\" is a key, whose name is in \"" + name + "\": " + name
+                                + " = '" + meant.replace("'", "''") + "'")
+                        .orElse("")
+                : "";
     }
 
     /** What a value is compared with; a text that stands there without quotes is taken for a field's name, which is said. */

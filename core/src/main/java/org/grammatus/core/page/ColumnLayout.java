@@ -13,6 +13,7 @@ import org.grammatus.core.band.Words;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -195,7 +196,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             // Marked rows may be set in the bolder face, which is wider.
             TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
             if (plan.printsRows()) {
-                values(grouped.rows().columns().get(index).values(), printed.columnFormat(index), row);
+                PrintedRows.Values own = grouped.rows().columns().get(index);
+                values(own.values(), printedRows(own), printed.columnFormat(index), row);
             }
             for (List<Column> cells : grouped.figures().shared()) {
                 if (!cells.isEmpty()) {
@@ -220,28 +222,44 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                     .ifPresent(figures -> values(figures, printed.totalFormat(total), TextStyle.CELL));
         }
 
+        /** The rows of a column's home table that are printed: what else was read makes nothing wider. */
+        private BitSet printedRows(PrintedRows.Values values) {
+            BitSet rows = new BitSet();
+            for (int row : grouped.rows().order()) {
+                rows.set(values.path()[row]);
+            }
+            return rows;
+        }
+
         private void values(Column column, ValueFormat format, TextStyle style) {
+            BitSet all = new BitSet();
+            all.set(0, column.size());
+            values(column, all, format, style);
+        }
+
+        private void values(Column column, BitSet rows, ValueFormat format, TextStyle style) {
             switch (column) {
                 case Column.Texts texts -> {
                     BitSet measured = new BitSet();
-                    for (int code : texts.codes()) {
+                    for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
+                        int code = texts.codes()[i];
                         if (code != Column.Texts.NULL && !measured.get(code)) {
                             measured.set(code);
                             text(texts.dictionary()[code], style);
                         }
                     }
                 }
-                case Column.Longs longs when column.type().isNumber() -> extremes(longs, format, style);
-                case Column.Longs longs when column.type().isTime() -> times(longs, format, style);
-                default -> distinct(column, format, style);
+                case Column.Longs longs when column.type().isNumber() -> extremes(longs, rows, format, style);
+                case Column.Longs longs when column.type().isTime() -> times(longs, rows, format, style);
+                default -> distinct(column, rows, format, style);
             }
         }
 
         /** Digits are of one width, so the smallest and the largest number are the widest. */
-        private void extremes(Column.Longs column, ValueFormat format, TextStyle style) {
+        private void extremes(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
             int least = -1;
             int most = -1;
-            for (int i = 0; i < column.size(); i++) {
+            for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
                 if (!column.isNull(i)) {
                     least = least < 0 || column.values()[i] < column.values()[least] ? i : least;
                     most = most < 0 || column.values()[i] > column.values()[most] ? i : most;
@@ -254,10 +272,10 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
 
         /** Digits are of one width, so one time of each month, weekday and number of digits is as wide as any. */
-        private void times(Column.Longs column, ValueFormat format, TextStyle style) {
+        private void times(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
             long unit = column.type().kind() == Kind.DATE ? 1 : Scalars.MICROS_OF_DAY;
             BitSet measured = new BitSet();
-            for (int i = 0; i < column.size(); i++) {
+            for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
                 if (!column.isNull(i)) {
                     long day = Math.floorDiv(column.values()[i], unit);
                     LocalDate date = LocalDate.ofEpochDay(day);
@@ -275,15 +293,15 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             }
         }
 
-        private void distinct(Column column, ValueFormat format, TextStyle style) {
+        private void distinct(Column column, BitSet rows, ValueFormat format, TextStyle style) {
             Set<Object> seen = new HashSet<>();
-            List<Integer> rows = new ArrayList<>();
-            for (int i = 0; i < column.size() && seen.size() < MOST_MEASURED; i++) {
+            List<Integer> different = new ArrayList<>();
+            for (int i = rows.nextSetBit(0); i >= 0 && seen.size() < MOST_MEASURED; i = rows.nextSetBit(i + 1)) {
                 if (!column.isNull(i) && seen.add(column.wide(i))) {
-                    rows.add(i);
+                    different.add(i);
                 }
             }
-            rows.forEach(row -> text(format.format(column, row), style));
+            different.forEach(row -> text(format.format(column, row), style));
         }
 
         private void text(String text, TextStyle style) {

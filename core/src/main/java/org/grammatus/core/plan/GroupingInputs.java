@@ -50,7 +50,7 @@ public record GroupingInputs(
                 plan.cover(),
                 plan.rounding(),
                 plan.highlights().stream().map(GroupingInputs::unprinted).toList(),
-                plan.rows());
+                plan.rows().markedOnly(false));
     }
 
     private static ColumnPlan unprinted(ColumnPlan column, boolean rounds) {

@@ -9,9 +9,25 @@ import java.util.Optional;
  * @param limit how many rows, from the first, are kept in each group of the last level
  * @param percent how many of a hundred are kept, rounded up, where there is no such limit
  * @param others whether one line more, last, stands for the rows of the group that are not kept
+ * @param markedOnly whether rows, lines and groups are printed only where a highlight marks them, or something in them
  */
 public record RowsPlan(
-        boolean shown, List<TablePlan.Term> order, Optional<Integer> limit, Optional<Integer> percent, boolean others) {
+        boolean shown,
+        List<TablePlan.Term> order,
+        Optional<Integer> limit,
+        Optional<Integer> percent,
+        boolean others,
+        boolean markedOnly) {
+
+    /** Rows that are printed whether they are marked or not. */
+    public RowsPlan(
+            boolean shown,
+            List<TablePlan.Term> order,
+            Optional<Integer> limit,
+            Optional<Integer> percent,
+            boolean others) {
+        this(shown, order, limit, percent, others, false);
+    }
 
     /** No rows. */
     public static final RowsPlan NONE = new RowsPlan(false, List.of(), Optional.empty(), Optional.empty(), false);
@@ -27,11 +43,16 @@ public record RowsPlan(
 
     /** The same rows without a limit. */
     public RowsPlan whole() {
-        return new RowsPlan(shown, order, Optional.empty(), Optional.empty(), false);
+        return new RowsPlan(shown, order, Optional.empty(), Optional.empty(), false, markedOnly);
+    }
+
+    /** The same rows, of which those alone are printed that are marked, or all. */
+    public RowsPlan markedOnly(boolean only) {
+        return new RowsPlan(shown, order, limit, percent, others, only);
     }
 
     /** The same rows in another order, printed or not. */
     public RowsPlan with(boolean otherShown, List<TablePlan.Term> otherOrder) {
-        return new RowsPlan(otherShown, otherOrder, limit, percent, others);
+        return new RowsPlan(otherShown, otherOrder, limit, percent, others, markedOnly);
     }
 }

@@ -109,6 +109,18 @@ public record TablePlan(
         return with(append(filters, by), levels, columns, highlights, rows, append(reach, by.words()), all);
     }
 
+    /** The same plan of which those rows and groups alone are printed that are marked; it says so. No figure changes. */
+    public TablePlan markedOnly() {
+        return with(
+                filters,
+                levels,
+                columns,
+                highlights,
+                rows.markedOnly(true),
+                append(reach, "Only what is marked is printed; totals are of everything"),
+                fields);
+    }
+
     private static <T> List<T> append(List<T> list, T last) {
         List<T> all = new ArrayList<>(list);
         all.add(last);

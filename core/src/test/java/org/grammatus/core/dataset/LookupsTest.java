@@ -13,6 +13,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
@@ -66,6 +67,18 @@ class LookupsTest {
             lines.add(printed.label(node) + " " + printed.total(0, node));
         }
         return lines;
+    }
+
+    @Test
+    void aTextBesideANumberThatIsAKeyIsRefusedWithTheNameItIsMeantFor() {
+        DatasetModel numbered = DatasetModel.of(Definitions.readDataset(Samples.DATASET
+                .replace("\"label\": \"Order\", \"type\": \"text\"", "\"label\": \"Order\", \"type\": \"integer\"")
+                .replace("\"role\": \"identifier\"}", "\"role\": \"identifier\", \"lookup\": \"region\"}")));
+        String filter = "{\"id\": \"f\", \"kind\": \"expression\", \"where\": \"order_number = 'Keeper''s'\"}";
+        Report report = report(NUMBER, filter, "");
+        assertThatThrownBy(() -> Planner.plan(report, numbered, Answers.NONE, Samples.CONTEXT))
+                .hasMessageContaining("/filters/0/where: 1:16 found a text, expected a whole number to compare with;"
+                        + " \"order_number\" is a key, whose name is in \"region\": region = 'Keeper''s'");
     }
 
     @Test

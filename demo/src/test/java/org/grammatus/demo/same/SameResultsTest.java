@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
@@ -31,6 +33,8 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
+import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.sqlite.SqliteSource;
@@ -64,11 +68,15 @@ class SameResultsTest {
     }
 
     private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
+        return run(report, answers, view, READER);
+    }
+
+    private static RunResult run(Report report, Map<String, String> answers, ReaderView view, DatasetReader reader) {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
                         new RunRequest(
                                 report, DemoData.datasets(report), answered(report, answers), DemoData.CONTEXT, view),
-                        READER,
+                        reader,
                         progress -> {},
                         () -> false);
     }
@@ -140,6 +148,29 @@ class SameResultsTest {
             Files.write(file, now);
         }
         assertThat(now).isEqualTo(Files.readAllLines(file));
+    }
+
+    /** What else was read is seen on no page: neither in what stands there nor in how wide it is. */
+    @Test
+    void rowsThatTheSourceLeavesOutChangeNoPage() throws IOException {
+        DatasetReader held = new HeldRows(
+                READER,
+                HeldRows.defaultBudget(),
+                new SpillFolder(Files.createTempDirectory("held"), 0),
+                Clock.systemUTC(),
+                ZoneOffset.UTC);
+        for (String id : Starters.reportIds()) {
+            Report report = Starters.report(id).orElseThrow();
+            Map<String, String> answers =
+                    report.prompts().stream().anyMatch(prompt -> prompt.name().equals("period"))
+                            ? Map.of("period", "2026-08-03/2026-08-16")
+                            : Map.of();
+            RunResult pushed = run(report, answers, ReaderView.PLAIN);
+            RunResult all = run(report, answers, ReaderView.PLAIN, held);
+            for (Format format : Format.values()) {
+                assertThat(digest(all, format)).as(id + " " + format).isEqualTo(digest(pushed, format));
+            }
+        }
     }
 
     @Test

@@ -146,8 +146,10 @@ class ReportController {
     ReportView one(@PathVariable("id") String id, Principal principal) {
         Report report = definition(id, principal);
         ReportDatasets of = datasets.of(report);
+        // What is wrong with an answer that is begun with, such as one of the person's own, is told at its prompt.
+        Problems problems = new Problems();
         List<ResolvedPrompt> resolved = found(Answers.UNASKED, report, of, principal)
-                .resolve(report.prompts(), businessDate.of(report), of, locale(report));
+                .resolve(report.prompts(), businessDate.of(report), of, locale(report), problems);
         return new ReportView(
                 report.id(),
                 report.title(),
@@ -162,7 +164,7 @@ class ReportController {
                         .flatMap(table -> table.levels().stream())
                         .map(ReportLevel::name)
                         .toList(),
-                PromptView.of(report, resolved, of.main(), businessDate.of(report), List.of()),
+                PromptView.of(report, resolved, of.main(), businessDate.of(report), problems.found()),
                 FiscalPeriods.around(
                                 businessDate.of(report).businessDate(),
                                 of.main().calendar(),

@@ -19,6 +19,7 @@ import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.FileNames;
+import org.grammatus.runs.MarkedPlaces;
 import org.grammatus.runs.Outline;
 import org.grammatus.runs.ReportFile;
 import org.grammatus.runs.RowsBeforehand;
@@ -215,6 +216,12 @@ class RunController {
             @RequestParam(name = "below", defaultValue = "0") int below,
             Principal principal) {
         return Outline.below(result(run(id, principal)), below);
+    }
+
+    @GetMapping("/{id}/marks")
+    @Operation(operationId = "marks", summary = "What a run marks, with counts, and where it stands")
+    MarkedPlaces marks(@PathVariable("id") String id, Principal principal) {
+        return MarkedPlaces.of(result(run(id, principal)));
     }
 
     @GetMapping("/{id}/file")

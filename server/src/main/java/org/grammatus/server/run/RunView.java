@@ -67,6 +67,7 @@ public record RunView(
      *     id and a point in that block alone
      * @param widths columns' widths, each a column's id, a colon and whole points or {@code fit}
      * @param whole ids of levels of which every group is shown, whatever limit they have
+     * @param markedOnly whether only what is marked is printed
      * @param downTo id of the innermost level that is shown; none shows all
      */
     record Start(
@@ -78,7 +79,8 @@ public record RunView(
             @MayBeMissing List<String> narrow,
             @MayBeMissing List<String> widths,
             @MayBeMissing List<String> whole,
-            @MayBeMissing String downTo) {
+            @MayBeMissing String downTo,
+            @MayBeMissing Boolean markedOnly) {
         Answers given() {
             return new Answers(answers == null ? Map.of() : answers);
         }
@@ -91,7 +93,8 @@ public record RunView(
                     given(narrow),
                     given(widths),
                     given(whole),
-                    Optional.ofNullable(downTo));
+                    Optional.ofNullable(downTo),
+                    Boolean.TRUE.equals(markedOnly));
         }
 
         private static List<String> given(List<String> list) {

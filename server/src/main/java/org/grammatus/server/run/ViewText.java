@@ -31,7 +31,8 @@ final class ViewText {
             List<String> narrow,
             List<String> widths,
             List<String> whole,
-            Optional<String> downTo) {
+            Optional<String> downTo,
+            boolean markedOnly) {
         return new ReaderView(
                 order.stream().map(ViewText::sort).toList(),
                 Stream.concat(
@@ -41,7 +42,8 @@ final class ViewText {
                 narrow.stream().map(ViewText::values).toList(),
                 widths.stream().map(ViewText::width).toList(),
                 whole,
-                downTo);
+                downTo,
+                markedOnly);
     }
 
     private static Sort sort(String text) {

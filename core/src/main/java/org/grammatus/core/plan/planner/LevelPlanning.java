@@ -167,7 +167,7 @@ final class LevelPlanning {
         for (int i = 0; i < filters.size(); i++) {
             String at = pointer + "/" + i;
             GroupFilter filter = filters.get(i);
-            if (!filter.isOff()) {
+            if (filter.applies()) {
                 Typed by = expressions.typed(at + "/by", filter.by(), Typing.Place.SCOPE);
                 expressions.requireOwn(at + "/by", by, "Whether a group is kept");
                 if (by != PlanExpressions.NOTHING && !by.type().isNumber()) {

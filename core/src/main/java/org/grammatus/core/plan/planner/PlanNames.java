@@ -113,6 +113,11 @@ final class PlanNames implements Names {
     }
 
     @Override
+    public Optional<String> nameOf(String field) {
+        return known.nameOf(field);
+    }
+
+    @Override
     public Map<String, String> fieldLabels() {
         return known.fieldLabels();
     }

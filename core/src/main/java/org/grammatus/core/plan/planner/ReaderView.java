@@ -32,6 +32,7 @@ import org.grammatus.core.problem.ProblemException;
  * @param widths widths of columns, the last one for a column holds
  * @param whole ids of levels of which every group is shown, whatever limit they have; the block's id for its rows
  * @param downTo id of the innermost level that is printed; none prints all levels, and the rows where the report prints them
+ * @param markedOnly whether only what is marked is printed, in tables that mark something
  */
 public record ReaderView(
         List<Sort> order,
@@ -39,7 +40,8 @@ public record ReaderView(
         List<Narrow> narrow,
         List<Width> widths,
         List<String> whole,
-        Optional<String> downTo) {
+        Optional<String> downTo,
+        boolean markedOnly) {
 
     /** The report as its author made it. */
     public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
@@ -62,13 +64,13 @@ public record ReaderView(
     /** The same, of which some is shown whole, or nothing inside a level. */
     public ReaderView(
             List<Sort> order, List<Only> only, List<Width> widths, List<String> whole, Optional<String> downTo) {
-        this(order, only, List.of(), widths, whole, downTo);
+        this(order, only, List.of(), widths, whole, downTo, false);
     }
 
     /** The same, narrowed to some groups more. */
     public ReaderView andOnly(List<Only> more) {
         return new ReaderView(
-                order, Stream.concat(only.stream(), more.stream()).toList(), narrow, widths, whole, downTo);
+                order, Stream.concat(only.stream(), more.stream()).toList(), narrow, widths, whole, downTo, markedOnly);
     }
 
     /** @param column a column's id */
@@ -164,7 +166,8 @@ public record ReaderView(
                         .toList(),
                 widths.stream().filter(width -> own.test(width.column())).toList(),
                 whole.stream().filter(own).toList(),
-                downTo.filter(own));
+                downTo.filter(own),
+                markedOnly);
     }
 
     /** The table that has a level; the first where none has. */
@@ -204,12 +207,13 @@ public record ReaderView(
                                 narrow.stream().map(wanted -> Narrowing.of(wanted, table)))
                         .toList(),
                 table);
-        return narrowed.with(
+        TablePlan seen = narrowed.with(
                 narrowed.filters(),
                 List.copyOf(levels),
                 widened(table),
                 highlights,
                 whole.contains(table.id()) ? rows.whole() : rows);
+        return markedOnly && !highlights.isEmpty() ? seen.markedOnly() : seen;
     }
 
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */

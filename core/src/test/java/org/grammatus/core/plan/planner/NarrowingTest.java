@@ -38,7 +38,8 @@ class NarrowingTest {
             "{\"id\": \"c-day\", \"label\": \"Day\", \"value\": \"ordered_at\"}, {\"id\": \"c-net\","));
 
     private static Plan plan(Report report, Narrow... narrow) {
-        ReaderView view = new ReaderView(List.of(), List.of(), List.of(narrow), List.of(), List.of(), Optional.empty());
+        ReaderView view =
+                new ReaderView(List.of(), List.of(), List.of(narrow), List.of(), List.of(), Optional.empty(), false);
         return view.applied(Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT));
     }
 

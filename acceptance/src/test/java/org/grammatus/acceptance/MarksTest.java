@@ -1,0 +1,55 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Readers go from mark to mark, and see what is marked alone. */
+class MarksTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    @Test
+    void marksAreCountedAndSteppedThroughByKeyAcrossPages() {
+        Page page = PRODUCT.signedIn("reader", "/reports/expected-deliveries");
+        Locator marks = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Marks"));
+        assertThat(marks.getByText("Overdue")).isVisible();
+        Locator paper = page.locator(".paper").first();
+        page.keyboard().press("m");
+        Locator at = marks.getByText(Pattern.compile("^Mark 1 of [\\d,]+$"));
+        assertThat(at).isVisible();
+        page.keyboard().press("Shift+M");
+        // Before the first one comes the last, on its own page.
+        Locator last = marks.getByText(Pattern.compile("^Mark ([\\d,]+) of \\1$"));
+        assertThat(last).isVisible();
+        Bench.button(page, "Next: Overdue").click();
+        assertThat(at).isVisible();
+        assertThat(paper.locator("[data-look=alert]").first()).isVisible();
+        Accessibility.check(page);
+    }
+
+    @Test
+    void whatIsMarkedAloneIsPrintedAndTotalsStay() {
+        Page page = PRODUCT.signedIn("reader", "/reports/expected-deliveries");
+        Locator paper = page.locator(".paper").first();
+        Locator total =
+                page.locator("footer, .foot").getByText(Pattern.compile("\\d")).first();
+        assertThat(paper).containsText("Expected");
+        String before = total.textContent();
+        page.getByText("Only what is marked").click();
+        assertThat(paper).containsText("Only what is marked is printed; totals are of everything");
+        assertThat(page).hasURL(Pattern.compile("marked=only"));
+        assertThat(paper.locator("[data-role=ROW]:not([data-look])")).hasCount(0);
+        assertThat(paper.locator("[data-role=ROW][data-look]").first()).isVisible();
+        assertThat(before).isNotBlank();
+        Bench.button(page, "Show everything again").click();
+        assertThat(paper).not().containsText("Only what is marked is printed");
+    }
+}
