@@ -80,7 +80,11 @@ class MutationsTest {
         sound("DELETE", "/api/reports/{id}/draft", "/api/reports/mine/draft", null);
         sound("POST", "/api/reports/{id}/copy", "/api/reports/mine/copy", "{\"title\": \"Another\"}");
         sound("PATCH", "/api/reports/{id}", "/api/reports/mine", "{\"folder\": \"Sales\", \"offered\": true}");
-        sound("POST", "/api/runs", "/api/runs", "{\"report\": \"mine\", \"answers\": {}, \"order\": [], \"only\": []}");
+        sound(
+                "POST",
+                "/api/runs",
+                "/api/runs",
+                "{\"report\": \"mine\", \"answers\": {}, \"order\": [], \"only\": [], \"narrow\": [\"region:Coast\"]}");
         sound("GET", "/api/runs/{id}", runs, null);
         sound("GET", "/api/runs/{id}/pages/{number}", runs + "/pages/1", null);
         sound("GET", "/api/runs/{id}/strips", runs + "/strips", null);
@@ -100,6 +104,20 @@ class MutationsTest {
                 session,
                 "{\"edit\": 1, \"page\": 1, \"answers\": {}, \"definition\": " + report + "}");
         sound("GET", "/api/previews/{session}", session, null);
+        sound(
+                "POST",
+                "/api/previews/prompts",
+                "/api/previews/prompts",
+                "{\"answers\": {}, \"definition\": " + report + "}");
+        sound(
+                "POST",
+                "/api/previews/choices",
+                "/api/previews/choices",
+                "{\"prompt\": \"period\", \"find\": \"2026\", \"answers\": {}, \"definition\": " + report + "}");
+        sound("POST", "/api/runs/count", "/api/runs/count", "{\"report\": \"mine\", \"answers\": {}}");
+        sound("GET", "/api/runs/{id}/marks", runs + "/marks", null);
+        sound("GET", "/api/runs/{id}/fields", runs + "/fields", null);
+        sound("GET", "/api/runs/{id}/fields/values", runs + "/fields/values?block=sales&field=region", null);
         sound("POST", "/api/previews/filters", "/api/previews/filters", "{\"definition\": " + report + "}");
         sound("GET", "/api/datasets", "/api/datasets", null);
         sound("GET", "/api/datasets/{id}", "/api/datasets/sales-order-lines", null);

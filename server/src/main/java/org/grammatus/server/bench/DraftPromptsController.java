@@ -43,7 +43,7 @@ class DraftPromptsController {
     }
 
     /** A definition with answers by prompt name, as written. */
-    record DraftAnswers(JsonNode definition, Map<String, String> answers) {}
+    record DraftAnswers(JsonNode definition, Optional<Map<String, String>> answers) {}
 
     @PostMapping("/prompts")
     @Operation(operationId = "draftPrompts", summary = "What a definition asks, and what answers to it stand for")
@@ -52,7 +52,7 @@ class DraftPromptsController {
         ReportDatasets of = datasets.of(report);
         RunContext context = businessDate.of(report);
         Problems problems = new Problems();
-        Answers answers = DayValues.found(new Answers(body.answers()), report, of, reader, context);
+        Answers answers = DayValues.found(new Answers(body.answers().orElse(Map.of())), report, of, reader, context);
         return PromptView.of(
                 report,
                 answers.resolve(report.prompts(), context, of, ULocale.forLanguageTag(report.locale()), problems),

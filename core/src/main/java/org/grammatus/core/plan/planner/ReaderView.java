@@ -19,7 +19,6 @@ import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
-import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
 
 /**
@@ -45,8 +44,6 @@ public record ReaderView(
 
     /** The report as its author made it. */
     public static final ReaderView PLAIN = new ReaderView(List.of(), List.of(), List.of());
-
-    private static final Position START = new Position(1, 1);
 
     public ReaderView {
         order = List.copyOf(order);
@@ -230,7 +227,7 @@ public record ReaderView(
     private LevelPlan ordered(LevelPlan level, int index, TablePlan table) {
         List<TablePlan.Term> terms = new ArrayList<>();
         for (Sort sort : order) {
-            ColumnPlan column = column(table, sort.column());
+            ColumnPlan column = column(table, sort.column(), "/view/order", "order by");
             ColumnOrder.by(table, index, column).ifPresent(by -> terms.add(term(by, sort, column)));
         }
         return terms.isEmpty() ? level : level.ordered(List.copyOf(terms));
@@ -239,7 +236,7 @@ public record ReaderView(
     private List<TablePlan.Term> rowOrder(TablePlan table) {
         List<TablePlan.Term> terms = new ArrayList<>();
         for (Sort sort : order) {
-            ColumnPlan column = column(table, sort.column());
+            ColumnPlan column = column(table, sort.column(), "/view/order", "order by");
             if (column.value().looksOver()) {
                 throw new ProblemException(Problem.error(
                         "/view/order",
@@ -278,10 +275,6 @@ public record ReaderView(
             columns.replaceAll(c -> c.id().equals(width.column()) ? c.withWidth(width.points()) : c);
         }
         return List.copyOf(columns);
-    }
-
-    private static ColumnPlan column(TablePlan table, String id) {
-        return column(table, id, "/view/order", "order by");
     }
 
     private static ColumnPlan column(TablePlan table, String id, String pointer, String act) {

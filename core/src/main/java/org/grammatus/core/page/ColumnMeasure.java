@@ -1,0 +1,159 @@
+package org.grammatus.core.page;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.ValueFormat;
+import org.grammatus.core.band.Words;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.Scalars;
+import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.typography.Face;
+import org.grammatus.core.value.Kind;
+
+/** Measures the widest thing a column prints, at full size. */
+final class ColumnMeasure {
+
+    /** So many distinct values are printed and measured; more would not be wider. */
+    private static final int MOST_MEASURED = 2_000;
+
+    private final Printed printed;
+    private final Grouped grouped;
+    private final TablePlan plan;
+    private final int index;
+    private int widest;
+
+    ColumnMeasure(Printed printed, int index) {
+        this.printed = printed;
+        this.grouped = printed.grouped();
+        this.plan = grouped.plan();
+        this.index = index;
+    }
+
+    int natural() {
+        for (String word : Words.heading(plan.columns().get(index)).split(" ")) {
+            text(word, TextStyle.COLUMN_HEADING);
+        }
+        // Marked rows may be set in the bolder face, which is wider.
+        TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
+        if (plan.printsRows()) {
+            PrintedRows.Values own = grouped.rows().columns().get(index);
+            values(own.values(), printedRows(own), printed.columnFormat(index), row);
+        }
+        for (List<Column> cells : grouped.figures().shared()) {
+            if (!cells.isEmpty()) {
+                values(cells.get(index), printed.columnFormat(index), row);
+            }
+        }
+        for (int t = 0; t < plan.totals().size(); t++) {
+            if (plan.totals().get(t).column() == index) {
+                boolean grand = plan.totals().get(t).places().containsKey(TotalPlan.REPORT_LEVEL);
+                TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
+                values(grouped.figures().totals().get(t), printed.totalFormat(t), style);
+                otherRows(t);
+            }
+        }
+        return widest;
+    }
+
+    private void otherRows(int total) {
+        grouped.rows()
+                .others()
+                .flatMap(rows -> rows.totals().get(total))
+                .ifPresent(figures -> values(figures, printed.totalFormat(total), TextStyle.CELL));
+    }
+
+    /** The rows of a column's home table that are printed: what else was read makes nothing wider. */
+    private BitSet printedRows(PrintedRows.Values values) {
+        BitSet rows = new BitSet();
+        for (int row : grouped.rows().order()) {
+            rows.set(values.path()[row]);
+        }
+        return rows;
+    }
+
+    private void values(Column column, ValueFormat format, TextStyle style) {
+        BitSet all = new BitSet();
+        all.set(0, column.size());
+        values(column, all, format, style);
+    }
+
+    private void values(Column column, BitSet rows, ValueFormat format, TextStyle style) {
+        switch (column) {
+            case Column.Texts texts -> {
+                BitSet measured = new BitSet();
+                for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
+                    int code = texts.codes()[i];
+                    if (code != Column.Texts.NULL && !measured.get(code)) {
+                        measured.set(code);
+                        text(texts.dictionary()[code], style);
+                    }
+                }
+            }
+            case Column.Longs longs when column.type().isNumber() -> extremes(longs, rows, format, style);
+            case Column.Longs longs when column.type().isTime() -> times(longs, rows, format, style);
+            default -> distinct(column, rows, format, style);
+        }
+    }
+
+    /** Digits are of one width, so the smallest and the largest number are the widest. */
+    private void extremes(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
+        int least = -1;
+        int most = -1;
+        for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
+            if (!column.isNull(i)) {
+                least = least < 0 || column.values()[i] < column.values()[least] ? i : least;
+                most = most < 0 || column.values()[i] > column.values()[most] ? i : most;
+            }
+        }
+        if (least >= 0) {
+            text(format.format(column, least), style);
+            text(format.format(column, most), style);
+        }
+    }
+
+    /** Digits are of one width, so one time of each month, weekday and number of digits is as wide as any. */
+    private void times(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
+        long unit = column.type().kind() == Kind.DATE ? 1 : Scalars.MICROS_OF_DAY;
+        BitSet measured = new BitSet();
+        for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
+            if (!column.isNull(i)) {
+                long day = Math.floorDiv(column.values()[i], unit);
+                LocalDate date = LocalDate.ofEpochDay(day);
+                boolean lateHour = Math.floorMod(column.values()[i], unit) >= unit / 24 * 10 && unit > 1;
+                int shape = date.getMonthValue() * 7 + date.getDayOfWeek().ordinal();
+                shape = shape * 8
+                        + (date.getDayOfMonth() >= 10 ? 4 : 0)
+                        + (lateHour ? 2 : 0)
+                        + (date.getYear() > 9999 ? 1 : 0);
+                if (!measured.get(shape)) {
+                    measured.set(shape);
+                    text(format.format(column, i), style);
+                }
+            }
+        }
+    }
+
+    private void distinct(Column column, BitSet rows, ValueFormat format, TextStyle style) {
+        Set<Object> seen = new HashSet<>();
+        List<Integer> different = new ArrayList<>();
+        for (int i = rows.nextSetBit(0); i >= 0 && seen.size() < MOST_MEASURED; i = rows.nextSetBit(i + 1)) {
+            if (!column.isNull(i) && seen.add(column.wide(i))) {
+                different.add(i);
+            }
+        }
+        different.forEach(row -> text(format.format(column, row), style));
+    }
+
+    private void text(String text, TextStyle style) {
+        Face face = style.face();
+        widest = Math.max(widest, face.width(face.printable(text), style.size()));
+    }
+}
