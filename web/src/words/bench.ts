@@ -127,6 +127,18 @@ export const bench = {
     TIMESTAMP: 'date and time',
     BOOLEAN: 'yes or no',
   } as Record<string, string>,
+  ready: {
+    mark: 'Mark rows by it',
+    negative: (name: string) => `${name} below zero`,
+    above: (name: string, prompt: string) => `${name} above “${prompt}”`,
+    below: (name: string, prompt: string) => `${name} below “${prompt}”`,
+    aboveAverage: (name: string) => `${name} above the average`,
+    aboveGroup: (name: string, level: string) => `${name} above the average of its ${level.toLowerCase()}`,
+    unusual: (name: string) => `${name} more than three times the average`,
+    overdue: (name: string) => `${name} before today`,
+    today: (name: string) => `${name} today`,
+    missing: (name: string) => `${name} missing`,
+  },
   edits: {
     ticked: 'what readers tick',
     addColumn: (name: string) => `add column ${name}`,

@@ -7,16 +7,18 @@ import ExpressionField from './ExpressionField.vue'
 import FieldNaming from './FieldNaming.vue'
 import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
+import ReadyMarks from './ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
 import { columnLabel, fieldOfColumn } from '../edits/fieldNames'
 import { block } from '../edits/report'
-import type { Column, PageView, Report } from '@/api/client'
+import type { Column, DatasetView, PageView, Report } from '@/api/client'
 import { bandsOf } from '@/paper/geometry'
 import { words } from '@/words'
 
 const props = defineProps<{
   report: Report
+  dataset: DatasetView
   column: Column
   page?: PageView
   problem: (path: string) => string | undefined
@@ -151,6 +153,12 @@ function leaveShows() {
       "
     />
   </InspectorField>
+  <ReadyMarks
+    :report="report"
+    :dataset="dataset"
+    :column="column"
+    @apply="(name, change) => emit('apply', name, change)"
+  />
   <AppearsField
     :model-value="column.appears"
     :report="report"

@@ -97,6 +97,7 @@ const on = {
       <ColumnInspector
         v-if="part.kind === 'column'"
         :report="report"
+        :dataset="dataset"
         :column="byId(parts.columns)!"
         :page="page"
         :problem="problem"

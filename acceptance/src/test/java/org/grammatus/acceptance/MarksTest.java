@@ -52,4 +52,28 @@ class MarksTest {
         Bench.button(page, "Show everything again").click();
         assertThat(paper).not().containsText("Only what is marked is printed");
     }
+
+    @Test
+    void anAuthorMarksRowsByAColumnInOneStep() {
+        Page page = PRODUCT.signedIn("author", "/bench/open-orders");
+        Locator paper = page.locator(".paper").first();
+        paper.locator("[data-role=COLUMN_HEADINGS]").getByText("Net amount").click();
+        Bench.button(page, "Mark rows by it").click();
+        Locator offered = page.getByRole(AriaRole.MENUITEM);
+        assertThat(offered.filter(new Locator.FilterOptions().setHasText("Net amount below zero")))
+                .isVisible();
+        offered.filter(new Locator.FilterOptions().setHasText("Net amount more than three times the average"))
+                .click();
+        Locator rule = page.locator("nav, aside").getByText("Net amount more than three times the average");
+        assertThat(rule.first()).isVisible();
+        // The first rule that holds marks a row: what is overdue stays so.
+        rule.first().click();
+        assertThat(page.getByLabel("Inspector").locator("textarea").first())
+                .hasValue("net_amount > 3 * AVG(net_amount) OVER ()");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+        Accessibility.check(page);
+        page.locator(".paper").first().click();
+        page.keyboard().press("Control+z");
+        assertThat(rule).hasCount(0);
+    }
 }

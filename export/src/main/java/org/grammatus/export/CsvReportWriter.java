@@ -19,11 +19,13 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
+import org.grammatus.core.band.MarkedAlone;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
@@ -38,11 +40,16 @@ import org.grammatus.core.plan.TextPlan;
 final class CsvReportWriter implements ReportWriter {
 
     private static final int ASK_EVERY = 4096;
+    /** Heads the names of what marks rows. */
+    private static final String MARK = "Mark";
+
     private final FormulaEscaping texts;
     private BandContents contents;
     private Printed printed;
     private GroupTree tree;
     private TablePlan plan;
+    private Grouped grouped;
+    private MarkedAlone shown;
 
     CsvReportWriter(Cells cells) {
         this.texts = new FormulaEscaping(cells);
@@ -61,7 +68,8 @@ final class CsvReportWriter implements ReportWriter {
     }
 
     private void write(Bands table, OutputStream out, WriteProgress progress) throws IOException {
-        Grouped grouped = table.grouped();
+        this.grouped = table.grouped();
+        this.shown = new MarkedAlone(grouped);
         this.contents = new BandContents(table);
         this.printed = contents.printed();
         this.plan = grouped.plan();
@@ -69,7 +77,7 @@ final class CsvReportWriter implements ReportWriter {
         BufferedWriter writer = new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
         CSVPrinter csv = new CSVPrinter(writer, CSVFormat.RFC4180);
         switch (table.block()) {
-            case TablePlan each -> table(csv, grouped, progress);
+            case TablePlan each -> table(csv, progress);
             case FiguresPlan figures -> figures(csv, figures);
             case TextPlan text -> text(csv, text);
         }
@@ -100,12 +108,15 @@ final class CsvReportWriter implements ReportWriter {
         }
     }
 
-    private void table(CSVPrinter csv, Grouped grouped, WriteProgress progress) throws IOException {
+    private void table(CSVPrinter csv, WriteProgress progress) throws IOException {
         head(csv);
         int deepest = deepestPrinted();
         for (int place = 0; place < tree.nodeCount(); place++) {
             if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
                 throw new CancellationException("The export was cancelled");
+            }
+            if (!shown.hasPlace(place)) {
+                continue;
             }
             int node = tree.nodeAt(place);
             int depth = tree.depthOf(node);
@@ -137,6 +148,9 @@ final class CsvReportWriter implements ReportWriter {
         List<String> names = new ArrayList<>();
         plan.levels().forEach(level -> names.add(texts.text(level.name())));
         plan.columns().forEach(column -> names.add(texts.text(column.label())));
+        if (!plan.highlights().isEmpty()) {
+            names.add(MARK);
+        }
         csv.printRecord(Headings.unique(names));
     }
 
@@ -153,11 +167,26 @@ final class CsvReportWriter implements ReportWriter {
     private void rows(CSVPrinter csv, int node, PrintedRows rows, int place) throws IOException {
         List<String> labels = labels(node);
         for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
-            csv.printRecord(record(labels, contents.row(rows.order()[i])));
+            int row = rows.order()[i];
+            if (shown.hasRow(row)) {
+                csv.printRecord(marked(
+                        record(labels, contents.row(row)), grouped.marks().ofRow(row)));
+            }
         }
-        if (rows.othersOf(node) > 0) {
-            csv.printRecord(otherRows(labels, node));
+        if (rows.othersOf(node) > 0 && shown.hasOthers()) {
+            csv.printRecord(marked(otherRows(labels, node), Marks.NONE));
         }
+    }
+
+    /** A line with what marks it, where the table marks something. */
+    private List<String> marked(List<String> record, int mark) {
+        if (!plan.highlights().isEmpty()) {
+            record.add(
+                    mark == Marks.NONE
+                            ? ""
+                            : texts.text(plan.highlights().get(mark).label()));
+        }
+        return record;
     }
 
     /** A line of values, each in its column. */
@@ -185,6 +214,6 @@ final class CsvReportWriter implements ReportWriter {
         List<BandCell.Value> values = new ArrayList<>(contents.shared(node));
         values.addAll(contents.figures(node, Place.FOOTER));
         values.addAll(contents.figures(node, Place.HEADER));
-        csv.printRecord(record(labels(node), values));
+        csv.printRecord(marked(record(labels(node), values), grouped.marks().ofNode(node)));
     }
 }

@@ -10,6 +10,7 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
+import org.grammatus.core.band.MarkedAlone;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
@@ -45,6 +46,7 @@ final class JsonReportWriter implements ReportWriter {
 
     private JsonGenerator json;
     private Grouped grouped;
+    private MarkedAlone shown;
     private BandContents contents;
     private WriteProgress progress;
 
@@ -85,6 +87,7 @@ final class JsonReportWriter implements ReportWriter {
 
     private void begin(Bands block) {
         this.grouped = block.grouped();
+        this.shown = new MarkedAlone(grouped);
         this.contents = new BandContents(block);
     }
 
@@ -221,7 +224,7 @@ final class JsonReportWriter implements ReportWriter {
         if (depth < tree.depths() - 1) {
             json.writeArrayPropertyStart("groups");
             while (next <= tree.lastPlace(node)) {
-                next = node(next);
+                next = shown.hasPlace(next) ? node(next) : tree.lastPlaceFrom(next) + 1;
             }
             json.writeEndArray();
         } else if (grouped.plan().printsRows()) {
@@ -252,7 +255,7 @@ final class JsonReportWriter implements ReportWriter {
 
     private void otherRows(int node) {
         long count = grouped.rows().othersOf(node);
-        if (count == 0) {
+        if (count == 0 || !shown.hasOthers()) {
             return;
         }
         json.writeObjectPropertyStart("otherRows");
@@ -266,6 +269,9 @@ final class JsonReportWriter implements ReportWriter {
         List<ColumnPlan> columns = grouped.plan().columns();
         json.writeArrayPropertyStart("rows");
         for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
+            if (!shown.hasRow(rows.order()[i])) {
+                continue;
+            }
             json.writeStartObject();
             mark(grouped.marks().ofRow(rows.order()[i]));
             Iterator<BandCell.Value> cells = contents.row(rows.order()[i]).iterator();

@@ -1,10 +1,8 @@
 package org.grammatus.core.band;
 
 import java.util.Arrays;
-import java.util.BitSet;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.FiguresPlan;
@@ -24,6 +22,9 @@ public final class Bands {
     private final Grouped grouped;
     /** Why the block cannot be printed; empty where it can. */
     private final String refusal;
+
+    /** Which groups and rows have bands, once they are laid out. */
+    private MarkedAlone printed;
 
     private byte[] kinds = new byte[1024];
     private int[] nodes = new int[1024];
@@ -99,9 +100,9 @@ public final class Bands {
         int[] open = new int[tree.depths()];
         int[] ends = new int[tree.depths()];
         int depth = -1;
-        BitSet marked = markedPlaces();
+        this.printed = new MarkedAlone(grouped);
         for (int place = 0; place < tree.nodeCount(); place++) {
-            if (marksAlone() && !marked.get(place)) {
+            if (!printed.hasPlace(place)) {
                 // What is inside it is not marked either.
                 place = tree.lastPlaceFrom(place);
                 continue;
@@ -117,34 +118,6 @@ public final class Bands {
         while (depth >= 0) {
             close(open[depth--]);
         }
-    }
-
-    private boolean marksAlone() {
-        return grouped.plan().rows().markedOnly();
-    }
-
-    /** Places of the groups that are marked, or in which something is; the report always. */
-    private BitSet markedPlaces() {
-        GroupTree tree = grouped.tree();
-        BitSet marked = new BitSet();
-        marked.set(0);
-        if (!marksAlone()) {
-            return marked;
-        }
-        int[] starts = grouped.rows().starts();
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            int node = tree.nodeAt(place);
-            boolean own = grouped.marks().ofNode(node) != Marks.NONE;
-            boolean last =
-                    tree.depthOf(node) == tree.depths() - 1 && grouped.plan().printsRows();
-            for (int i = last ? starts[place] : 0; !own && last && i < starts[place + 1]; i++) {
-                own = grouped.marks().ofRow(grouped.rows().order()[i]) != Marks.NONE;
-            }
-            for (int above = own ? node : GroupTree.ROOT; above != GroupTree.ROOT; above = tree.parentOf(above)) {
-                marked.set(tree.placeOf(above));
-            }
-        }
-        return marked;
     }
 
     private Bands built() {
@@ -166,11 +139,11 @@ public final class Bands {
         if (depth == grouped.tree().depths() - 1 && grouped.plan().printsRows()) {
             for (int i = grouped.rows().starts()[place]; i < grouped.rows().starts()[place + 1]; i++) {
                 int row = grouped.rows().order()[i];
-                if (!marksAlone() || grouped.marks().ofRow(row) != Marks.NONE) {
+                if (printed.hasRow(row)) {
                     add(BandKind.DETAIL, node, row);
                 }
             }
-            if (grouped.rows().othersOf(node) > 0 && !marksAlone()) {
+            if (grouped.rows().othersOf(node) > 0 && printed.hasOthers()) {
                 add(BandKind.OTHER_ROWS, node, NO_ROW);
             }
         }

@@ -188,6 +188,6 @@ final class RandomReport {
         List<ReaderView.Only> only = !narrowed.isEmpty() && chance(40) ? List.of(one(narrowed)) : List.of();
         List<String> whole = !levels.isEmpty() && chance(30) ? List.of(one(levels)) : List.of();
         Optional<String> downTo = !levels.isEmpty() && chance(30) ? Optional.of(one(levels)) : Optional.empty();
-        return new ReaderView(order, only, widths, whole, downTo);
+        return new ReaderView(order, only, List.of(), widths, whole, downTo, chance(25));
     }
 }
