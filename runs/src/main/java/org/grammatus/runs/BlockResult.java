@@ -3,6 +3,7 @@ package org.grammatus.runs;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
+import org.grammatus.core.plan.TablePlan;
 
 /**
  * A table of a result.
@@ -14,6 +15,11 @@ public record BlockResult(int index, int firstPlace, RunStages.Made made, Bands 
 
     public Grouped grouped() {
         return made.grouping().grouped();
+    }
+
+    /** What its facts are made by. */
+    public TablePlan plan() {
+        return grouped().plan();
     }
 
     /** The facts with what stands behind them. */

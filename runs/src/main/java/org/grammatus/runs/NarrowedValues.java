@@ -43,15 +43,15 @@ public final class NarrowedValues {
      */
     public Optional<List<FieldValues.Value>> of(String block, String field, String find) {
         return result.results().stream()
-                .filter(table -> table.grouped().plan().id().equals(block))
-                .filter(table -> PrintedField.of(table.grouped().plan()).stream()
+                .filter(table -> table.plan().id().equals(block))
+                .filter(table -> PrintedField.of(table.plan()).stream()
                         .anyMatch(printed -> printed.id().equals(field)))
                 .findFirst()
                 .map(table -> of(table, field, find));
     }
 
     private List<FieldValues.Value> of(BlockResult table, String field, String find) {
-        TablePlan plan = table.grouped().plan();
+        TablePlan plan = table.plan();
         LocalDate today = plan.context().businessDate();
         Optional<Typed> own = plan.filters().stream()
                 .filter(filter -> filter.id().equals(Narrowing.idOf(field)))
@@ -69,7 +69,7 @@ public final class NarrowedValues {
 
     /** Rows among which are all that the other conditions keep, with the field. */
     private Star star(BlockResult table, String field, Optional<Typed> own, LocalDate today) {
-        TablePlan plan = table.grouped().plan();
+        TablePlan plan = table.plan();
         Star star = table.grouping().drillDown().star();
         Set<String> needed = new TreeSet<>();
         new DatasetNames(plan.dataset(), today).field(field, true).orElseThrow().noteFields(needed);

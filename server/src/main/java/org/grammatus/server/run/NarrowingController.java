@@ -9,6 +9,7 @@ import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Narrowing;
 import org.grammatus.core.plan.planner.PrintedField;
+import org.grammatus.runs.BlockResult;
 import org.grammatus.runs.NarrowedValues;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
@@ -68,9 +69,8 @@ class NarrowingController {
             summary = "The fields by whose values a run may be narrowed, and what it is narrowed to")
     Narrowings fields(@PathVariable("id") String id, Principal principal) {
         Run run = OwnRuns.require(runs, id, principal);
-        List<TablePlan> tables = OwnRuns.result(run).results().stream()
-                .map(block -> block.grouped().plan())
-                .toList();
+        List<TablePlan> tables =
+                OwnRuns.result(run).results().stream().map(BlockResult::plan).toList();
         return new Narrowings(
                 fields(tables),
                 run.request().view().narrow().stream()
