@@ -56,8 +56,7 @@ class MarksTest {
     @Test
     void anAuthorMarksRowsByAColumnInOneStep() {
         Page page = PRODUCT.signedIn("author", "/bench/open-orders");
-        Locator paper = page.locator(".paper").first();
-        paper.locator("[data-role=COLUMN_HEADINGS]").getByText("Net amount").click();
+        page.getByLabel("Column: Net amount").click();
         Bench.button(page, "Mark rows by it").click();
         Locator offered = page.getByRole(AriaRole.MENUITEM);
         assertThat(offered.filter(new Locator.FilterOptions().setHasText("Net amount below zero")))
