@@ -1,6 +1,9 @@
 package org.grammatus.core.page;
 
+import java.util.BitSet;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.plan.ColumnPlan;
@@ -35,8 +38,9 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     static ColumnLayout of(Printed printed, int width, int indent) {
         List<ColumnPlan> columns = printed.grouped().plan().columns();
         int[] natural = new int[columns.size()];
+        Map<int[], BitSet> rowsByPath = new IdentityHashMap<>();
         for (int c = 0; c < natural.length; c++) {
-            natural[c] = new ColumnMeasure(printed, c).natural();
+            natural[c] = new ColumnMeasure(printed, c, rowsByPath).natural();
         }
         int available = width - indent;
         for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
@@ -28,13 +29,16 @@ final class ColumnMeasure {
     private final Grouped grouped;
     private final TablePlan plan;
     private final int index;
+    private final Map<int[], BitSet> rowsByPath;
     private int widest;
 
-    ColumnMeasure(Printed printed, int index) {
+    /** @param rowsByPath the rows that are printed, by the way to them: columns of one table share theirs */
+    ColumnMeasure(Printed printed, int index, Map<int[], BitSet> rowsByPath) {
         this.printed = printed;
         this.grouped = printed.grouped();
         this.plan = grouped.plan();
         this.index = index;
+        this.rowsByPath = rowsByPath;
     }
 
     int natural() {
@@ -72,11 +76,13 @@ final class ColumnMeasure {
 
     /** The rows of a column's home table that are printed: what else was read makes nothing wider. */
     private BitSet printedRows(PrintedRows.Values values) {
-        BitSet rows = new BitSet();
-        for (int row : grouped.rows().order()) {
-            rows.set(values.path()[row]);
-        }
-        return rows;
+        return rowsByPath.computeIfAbsent(values.path(), path -> {
+            BitSet rows = new BitSet();
+            for (int row : grouped.rows().order()) {
+                rows.set(path[row]);
+            }
+            return rows;
+        });
     }
 
     private void values(Column column, ValueFormat format, TextStyle style) {
