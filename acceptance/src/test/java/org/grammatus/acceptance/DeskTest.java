@@ -36,7 +36,8 @@ class DeskTest {
         Bench.button(page, "Open: What to show").click();
         assertThat(answers).isVisible();
         Accessibility.check(page);
-        answers.getByLabel("Days").fill("1 Oct 2026 to 31 Oct 2026");
+        answers.getByLabel("Days", new Locator.GetByLabelOptions().setExact(true))
+                .fill("1 Oct 2026 to 31 Oct 2026");
         assertThat(answers).containsText("1 October 2026 to 31 October 2026");
         Bench.button(page, "Run").click();
         assertThat(answers).not().isVisible();

@@ -261,7 +261,8 @@ class ReaderTest {
         page.keyboard().type("SALES APIARY");
         page.keyboard().press("Enter");
         assertThat(page.locator(".paper")).containsText("Page 1 of");
-        page.getByRole(AriaRole.COMBOBOX).focus();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Ordered: Period"))
+                .focus();
         page.keyboard().press("ArrowDown");
         page.getByRole(AriaRole.OPTION).first().waitFor();
         page.keyboard().press("Home");

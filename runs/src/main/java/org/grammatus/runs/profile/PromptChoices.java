@@ -37,10 +37,19 @@ public final class PromptChoices {
         this.context = context;
     }
 
-    /** Whether a prompt has values, or days with rows, to choose from. */
-    public static boolean offers(ReportPrompt prompt, Report report) {
-        return prompt instanceof ReportPrompt.Choice
-                || DayValues.field(prompt, report).isPresent();
+    /**
+     * What is offered at the prompt of a name.
+     *
+     * @return none where the report asks no such, or it has neither values nor days with rows to choose from
+     */
+    public Optional<List<FieldValues.Value>> offeredAt(
+            String name, Answers answers, String find, Optional<Set<String>> only) {
+        return report.prompts().stream()
+                .filter(prompt -> prompt.name().equals(name))
+                .filter(prompt -> prompt instanceof ReportPrompt.Choice
+                        || DayValues.field(prompt, report).isPresent())
+                .findFirst()
+                .map(prompt -> offered(prompt, answers, find, only));
     }
 
     /**

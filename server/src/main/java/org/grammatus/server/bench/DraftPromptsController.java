@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.prompt.Answers;
@@ -79,13 +78,11 @@ class DraftPromptsController {
     @Operation(operationId = "draftChoices", summary = "What can be chosen at a prompt of a definition")
     List<FieldValues.Value> choices(@RequestBody DraftChoices body) {
         Report report = Definitions.readReport(body.definition().toString());
-        ReportPrompt asked = report.prompts().stream()
-                .filter(p -> p.name().equals(body.prompt) && PromptChoices.offers(p, report))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
         ReportDatasets of = datasets.of(report);
         RunContext context = businessDate.of(report);
         Answers answers = DayValues.found(new Answers(body.answers.orElse(Map.of())), report, of, reader, context);
-        return new PromptChoices(reader, report, of, context).offered(asked, answers, body.find.orElse(""), body.only);
+        return new PromptChoices(reader, report, of, context)
+                .offeredAt(body.prompt, answers, body.find.orElse(""), body.only)
+                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
     }
 }

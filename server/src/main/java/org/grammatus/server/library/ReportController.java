@@ -11,7 +11,6 @@ import org.grammatus.core.dataset.FiscalPeriods;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportLevel;
-import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problems;
@@ -206,17 +205,11 @@ class ReportController {
     @Operation(operationId = "choices", summary = "What can be chosen at a prompt, given the answers above")
     List<FieldValues.Value> choices(@PathVariable("id") String id, @RequestBody ChoicesBody body, Principal principal) {
         Report report = definition(id, principal);
-        ReportPrompt asked = report.prompts().stream()
-                .filter(p -> p.name().equals(body.prompt) && PromptChoices.offers(p, report))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
         ReportDatasets of = datasets.of(report);
+        Answers answers = found(new Answers(body.answers.orElse(Map.of())), report, of, principal);
         return new PromptChoices(reader, report, of, businessDate.of(report))
-                .offered(
-                        asked,
-                        found(new Answers(body.answers.orElse(Map.of())), report, of, principal),
-                        body.find.orElse(""),
-                        body.only);
+                .offeredAt(body.prompt, answers, body.find.orElse(""), body.only)
+                .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
     }
 
     private Answers found(Answers answers, Report report, ReportDatasets of, Principal principal) {
