@@ -2,9 +2,11 @@ package org.grammatus.runs;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.expression.Typed;
@@ -53,22 +55,19 @@ public final class NarrowedValues {
     private List<FieldValues.Value> of(BlockResult table, String field, String find) {
         TablePlan plan = table.plan();
         LocalDate today = plan.context().businessDate();
-        Optional<Typed> own = plan.filters().stream()
-                .filter(filter -> filter.id().equals(Narrowing.idOf(field)))
-                .map(FilterPlan::condition)
-                .findFirst();
-        Star star = star(table, field, own, today);
-        // What chooses the first rows does so of those that are left in the end.
-        List<Typed> others = plan.filters().stream()
-                .filter(filter -> !filter.id().equals(Narrowing.idOf(field)))
-                .map(FilterPlan::condition)
-                .toList();
-        int[] rows = KeptRows.meeting(others, plan.dataset(), star);
+        // What chooses the first rows does so of those that are left in the end. A block may be narrowed by itself and
+        // with the report.
+        Map<Boolean, List<Typed>> byOwn = plan.filters().stream()
+                .collect(Collectors.partitioningBy(
+                        filter -> filter.id().equals(Narrowing.idOf(field)),
+                        Collectors.mapping(FilterPlan::condition, Collectors.toList())));
+        Star star = star(table, field, byOwn.get(true), today);
+        int[] rows = KeptRows.meeting(byOwn.get(false), plan.dataset(), star);
         return FieldValues.of(star, rows, plan.dataset(), field, find, today);
     }
 
     /** Rows among which are all that the other conditions keep, with the field. */
-    private Star star(BlockResult table, String field, Optional<Typed> own, LocalDate today) {
+    private Star star(BlockResult table, String field, List<Typed> own, LocalDate today) {
         TablePlan plan = table.plan();
         Star star = table.grouping().drillDown().star();
         Set<String> needed = new TreeSet<>();
@@ -78,7 +77,7 @@ public final class NarrowedValues {
         if (hasRows && reading.fields().containsAll(needed)) {
             return star;
         }
-        Reading wider = own.map(reading::without).orElse(reading).andFields(needed);
+        Reading wider = reading.without(own).andFields(needed);
         return reader.read(wider, ReadProgress.SILENT).relatedAs(star);
     }
 }

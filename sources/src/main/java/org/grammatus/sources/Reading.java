@@ -141,10 +141,10 @@ public record Reading(
         return conditions.isEmpty() ? this : new Reading(dataset, fields, tables, List.of(), zone, wholeTables);
     }
 
-    /** The same with the rows, too, that do not meet a condition. */
-    public Reading without(Typed condition) {
+    /** The same with the rows, too, that do not meet some conditions. */
+    public Reading without(List<Typed> some) {
         List<Typed> left =
-                conditions.stream().filter(one -> !one.equals(condition)).toList();
+                conditions.stream().filter(one -> !some.contains(one)).toList();
         return new Reading(dataset, fields, tables, left, others, zone, wholeTables);
     }
 
