@@ -5,6 +5,7 @@ import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
 import { api, type Answers, type KeptAnswers } from '@/api/client'
+import { vFocus } from '@/shell/focus'
 import { useSession } from '@/session/useSession'
 import { words } from '@/words'
 
@@ -78,11 +79,11 @@ async function discard(id: number) {
     <div v-if="naming" class="naming">
       <InputText
         v-model="name"
+        v-focus
         :aria-label="text.name"
         :placeholder="text.name"
         size="small"
         fluid
-        autofocus
         @keydown.enter.prevent="keep"
         @keydown.esc.stop="naming = false"
       />

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { answerOf, chosenOf } from './chosenValues'
 import PromptFrame from './PromptFrame.vue'
 import type { FieldValue } from '@/api/client'
+import { vFocus } from '@/shell/focus'
 import ValueBox from '@/shell/ValueBox.vue'
 import { words } from '@/words'
 import type { PromptProps } from './promptProps'
@@ -86,11 +87,11 @@ async function takeIn() {
     <template v-if="pasting !== undefined">
       <Textarea
         v-model="pasting"
+        v-focus
         :aria-label="text.pasteHere"
         :placeholder="text.pasteHere"
         rows="4"
         fluid
-        autofocus
       />
       <p v-if="unknown.length" class="problem" role="alert">{{ text.unknown(unknown.length) }}</p>
       <Button :label="text.takeIn" size="small" outlined :disabled="!pasting.trim()" @click="takeIn" />

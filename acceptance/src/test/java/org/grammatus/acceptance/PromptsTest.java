@@ -154,6 +154,7 @@ class PromptsTest {
         assertThat(paper).containsText("Region: Islands");
         Bench.button(page, "Keep these answers").focus();
         page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Under the name")).isFocused();
         page.keyboard().type("The islands");
         page.keyboard().press("Enter");
         assertThat(page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers")))
