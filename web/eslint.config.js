@@ -11,6 +11,7 @@ export default defineConfigWithVueTs(
       'src/api/schema.d.ts',
       'src/api/definition.d.ts',
       'src/api/dataset-definition.d.ts',
+      'src/api/style-definition.d.ts',
     ],
   },
   pluginVue.configs['flat/recommended'],

@@ -13,6 +13,12 @@ export const router = createRouter({
     { path: '/reports', name: 'library', component: () => import('./library/LibraryScreen.vue') },
     { path: '/reports/:id', name: 'run', component: () => import('./run/RunScreen.vue'), props: true },
     { path: '/bench/:id', name: 'bench', component: () => import('./bench/BenchScreen.vue'), props: true },
+    {
+      path: '/styles/:id?',
+      name: 'styles',
+      component: () => import('./styles/StylesScreen.vue'),
+      props: true,
+    },
     { path: '/data/:id?', name: 'data', component: () => import('./data/DataScreen.vue'), props: true },
     {
       path: '/compose/:id?',
@@ -43,7 +49,7 @@ export const router = createRouter({
 
 /** Screens that those without an account can see. */
 const OPEN = ['sign-in', 'set-up']
-const FOR_AUTHORS = ['data', 'bench', 'compose']
+const FOR_AUTHORS = ['data', 'bench', 'compose', 'styles']
 
 router.beforeEach(async (to) => {
   const session = useSession()
@@ -73,6 +79,7 @@ const TITLES: Record<string, string> = {
   data: words.bar.dataScreen,
   compose: words.bar.dataScreen,
   sources: words.bar.sources,
+  styles: words.styles.title,
 }
 
 router.afterEach((to) => {

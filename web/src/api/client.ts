@@ -1,5 +1,10 @@
 import type { components } from './schema'
 import type { GrammatusDatasetDefinitionFormatVersion1 as DatasetDefinition } from './dataset-definition'
+import type {
+  GrammatusHouseStyleFormatVersion1 as HouseStyle,
+  MarkLook,
+  StyleParts,
+} from './style-definition'
 import { complete, documentOf } from './documents'
 import type { Document, Report } from './report'
 import { words } from '@/words'
@@ -51,7 +56,12 @@ export type MarkedPlaces = components['schemas']['MarkedPlaces']
 export type NarrowableField = components['schemas']['NarrowableField']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
+export type StyleLine = components['schemas']['StyleView']
+export type StyleRevision = components['schemas']['StyleRevision']
+export type WholeStyle = components['schemas']['PrintStyle']
+export type MarkStyle = components['schemas']['MarkStyle']
 export type Answers = Record<string, string>
+export type { HouseStyle, MarkLook, StyleParts }
 export type * from './report'
 
 /** A dataset's document. */
@@ -277,6 +287,18 @@ export const api = {
     send('PUT', `/api/datasets/${id(dataset)}`, { definition, base }),
   readingOf: (dataset: string) => get<{ readAt?: string }>(`/api/datasets/${id(dataset)}/reading`),
   readAgain: (dataset: string) => call('POST', `/api/datasets/${id(dataset)}/reading`),
+  styles: () => get<StyleLine[]>('/api/styles'),
+  style: (style: string) =>
+    get<{ definition: HouseStyle; whole: WholeStyle; revision: number; revisions: StyleRevision[] }>(
+      `/api/styles/${id(style)}`,
+    ),
+  styleRevision: (style: string, revision: number) =>
+    get<HouseStyle>(`/api/styles/${id(style)}/revisions/${revision}`),
+  addStyle: (definition: HouseStyle) => post<{ revision: number }>('/api/styles', { definition }),
+  saveStyle: async (style: string, definition: HouseStyle, base: number) =>
+    (await send('PUT', `/api/styles/${id(style)}`, { definition, base })).json() as Promise<{
+      revision: number
+    }>,
   sources: () => get<SourceLine[]>('/api/sources'),
   source: (source: string) => get<SourceDetail>(`/api/sources/${id(source)}`),
   addSource: (body: SourceBody) => post<{ id: string }>('/api/sources', body),
@@ -313,7 +335,14 @@ export const api = {
     (await send('PUT', '/api/calendar', calendar)).json() as Promise<CalendarView>,
   preview: async (
     session: string,
-    body: { edit: number; definition: Report; answers: Answers; page: number; downTo?: string },
+    body: {
+      edit: number
+      definition: Report
+      answers: Answers
+      page: number
+      downTo?: string
+      style?: HouseStyle
+    },
     signal: AbortSignal,
   ) =>
     (

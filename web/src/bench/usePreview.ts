@@ -2,6 +2,7 @@ import { onScopeDispose, ref, shallowRef } from 'vue'
 import {
   api,
   type Answers,
+  type HouseStyle,
   type PageView,
   type PreviewView,
   type ProblemView,
@@ -31,8 +32,17 @@ export function usePreview() {
   const asked = ref(0)
   let abort: AbortController | undefined
 
-  /** @param downTo the innermost level that is shown; none shows all */
-  async function show(definition: Report, answers: Answers, number: number, downTo?: string): Promise<void> {
+  /**
+   * @param downTo the innermost level that is shown; none shows all
+   * @param style a house style that is being changed; the report's own unless given
+   */
+  async function show(
+    definition: Report,
+    answers: Answers,
+    number: number,
+    downTo?: string,
+    style?: HouseStyle,
+  ): Promise<void> {
     const mine = ++asked.value
     abort?.abort()
     abort = new AbortController()
@@ -41,7 +51,7 @@ export function usePreview() {
     try {
       const view = await api.preview(
         session,
-        { edit: mine, definition, answers, page: number, downTo },
+        { edit: mine, definition, answers, page: number, downTo, style },
         abort.signal,
       )
       if (mine !== asked.value) {

@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
-import { bandsOf, baselineOffset, columnsOf, LINE, PIXEL, type Band, type Cell } from './geometry'
+import {
+  bandsOf,
+  baselineOffset,
+  columnsOf,
+  fillsOf,
+  LINE,
+  PIXEL,
+  rulesOf,
+  type Band,
+  type Cell,
+  type Fill,
+} from './geometry'
 import { figureKey } from './figureKey'
 import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
@@ -27,6 +38,8 @@ const emit = defineEmits<{
 }>()
 
 const bands = computed(() => bandsOf(props.page))
+const fills = computed(() => fillsOf(props.page))
+const rules = computed(() => rulesOf(props.page))
 const scale = computed(() => PIXEL * props.zoom)
 const { lit, light, pointAt, lightClass } = useLight(toRef(props, 'page'), bands, (...asked) =>
   props.uncounted ? props.uncounted(...asked) : Promise.resolve([]),
@@ -51,7 +64,7 @@ const styleRules = computed(() =>
     (style) =>
       `font-size:${px(style.size)};line-height:${px(style.size * LINE)};` +
       `font-weight:${style.face === 'semibold' ? 600 : 400};` +
-      `color:var(${style.muted ? '--paper-quiet' : '--paper-ink'});`,
+      `color:${style.ink};`,
   ),
 )
 
@@ -73,17 +86,12 @@ function spanOf(band: Band): { left: number; width: number } {
 
 function bandStyle(band: Band): string {
   const { left, width } = spanOf(band)
-  return `left:${px(left)};width:${px(width)};top:${px(band.top)};height:${px(band.height)}`
+  const ground = band.fill ? `;--ground:${band.fill}` : ''
+  return `left:${px(left)};width:${px(width)};top:${px(band.top)};height:${px(band.height)}${ground}`
 }
 
-/** Where the tint of a marked row reaches, in its band. */
-function tintOf(band: Band) {
-  const columns = columnsOf(props.page, band.block)
-  const first = columns[0]
-  const last = columns.at(-1)
-  return first && last
-    ? { left: px(first.x - spanOf(band).left), width: px(last.x + last.width - first.x) }
-    : {}
+function fillStyle(fill: Fill): string {
+  return `left:${px(fill.x)};top:${px(fill.y)};width:${px(fill.width)};height:${px(fill.height)};background:${fill.colour}`
 }
 
 /** Bands in which something stands in the first column. */
@@ -168,6 +176,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
       @dblclick="report('open', $event)"
       @contextmenu="report('menu', $event)"
     >
+      <div v-for="(fill, i) in fills" :key="`fill-${i}`" class="fill" :style="fillStyle(fill)" />
       <div
         role="table"
         :aria-label="`${page.nodes[0]?.label}, ${page.number} / ${page.of}`"
@@ -188,7 +197,6 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
           :title="band.markLabel"
           :style="bandStyle(band)"
         >
-          <div v-if="band.look" class="tint" :style="tintOf(band)" />
           <span
             v-for="(cell, j) in band.cells"
             :key="j"
@@ -208,14 +216,15 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
         </div>
       </div>
       <div
-        v-for="i in page.rules.length / 4"
+        v-for="(rule, i) in rules"
         :key="`rule-${i}`"
         class="rule"
         :style="{
-          left: px(page.rules[i * 4 - 4] ?? 0),
-          top: px(page.rules[i * 4 - 3] ?? 0),
-          width: px(page.rules[i * 4 - 2] ?? 0),
-          borderTopWidth: `${Math.max(0.75, (page.rules[i * 4 - 1] ?? 0) * scale).toFixed(2)}px`,
+          left: px(rule.x),
+          top: px(rule.y),
+          width: px(rule.width),
+          borderTopColor: rule.ink,
+          borderTopWidth: `${Math.max(0.75, rule.thickness * scale).toFixed(2)}px`,
         }"
       />
       <slot :bands="bands" :scale="scale" />
@@ -264,28 +273,13 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   text-rendering: geometricPrecision;
 }
 .band span.held {
-  --ground: var(--paper);
   transform: translateX(var(--held, 0));
-  background: var(--ground);
-  box-shadow: -1.5rem 0 0 var(--ground);
+  background: var(--ground, var(--paper));
+  box-shadow: -1.5rem 0 0 var(--ground, var(--paper));
   z-index: 1;
 }
-[data-look='alert'] span.held {
-  --ground: var(--mark-strong);
-}
-[data-look='watch'] span.held {
-  --ground: var(--mark-light);
-}
-.tint {
+.fill {
   position: absolute;
-  top: 0;
-  bottom: 0;
-}
-[data-look='alert'] .tint {
-  background: var(--mark-strong);
-}
-[data-look='watch'] .tint {
-  background: var(--mark-light);
 }
 .band.lit {
   background: #e4eef8;
@@ -295,6 +289,6 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
 }
 .rule {
   position: absolute;
-  border-top: solid var(--paper-ink);
+  border-top: solid;
 }
 </style>

@@ -10,15 +10,14 @@ export interface Band {
   row: number
   /** Index of the block that it is a part of. */
   block: number
-  /** How its row is marked. */
-  look?: Look
+  /** Id of how it is marked. */
+  look?: string
+  /** What is behind it where it is marked, as a colour. */
+  fill?: string
   /** What its mark stands for. */
   markLabel?: string
   cells: Cell[]
 }
-
-/** How marked rows look, as definitions write it. */
-export type Look = Lowercase<PageView['marks'][number]['look']>
 
 export interface Cell {
   x: number
@@ -43,7 +42,27 @@ export interface Brace {
   block: number
 }
 
+/** A coloured ground. */
+export interface Fill {
+  x: number
+  y: number
+  width: number
+  height: number
+  colour: string
+}
+
 const BAND = 8
+/** A line from left to right. */
+export interface Rule {
+  x: number
+  y: number
+  width: number
+  thickness: number
+  ink: string
+}
+
+const FILL = 5
+const RULE = 5
 const CELL = 8
 const BRACE = 6
 
@@ -83,7 +102,8 @@ export function bandsOf(page: PageView): Band[] {
       node: at(page.bands, i + 3),
       row: at(page.bands, i + 5),
       block: at(page.bands, i + 7),
-      look: page.marks[at(page.bands, i + 6)]?.look.toLowerCase() as Look | undefined,
+      look: page.marks[at(page.bands, i + 6)]?.look,
+      fill: page.marks[at(page.bands, i + 6)]?.fill || undefined,
       markLabel: page.marks[at(page.bands, i + 6)]?.label,
       cells: cellsOf(page, first, end),
     })
@@ -106,6 +126,36 @@ function cellsOf(page: PageView, first: number, end: number): Cell[] {
     })
   }
   return cells
+}
+
+/** The coloured grounds of a page, each with its colour. */
+export function fillsOf(page: PageView): Fill[] {
+  const fills: Fill[] = []
+  for (let i = 0; i < page.fills.length; i += FILL) {
+    fills.push({
+      x: at(page.fills, i),
+      y: at(page.fills, i + 1),
+      width: at(page.fills, i + 2),
+      height: at(page.fills, i + 3),
+      colour: page.marks[at(page.fills, i + 4)]?.fill ?? '',
+    })
+  }
+  return fills
+}
+
+/** The lines of a page, each with its ink. */
+export function rulesOf(page: PageView): Rule[] {
+  const rules: Rule[] = []
+  for (let i = 0; i < page.rules.length; i += RULE) {
+    rules.push({
+      x: at(page.rules, i),
+      y: at(page.rules, i + 1),
+      width: at(page.rules, i + 2),
+      thickness: at(page.rules, i + 3),
+      ink: page.ruleInks[at(page.rules, i + 4)] ?? '',
+    })
+  }
+  return rules
 }
 
 /** The columns of a block, from left to right. */

@@ -15,8 +15,10 @@ const text = words.run.marks
   <section class="marks" :aria-label="text.title">
     <h2>{{ text.title }}</h2>
     <ul>
-      <li v-for="(rule, i) in marks.rules.value" :key="rule.id" :data-look="rule.look.toLowerCase()">
-        <span class="sign" aria-hidden="true">{{ rule.sign }}</span>
+      <li v-for="(rule, i) in marks.rules.value" :key="rule.id">
+        <span class="sign" aria-hidden="true" :style="{ background: rule.fill || undefined }">{{
+          rule.sign
+        }}</span>
         <span class="label">{{ rule.label }}</span>
         <small>{{ rule.count.toLocaleString('en-GB') }}</small>
         <template v-if="rule.count">
@@ -77,12 +79,6 @@ li {
   border-radius: 3px;
   color: var(--paper-ink);
   background: var(--paper);
-}
-[data-look='alert'] .sign {
-  background: var(--mark-strong);
-}
-[data-look='watch'] .sign {
-  background: var(--mark-light);
 }
 label {
   display: flex;

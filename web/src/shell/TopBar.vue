@@ -11,8 +11,8 @@ const session = useSession()
 const route = useRoute()
 const router = useRouter()
 const place = computed(() =>
-  route.name === 'sources'
-    ? 'sources'
+  route.name === 'sources' || route.name === 'styles'
+    ? route.name
     : route.name === 'data' || route.name === 'compose'
       ? 'data'
       : 'reports',
@@ -36,6 +36,7 @@ async function signOut() {
     <nav v-if="session.person.role !== 'READER'" class="places" :aria-label="words.bar.places">
       <RouterLink to="/reports" :class="{ here: place === 'reports' }">{{ words.bar.library }}</RouterLink>
       <RouterLink to="/data" :class="{ here: place === 'data' }">{{ words.bar.dataScreen }}</RouterLink>
+      <RouterLink to="/styles" :class="{ here: place === 'styles' }">{{ words.bar.styles }}</RouterLink>
       <RouterLink
         v-if="session.person.role === 'ADMINISTRATOR'"
         to="/sources"

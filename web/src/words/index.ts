@@ -5,6 +5,7 @@ import { data } from './data'
 import { desk } from './desk'
 import { narrow } from './narrow'
 import { sources } from './sources'
+import { styles } from './styles'
 import { why } from './why'
 
 const clock = new Intl.DateTimeFormat('en-GB', { timeStyle: 'short' })
@@ -18,6 +19,7 @@ export const words = {
   calendar,
   narrow,
   sources,
+  styles,
   why,
   signIn: {
     title: 'Sign in',
@@ -64,6 +66,7 @@ export const words = {
     library: 'Reports',
     dataScreen: 'Data',
     sources: 'Sources',
+    styles: 'Styles',
     places: 'Places',
     signOut: 'Sign out',
     light: 'Use the light shell',

@@ -1,17 +1,35 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
+import ToggleSwitch from 'primevue/toggleswitch'
+import { computed } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { changeHighlight } from '../edits/highlights'
+import { keyOf, reachedColumns, reaches, reachOf } from '../edits/reach'
 import type { Highlight, Report } from '@/api/client'
+import { useStyles } from '@/styles/useStyles'
 import { words } from '@/words'
 
-const props = defineProps<{ highlight: Highlight; problem: (path: string) => string | undefined }>()
+const props = defineProps<{
+  report: Report
+  highlight: Highlight
+  problem: (path: string) => string | undefined
+}>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
 const text = words.bench.inspector
-const looks = Object.entries(text.looks).map(([value, label]) => ({ value, label }))
+/** Stands for no column: the whole of what is marked. */
+const ALL = '*'
+const { styleOf } = useStyles()
+/** The looks of the report's style, or its own where it says so; one that is gone stays to be seen. */
+const looks = computed(() => {
+  const there = props.report.look?.marks ?? styleOf(props.report.style)?.marks ?? []
+  const offered = there.map(({ id, name, sign }) => ({ value: id, label: `${sign} ${name}` }))
+  const { look } = props.highlight
+  return offered.some((one) => one.value === look) ? offered : [...offered, { value: look, label: look }]
+})
+const columns = computed(() => [{ key: ALL, label: text.reachAll }, ...reachedColumns(props.report)])
 
 function change(what: Partial<Highlight>, key: string) {
   emit(
@@ -21,6 +39,8 @@ function change(what: Partial<Highlight>, key: string) {
     `${props.highlight.id} ${key}`,
   )
 }
+
+const setReach = (key: string, column?: string) => change({ reach: reachOf(key, column) }, 'reach')
 </script>
 
 <template>
@@ -37,7 +57,33 @@ function change(what: Partial<Highlight>, key: string) {
       @update:model-value="(when) => change({ when: when ?? '' }, 'when')"
     />
   </InspectorField>
-  <InspectorField :label="text.look">
+  <InspectorField :label="text.reach" :problem="problem('reach')">
+    <Select
+      :aria-label="text.reach"
+      :model-value="keyOf(highlight.reach)"
+      :options="reaches(report)"
+      option-label="label"
+      option-value="key"
+      size="small"
+      fluid
+      @update:model-value="(key: string) => setReach(key, highlight.reach?.column)"
+    />
+  </InspectorField>
+  <InspectorField :label="text.reachColumn">
+    <Select
+      :aria-label="text.reachColumn"
+      :model-value="highlight.reach?.column ?? ALL"
+      :options="columns"
+      option-label="label"
+      option-value="key"
+      size="small"
+      fluid
+      @update:model-value="
+        (column: string) => setReach(keyOf(highlight.reach), column === ALL ? undefined : column)
+      "
+    />
+  </InspectorField>
+  <InspectorField :label="text.look" :problem="problem('look')">
     <Select
       :aria-label="text.look"
       :model-value="highlight.look"
@@ -46,7 +92,28 @@ function change(what: Partial<Highlight>, key: string) {
       option-value="value"
       size="small"
       fluid
-      @update:model-value="(look: Highlight['look']) => change({ look }, 'look')"
+      @update:model-value="(look: string) => change({ look }, 'look')"
     />
   </InspectorField>
+  <InspectorField :label="text.markWord" :hint="text.markWordHint" :problem="problem('word')">
+    <TextInput
+      :model-value="highlight.word"
+      @update:model-value="(word) => change({ word: word || undefined }, 'word')"
+    />
+  </InspectorField>
+  <label class="also">
+    <ToggleSwitch
+      :model-value="highlight.also ?? false"
+      @update:model-value="(also: boolean) => change({ also: also || undefined }, 'also')"
+    />
+    {{ text.also }}
+  </label>
 </template>
+
+<style scoped>
+.also {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+}
+</style>

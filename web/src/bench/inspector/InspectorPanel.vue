@@ -13,6 +13,7 @@ import PageInspector from './PageInspector.vue'
 import ShownRows from './ShownRows.vue'
 import PromptInspector from './prompt/PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
+import ReportStyle from './ReportStyle.vue'
 import TotalInspector from './TotalInspector.vue'
 import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
@@ -66,6 +67,9 @@ const removable = computed(
     name.value !== undefined &&
     !['report', 'block', 'page', 'rows', 'totals'].includes(part.value.kind),
 )
+
+/** What is wrong with a property of the report itself. */
+const ofReport = (path: string) => props.problems.find((p) => p.pointer.startsWith(`/${path}`))?.message
 
 /** What is wrong with a property of the selected part. */
 function problem(path: string): string | undefined {
@@ -140,6 +144,7 @@ const on = {
       />
       <HighlightInspector
         v-else-if="part.kind === 'highlight'"
+        :report="report"
         :highlight="byId(parts.highlights)!"
         :problem="problem"
         v-bind="on"
@@ -166,7 +171,10 @@ const on = {
         v-bind="on"
       />
       <TotalsInspector v-else-if="part.kind === 'totals'" :report="report" v-bind="on" />
-      <PageInspector v-else-if="part.kind === 'page'" :report="report" :problem="problem" v-bind="on" />
+      <template v-else-if="part.kind === 'page'">
+        <ReportStyle :report="report" :problem="ofReport" v-bind="on" />
+        <PageInspector :report="report" :problem="problem" v-bind="on" />
+      </template>
       <template v-else-if="part.kind === 'rows'">
         <OrderEditor :report="report" :dataset="dataset" v-bind="on" />
         <ShownRows

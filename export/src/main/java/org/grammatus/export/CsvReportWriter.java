@@ -17,6 +17,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.band.MarkedAlone;
@@ -25,7 +26,6 @@ import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
@@ -50,6 +50,7 @@ final class CsvReportWriter implements ReportWriter {
     private TablePlan plan;
     private Grouped grouped;
     private MarkedAlone shown;
+    private BandMarks marks;
 
     CsvReportWriter(Cells cells) {
         this.texts = new FormulaEscaping(cells);
@@ -70,6 +71,7 @@ final class CsvReportWriter implements ReportWriter {
     private void write(Bands table, OutputStream out, WriteProgress progress) throws IOException {
         this.grouped = table.grouped();
         this.shown = new MarkedAlone(grouped);
+        this.marks = new BandMarks(grouped);
         this.contents = new BandContents(table);
         this.printed = contents.printed();
         this.plan = grouped.plan();
@@ -168,23 +170,21 @@ final class CsvReportWriter implements ReportWriter {
         List<String> labels = labels(node);
         for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
             int row = rows.order()[i];
-            if (shown.hasRow(row)) {
-                csv.printRecord(marked(
-                        record(labels, contents.row(row)), grouped.marks().ofRow(row)));
+            if (shown.hasRow(row, node)) {
+                csv.printRecord(marked(record(labels, contents.row(row)), marks.ofRow(row, node)));
             }
         }
         if (rows.othersOf(node) > 0 && shown.hasOthers()) {
-            csv.printRecord(marked(otherRows(labels, node), Marks.NONE));
+            csv.printRecord(marked(otherRows(labels, node), List.of()));
         }
     }
 
-    /** A line with what marks it, where the table marks something. */
-    private List<String> marked(List<String> record, int mark) {
+    /** A line with all that marks it, where the table marks something. */
+    private List<String> marked(List<String> record, List<Integer> rules) {
         if (!plan.highlights().isEmpty()) {
-            record.add(
-                    mark == Marks.NONE
-                            ? ""
-                            : texts.text(plan.highlights().get(mark).label()));
+            record.add(texts.text(rules.stream()
+                    .map(rule -> plan.highlights().get(rule).label())
+                    .collect(Collectors.joining("; "))));
         }
         return record;
     }
@@ -214,6 +214,6 @@ final class CsvReportWriter implements ReportWriter {
         List<BandCell.Value> values = new ArrayList<>(contents.shared(node));
         values.addAll(contents.figures(node, Place.FOOTER));
         values.addAll(contents.figures(node, Place.HEADER));
-        csv.printRecord(marked(record(labels(node), values), grouped.marks().ofNode(node)));
+        csv.printRecord(marked(record(labels(node), values), marks.ofNode(node)));
     }
 }

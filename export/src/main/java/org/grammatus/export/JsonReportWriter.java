@@ -8,11 +8,11 @@ import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.band.MarkedAlone;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
@@ -47,6 +47,7 @@ final class JsonReportWriter implements ReportWriter {
     private JsonGenerator json;
     private Grouped grouped;
     private MarkedAlone shown;
+    private BandMarks marks;
     private BandContents contents;
     private WriteProgress progress;
 
@@ -88,6 +89,7 @@ final class JsonReportWriter implements ReportWriter {
     private void begin(Bands block) {
         this.grouped = block.grouped();
         this.shown = new MarkedAlone(grouped);
+        this.marks = new BandMarks(grouped);
         this.contents = new BandContents(block);
     }
 
@@ -207,7 +209,7 @@ final class JsonReportWriter implements ReportWriter {
             if (grouped.groups().isOthers(node)) {
                 json.writeNumberProperty("others", grouped.groups().others().get(node));
             }
-            mark(grouped.marks().ofNode(node));
+            marked(marks.ofNode(node));
             cells(node);
         }
         json.writeObjectPropertyStart("counts");
@@ -265,15 +267,16 @@ final class JsonReportWriter implements ReportWriter {
     }
 
     private void rows(int place) {
+        int node = grouped.tree().nodeAt(place);
         PrintedRows rows = grouped.rows();
         List<ColumnPlan> columns = grouped.plan().columns();
         json.writeArrayPropertyStart("rows");
         for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
-            if (!shown.hasRow(rows.order()[i])) {
+            if (!shown.hasRow(rows.order()[i], node)) {
                 continue;
             }
             json.writeStartObject();
-            mark(grouped.marks().ofRow(rows.order()[i]));
+            marked(marks.ofRow(rows.order()[i], node));
             Iterator<BandCell.Value> cells = contents.row(rows.order()[i]).iterator();
             BandCell.Value next = cells.hasNext() ? cells.next() : null;
             for (int column = 0; column < columns.size(); column++) {
@@ -290,11 +293,20 @@ final class JsonReportWriter implements ReportWriter {
         json.writeEndArray();
     }
 
-    private void mark(int highlight) {
-        if (highlight != Marks.NONE) {
-            json.writeStringProperty(
-                    "mark", grouped.plan().highlights().get(highlight).id());
+    /** What marks a row or a group: the first rule, and all where there are several. */
+    private void marked(List<Integer> rules) {
+        if (!rules.isEmpty()) {
+            json.writeStringProperty("mark", highlight(rules.getFirst()));
         }
+        if (rules.size() > 1) {
+            json.writeArrayPropertyStart("marks");
+            rules.forEach(rule -> json.writeString(highlight(rule)));
+            json.writeEndArray();
+        }
+    }
+
+    private String highlight(int rule) {
+        return grouped.plan().highlights().get(rule).id();
     }
 
     private void value(Scalar value) {

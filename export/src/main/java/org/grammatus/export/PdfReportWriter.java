@@ -13,7 +13,6 @@ import java.util.GregorianCalendar;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
@@ -38,8 +37,6 @@ import org.openpdf.text.pdf.PdfWriter;
 final class PdfReportWriter implements ReportWriter {
 
     private static final float HUNDREDTHS = 100f;
-    private static final int MUTED = 0x5B;
-    private static final int INK = 0x16;
 
     private final Map<Face, BaseFont> fonts = new EnumMap<>(Face.class);
     /** By block, then by depth: the last bookmark there. */
@@ -135,8 +132,13 @@ final class PdfReportWriter implements ReportWriter {
 
     private void paint(Page page, PdfWriter writer) throws DocumentException {
         PdfContentByte content = writer.getDirectContent();
-        tint(page, content);
+        fill(page, content);
+        int ink = Page.NONE;
         for (Page.Rule rule : page.rules()) {
+            if (rule.ink() != ink) {
+                ink = rule.ink();
+                setStroke(content, page.ruleInks().get(ink));
+            }
             float y = up(page, rule.y());
             content.setLineWidth(rule.thickness() / HUNDREDTHS);
             content.moveTo(rule.x() / HUNDREDTHS, y);
@@ -162,35 +164,41 @@ final class PdfReportWriter implements ReportWriter {
         bookmark(page, content);
     }
 
-    /** Puts a tint behind marked rows. */
-    private static void tint(Page page, PdfContentByte content) {
-        for (Page.BandBox band : page.bands()) {
-            if (band.mark() == Page.NONE) {
-                continue;
-            }
-            switch (page.marks().get(band.mark()).look()) {
-                case ALERT -> content.setRGBColorFill(0xFC, 0xE0, 0xC2);
-                case WATCH -> content.setRGBColorFill(0xFE, 0xF3, 0xE2);
-                case NOTE -> {
-                    continue;
-                }
-            }
-            List<Page.ColumnBox> columns = page.columns().stream()
-                    .filter(column -> column.block() == band.block())
-                    .toList();
-            Page.ColumnBox last = columns.getLast();
-            float left = columns.getFirst().x() / HUNDREDTHS;
-            float right = (last.x() + last.width()) / HUNDREDTHS;
-            content.rectangle(left, up(page, band.top() + band.height()), right - left, band.height() / HUNDREDTHS);
+    /** Colours what is behind what is marked. */
+    private static void fill(Page page, PdfContentByte content) {
+        for (Page.Fill fill : page.fills()) {
+            setFill(content, page.marks().get(fill.mark()).fill());
+            content.rectangle(
+                    fill.x() / HUNDREDTHS,
+                    up(page, fill.y() + fill.height()),
+                    fill.width() / HUNDREDTHS,
+                    fill.height() / HUNDREDTHS);
             content.fill();
         }
     }
 
     private void setStyle(PdfContentByte content, Page.Style style) {
         Face face = style.face().equals(Face.SEMIBOLD.word()) ? Face.SEMIBOLD : Face.REGULAR;
-        int grey = style.muted() ? MUTED : INK;
         content.setFontAndSize(fonts.get(face), style.size() / HUNDREDTHS);
-        content.setGrayFill(grey / 255f);
+        setFill(content, style.ink());
+    }
+
+    /** Sets the colour of texts and grounds; one without a hue as a shade of grey, which printers do best. */
+    private static void setFill(PdfContentByte content, String colour) {
+        int rgb = Integer.parseInt(colour, 1, colour.length(), 16);
+        int red = rgb >> 16;
+        int green = rgb >> 8 & 0xFF;
+        int blue = rgb & 0xFF;
+        if (red == green && green == blue) {
+            content.setGrayFill(red / 255f);
+        } else {
+            content.setRGBColorFill(red, green, blue);
+        }
+    }
+
+    private static void setStroke(PdfContentByte content, String colour) {
+        int rgb = Integer.parseInt(colour, 1, colour.length(), 16);
+        content.setRGBColorStroke(rgb >> 16, rgb >> 8 & 0xFF, rgb & 0xFF);
     }
 
     private void bookmark(Page page, PdfContentByte content) {

@@ -3,13 +3,12 @@ package org.grammatus.runs;
 import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Words;
-import org.grammatus.core.choice.Look;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.style.PrintStyle;
 
 /**
  * What a run marks, and where.
@@ -26,10 +25,12 @@ public record MarkedPlaces(List<MarkRule> rules, List<MarkPlace> places) {
      * A highlight.
      *
      * @param block index of the block that has it
+     * @param look id of its look
      * @param sign that stands beside what it marks
+     * @param fill behind what it marks, as {@code #rrggbb}; empty for none
      * @param count how many rows and lines it marks, whether they are printed or not
      */
-    public record MarkRule(int block, String id, String label, Look look, String sign, int count) {}
+    public record MarkRule(int block, String id, String label, String look, String sign, String fill, int count) {}
 
     /**
      * A marked row or line.
@@ -48,6 +49,7 @@ public record MarkedPlaces(List<MarkRule> rules, List<MarkPlace> places) {
         for (BlockResult block : result.results()) {
             Grouped grouped = block.grouped();
             int first = rules.size();
+            PrintStyle look = grouped.plan().inputs().style();
             List<HighlightPlan> highlights = grouped.plan().highlights();
             for (int i = 0; i < highlights.size(); i++) {
                 HighlightPlan rule = highlights.get(i);
@@ -56,18 +58,20 @@ public record MarkedPlaces(List<MarkRule> rules, List<MarkPlace> places) {
                         rule.id(),
                         rule.label(),
                         rule.look(),
-                        Words.sign(rule.look()),
+                        look.mark(rule.look()).sign(),
+                        look.mark(rule.look()).fill(),
                         grouped.marks().count(i)));
             }
             Bands bands = pages.blocks().get(block.index());
             BandContents contents = new BandContents(bands);
             for (int band = 0; band < bands.size() && !highlights.isEmpty() && places.size() < MOST; band++) {
-                int mark = contents.markOf(bands, band);
-                if (mark != Marks.NONE) {
-                    places.add(new MarkPlace(
-                            first + mark,
-                            pages.pageOf(block.index(), band),
-                            pages.strips().stripOf(block.index(), band)));
+                for (BandMarks.Mark mark : contents.marksOf(bands, band)) {
+                    if (mark.begins()) {
+                        places.add(new MarkPlace(
+                                first + mark.rule(),
+                                pages.pageOf(block.index(), band),
+                                pages.strips().stripOf(block.index(), band)));
+                    }
                 }
             }
         }

@@ -3,18 +3,33 @@ package org.grammatus.runs;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Checked;
+import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 
 /**
  * Everything a run's figures depend on but the rows.
  *
+ * @param style that it is printed in
  * @param view how its reader looks at the report
  */
-public record RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
+public record RunRequest(
+        Report report,
+        ReportDatasets datasets,
+        HouseStyle style,
+        Answers answers,
+        RunContext context,
+        ReaderView view) {
+
+    /** A report as its reader looks at it, in a style that comes along. */
+    public RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
+        this(report, datasets, HouseStyles.shippedFor(report), answers, context, view);
+    }
 
     /** A report as its author made it. */
     public RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context) {
@@ -37,6 +52,6 @@ public record RunRequest(Report report, ReportDatasets datasets, Answers answers
      * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, the definition or the view
      */
     public Plan plan() {
-        return view.applied(Planner.plan(report, datasets, answers, context));
+        return view.applied(Planner.plan(Checked.sound(report), datasets, style, answers, context));
     }
 }

@@ -10,6 +10,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.demo.Starters;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
@@ -155,6 +157,16 @@ class MutationsTest {
         sound("GET", "/api/calendar/holidays", "/api/calendar/holidays", null);
         sound("PUT", "/api/calendar/holidays", "/api/calendar/holidays", "{\"days\": [\"2026-12-25\"]}");
         sound("PUT", "/api/calendar", "/api/calendar", "{\"fiscalYearStart\": 10, \"yearName\": \"BOTH\"}");
+        String style = Definitions.write(HouseStyles.FOUNDATION);
+        sound("GET", "/api/styles", "/api/styles", null);
+        sound("GET", "/api/styles/{id}", "/api/styles/ledger", null);
+        sound("GET", "/api/styles/{id}/revisions/{number}", "/api/styles/ledger/revisions/0", null);
+        sound(
+                "POST",
+                "/api/styles",
+                "/api/styles",
+                "{\"definition\": " + style.replace("\"standard\"", "\"new\"") + "}");
+        sound("PUT", "/api/styles/{id}", "/api/styles/standard", "{\"base\": 0, \"definition\": " + style + "}");
         sound("GET", "/api/composing/columns", "/api/composing/columns?table=apiary", null);
         sound(
                 "POST",

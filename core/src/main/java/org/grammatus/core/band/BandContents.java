@@ -9,7 +9,6 @@ import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Groups;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.select.OtherRows;
 import org.grammatus.core.group.tree.GroupTree;
@@ -29,6 +28,7 @@ public final class BandContents {
     private final Groups groups;
     private final TablePlan plan;
     private final Printed printed;
+    private final BandMarks marks;
 
     /** The contents of a table. */
     public BandContents(Grouped grouped) {
@@ -45,6 +45,7 @@ public final class BandContents {
         this.groups = grouped.groups();
         this.plan = grouped.plan();
         this.printed = new Printed(grouped);
+        this.marks = new BandMarks(grouped);
     }
 
     public Grouped grouped() {
@@ -99,13 +100,9 @@ public final class BandContents {
         return name(node, printed.heading(node) + Words.CONTINUED);
     }
 
-    /** The highlight that marks a band, or {@link Marks#NONE}. */
-    public int markOf(Bands bands, int band) {
-        return switch (bands.kind(band)) {
-            case DETAIL -> grouped.marks().ofRow(bands.row(band));
-            case GROUP_LINE -> grouped.marks().ofNode(bands.node(band));
-            default -> Marks.NONE;
-        };
+    /** What highlights mark of a band. */
+    public List<BandMarks.Mark> marksOf(Bands bands, int band) {
+        return marks.of(bands, band);
     }
 
     private List<BandCell.Words> reportHeader() {

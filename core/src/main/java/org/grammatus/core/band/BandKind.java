@@ -43,6 +43,11 @@ public enum BandKind {
         return this == REPORT_HEADER || this == BLOCK_HEADER;
     }
 
+    /** Whether the band sums up what is above it. */
+    public boolean isTotals() {
+        return this == GROUP_FOOTER || this == REPORT_FOOTER;
+    }
+
     public boolean isHeading() {
         return opensBlock() || this == GROUP_HEADING;
     }

@@ -139,7 +139,7 @@ public final class Bands {
         if (depth == grouped.tree().depths() - 1 && grouped.plan().printsRows()) {
             for (int i = grouped.rows().starts()[place]; i < grouped.rows().starts()[place + 1]; i++) {
                 int row = grouped.rows().order()[i];
-                if (printed.hasRow(row)) {
+                if (printed.hasRow(row, node)) {
                     add(BandKind.DETAIL, node, row);
                 }
             }

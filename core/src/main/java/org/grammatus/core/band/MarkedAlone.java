@@ -9,11 +9,13 @@ import org.grammatus.core.group.tree.GroupTree;
 public final class MarkedAlone {
 
     private final Grouped grouped;
+    private final BandMarks marks;
     private final boolean alone;
     private final BitSet places;
 
     public MarkedAlone(Grouped grouped) {
         this.grouped = grouped;
+        this.marks = new BandMarks(grouped);
         this.alone = grouped.plan().rows().markedOnly();
         this.places = alone ? marked() : new BitSet();
     }
@@ -23,9 +25,9 @@ public final class MarkedAlone {
         return !alone || place == 0 || places.get(place);
     }
 
-    /** Whether a row is printed, by its number at the grain. */
-    public boolean hasRow(int row) {
-        return !alone || grouped.marks().ofRow(row) != Marks.NONE;
+    /** Whether a row is printed, by its number at the grain and the group that it stands in. */
+    public boolean hasRow(int row, int node) {
+        return !alone || !marks.ofRow(row, node).isEmpty();
     }
 
     /** Whether the line is printed that stands for other rows: it is never marked. */
@@ -38,7 +40,7 @@ public final class MarkedAlone {
         BitSet marked = new BitSet();
         for (int place = 1; place < tree.nodeCount(); place++) {
             int node = tree.nodeAt(place);
-            boolean own = grouped.marks().ofNode(node) != Marks.NONE || hasMarkedRow(tree, node, place);
+            boolean own = !marks.ofNode(node).isEmpty() || hasMarkedRow(tree, node, place);
             for (int above = node; own && above != GroupTree.ROOT; above = tree.parentOf(above)) {
                 marked.set(tree.placeOf(above));
             }

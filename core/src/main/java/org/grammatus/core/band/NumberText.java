@@ -17,4 +17,9 @@ public final class NumberText {
         }
         return text;
     }
+
+    /** Whether a number is below zero as it is printed in a format. */
+    static boolean isBelowZero(BigDecimal value, NumberFormat format) {
+        return value.signum() < 0 && !format.format(value.negate()).equals(format.format(BigDecimal.ZERO));
+    }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.dataset.Coarsening;
@@ -64,11 +65,14 @@ public final class Printed {
             };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
+        boolean brackets = plan.inputs().style().negative() == Negative.BRACKETS;
+        String blank = plan.inputs().style().blank();
         for (ColumnPlan column : plan.columns()) {
-            columnFormats.add(new ValueFormat(column.value().type(), column.format(), locale, column.unit()));
+            columnFormats.add(
+                    new ValueFormat(column.value().type(), column.format(), locale, column.unit(), brackets, blank));
         }
         for (TotalPlan total : plan.totals()) {
-            totalFormats.add(new ValueFormat(total.type(), total.format(), locale, unit(total)));
+            totalFormats.add(new ValueFormat(total.type(), total.format(), locale, unit(total), brackets, blank));
         }
     }
 

@@ -25,26 +25,40 @@ public final class ValueFormat {
     /** How many digits before the point are not printed. */
     private final int leftOut;
 
+    private final String blank;
     private final DecimalFormat numbers;
     private final DateFormat dates;
 
     public ValueFormat(Type type, String pattern, ULocale locale) {
-        this(type, pattern, locale, Optional.empty());
+        this(type, pattern, locale, Optional.empty(), false, "");
     }
 
-    /** @param unit what figures are counted in, where not in ones */
-    public ValueFormat(Type type, String pattern, ULocale locale, Optional<FigureUnit> unit) {
+    /**
+     * Prints likewise.
+     *
+     * @param unit what figures are counted in, where not in ones
+     * @param brackets whether figures below zero stand in brackets
+     * @param blank what stands for NULL
+     */
+    public ValueFormat(
+            Type type, String pattern, ULocale locale, Optional<FigureUnit> unit, boolean brackets, String blank) {
         this.type = type;
         this.leftOut = unit.map(FigureUnit::digits).orElse(0);
-        this.numbers = type.isNumber() ? numbers(pattern, locale) : null;
+        this.blank = blank;
+        this.numbers = type.isNumber() ? numbers(pattern, locale, brackets) : null;
         this.dates = switch (type.kind()) {
             case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
             default -> null;
         };
     }
 
-    private static DecimalFormat numbers(String pattern, ULocale locale) {
+    private static DecimalFormat numbers(String pattern, ULocale locale, boolean brackets) {
         DecimalFormat format = new DecimalFormat(pattern, DecimalFormatSymbols.getInstance(locale));
+        // A pattern that says itself how figures below zero look is left alone.
+        if (brackets && pattern.indexOf(';') < 0) {
+            format.setNegativePrefix("(" + format.getPositivePrefix());
+            format.setNegativeSuffix(format.getPositiveSuffix() + ")");
+        }
         format.setRoundingMode(Decimals.ROUNDING.ordinal());
         return format;
     }
@@ -52,15 +66,24 @@ public final class ValueFormat {
     /** The printed form of a row's value. */
     public String format(Column column, int row) {
         if (column.isNull(row)) {
-            return "";
+            return blank;
         }
         return switch (type.kind()) {
             case TEXT -> ((Column.Texts) column).text(row);
-            case INTEGER, DECIMAL -> NumberText.of(new BigDecimal(column.wide(row), type.scale() + leftOut), numbers);
+            case INTEGER, DECIMAL -> NumberText.of(number(column, row), numbers);
             case DATE -> dates.format(new Date(longAt(column, row) * MILLIS_OF_DAY));
             case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
             case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";
         };
+    }
+
+    /** Whether a number is below zero as it is printed. */
+    public boolean isBelowZero(Column column, int row) {
+        return !column.isNull(row) && NumberText.isBelowZero(number(column, row), numbers);
+    }
+
+    private BigDecimal number(Column column, int row) {
+        return new BigDecimal(column.wide(row), type.scale() + leftOut);
     }
 
     /** The printed form of a single value. */

@@ -1,6 +1,5 @@
 package org.grammatus.core.band;
 
-import org.grammatus.core.choice.Look;
 import org.grammatus.core.plan.ColumnPlan;
 
 /** The words that the program itself puts on pages, in one place so that they can be translated. */
@@ -52,15 +51,6 @@ public final class Words {
     /** What stands for the rows of a group that are not printed: "12 other lines". */
     public static String otherRows(String count, String noun) {
         return count + " other " + noun;
-    }
-
-    /** The sign beside a marked row, which tells it apart without colour. */
-    public static String sign(Look look) {
-        return switch (look) {
-            case ALERT -> "▲";
-            case WATCH -> "◆";
-            case NOTE -> "●";
-        };
     }
 
     public static String page(int number, int of) {

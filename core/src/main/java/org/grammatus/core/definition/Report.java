@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.grammatus.core.definition.style.StyleParts;
 
 /**
  * A report's definition, as {@code report.schema.json} describes it. Every part has an id that is unique in the document and
@@ -14,6 +15,8 @@ import java.util.stream.Stream;
  * @param arrangement which blocks stand side by side; those that it does not name stand below it, one below the other
  * @param locale BCP 47 language tag, which decides the order of texts and the look of figures and dates
  * @param zone IANA time zone in which moments with a zone are read and which decides the business date; the installation's unless given
+ * @param style id of its house style; the usual one unless given
+ * @param look what it says otherwise than its house style
  * @param asksFirst whether it waits for answers where it is opened; else it runs at once with what it would be answered
  * @param beside ids of fields whose values stand beside the report for readers to tick; of others that it prints they may be sought
  */
@@ -34,6 +37,8 @@ import java.util.stream.Stream;
     "filters",
     "blocks",
     "arrangement",
+    "style",
+    "look",
     "page"
 })
 public record Report(
@@ -52,6 +57,8 @@ public record Report(
         List<ReportFilter> filters,
         List<ReportBlock> blocks,
         Optional<List<BlockRow>> arrangement,
+        Optional<String> style,
+        Optional<StyleParts> look,
         PageSetup page) {
 
     public static final String FORMAT = "grammatus-report";
@@ -75,12 +82,37 @@ public record Report(
                 filters,
                 blocks,
                 arrangement,
+                style,
+                look,
                 page);
     }
 
     /** The same report under another id. */
     public Report withId(String otherId) {
         return with(otherId, beside, fields, prompts, filters, blocks, arrangement);
+    }
+
+    /** The same report in another house style, without what it says otherwise than its own. */
+    public Report inStyle(String otherStyle) {
+        return new Report(
+                format,
+                version,
+                id,
+                title,
+                description,
+                dataset,
+                locale,
+                zone,
+                asksFirst,
+                beside,
+                fields,
+                prompts,
+                filters,
+                blocks,
+                arrangement,
+                Optional.of(otherStyle),
+                Optional.empty(),
+                page);
     }
 
     /** The same report without the parts that do not appear: they are switched off. */
@@ -131,6 +163,8 @@ public record Report(
                 otherFilters,
                 otherBlocks,
                 otherArrangement,
+                style,
+                look,
                 page);
     }
 

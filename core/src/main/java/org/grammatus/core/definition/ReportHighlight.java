@@ -3,20 +3,49 @@ package org.grammatus.core.definition;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.Optional;
-import org.grammatus.core.choice.Look;
+import org.grammatus.core.choice.Reach;
 
 /**
- * A rule that marks rows: those for which its condition is true and no rule before it is.
+ * A rule that marks what its condition is true for and no rule before it has marked in the same place.
  *
- * @param when a condition of a row, or, with aggregates, of a group printed as a line
+ * @param when a condition of a row, or, with aggregates, of a group
+ * @param reach how much it marks; the row or line unless given
+ * @param look id of a look of the house style
+ * @param word printed beside what it marks, in place of the look's sign
+ * @param also whether it marks, too, what a rule before it has marked
  * @param off whether the rule is kept but does not apply
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "label", "when", "look", "off"})
-public record ReportHighlight(String id, String label, String when, Look look, Optional<Boolean> off) {
+@JsonPropertyOrder({"id", "label", "when", "reach", "look", "word", "also", "off"})
+public record ReportHighlight(
+        String id,
+        String label,
+        String when,
+        Optional<Place> reach,
+        String look,
+        Optional<String> word,
+        Optional<Boolean> also,
+        Optional<Boolean> off) {
+
+    /**
+     * What of a table is marked.
+     *
+     * @param level id of the level whose groups it is about, or {@code report}; none for rows
+     * @param column id of the column whose cell alone is marked; the whole line unless given
+     */
+    @JsonInclude(JsonInclude.Include.NON_ABSENT)
+    @JsonPropertyOrder({"of", "level", "column"})
+    public record Place(Reach of, Optional<String> level, Optional<String> column) {
+
+        private Place mapped(DefinitionMapping to) {
+            return new Place(
+                    of, level.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at)), column.map(to::part));
+        }
+    }
 
     /** The same with all its texts changed. */
     ReportHighlight mapped(DefinitionMapping to) {
-        return new ReportHighlight(to.part(id), label, to.expression(when), look, off);
+        return new ReportHighlight(
+                to.part(id), label, to.expression(when), reach.map(place -> place.mapped(to)), look, word, also, off);
     }
 }

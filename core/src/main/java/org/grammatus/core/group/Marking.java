@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.Reach;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
@@ -49,10 +50,11 @@ final class Marking {
         List<BitSet> markedNodes = new ArrayList<>();
         boolean rowsShown = plan.printsRows();
         for (HighlightPlan highlight : plan.highlights()) {
-            markedRows.add(highlight.overScope() || !rowsShown ? new BitSet() : markedRows(highlight, rows));
-            markedNodes.add(highlight.overScope() || !rowsShown ? markedLines(highlight) : new BitSet());
+            boolean ofRows = highlight.target().of() == Reach.ROW && rowsShown && !highlight.overScope();
+            markedRows.add(ofRows ? markedRows(highlight, rows) : new BitSet());
+            markedNodes.add(ofRows ? new BitSet() : markedGroups(highlight));
         }
-        return Marks.firstWins(markedRows, markedNodes);
+        return Marks.inOrder(plan.highlights(), markedRows, markedNodes);
     }
 
     private BitSet markedRows(HighlightPlan highlight, int[] rows) {
@@ -70,24 +72,30 @@ final class Marking {
         return marked;
     }
 
-    /** The groups printed as lines for which a condition holds; one on rows is read from the group's first row. */
-    private BitSet markedLines(HighlightPlan highlight) {
+    /** The groups for which a condition holds: those of its level, or those that are printed as lines. */
+    private BitSet markedGroups(HighlightPlan highlight) {
         BitSet marked = new BitSet();
-        for (int depth = 1; depth < nodes.depths(); depth++) {
-            if (plan.levels().get(depth - 1).header() != Header.LINE) {
-                continue;
-            }
-            int first = nodes.first(depth);
-            int offset = highlight.overScope() ? 0 : first;
-            Column truth = highlight.overScope()
-                    ? groups.of(highlight.when())
-                    : beside.atFirstRow(highlight.when(), depth, "a highlight");
-            for (int node = first; node < nodes.first(depth + 1); node++) {
-                if (((Column.Longs) truth).values()[node - offset] == 1) {
-                    marked.set(node);
-                }
+        int only = highlight.target().depth();
+        for (int depth = 0; depth < nodes.depths(); depth++) {
+            boolean isLine = depth > 0 && plan.levels().get(depth - 1).header() == Header.LINE;
+            if (only == HighlightPlan.ALL ? isLine : only == depth) {
+                markedGroups(highlight, depth, marked);
             }
         }
         return marked;
+    }
+
+    /** A condition on rows is read from the group's first row. */
+    private void markedGroups(HighlightPlan highlight, int depth, BitSet marked) {
+        int first = nodes.first(depth);
+        int offset = highlight.overScope() ? 0 : first;
+        Column truth = highlight.overScope()
+                ? groups.of(highlight.when())
+                : beside.atFirstRow(highlight.when(), depth, "a highlight");
+        for (int node = first; node < nodes.first(depth + 1); node++) {
+            if (((Column.Longs) truth).values()[node - offset] == 1) {
+                marked.set(node);
+            }
+        }
     }
 }

@@ -7,12 +7,14 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.group.Marks;
+import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
+import org.grammatus.core.plan.style.PrintStyle;
 
 /** Measures bands and places their words: what both page breaks and pages are made from. Not thread-safe. */
 final class BandMeasures {
@@ -20,13 +22,13 @@ final class BandMeasures {
     private static final int BELOW_TITLE = 900;
     private static final int BELOW_BLOCK_TITLE = 500;
     private static final int BELOW_HEADING = 100;
-    private static final int BELOW_ROW = 60;
     private static final int BELOW_NOTE = 400;
     private static final int BELOW_FOOTER = 250;
 
     private final Bands bands;
     private final BandContents contents;
     private final TablePlan plan;
+    private final PrintStyle look;
     private final TypeSetting type;
     private final ColumnLayout columns;
     private final Optional<CardLayout> cards;
@@ -49,7 +51,8 @@ final class BandMeasures {
         this.bands = bands;
         this.contents = contents;
         this.plan = bands.grouped().plan();
-        this.type = new TypeSetting(columns.percent());
+        this.look = plan.inputs().style();
+        this.type = new TypeSetting(columns.percent(), plan.inputs().style());
         this.columns = columns;
         this.cards = cards;
         this.paragraphs = bands.block() instanceof TextPlan text
@@ -101,7 +104,7 @@ final class BandMeasures {
 
     private Measured heading(int node, BandCell.Words name, boolean continued) {
         int depth = depth(node);
-        Stack stack = new Stack(depth <= 1 ? 900 : depth == 2 ? 600 : 350);
+        Stack stack = new Stack((depth <= 1 ? 900 : depth == 2 ? 600 : 350) * look.groupPercent() / 100);
         TextStyle style = TextStyle.heading(depth);
         int values = stack.y + type.ascent(style);
         stack.put(name, style, rooms.indent(depth), rooms.width(depth, Place.HEADER));
@@ -113,7 +116,7 @@ final class BandMeasures {
 
     private Measured row(int lines) {
         return new Measured(
-                lines * type.lineHeight(TextStyle.CELL) + BELOW_ROW,
+                lines * type.lineHeight(TextStyle.CELL) + look.belowRow(),
                 List.of(),
                 type.ascent(TextStyle.CELL),
                 Measured.NO_RULE);
@@ -121,9 +124,12 @@ final class BandMeasures {
 
     private int mostLines(int band) {
         int most = 1;
+        List<BandMarks.Mark> marks = marks(band);
         for (BandCell.Value value : contents.values(bands, band)) {
             if (columns.wraps()[value.column()]) {
-                most = Math.max(most, lines(value, valueStyle(band)).size());
+                most = Math.max(
+                        most,
+                        lines(value, valueStyle(band, value.column(), marks)).size());
             }
         }
         return most;
@@ -133,7 +139,7 @@ final class BandMeasures {
         Stack stack = new Stack(0);
         stack.put(name, TextStyle.CELL, rooms.otherRowsLeft(), rooms.otherRowsWidth());
         int values = rooms.otherRowsBelow() ? stack.line(TextStyle.CELL) : type.ascent(TextStyle.CELL);
-        return new Measured(stack.y + BELOW_ROW, stack.lines, values, Measured.NO_RULE);
+        return new Measured(stack.y + look.belowRow(), stack.lines, values, Measured.NO_RULE);
     }
 
     private Measured note(BandCell.Words note) {
@@ -177,19 +183,35 @@ final class BandMeasures {
         }
     }
 
-    /** The style of a band's values. */
-    TextStyle valueStyle(int band) {
+    /** The style of a band's values where nothing is marked. */
+    private TextStyle valueStyle(int band) {
         return switch (bands.kind(band)) {
             case GROUP_HEADING, GROUP_FOOTER -> TextStyle.TOTAL;
             case REPORT_FOOTER -> TextStyle.GRAND_TOTAL;
-            case GROUP_LINE, DETAIL -> isStrong(band) ? TextStyle.STRONG_CELL : TextStyle.CELL;
-            case REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, FIGURE, PARAGRAPH, EMPTY, REFUSED -> TextStyle.CELL;
+            case GROUP_LINE, DETAIL, REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, FIGURE, PARAGRAPH, EMPTY, REFUSED ->
+                TextStyle.CELL;
         };
     }
 
-    private boolean isStrong(int band) {
-        int mark = plan.highlights().isEmpty() ? Marks.NONE : contents.markOf(bands, band);
-        return mark != Marks.NONE && plan.highlights().get(mark).look() != Look.WATCH;
+    /** The style of a band's value in a column, as it is marked. */
+    TextStyle valueStyle(int band, int column, List<BandMarks.Mark> marks) {
+        TextStyle own = valueStyle(band);
+        return own == TextStyle.CELL && marks.stream().anyMatch(mark -> isOn(mark, column) && isBold(mark))
+                ? TextStyle.STRONG_CELL
+                : own;
+    }
+
+    /** What is marked of a band. */
+    List<BandMarks.Mark> marks(int band) {
+        return plan.highlights().isEmpty() ? List.of() : contents.marksOf(bands, band);
+    }
+
+    private static boolean isOn(BandMarks.Mark mark, int column) {
+        return mark.column() == HighlightPlan.ALL || mark.column() == column;
+    }
+
+    private boolean isBold(BandMarks.Mark mark) {
+        return look.mark(plan.highlights().get(mark.rule()).look()).bold();
     }
 
     /** The lines of a value: a column's own wrap in it, totals never. */

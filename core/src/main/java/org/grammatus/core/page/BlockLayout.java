@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
@@ -17,6 +18,7 @@ final class BlockLayout {
 
     private static final int BELOW_HEADINGS = 700;
     private static final int WHOLE = 100;
+    private static final int BESIDE_WORDS = 600;
 
     private final Bands bands;
     private final BandContents contents;
@@ -26,6 +28,7 @@ final class BlockLayout {
     private final NameRooms rooms;
     private final BandMeasures measures;
     private final List<List<String>> headingLines;
+    private final boolean hasWords;
 
     /**
      * Fits a block; one that does not fit says so in its place.
@@ -54,12 +57,14 @@ final class BlockLayout {
         this.contents = new BandContents(bands);
         this.plan = bands.grouped().plan();
         this.width = width;
+        this.hasWords = roomForWords(plan) > 0;
         boolean refused = !bands.refusal().isEmpty();
         Optional<CardLayout> cards = bands.block() instanceof FiguresPlan && !refused
                 ? Optional.of(new CardLayout(bands, contents, width))
                 : Optional.empty();
         this.columns = bands.block() instanceof TablePlan && !refused
-                ? ColumnLayout.of(contents.printed(), width, NameRooms.columnsIndent(plan))
+                ? ColumnLayout.of(
+                        contents.printed(), width, Math.max(NameRooms.columnsIndent(plan), roomForWords(plan)))
                 : ColumnLayout.none(
                         cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
         this.rooms = new NameRooms(contents.printed(), columns, width);
@@ -68,6 +73,22 @@ final class BlockLayout {
                 .mapToObj(c -> type().lines(
                                 Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))
                 .toList();
+    }
+
+    /** What the words beside marked rows need; nothing where signs alone stand there. */
+    private static int roomForWords(TablePlan plan) {
+        TypeSetting type = TypeSetting.whole(plan.inputs().style());
+        return plan.highlights().stream()
+                .filter(rule -> !rule.word().isEmpty())
+                .mapToInt(rule -> type.width(type.printable(rule.word(), TextStyle.STRONG_CELL), TextStyle.STRONG_CELL)
+                        + BESIDE_WORDS)
+                .max()
+                .orElse(0);
+    }
+
+    /** Whether words stand beside marked rows, for which room is kept. */
+    boolean hasWords() {
+        return hasWords;
     }
 
     Bands bands() {

@@ -8,6 +8,7 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 
@@ -63,7 +64,8 @@ final class CardLayout {
     /** How type is set so that every figure fits by itself. */
     private TypeSetting fitting(Bands bands) {
         for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
-            TypeSetting setting = new TypeSetting(percent);
+            TypeSetting setting =
+                    new TypeSetting(percent, bands.grouped().plan().inputs().style());
             if (figures(setting) <= width) {
                 return setting;
             }

@@ -155,6 +155,11 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         return false;
     }
 
+    /** Room between two columns. */
+    int gap() {
+        return GAP * percent / 100;
+    }
+
     int right(int column) {
         return x[column] + widths[column];
     }

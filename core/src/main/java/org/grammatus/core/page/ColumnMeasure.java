@@ -10,13 +10,13 @@ import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.typography.Face;
 import org.grammatus.core.value.Kind;
 
 /** Measures the widest thing a column prints, at full size. */
@@ -30,6 +30,7 @@ final class ColumnMeasure {
     private final TablePlan plan;
     private final int index;
     private final Map<int[], BitSet> rowsByPath;
+    private final TypeSetting type;
     private int widest;
 
     /** @param rowsByPath the rows that are printed, by the way to them: columns of one table share theirs */
@@ -38,6 +39,7 @@ final class ColumnMeasure {
         this.grouped = printed.grouped();
         this.plan = grouped.plan();
         this.index = index;
+        this.type = TypeSetting.whole(plan.inputs().style());
         this.rowsByPath = rowsByPath;
     }
 
@@ -120,8 +122,8 @@ final class ColumnMeasure {
             }
         }
         if (least >= 0) {
-            text(format.format(column, least), style);
-            text(format.format(column, most), style);
+            number(format.format(column, least), style);
+            number(format.format(column, most), style);
         }
     }
 
@@ -155,11 +157,23 @@ final class ColumnMeasure {
                 different.add(i);
             }
         }
-        different.forEach(row -> text(format.format(column, row), style));
+        boolean numbers = column.type().isNumber();
+        for (int row : different) {
+            String printed = format.format(column, row);
+            if (numbers) {
+                number(printed, style);
+            } else {
+                text(printed, style);
+            }
+        }
+    }
+
+    private void number(String text, TextStyle style) {
+        text(text, style);
+        widest = Math.max(widest, type.width(type.printable(text, style), style) + type.roomForBracket(text, style));
     }
 
     private void text(String text, TextStyle style) {
-        Face face = style.face();
-        widest = Math.max(widest, face.width(face.printable(text), style.size()));
+        widest = Math.max(widest, type.width(type.printable(text, style), style));
     }
 }

@@ -1,6 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import org.grammatus.core.choice.TextStyle;
 
 /**
  * A band measured: how tall it is, where its words stand, and at which heights its values and its rule do. Places are from the

@@ -1,7 +1,6 @@
 package org.grammatus.core.page;
 
 import java.util.List;
-import org.grammatus.core.choice.Look;
 
 /**
  * One page as data. Lengths are hundredths of a point, {@code x} from the left, {@code y} from the top. Cells refer to the
@@ -16,6 +15,8 @@ import org.grammatus.core.choice.Look;
  * @param bands the rows of the page from top to bottom; each owns the cells from its first on
  * @param cells texts in their places
  * @param rules lines
+ * @param ruleInks the inks that they refer to, as {@code #rrggbb}
+ * @param fills what is coloured behind texts
  * @param braces which rows feed which group's totals
  * @param blocks the report's blocks, wherever they stand
  * @param columns where the columns stand
@@ -33,6 +34,8 @@ public record Page(
         List<BandBox> bands,
         List<Cell> cells,
         List<Rule> rules,
+        List<String> ruleInks,
+        List<Fill> fills,
         List<Brace> braces,
         List<BlockBox> blocks,
         List<ColumnBox> columns,
@@ -45,9 +48,9 @@ public record Page(
      * A look of texts.
      *
      * @param face {@code regular} or {@code semibold}
-     * @param muted whether it is printed in the quieter ink
+     * @param ink as {@code #rrggbb}
      */
-    public record Style(String face, int size, boolean muted) {}
+    public record Style(String face, int size, String ink) {}
 
     /**
      * A group.
@@ -106,9 +109,10 @@ public record Page(
      * A highlight that marks rows here.
      *
      * @param id the highlight's id
-     * @param look how its rows look
+     * @param look id of how it looks
+     * @param fill what is behind what it marks, as {@code #rrggbb}; empty where the paper shows
      */
-    public record Mark(String id, String label, Look look) {}
+    public record Mark(String id, String label, String look, String fill) {}
 
     /**
      * A run of text.
@@ -122,8 +126,19 @@ public record Page(
      */
     public record Cell(int x, int y, int width, int text, int style, int node, int id, boolean figure) {}
 
-    /** A line from left to right; thicker ones set off larger totals. */
-    public record Rule(int x, int y, int width, int thickness) {}
+    /**
+     * A coloured ground.
+     *
+     * @param mark index of the highlight that it is of
+     */
+    public record Fill(int x, int y, int width, int height, int mark) {}
+
+    /**
+     * A line from left to right; thicker ones set off larger totals.
+     *
+     * @param ink index of its ink
+     */
+    public record Rule(int x, int y, int width, int thickness, int ink) {}
 
     /**
      * A brace beside the rows that feed a group's totals, as far as they stand on this page.

@@ -3,22 +3,21 @@ package org.grammatus.core.page;
 import java.util.List;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Words;
-import org.grammatus.core.group.Marks;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.style.PrintStyle;
 
 /** Puts measured bands one below the other on a sheet. Used once. */
 final class PageBuilder {
 
     private static final int NONE = -1;
-    private static final int THIN = 40;
-    private static final int MEDIUM = 70;
-    private static final int THICK = 120;
+    /** A line below a band stands this far above its edge. */
+    private static final int ABOVE_EDGE = 20;
 
     private final BlockLayout layout;
     private final OpenGroups open;
@@ -26,6 +25,7 @@ final class PageBuilder {
     private final Bands bands;
     private final TablePlan plan;
     private final Sheet sheet;
+    private final PrintStyle look;
     /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
     private int rowOfItems = NONE;
 
@@ -40,6 +40,7 @@ final class PageBuilder {
         this.bands = layout.bands();
         this.plan = layout.plan();
         this.sheet = sheet;
+        this.look = plan.inputs().style();
         this.y = top;
         sheet.begin(block);
     }
@@ -100,10 +101,11 @@ final class PageBuilder {
             for (int i = 0; i < lines.size(); i++) {
                 int baseline = y + layout.columnHeadingBaseline(c, i);
                 String id = plan.columns().get(c).id();
-                sheet.columnText(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, GroupTree.ROOT, id);
+                sheet.columnText(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, GroupTree.ROOT, id, false);
             }
         }
-        sheet.rule(0, y + layout.columnHeadingsRule(), layout.width(), MEDIUM);
+        sheet.rule(
+                0, y + layout.columnHeadingsRule(), layout.width(), look.lines().columnHeadings());
         sheet.box(BandRole.COLUMN_HEADINGS, y, y + height, GroupTree.ROOT, first);
         y += height;
     }
@@ -113,27 +115,32 @@ final class PageBuilder {
         int node = bands.node(band);
         int first = rowOfItems == NONE ? sheet.size() : rowOfItems;
         Measured measured = layout.measures().of(band);
-        int mark = plan.highlights().isEmpty() ? Marks.NONE : layout.contents().markOf(bands, band);
-        if (mark != Marks.NONE) {
-            sign(mark, node);
-        }
+        List<BandMarks.Mark> marks = layout.measures().marks(band);
+        int bottom = y + measured.height();
+        BandLooks looks = new BandLooks(marks, layout, sheet);
+        looks.fills(y, bottom);
+        looks.signs(kind, y, node);
         if (measured.rule() != Measured.NO_RULE) {
             int indent = layout.indent(bands.grouped().tree().depthOf(node));
             sheet.rule(indent, y + measured.rule(), layout.width() - indent, thickness(kind, node));
         }
-        measured.rules().forEach(rule -> sheet.rule(rule.x(), y + rule.y(), rule.width(), THIN));
+        rulesBelow(band, y + measured.height());
+        measured.rules()
+                .forEach(rule -> sheet.rule(
+                        rule.x(), y + rule.y(), rule.width(), look.lines().innerTotal()));
+        sheet.ink(looks.ink());
         words(measured, node);
         if (kind != BandKind.FIGURE) {
-            values(band, measured, node);
+            values(band, measured, looks);
         }
+        sheet.ink("");
         // Items that stand side by side are one band of the page, which the last of them closes.
         rowOfItems = measured.height() == 0 ? first : NONE;
         if (rowOfItems != NONE) {
             return;
         }
-        int bottom = y + measured.height();
         int row = kind == BandKind.DETAIL ? bands.row(band) : Page.NONE;
-        sheet.box(role(kind), y, bottom, node, first, row, mark);
+        sheet.box(role(kind), y, bottom, node, first, row, looks.first());
         if (kind == BandKind.DETAIL || kind == BandKind.GROUP_LINE || kind == BandKind.OTHER_ROWS) {
             sheet.feed(node, y, bottom);
         }
@@ -152,11 +159,39 @@ final class PageBuilder {
         };
     }
 
+    /** The lines that a style may draw below a band. */
+    private void rulesBelow(int band, int bottom) {
+        switch (bands.kind(band)) {
+            case GROUP_HEADING -> {
+                if (bands.grouped().tree().depthOf(bands.node(band)) == 1) {
+                    sheet.rule(
+                            0, bottom - ABOVE_EDGE, layout.width(), look.lines().headings());
+                }
+            }
+            case DETAIL, GROUP_LINE, OTHER_ROWS -> {
+                // A total has a line of its own above it.
+                if (band + 1 == bands.size() || !bands.kind(band + 1).isTotals()) {
+                    int left = layout.columns().x()[0];
+                    sheet.rowRule(
+                            left,
+                            bottom - ABOVE_EDGE,
+                            layout.width() - left,
+                            look.lines().rows());
+                }
+            }
+            case REPORT_FOOTER ->
+                sheet.rule(0, bottom, layout.width(), look.lines().belowGrandTotal());
+            default -> {}
+        }
+    }
+
     private int thickness(BandKind kind, int node) {
         if (kind == BandKind.REPORT_FOOTER) {
-            return THICK;
+            return look.lines().grandTotal();
         }
-        return bands.grouped().tree().depthOf(node) == 1 ? MEDIUM : THIN;
+        return bands.grouped().tree().depthOf(node) == 1
+                ? look.lines().outerTotal()
+                : look.lines().innerTotal();
     }
 
     private void words(Measured measured, int node) {
@@ -165,27 +200,22 @@ final class PageBuilder {
         }
     }
 
-    private void values(int band, Measured measured, int node) {
-        TextStyle style = layout.measures().valueStyle(band);
+    private void values(int band, Measured measured, BandLooks looks) {
+        int node = bands.node(band);
         for (BandCell.Value value : layout.contents().values(bands, band)) {
-            if (bands.kind(band) == BandKind.DETAIL && isPrintedAbove(band, value.column())) {
+            int column = value.column();
+            if (bands.kind(band) == BandKind.DETAIL && isPrintedAbove(band, column)) {
                 continue;
             }
+            TextStyle style = layout.measures().valueStyle(band, column, looks.marks());
             int baseline = y + measured.values();
+            sheet.ink(looks.ink(value));
             for (String line : layout.measures().lines(value, style)) {
-                sheet.columnText(line, style, value.column(), baseline, node, value.part());
+                sheet.columnText(line, style, column, baseline, node, value.part(), BandLooks.isNumber(value));
                 baseline += type.lineHeight(style);
             }
+            looks.signsBeside(column, y + measured.values(), node);
         }
-    }
-
-    /** A mark's sign stands left of the columns, so that it is seen in print without colour. */
-    private void sign(int mark, int node) {
-        HighlightPlan highlight = plan.highlights().get(mark);
-        String sign = Words.sign(highlight.look());
-        TextStyle style = TextStyle.STRONG_CELL;
-        int x = -type.width(sign, style) - type.size(style) / 3;
-        sheet.text(sign, style, x, y + type.ascent(style), node, highlight.id());
     }
 
     /** Whether a value that is printed once in its group is that of the row above, in the same group and on this page. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.PageText;

@@ -71,7 +71,6 @@ public final class Pages {
         Paper paper = Paper.of(inputs.page());
         List<BlockPlace> blocks = new ArrayList<>();
         int place = 0;
-        int styles = 0;
         int marks = 0;
         for (Bands table : tables) {
             int[] span = span(table, rows, paper.printableWidth());
@@ -79,29 +78,12 @@ public final class Pages {
             BlockLayout layout = tables.size() == 1
                     ? new BlockLayout(table, span[1], paper.printableWidth())
                     : BlockLayout.orRefused(table, span[1], paper.printableWidth());
-            int known = styleOf(layout, blocks);
             blocks.add(new BlockPlace(
-                    blocks.size(),
-                    layout,
-                    new OpenGroups(layout.bands()),
-                    paper.left() + span[0],
-                    place,
-                    known < 0 ? styles : known,
-                    marks));
+                    blocks.size(), layout, new OpenGroups(layout.bands()), paper.left() + span[0], place, marks));
             place += table.grouped().tree().nodeCount();
-            styles += known < 0 ? TextStyle.values().length : 0;
             marks += table.grouped().plan().highlights().size();
         }
         return new Pages(List.copyOf(blocks), rows, paper, cancelled);
-    }
-
-    /** Where the styles of a block of the same size of type are; -1 where none is. */
-    private static int styleOf(BlockLayout layout, List<BlockPlace> before) {
-        return before.stream()
-                .filter(block -> block.layout().type().equals(layout.type()))
-                .mapToInt(BlockPlace::firstStyle)
-                .findFirst()
-                .orElse(-1);
     }
 
     /** A block's left edge and width, in its row. */

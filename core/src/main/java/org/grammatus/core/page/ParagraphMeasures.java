@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;

@@ -8,9 +8,11 @@ import java.util.Map;
 import java.util.Set;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.style.PrintStyle;
 
 /**
  * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
@@ -28,8 +30,13 @@ final class Sheet {
     private final List<Page.BandBox> boxes = new ArrayList<>();
     private final List<Page.Cell> cells = new ArrayList<>();
     private final List<Page.Rule> rules = new ArrayList<>();
+    private final List<Page.Fill> fills = new ArrayList<>();
+    private final Map<Page.Style, Integer> styles = new LinkedHashMap<>();
     private final List<Page.Brace> braces = new ArrayList<>();
     private BlockPlace block;
+    /** What texts are printed in from now on; empty for an ink of their own. */
+    private String ink = "";
+
     private final Set<Integer> continued = new HashSet<>();
     private final Map<Integer, int[]> braceSpans = new LinkedHashMap<>();
 
@@ -71,13 +78,15 @@ final class Sheet {
                 of,
                 paper.width(),
                 height,
-                styles(),
+                List.copyOf(styles.keySet()),
                 pageNodes(),
                 List.copyOf(ids.keySet()),
                 List.copyOf(texts.keySet()),
                 List.copyOf(boxes),
                 List.copyOf(cells),
                 List.copyOf(rules),
+                List.of(look().ruleInk(), look().rowInk()),
+                List.copyOf(fills),
                 List.copyOf(braces),
                 blocks.stream()
                         .map(each -> new Page.BlockBox(
@@ -88,22 +97,31 @@ final class Sheet {
                 columnBoxes(),
                 blocks.stream()
                         .flatMap(each -> each.layout().plan().highlights().stream())
-                        .map(h -> new Page.Mark(h.id(), h.label(), h.look()))
+                        .map(h -> new Page.Mark(
+                                h.id(),
+                                h.label(),
+                                h.look(),
+                                look().mark(h.look()).fill()))
                         .toList());
     }
 
-    void columnText(String text, TextStyle style, int column, int baseline, int node, String id) {
+    /**
+     * Puts a text under a column.
+     *
+     * @param number whether it is a number, whose digits stand below those of others
+     */
+    void columnText(String text, TextStyle style, int column, int baseline, int node, String id, boolean number) {
         if (text.isEmpty()) {
             return;
         }
         ColumnLayout columns = block.layout().columns();
         Align align = block.layout().plan().columns().get(column).align();
-        String printable = style.face().printable(text);
-        int width = block.layout().type().width(printable, style);
+        String printable = type().printable(text, style);
+        int width = type().width(printable, style);
         int x = switch (align) {
             case START -> columns.x()[column];
             case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
-            case END -> columns.right(column) - width;
+            case END -> columns.right(column) - width - (number ? type().roomForBracket(text, style) : 0);
         };
         cell(x, baseline, width, printable, style, node, id, align == Align.END);
     }
@@ -119,8 +137,8 @@ final class Sheet {
      * @param figure whether it is a figure by itself
      */
     void text(String text, TextStyle style, int x, int baseline, int node, String id, boolean figure) {
-        String printable = style.face().printable(text);
-        cell(x, baseline, block.layout().type().width(printable, style), printable, style, node, id, figure);
+        String printable = type().printable(text, style);
+        cell(x, baseline, type().width(printable, style), printable, style, node, id, figure);
     }
 
     private void cell(
@@ -130,7 +148,7 @@ final class Sheet {
                 baseline,
                 width,
                 index(texts, printable),
-                block.firstStyle() + style.ordinal(),
+                index(styles, new Page.Style(type().face(style).word(), type().size(style), inked(style))),
                 nodeIndex(node),
                 id.isEmpty() ? Page.NONE : index(ids, id),
                 figure));
@@ -152,8 +170,35 @@ final class Sheet {
         boxes.add(new Page.BandBox(role, top, bottom - top, nodeIndex(node), firstCell, row, marked, block.index()));
     }
 
+    /** Draws a line, unless it has no thickness. */
     void rule(int x, int y, int width, int thickness) {
-        rules.add(new Page.Rule(block.left() + x, y, width, thickness));
+        rule(x, y, width, thickness, 0);
+    }
+
+    /** Draws the line below a row likewise, in its own ink. */
+    void rowRule(int x, int y, int width, int thickness) {
+        rule(x, y, width, thickness, 1);
+    }
+
+    private void rule(int x, int y, int width, int thickness, int ink) {
+        if (thickness == 0) {
+            return;
+        }
+        rules.add(new Page.Rule(block.left() + x, y, width, thickness, ink));
+    }
+
+    /** From now on texts are printed in an ink, as {@code #rrggbb}; empty for one of their own. */
+    void ink(String next) {
+        ink = next;
+    }
+
+    /**
+     * Colours a ground.
+     *
+     * @param mark index of the highlight that it is of among its block's
+     */
+    void fill(int x, int top, int width, int bottom, int mark) {
+        fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, block.firstMark() + mark));
     }
 
     /** How many cells there are. */
@@ -198,6 +243,18 @@ final class Sheet {
         }
     }
 
+    private TypeSetting type() {
+        return block.layout().type();
+    }
+
+    private PrintStyle look() {
+        return type().look();
+    }
+
+    private String inked(TextStyle style) {
+        return ink.isEmpty() ? type().ink(style) : ink;
+    }
+
     private GroupTree tree() {
         return block.layout().bands().grouped().tree();
     }
@@ -221,23 +278,8 @@ final class Sheet {
         return nodes.computeIfAbsent(new NodeKey(block.index(), node), key -> nodes.size());
     }
 
-    private static int index(Map<String, Integer> table, String text) {
-        return table.computeIfAbsent(text, key -> table.size());
-    }
-
-    private List<Page.Style> styles() {
-        List<Page.Style> styles = new ArrayList<>();
-        for (BlockPlace each : blocks) {
-            if (each.firstStyle() == styles.size()) {
-                for (TextStyle style : TextStyle.values()) {
-                    styles.add(new Page.Style(
-                            style.face().word(),
-                            each.layout().type().size(style),
-                            style.tone() == TextStyle.Tone.MUTED));
-                }
-            }
-        }
-        return styles;
+    private static <T> int index(Map<T, Integer> table, T value) {
+        return table.computeIfAbsent(value, key -> table.size());
     }
 
     private List<Page.Node> pageNodes() {

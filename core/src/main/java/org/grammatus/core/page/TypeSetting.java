@@ -1,6 +1,10 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import org.grammatus.core.choice.Negative;
+import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.LineBreaker;
 
 /**
@@ -8,19 +12,32 @@ import org.grammatus.core.typography.LineBreaker;
  *
  * @param percent 100 as designed
  */
-record TypeSetting(int percent) {
+record TypeSetting(int percent, PrintStyle look) {
+
+    private static final String BRACKET = ")";
 
     /** A text of more lines than this is cut, so that no band outgrows a page. */
     private static final int MOST_LINES = 12;
 
-    private static final int LINE_PERCENT = 138;
+    /** Type as designed. */
+    static TypeSetting whole(PrintStyle look) {
+        return new TypeSetting(100, look);
+    }
+
+    Face face(TextStyle style) {
+        return look.texts().get(style).bold() ? Face.SEMIBOLD : Face.REGULAR;
+    }
+
+    String ink(TextStyle style) {
+        return look.texts().get(style).ink();
+    }
 
     int size(TextStyle style) {
-        return style.size() * percent / 100;
+        return look.texts().get(style).size() * percent / 100;
     }
 
     int lineHeight(TextStyle style) {
-        return size(style) * LINE_PERCENT / 100;
+        return size(style) * look.linePercent() / 100;
     }
 
     /** From the bottom of a line up to where its letters stand. */
@@ -33,8 +50,20 @@ record TypeSetting(int percent) {
         return lineHeight(style) - descent(style);
     }
 
+    /** The text as its face can print it. */
+    String printable(String text, TextStyle style) {
+        return face(style).printable(text);
+    }
+
     int width(String text, TextStyle style) {
-        return style.face().width(text, size(style));
+        return face(style).width(text, size(style));
+    }
+
+    /** What a figure keeps free at its right, where those below zero stand in brackets. */
+    int roomForBracket(String figure, TextStyle style) {
+        return look.negative() == Negative.BRACKETS && !figure.isEmpty() && !figure.endsWith(BRACKET)
+                ? width(BRACKET, style)
+                : 0;
     }
 
     List<String> lines(String text, TextStyle style, int width) {
@@ -43,7 +72,7 @@ record TypeSetting(int percent) {
 
     /** The same, cut after some number of lines. */
     List<String> lines(String text, TextStyle style, int width, int most) {
-        return LineBreaker.lines(
-                style.face().printable(text), style.face(), size(style), Math.max(width, size(style)), most);
+        Face face = face(style);
+        return LineBreaker.lines(face.printable(text), face, size(style), Math.max(width, size(style)), most);
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Cover;
-import org.grammatus.core.choice.Look;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -49,7 +48,7 @@ public record GroupingInputs(
                 plan.counted(),
                 plan.cover(),
                 plan.rounding(),
-                plan.highlights().stream().map(GroupingInputs::unprinted).toList(),
+                plan.highlights().stream().map(HighlightPlan::unprinted).toList(),
                 plan.rows().markedOnly(false));
     }
 
@@ -67,9 +66,5 @@ public record GroupingInputs(
                 Align.START,
                 Optional.empty(),
                 column.onceIn());
-    }
-
-    private static HighlightPlan unprinted(HighlightPlan highlight) {
-        return new HighlightPlan("", "", Look.ALERT, "", "", highlight.when(), highlight.overScope());
     }
 }

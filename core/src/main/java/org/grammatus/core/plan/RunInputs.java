@@ -4,6 +4,7 @@ import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.dataset.ReportDatasets;
+import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
 
@@ -15,6 +16,7 @@ import org.grammatus.core.prompt.RunContext;
  * @param datasets those that it reads
  * @param beside ids of the fields whose values stand beside the report, to be ticked
  * @param prompts every prompt with its resolved answer
+ * @param style how its pages look
  * @param fingerprint tells apart documents that say different things
  */
 public record RunInputs(
@@ -28,4 +30,5 @@ public record RunInputs(
         RunContext context,
         List<ResolvedPrompt> prompts,
         PagePlan page,
+        PrintStyle style,
         String fingerprint) {}

@@ -11,7 +11,6 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Scalar;
@@ -133,7 +132,7 @@ class BandContentsTest {
         BandContents contents = new BandContents(grouped);
         List<String> small = new ArrayList<>();
         for (int band = 0; band < bands.size(); band++) {
-            if (contents.markOf(bands, band) != Marks.NONE) {
+            if (!contents.marksOf(bands, band).isEmpty()) {
                 small.add(contents.of(bands, band).getFirst().text());
             }
         }

@@ -19,12 +19,13 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Words;
-import org.grammatus.core.group.Marks;
 import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Format;
@@ -83,17 +84,36 @@ class FormatsTest {
         return text.replaceAll("\\s", "");
     }
 
-    /** The sign at the edge of a marked row. */
-    private static String sign(Bands bands, int band) {
-        Marks marks = bands.grouped().marks();
-        int mark = switch (bands.kind(band)) {
-            case DETAIL -> marks.ofRow(bands.row(band));
-            case GROUP_LINE -> marks.ofNode(bands.node(band));
-            default -> Marks.NONE;
-        };
-        return mark == Marks.NONE
-                ? ""
-                : Words.sign(bands.grouped().plan().highlights().get(mark).look());
+    /** The signs at the edge of what is marked as a whole; beside a row a rule's own word may stand. */
+    private static String signs(BandContents contents, Bands bands, int band) {
+        boolean row = bands.kind(band) == BandKind.DETAIL || bands.kind(band) == BandKind.GROUP_LINE;
+        return contents.marksOf(bands, band).stream()
+                .filter(mark -> mark.column() == HighlightPlan.ALL)
+                .map(mark -> {
+                    String word =
+                            bands.grouped().plan().highlights().get(mark.rule()).word();
+                    return row && !word.isEmpty() ? word : sign(bands, mark);
+                })
+                .distinct()
+                .collect(Collectors.joining());
+    }
+
+    private static String sign(Bands bands, BandMarks.Mark mark) {
+        TablePlan plan = bands.grouped().plan();
+        return plan.inputs()
+                .style()
+                .mark(plan.highlights().get(mark.rule()).look())
+                .sign();
+    }
+
+    /** A value, and the sign of the first rule that marks its cell. */
+    private static String marked(BandContents contents, Bands bands, int band, BandCell.Value value) {
+        return value.text()
+                + contents.marksOf(bands, band).stream()
+                        .filter(mark -> mark.column() == value.column())
+                        .findFirst()
+                        .map(mark -> sign(bands, mark))
+                        .orElse("");
     }
 
     private static List<String> texts(BandContents contents, Bands bands, int band) {
@@ -117,11 +137,14 @@ class FormatsTest {
             StringBuilder expected = new StringBuilder();
             int columns = bands.grouped().plan().columns().size();
             for (int band = 0; band < bands.size(); band++) {
-                List<String> said = texts(texts, bands, band);
+                List<BandCell.Words> said = texts.words(bands, band);
                 // The headings of columns stand above the list by themselves.
                 int own = bands.kind(band) == BandKind.REPORT_HEADER ? said.size() - columns : said.size();
-                expected.append(sign(bands, band));
-                said.subList(0, own).forEach(expected::append);
+                expected.append(signs(texts, bands, band));
+                said.subList(0, own).forEach(words -> expected.append(words.text()));
+                for (BandCell.Value value : texts.values(bands, band)) {
+                    expected.append(marked(texts, bands, band, value));
+                }
             }
             ContinuousView strips = result.pages().strips();
             String onStrips = IntStream.rangeClosed(1, strips.count())
@@ -189,8 +212,13 @@ class FormatsTest {
 
     /** What marks each row, by its label. */
     private static void marks(JsonNode node, Map<String, String> labels, List<String> marks) {
-        node.path("rows")
-                .forEach(row -> marks.add(labels.getOrDefault(row.path("mark").asString(""), "")));
+        node.path("rows").forEach(row -> {
+            List<String> all = row.has("marks")
+                    ? row.path("marks").valueStream().map(JsonNode::asString).toList()
+                    : List.of(row.path("mark").asString(""));
+            assertThat(row.path("mark").asString("")).isEqualTo(all.getFirst());
+            marks.add(all.stream().map(id -> labels.getOrDefault(id, "")).collect(Collectors.joining("; ")));
+        });
         node.path("groups").forEach(group -> marks(group, labels, marks));
     }
 

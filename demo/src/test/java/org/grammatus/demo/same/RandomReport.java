@@ -62,11 +62,15 @@ final class RandomReport {
 
     private final List<ReaderView.Only> narrowed = new ArrayList<>();
     private final Random random;
+    /** How it looks is chosen apart, so that what it says stays the same. */
+    private final Random looks;
+
     private final List<String> levels = new ArrayList<>();
     private final List<String> columns = new ArrayList<>();
 
     RandomReport(long seed) {
         random = new Random(seed * 7_919 + 1);
+        looks = new Random(seed * 104_729 + 3);
     }
 
     private boolean chance(int percent) {
@@ -106,7 +110,7 @@ final class RandomReport {
                    {"id": "f", "kind": "expression", "where": "%s"}],
                  "blocks": [{"id": "b", "kind": "banded", "levels": %s, "columns": %s, "totals": %s%s%s, "counts": %s,
                    "highlights": %s, "rows": %s}],
-                 "page": {"paper": "%s", "orientation": "%s", "margins": {"top": 15, "right": 12, "bottom": 15, "left": 12}%s}}
+                 "page": {"paper": "%s", "orientation": "%s", "margins": {"top": 15, "right": 12, "bottom": 15, "left": 12}%s}%s}
                 """.formatted(
                         one(List.of("en-GB", "de-DE", "fr-FR")),
                         one(FILTERS),
@@ -120,7 +124,8 @@ final class RandomReport {
                         rows,
                         one(List.of("A4", "Letter")),
                         one(List.of("portrait", "landscape")),
-                        chance(30) ? ", \"header\": \"{title} · {business_date}\", \"footer\": \"Ours\"" : "");
+                        chance(30) ? ", \"header\": \"{title} · {business_date}\", \"footer\": \"Ours\"" : "",
+                        style());
     }
 
     private String level(List<String> keys) {
@@ -173,7 +178,31 @@ final class RandomReport {
 
     private String highlight(int number) {
         return "{\"id\": \"h" + number + "\", \"label\": \"Rule " + number + "\", \"when\": \"" + one(MARKS)
-                + "\", \"look\": \"" + one(List.of("alert", "watch", "note")) + "\"}";
+                + "\", \"look\": \"" + one(List.of("alert", "watch", "note")) + "\"" + reach()
+                + (looks.nextInt(5) == 0 ? ", \"word\": \"late\"" : "")
+                + (looks.nextInt(4) == 0 ? ", \"also\": true" : "") + "}";
+    }
+
+    /** What a rule marks; one of groups holds for what their first row is. */
+    private String reach() {
+        String column = looks.nextInt(3) == 0 ? ", \"column\": \"" + any(columns) + "\"" : "";
+        if (levels.isEmpty() || looks.nextInt(2) == 0) {
+            return column.isEmpty() ? "" : ", \"reach\": {\"of\": \"row\"" + column + "}";
+        }
+        return ", \"reach\": {\"of\": \"" + any(List.of("heading", "totals", "group")) + "\", \"level\": \""
+                + any(levels) + "\"" + column + "}";
+    }
+
+    private String style() {
+        String style = any(List.of("", "", ", \"style\": \"ledger\"", ", \"style\": \"black-on-white\""));
+        return style
+                + (looks.nextInt(4) == 0
+                        ? ", \"look\": {\"figures\": {\"negative\": \"red\", \"blank\": \"none\"}, \"spacing\": {\"lines\": 160}}"
+                        : "");
+    }
+
+    private <T> T any(List<T> of) {
+        return of.get(looks.nextInt(of.size()));
     }
 
     /** How its reader looks at it; asked for after its document. */

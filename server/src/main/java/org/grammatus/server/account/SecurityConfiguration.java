@@ -70,7 +70,8 @@ class SecurityConfiguration {
                         .hasRole(Role.ADMINISTRATOR.name())
                         .requestMatchers("/api/composing/**", "/api/calendar/**")
                         .hasRole(Role.AUTHOR.name())
-                        .requestMatchers("/api/datasets/**", "/api/previews/**", "/api/reports/*/definition")
+                        .requestMatchers(
+                                "/api/datasets/**", "/api/previews/**", "/api/reports/*/definition", "/api/styles/**")
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")
                         .hasRole(Role.AUTHOR.name())

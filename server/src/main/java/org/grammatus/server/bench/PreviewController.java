@@ -11,6 +11,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
@@ -23,7 +24,9 @@ import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.dataset.Datasets;
+import org.grammatus.server.problem.MayBeMissing;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.style.Styles;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -44,9 +47,12 @@ class PreviewController {
     private final Previews previews;
     private final Datasets datasets;
     private final DatasetReader reader;
+    private final Styles styles;
     private final BusinessDate businessDate;
 
-    PreviewController(Previews previews, Datasets datasets, DatasetReader reader, BusinessDate businessDate) {
+    PreviewController(
+            Previews previews, Datasets datasets, DatasetReader reader, Styles styles, BusinessDate businessDate) {
+        this.styles = styles;
         this.reader = reader;
         this.previews = previews;
         this.datasets = datasets;
@@ -59,9 +65,16 @@ class PreviewController {
      * @param edit number of the edit, which only grows in a session
      * @param answers by prompt name, as written
      * @param page number of the page to be shown
+     * @param style a house style that is being changed; the report's own as it is saved unless given
      * @param downTo id of the innermost level that is shown while the report is edited; none shows all of it
      */
-    record PreviewBody(long edit, JsonNode definition, Map<String, String> answers, int page, Optional<String> downTo) {
+    record PreviewBody(
+            long edit,
+            JsonNode definition,
+            Map<String, String> answers,
+            int page,
+            Optional<String> downTo,
+            @MayBeMissing JsonNode style) {
 
         /** How the author looks at the report, which is no part of it. */
         private ReaderView view() {
@@ -80,7 +93,12 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         try {
-            Checked<Report> checked = Definitions.checkReport(body.definition().toString());
+            Optional<HouseStyle> draft = Optional.ofNullable(body.style())
+                    .filter(style -> !style.isNull())
+                    .map(style -> Definitions.readStyle(style.toString()));
+            Checked<Report> written = Definitions.checkReport(body.definition().toString());
+            Checked<Report> checked = draft.map(style -> written.with(all -> all.inStyle(style.id())))
+                    .orElse(written);
             Report report = checked.document().orElseGet(checked::require);
             ReportDatasets found = datasets(checked, report);
             Answers answers = DayValues.found(
@@ -90,8 +108,9 @@ class PreviewController {
                     reader,
                     businessDate.of(report));
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
-            Planner.plan(checked, found, answers, businessDate.of(report));
-            RunRequest request = new RunRequest(report, found, answers, businessDate.of(report), body.view());
+            HouseStyle style = draft.orElseGet(() -> styles.of(report));
+            Planner.plan(checked, found, style, answers, businessDate.of(report));
+            RunRequest request = new RunRequest(report, found, style, answers, businessDate.of(report), body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));

@@ -23,7 +23,10 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
@@ -99,6 +102,13 @@ final class RenderCommand implements Callable<Integer> {
     @Option(names = "--data-dir", paramLabel = "FOLDER", defaultValue = "data", description = DemoCommand.DATA_DIR)
     private Path dataDir;
 
+    @Option(
+            names = "--style",
+            paramLabel = "FILE",
+            description =
+                    "The house style as JSON, or the id of one that comes along: standard, ledger, black-on-white.")
+    private Optional<String> style = Optional.empty();
+
     @CommandLine.Mixin
     private ZoneOption zone = new ZoneOption();
 
@@ -110,7 +120,7 @@ final class RenderCommand implements Callable<Integer> {
         Format chosen = Format.of(format)
                 .orElseThrow(() -> new CommandFailure("Unknown format \"" + format + "\", expected one of "
                         + String.join(", ", Format.words()) + Suggestion.inWords(format, Format.words())));
-        Checked<Report> checked = definition();
+        Checked<Report> checked = styled(definition());
         Report definition = checked.document().orElseGet(checked::require);
         ReportDatasets found = datasets(checked);
         Path folder = Optional.ofNullable(output.toAbsolutePath().getParent()).orElse(output);
@@ -125,11 +135,12 @@ final class RenderCommand implements Callable<Integer> {
                 .orElseGet(() -> LocalDate.now(where));
         RunContext context = new RunContext(today, where);
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
-        Planner.plan(checked, found, new Answers(answers), context);
+        HouseStyle look = style.map(RenderCommand::style).orElseGet(() -> HouseStyles.shippedFor(definition));
+        Planner.plan(checked, found, look, new Answers(answers), context);
         DatasetReader reader = StarReader.over(new SqliteSource(source));
         Answers given = DayValues.found(new Answers(answers), definition, found, reader, context);
-        RunResult result =
-                new RunEngine(RunLimits.DEFAULT).compute(new RunRequest(definition, found, given, context), reader);
+        RunResult result = new RunEngine(RunLimits.DEFAULT)
+                .compute(new RunRequest(definition, found, look, given, context, ReaderView.PLAIN), reader);
         String ending = chosen.ending(result);
         if (!ending.equals(chosen.word())
                 && !output.toString().toLowerCase(Locale.ROOT).endsWith("." + ending)) {
@@ -144,6 +155,27 @@ final class RenderCommand implements Callable<Integer> {
                     + ". Nothing was left there half-written");
         }
         return CommandLine.ExitCode.OK;
+    }
+
+    /** The report in the style that is asked for. */
+    private Checked<Report> styled(Checked<Report> checked) {
+        return style.map(RenderCommand::style)
+                .map(look -> checked.with(report -> report.inStyle(look.id())))
+                .orElse(checked);
+    }
+
+    private static HouseStyle style(String given) {
+        Optional<HouseStyle> shipped = HouseStyles.SHIPPED.stream()
+                .filter(known -> known.id().equals(given))
+                .findFirst();
+        if (shipped.isEmpty() && !Files.exists(Path.of(given))) {
+            List<String> known =
+                    HouseStyles.SHIPPED.stream().map(HouseStyle::id).toList();
+            throw new CommandFailure(
+                    "There is no file \"" + given + "\" and no house style of that name; expected one of "
+                            + String.join(", ", known) + Suggestion.inWords(given, known));
+        }
+        return shipped.orElseGet(() -> Definitions.readStyle(text(Path.of(given))));
     }
 
     private Checked<Report> definition() {

@@ -23,6 +23,8 @@ class ScreenController {
         "/data/{id}",
         "/compose",
         "/compose/{id}",
+        "/styles",
+        "/styles/{id}",
         "/sources",
         "/sources/{id}",
         "/not-for-you/{reason}"

@@ -26,8 +26,14 @@ public record PageView(
         @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
         int[] cells,
 
-        @Schema(description = "Four numbers each: x, y, width, thickness")
+        @Schema(description = "Five numbers each: x, y, width, thickness, ink")
         int[] rules,
+
+        @Schema(description = "Inks of the rules, as #rrggbb")
+        List<String> ruleInks,
+
+        @Schema(description = "Coloured grounds; five numbers each: x, y, width, height, mark")
+        int[] fills,
 
         @Schema(description = "Six numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here, block")
         int[] braces,
@@ -56,7 +62,9 @@ public record PageView(
                 }),
                 flat(page.cells(), c ->
                         new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
-                flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness()}),
+                flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
+                page.ruleInks(),
+                flat(page.fills(), f -> new int[] {f.x(), f.y(), f.width(), f.height(), f.mark()}),
                 flat(page.braces(), b ->
                         new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
                 page.blocks(),

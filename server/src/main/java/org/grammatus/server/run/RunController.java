@@ -37,6 +37,7 @@ import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.file.FileSender;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.style.Styles;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -63,6 +64,7 @@ class RunController {
     private final RunRecords records;
     private final Reports reports;
     private final Datasets datasets;
+    private final Styles styles;
     private final Accounts accounts;
     private final DatasetReader reader;
     private final BusinessDate businessDate;
@@ -73,6 +75,7 @@ class RunController {
             RunRecords records,
             Reports reports,
             Datasets datasets,
+            Styles styles,
             Accounts accounts,
             DatasetReader reader,
             BusinessDate businessDate,
@@ -81,6 +84,7 @@ class RunController {
         this.records = records;
         this.reports = reports;
         this.datasets = datasets;
+        this.styles = styles;
         this.accounts = accounts;
         this.reader = reader;
         this.businessDate = businessDate;
@@ -115,7 +119,7 @@ class RunController {
                 of,
                 reader,
                 context);
-        return new RunRequest(report, of, answers, context, body.view());
+        return new RunRequest(report, of, styles.of(report), answers, context, body.view());
     }
 
     /** @param count of the rows that a run would keep; none where that is not known without reading them */

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import tools.jackson.core.JacksonException;
@@ -50,6 +51,7 @@ public final class Definitions {
 
     private static final SchemaCheck REPORT_SCHEMA = new SchemaCheck(schema("report"));
     private static final SchemaCheck DATASET_SCHEMA = new SchemaCheck(schema("dataset"));
+    private static final SchemaCheck STYLE_SCHEMA = new SchemaCheck(schema("style"));
 
     private Definitions() {}
 
@@ -85,6 +87,20 @@ public final class Definitions {
                 .require();
     }
 
+    /**
+     * Reads a house style.
+     *
+     * @throws ProblemException with every fault of the document
+     */
+    public static HouseStyle readStyle(String json) {
+        return read(json, HouseStyle.FORMAT, HouseStyle.VERSION, STYLE_SCHEMA::check, HouseStyle.class)
+                .require();
+    }
+
+    public static String write(HouseStyle style) {
+        return pretty(style);
+    }
+
     public static String write(Report report) {
         return pretty(report);
     }
@@ -98,7 +114,7 @@ public final class Definitions {
         return pretty(dataset);
     }
 
-    /** The published JSON Schema (draft 2020-12) of {@code report} or {@code dataset}, as text. */
+    /** The published JSON Schema (draft 2020-12) of {@code report}, {@code dataset} or {@code style}, as text. */
     public static String schema(String name) {
         try (InputStream in = Report.class.getResourceAsStream(name + ".schema.json")) {
             if (in == null) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.choice.Reach;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FiguresBlock;
@@ -199,12 +200,39 @@ final class References {
         }
     }
 
+    /** A rule of groups names their level, one of rows none. */
+    private void highlights(String pointer, TableBlock block) {
+        List<String> levels = Stream.concat(block.levels().stream().map(ReportLevel::id), Stream.of(ReportCell.REPORT))
+                .toList();
+        List<String> columns = block.columns().stream().map(ReportColumn::id).toList();
+        for (int i = 0; i < block.highlights().size(); i++) {
+            Optional<ReportHighlight.Place> reach = block.highlights().get(i).reach();
+            String at = pointer + "/" + i + "/reach";
+            reach.flatMap(ReportHighlight.Place::column)
+                    .ifPresent(column -> known(at + "/column", "column", column, columns));
+            reach.flatMap(ReportHighlight.Place::level)
+                    .ifPresent(level -> known(at + "/level", "level", level, levels));
+            reach.ifPresent(place -> {
+                boolean ofReport =
+                        place.level().filter(ReportCell.REPORT::equals).isPresent();
+                if (place.of() == Reach.ROW && place.level().isPresent()) {
+                    problems.error(at + "/level", "a rule that marks rows is about no level; remove it");
+                } else if (place.of() != Reach.ROW && place.level().isEmpty()) {
+                    problems.error(at, "property \"level\" is missing: whose groups it marks");
+                } else if (ofReport && place.of() != Reach.TOTALS) {
+                    problems.error(at + "/of", "of the report the totals alone can be marked");
+                }
+            });
+        }
+    }
+
     private void table(String pointer, TableBlock block, List<ReportPrompt> prompts) {
         ids(pointer + "/levels", block.levels(), ReportLevel::id);
         ids(pointer + "/columns", block.columns(), ReportColumn::id);
         ids(pointer + "/totals", block.totals(), ReportTotal::id);
         ids(pointer + "/highlights", block.highlights(), ReportHighlight::id);
         rows(pointer + "/rows", block.rows());
+        highlights(pointer + "/highlights", block);
         for (int i = 0; i < block.levels().size(); i++) {
             level(pointer + "/levels/" + i, block.levels().get(i));
         }

@@ -20,12 +20,15 @@ import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.BlockRowPlan;
 import org.grammatus.core.plan.PagePlan;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.RunInputs;
+import org.grammatus.core.plan.style.HouseStyles;
+import org.grammatus.core.plan.style.StylePlanning;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -78,6 +81,18 @@ public final class Planner {
      * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
      */
     public static Plan plan(Checked<Report> checked, ReportDatasets datasets, Answers answers, RunContext context) {
+        HouseStyle style = checked.document().map(HouseStyles::shippedFor).orElse(HouseStyles.FOUNDATION);
+        return plan(checked, datasets, style, answers, context);
+    }
+
+    /**
+     * Plans a run likewise, to be printed in a house style.
+     *
+     * @param style that the report names, or the usual one
+     * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
+     */
+    public static Plan plan(
+            Checked<Report> checked, ReportDatasets datasets, HouseStyle style, Answers answers, RunContext context) {
         if (checked.document().filter(report -> !report.blocks().isEmpty()).isEmpty()) {
             throw new ProblemException(checked.faults());
         }
@@ -94,13 +109,14 @@ public final class Planner {
                 && checked.faults().isEmpty()) {
             found.error("/answers", "with these answers no block of the report appears; choose others");
         }
-        RunInputs inputs = inputs(shown, prompts, context, datasets, found);
+        RunInputs inputs = inputs(shown, prompts, context, datasets, style, found);
         List<BlockPlan> blocks = new Planner(checked.with(all -> shown), datasets, inputs, found).blocks();
         found.addAll(ofAnswers);
         if (found.hasErrors() || !checked.faults().isEmpty()) {
             throw new ProblemException(checked.with(found.found()).faults());
         }
         found.addAll(Advice.on(blocks));
+        found.addAll(StyleAdvice.on(report, style, blocks));
         return new Plan(inputs, blocks, arrangement(report, blocks), found.found());
     }
 
@@ -177,6 +193,7 @@ public final class Planner {
             List<ResolvedPrompt> prompts,
             RunContext context,
             ReportDatasets datasets,
+            HouseStyle style,
             Problems problems) {
         DatasetModel dataset = datasets.main();
         for (int i = 0; i < report.prompts().size(); i++) {
@@ -231,7 +248,10 @@ public final class Planner {
                         page.margins().left(),
                         pageText("/page/header", page.header(), problems),
                         pageText("/page/footer", page.footer(), problems)),
-                Definitions.write(report));
+                StylePlanning.planned(report.look(), style),
+                style.equals(HouseStyles.FOUNDATION)
+                        ? Definitions.write(report)
+                        : Definitions.write(report) + Definitions.write(style));
     }
 
     private static Optional<PageText> pageText(String pointer, Optional<String> text, Problems problems) {

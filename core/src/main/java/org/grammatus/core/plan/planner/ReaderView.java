@@ -196,7 +196,7 @@ public record ReaderView(
         List<HighlightPlan> highlights = shown == table.rows().shown()
                 ? table.highlights()
                 : table.highlights().stream()
-                        .map(rule -> HighlightPlanning.again(rule, names, false))
+                        .map(rule -> HighlightPlanning.typed(rule, names, false))
                         .toList();
         TablePlan narrowed = Narrowing.applied(
                 Stream.concat(

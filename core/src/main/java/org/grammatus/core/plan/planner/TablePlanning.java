@@ -72,10 +72,14 @@ final class TablePlanning {
         ReportRows rows = block.rows();
         boolean printsRows = rows.shown() && !columns.isEmpty();
         List<HighlightPlan> highlights = active(
-                pointer + "/highlights",
-                block.highlights(),
-                ReportHighlight::off,
-                (at, rule) -> highlight(at, rule, printsRows));
+                        pointer + "/highlights",
+                        block.highlights(),
+                        ReportHighlight::off,
+                        (at, rule) ->
+                                HighlightPlanning.planned(rule, at, levels, columns, scope.names, printsRows, problems))
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
         RowsPlan rowsPlan = new RowsPlan(
                 rows.shown(),
                 expressions.rowTerms(pointer + "/rows/order", rows.order()),
@@ -103,16 +107,6 @@ final class TablePlanning {
             }
         }
         return List.copyOf(planned);
-    }
-
-    private HighlightPlan highlight(String pointer, ReportHighlight rule, boolean printsRows) {
-        HighlightPlan wrong = new HighlightPlan(
-                rule.id(), rule.label(), rule.look(), pointer, rule.when(), PlanExpressions.NOTHING, false);
-        return problems.collect(
-                pointer + "/when",
-                () -> HighlightPlanning.planned(
-                        rule.id(), rule.label(), rule.look(), pointer, rule.when(), scope.names, printsRows),
-                wrong);
     }
 
     private ColumnPlan column(String pointer, ReportColumn column, List<LevelPlan> levels) {

@@ -1,0 +1,24 @@
+package org.grammatus.core.definition.style;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a style says, or what a report says otherwise than its style. All of it may be left out.
+ *
+ * @param texts how texts look, by what they are
+ * @param marks the looks that highlights choose from; all of them or none are given
+ * @param palette colours of series, as {@code #rrggbb}; all of them or none are given
+ */
+@JsonInclude(JsonInclude.Include.NON_ABSENT)
+@JsonPropertyOrder({"inks", "texts", "rules", "spacing", "figures", "marks", "palette"})
+public record StyleParts(
+        Optional<Inks> inks,
+        Optional<List<TextLook>> texts,
+        Optional<RuleLines> rules,
+        Optional<Spacing> spacing,
+        Optional<FigureLook> figures,
+        Optional<List<MarkLook>> marks,
+        Optional<List<String>> palette) {}

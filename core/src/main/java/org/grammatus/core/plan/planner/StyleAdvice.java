@@ -1,0 +1,39 @@
+package org.grammatus.core.plan.planner;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.plan.BlockPlan;
+import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.problem.Problem;
+
+/** What is told of how a report looks: a report is never refused for its style. */
+final class StyleAdvice {
+
+    private StyleAdvice() {}
+
+    /** What is told of a style that is gone, and of looks that it does not have. */
+    static List<Problem> on(Report report, HouseStyle style, List<BlockPlan> blocks) {
+        List<Problem> notices = new ArrayList<>();
+        report.style()
+                .filter(named -> !named.equals(style.id()))
+                .ifPresent(named -> notices.add(Problem.notice(
+                        "/style",
+                        "no house style is called \"" + named + "\"; it is printed in \"" + style.name() + "\"")));
+        for (BlockPlan block : blocks) {
+            PrintStyle look = block.facts().inputs().style();
+            for (HighlightPlan rule : block.facts().highlights()) {
+                if (!look.hasMark(rule.look())) {
+                    String instead = look.mark(rule.look()).name();
+                    notices.add(Problem.notice(
+                            rule.pointer() + "/look",
+                            "the house style has no look \"" + rule.look() + "\"; it is marked as \"" + instead
+                                    + "\""));
+                }
+            }
+        }
+        return notices;
+    }
+}

@@ -1,0 +1,64 @@
+package org.grammatus.core.plan.style;
+
+import java.util.List;
+import java.util.Map;
+import org.grammatus.core.choice.Negative;
+import org.grammatus.core.choice.TextStyle;
+
+/**
+ * How pages look, all of it said. Lengths are hundredths of a point, inks {@code #rrggbb}. Immutable.
+ *
+ * @param texts by what they are
+ * @param ruleInk ink of lines
+ * @param rowInk ink of the lines below rows
+ * @param lines how thick they are
+ * @param linePercent from one line to the next, in percent of the size of its type
+ * @param belowRow room below every row
+ * @param groupPercent room above the headings of groups, in percent of what is usual
+ * @param negativeInk of figures below zero, where {@code negative} says so
+ * @param blank what stands where a column has no value
+ * @param marks the looks that highlights choose from; at least one
+ */
+public record PrintStyle(
+        Map<TextStyle, TextFace> texts,
+        String ruleInk,
+        String rowInk,
+        Lines lines,
+        int linePercent,
+        int belowRow,
+        int groupPercent,
+        Negative negative,
+        String negativeInk,
+        String blank,
+        List<MarkStyle> marks,
+        List<String> palette) {
+
+    public PrintStyle {
+        texts = Map.copyOf(texts);
+        marks = List.copyOf(marks);
+        palette = List.copyOf(palette);
+    }
+
+    /** How one kind of text looks. */
+    public record TextFace(boolean bold, int size, String ink) {}
+
+    /** How thick lines are; 0 draws none. */
+    public record Lines(
+            int columnHeadings,
+            int headings,
+            int outerTotal,
+            int innerTotal,
+            int grandTotal,
+            int belowGrandTotal,
+            int rows) {}
+
+    /** The look of an id; the first of all where there is none. */
+    public MarkStyle mark(String id) {
+        return marks.stream().filter(mark -> mark.id().equals(id)).findFirst().orElse(marks.getFirst());
+    }
+
+    /** Whether there is a look of an id. */
+    public boolean hasMark(String id) {
+        return marks.stream().anyMatch(mark -> mark.id().equals(id));
+    }
+}

@@ -1,0 +1,88 @@
+package org.grammatus.core.plan.style;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.Problems;
+
+/** What a style must be so that everybody can read it: contrast by WCAG 2.2, and looks told apart without colour. */
+public final class StyleCheck {
+
+    /** The least contrast of a text and what is behind it. */
+    public static final double LEAST = 4.5;
+
+    private static final String PAPER = "#ffffff";
+    private static final double OFFSET = 0.05;
+
+    private StyleCheck() {}
+
+    /** Every fault of a style, with its place in the document. */
+    public static List<Problem> of(HouseStyle style) {
+        PrintStyle look = StylePlanning.of(style);
+        Problems problems = new Problems();
+        for (TextStyle kind : TextStyle.values()) {
+            legible(
+                    "/look/texts",
+                    kind.name().toLowerCase(Locale.ROOT).replace('_', '-'),
+                    look.texts().get(kind).ink(),
+                    PAPER,
+                    problems);
+        }
+        legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
+        Set<String> ids = new HashSet<>();
+        Set<String> signs = new HashSet<>();
+        for (int i = 0; i < look.marks().size(); i++) {
+            MarkStyle mark = look.marks().get(i);
+            String at = "/look/marks/" + i;
+            if (!ids.add(mark.id())) {
+                problems.error(at + "/id", "the look \"" + mark.id() + "\" is here already; give it another id");
+            }
+            if (!signs.add(mark.sign())) {
+                problems.error(
+                        at + "/sign",
+                        "another look has the sign \"" + mark.sign()
+                                + "\"; without colour nobody could tell them apart");
+            }
+            String ink = mark.ink().isEmpty() ? look.texts().get(TextStyle.CELL).ink() : mark.ink();
+            legible(at, "\"" + mark.name() + "\"", ink, mark.fill().isEmpty() ? PAPER : mark.fill(), problems);
+        }
+        return problems.found();
+    }
+
+    private static void legible(String pointer, String what, String ink, String ground, Problems problems) {
+        double contrast = contrast(ink, ground);
+        if (contrast < LEAST) {
+            problems.error(
+                    pointer,
+                    String.format(
+                            Locale.ROOT,
+                            "the contrast of %s, %s on %s, is %.1f : 1, expected at least %.1f : 1; take a darker ink",
+                            what,
+                            ink,
+                            ground,
+                            contrast,
+                            LEAST));
+        }
+    }
+
+    /** The contrast of two colours, from 1 to 21. */
+    public static double contrast(String one, String other) {
+        double first = luminance(one);
+        double second = luminance(other);
+        return (Math.max(first, second) + OFFSET) / (Math.min(first, second) + OFFSET);
+    }
+
+    private static double luminance(String colour) {
+        int rgb = Integer.parseInt(colour, 1, colour.length(), 16);
+        return 0.2126 * linear(rgb >> 16) + 0.7152 * linear(rgb >> 8 & 0xFF) + 0.0722 * linear(rgb & 0xFF);
+    }
+
+    private static double linear(int channel) {
+        double share = channel / 255.0;
+        return share <= 0.04045 ? share / 12.92 : Math.pow((share + 0.055) / 1.055, 2.4);
+    }
+}

@@ -1,0 +1,126 @@
+package org.grammatus.server.style;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.security.Principal;
+import java.util.List;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.plan.style.MarkStyle;
+import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.plan.style.StylePlanning;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.server.account.Account;
+import org.grammatus.server.account.Accounts;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** House styles: looked at, changed, made anew. For authors alone. */
+@RestController
+@RequestMapping("/api/styles")
+class StyleController {
+
+    private final Styles styles;
+    private final Accounts accounts;
+    private final JsonMapper json;
+
+    StyleController(Styles styles, Accounts accounts, JsonMapper json) {
+        this.styles = styles;
+        this.accounts = accounts;
+        this.json = json;
+    }
+
+    /**
+     * A style.
+     *
+     * @param marks the looks that highlights choose from
+     * @param revision 0 as it comes along
+     */
+    record StyleView(String id, String name, String description, List<MarkStyle> marks, long revision) {}
+
+    /**
+     * A style to be changed.
+     *
+     * @param whole what it comes to with what it leaves out
+     * @param revisions the newest first
+     */
+    record StyleEditingView(
+            JsonNode definition, PrintStyle whole, long revision, List<Styles.StyleRevision> revisions) {}
+
+    /** A changed document and the revision it was changed from. */
+    record ChangedStyleBody(JsonNode definition, long base) {}
+
+    /** A document. */
+    record NewStyleBody(JsonNode definition) {}
+
+    /** The newest revision's number. */
+    record SavedStyleView(long revision) {}
+
+    @GetMapping
+    @Operation(operationId = "styles", summary = "The house styles, the usual one first")
+    List<StyleView> styles() {
+        return styles.all().stream()
+                .map(saved -> new StyleView(
+                        saved.style().id(),
+                        saved.style().name(),
+                        saved.style().description().orElse(""),
+                        StylePlanning.of(saved.style()).marks(),
+                        saved.revision()))
+                .toList();
+    }
+
+    @GetMapping("/{id}")
+    @Operation(operationId = "style", summary = "A house style's document, to be changed")
+    StyleEditingView style(@PathVariable("id") String id) {
+        Styles.Saved saved = styles.saved(id);
+        return new StyleEditingView(
+                json.readTree(Definitions.write(saved.style())),
+                StylePlanning.of(saved.style()),
+                saved.revision(),
+                styles.revisions(id));
+    }
+
+    @GetMapping("/{id}/revisions/{number}")
+    @Operation(operationId = "styleRevision", summary = "A house style as it was; 0 as it comes along")
+    JsonNode revision(@PathVariable("id") String id, @PathVariable("number") long number) {
+        return json.readTree(Definitions.write(styles.revision(id, number)));
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "addStyle", summary = "Adds a house style")
+    SavedStyleView add(@RequestBody NewStyleBody body, Principal principal) {
+        return new SavedStyleView(styles.add(Styles.sound(text(body.definition())), account(principal)));
+    }
+
+    @PutMapping("/{id}")
+    @Operation(
+            operationId = "saveStyle",
+            summary = "Saves a changed house style, for all reports; refused where somebody saved since")
+    SavedStyleView save(@PathVariable("id") String id, @RequestBody ChangedStyleBody body, Principal principal) {
+        styles.saved(id);
+        HouseStyle style = Styles.sound(text(body.definition()));
+        if (!style.id().equals(id)) {
+            throw new ProblemException(Problem.error(
+                    "/id", "found \"" + style.id() + "\", expected \"" + id + "\"; a house style keeps its id"));
+        }
+        return new SavedStyleView(styles.save(style, body.base(), account(principal)));
+    }
+
+    private static String text(JsonNode definition) {
+        return definition == null ? "null" : definition.toString();
+    }
+
+    private Account account(Principal principal) {
+        return accounts.find(principal.getName()).orElseThrow();
+    }
+}

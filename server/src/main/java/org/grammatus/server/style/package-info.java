@@ -1,0 +1,2 @@
+/** House styles, which all reports of an installation share. */
+package org.grammatus.server.style;

@@ -1,0 +1,42 @@
+import { block } from './report'
+import { columnLabel } from './fieldNames'
+import type { Highlight, Report } from '@/api/client'
+import { words } from '@/words'
+
+type Reach = NonNullable<Highlight['reach']>
+
+/** What a rule can mark, by a key that names it: the row, or a part of the groups of a level. */
+export interface ReachChoice {
+  key: string
+  label: string
+}
+
+const ROW = 'row'
+
+/** What a rule can mark in a report's table. */
+export function reaches(report: Report): ReachChoice[] {
+  const text = words.bench.inspector
+  return [
+    { key: ROW, label: text.reachRow },
+    ...block(report).levels.flatMap((level) => [
+      { key: `heading ${level.id}`, label: text.reachHeading(level.name) },
+      { key: `totals ${level.id}`, label: text.reachTotals(level.name) },
+      { key: `group ${level.id}`, label: text.reachGroup(level.name) },
+    ]),
+    { key: 'totals report', label: text.reachReport },
+  ]
+}
+
+/** The columns of which a rule can mark a cell alone. */
+export const reachedColumns = (report: Report): ReachChoice[] =>
+  block(report).columns.map((column) => ({ key: column.id, label: columnLabel(report, column) }))
+
+export function keyOf(reach: Highlight['reach']): string {
+  return reach?.level ? `${reach.of} ${reach.level}` : ROW
+}
+
+/** What a rule marks once another reach is chosen; none for the row or line as a whole. */
+export function reachOf(key: string, column: string | undefined): Highlight['reach'] {
+  const [of, level] = key.split(' ') as [Reach['of'], string | undefined]
+  return level || column ? { of, ...(level ? { level } : {}), ...(column ? { column } : {}) } : undefined
+}

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
+import InputNumber from 'primevue/inputnumber'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import ColourField from './ColourField.vue'
+import MarkLooks from './MarkLooks.vue'
+import StyleSection from './StyleSection.vue'
+import { said, saidOfText, withMarks } from './styleEdits'
+import type { HouseStyle, MarkLook, WholeStyle } from '@/api/client'
+import { words } from '@/words'
+
+/** Everything that a style can say; what it does not say stands as the standard style has it. */
+const props = defineProps<{
+  /** What it comes to as it was saved, with what it leaves out. */
+  whole: WholeStyle
+  problem: (path: string) => string | undefined
+}>()
+const style = defineModel<HouseStyle>({ required: true })
+const text = words.styles
+
+type Kind = NonNullable<HouseStyle['look']['texts']>[number]['of']
+const kinds = Object.keys(text.text) as Kind[]
+const look = computed(() => style.value.look)
+/** A length of the resolved style, which is in hundredths of a point. */
+const points = (hundredths: number) => hundredths / 100
+
+const inkKeys = ['text', 'quiet', 'rule', 'rows', 'negative'] as const
+const inks = computed(() => ({
+  text: look.value.inks?.text ?? faceOf('cell').ink,
+  quiet: look.value.inks?.quiet ?? faceOf('subtitle').ink,
+  rule: look.value.inks?.rule ?? props.whole.ruleInk,
+  rows: look.value.inks?.rows ?? props.whole.rowInk,
+  negative: look.value.inks?.negative ?? props.whole.negativeInk,
+}))
+const ruleKeys = Object.keys(text.rule) as (keyof typeof text.rule)[]
+const negatives = Object.entries(text.negatives).map(([value, label]) => ({ value, label }))
+
+function faceOf(kind: Kind) {
+  return props.whole.texts[kind.replaceAll('-', '_').toUpperCase()]!
+}
+const saidOf = (kind: Kind) => look.value.texts?.find((one) => one.of === kind)
+const sizeOf = (kind: Kind) => saidOf(kind)?.size ?? points(faceOf(kind).size)
+const isBold = (kind: Kind) => saidOf(kind)?.bold ?? faceOf(kind).bold
+function inkOf(kind: Kind) {
+  const ink = saidOf(kind)?.ink
+  return ink === 'text' || ink === 'quiet' ? inks.value[ink] : (ink ?? faceOf(kind).ink)
+}
+const marks = computed(() =>
+  look.value.marks
+    ? look.value.marks.map((mark) => ({ word: '', fill: '', ink: '', bold: false, ...mark }))
+    : props.whole.marks,
+)
+const set = (next: HouseStyle) => (style.value = next)
+</script>
+
+<template>
+  <StyleSection :title="text.inks" :own="!!look.inks">
+    <div v-for="key in inkKeys" :key="key" class="row">
+      <span>{{ text.ink[key] }}</span>
+      <ColourField
+        :model-value="inks[key]"
+        :label="text.ink[key]"
+        @update:model-value="(ink) => set(said(style, 'inks', key, ink))"
+      />
+    </div>
+    <small v-if="problem('inks')" class="problem" role="alert">{{ problem('inks') }}</small>
+  </StyleSection>
+  <StyleSection :title="text.texts" :own="!!look.texts">
+    <div v-for="kind in kinds" :key="kind" class="row">
+      <span :style="{ fontWeight: isBold(kind) ? 600 : 400 }">{{ text.text[kind] }}</span>
+      <InputNumber
+        :model-value="sizeOf(kind)"
+        :min="5"
+        :max="48"
+        :max-fraction-digits="2"
+        size="small"
+        :aria-label="`${text.text[kind]}: ${text.size}`"
+        @update:model-value="
+          (size: number | null) => set(saidOfText(style, kind, { size: size ?? undefined }))
+        "
+      />
+      <Checkbox
+        :model-value="isBold(kind)"
+        binary
+        :aria-label="`${text.text[kind]}: ${text.bold}`"
+        @update:model-value="(bold: boolean) => set(saidOfText(style, kind, { bold }))"
+      />
+      <ColourField
+        :model-value="inkOf(kind)"
+        :label="`${text.text[kind]}: ${text.inkOf}`"
+        @update:model-value="(ink) => set(saidOfText(style, kind, { ink }))"
+      />
+    </div>
+    <small v-if="problem('texts')" class="problem" role="alert">{{ problem('texts') }}</small>
+  </StyleSection>
+  <StyleSection :title="text.rules" :own="!!look.rules">
+    <div v-for="key in ruleKeys" :key="key" class="row">
+      <span>{{ text.rule[key] }}</span>
+      <InputNumber
+        :model-value="look.rules?.[key] ?? points(whole.lines[key])"
+        :min="0"
+        :max="6"
+        :max-fraction-digits="2"
+        size="small"
+        :aria-label="text.rule[key]"
+        @update:model-value="(width: number | null) => set(said(style, 'rules', key, width ?? undefined))"
+      />
+    </div>
+  </StyleSection>
+  <StyleSection :title="text.spacing" :own="!!look.spacing">
+    <div class="row">
+      <span>{{ text.room.lines }}</span>
+      <InputNumber
+        :model-value="look.spacing?.lines ?? whole.linePercent"
+        :min="110"
+        :max="250"
+        size="small"
+        :aria-label="text.room.lines"
+        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'lines', n ?? undefined))"
+      />
+    </div>
+    <div class="row">
+      <span>{{ text.room.rows }}</span>
+      <InputNumber
+        :model-value="look.spacing?.rows ?? points(whole.belowRow)"
+        :min="0"
+        :max="20"
+        :max-fraction-digits="2"
+        size="small"
+        :aria-label="text.room.rows"
+        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'rows', n ?? undefined))"
+      />
+    </div>
+    <div class="row">
+      <span>{{ text.room.groups }}</span>
+      <InputNumber
+        :model-value="look.spacing?.groups ?? whole.groupPercent"
+        :min="0"
+        :max="400"
+        size="small"
+        :aria-label="text.room.groups"
+        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'groups', n ?? undefined))"
+      />
+    </div>
+  </StyleSection>
+  <StyleSection :title="text.figures" :own="!!look.figures">
+    <div class="row">
+      <span>{{ text.negative }}</span>
+      <Select
+        :model-value="look.figures?.negative ?? whole.negative.toLowerCase()"
+        :options="negatives"
+        option-label="label"
+        option-value="value"
+        size="small"
+        :aria-label="text.negative"
+        @update:model-value="
+          (negative: 'minus' | 'brackets' | 'red') => set(said(style, 'figures', 'negative', negative))
+        "
+      />
+    </div>
+    <div class="row">
+      <span>{{ text.blank }}</span>
+      <InputText
+        :model-value="look.figures?.blank ?? whole.blank"
+        maxlength="10"
+        size="small"
+        class="short"
+        :aria-label="text.blank"
+        @change="
+          (event: Event) => set(said(style, 'figures', 'blank', (event.target as HTMLInputElement).value))
+        "
+      />
+    </div>
+  </StyleSection>
+  <StyleSection :title="text.marks" :own="!!look.marks">
+    <MarkLooks
+      :marks="marks"
+      :problem="problem"
+      @change="(changed: MarkLook[]) => set(withMarks(style, changed))"
+    />
+  </StyleSection>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 0.5rem;
+  min-height: 2rem;
+}
+.row > span:first-child {
+  flex: 1;
+  min-width: 8rem;
+}
+.row :deep(.p-inputnumber-input) {
+  width: 4rem;
+}
+.short {
+  width: 6rem;
+}
+.problem {
+  color: var(--danger);
+}
+</style>
