@@ -100,6 +100,19 @@ public final class BandContents {
         return name(node, printed.heading(node) + Words.CONTINUED);
     }
 
+    /** What the totals that are carried from page to page have come to after a row. */
+    public List<BandCell.Value> carried(int row) {
+        return grouped.rows().carried().stream()
+                .map(carried -> new BandCell.Value(
+                        plan.totals().get(carried.total()).column(),
+                        plan.totals().get(carried.total()).id(),
+                        Optional.empty(),
+                        carried.upTo(),
+                        row,
+                        printed.totalFormat(carried.total())))
+                .toList();
+    }
+
     /** What highlights mark of a band. */
     public List<BandMarks.Mark> marksOf(Bands bands, int band) {
         return marks.of(bands, band);

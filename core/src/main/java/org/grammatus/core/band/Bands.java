@@ -153,9 +153,31 @@ public final class Bands {
         int depth = grouped.tree().depthOf(node);
         if (depth == 0) {
             add(BandKind.REPORT_FOOTER, node, NO_ROW);
-        } else if (level(depth).footer() == Footer.TOTALS) {
+        } else if (level(depth).footer() == Footer.TOTALS && isTotalled(node, depth)) {
             add(BandKind.GROUP_FOOTER, node, NO_ROW);
         }
+    }
+
+    /** Whether a group is large enough for its totals: by its rows, or where those are not printed by the groups inside it. */
+    private boolean isTotalled(int node, int depth) {
+        int from = level(depth).layout().totalsFrom().orElse(1);
+        if (from <= 1) {
+            return true;
+        }
+        GroupTree tree = grouped.tree();
+        int place = tree.placeOf(node);
+        if (grouped.plan().printsRows()) {
+            int[] starts = grouped.rows().starts();
+            long rows = starts[tree.lastPlaceFrom(place) + 1]
+                    - starts[place]
+                    + grouped.rows().othersOf(node);
+            return rows >= from;
+        }
+        int inside = 0;
+        for (int next = place + 1; next <= tree.lastPlaceFrom(place); next = tree.lastPlaceFrom(next) + 1) {
+            inside++;
+        }
+        return inside >= from;
     }
 
     private LevelPlan level(int depth) {

@@ -5,6 +5,8 @@ import org.grammatus.core.plan.ColumnPlan;
 /** The words that the program itself puts on pages, in one place so that they can be translated. */
 public final class Words {
 
+    public static final String CARRIED_FORWARD = "Carried forward";
+    public static final String BROUGHT_FORWARD = "Brought forward";
     public static final String NONE = "(none)";
     public static final String GRAND_TOTAL = "Grand total";
     public static final String CONTINUED = " (continued)";

@@ -5,17 +5,35 @@ import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.Optional;
 import org.grammatus.core.choice.Orientation;
 import org.grammatus.core.choice.PaperSize;
+import org.grammatus.core.choice.layout.PageLines;
 
 /**
  * The paper. Margins in millimetres.
  *
+ * @param size in the place of the paper, where it is none of those
+ * @param mirrored whether left and right margins change places on the backs of paper printed on both sides
  * @param header text at the left of every page but the first; the title unless given
  * @param footer text at the left below every page; dataset and business date unless given
+ * @param lines what else stands at the edges of pages
+ * @param watermark a word across every page
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"paper", "orientation", "margins", "header", "footer"})
+@JsonPropertyOrder({"paper", "size", "orientation", "margins", "mirrored", "header", "footer", "lines", "watermark"})
 public record PageSetup(
-        PaperSize paper, Orientation orientation, Margins margins, Optional<String> header, Optional<String> footer) {
+        PaperSize paper,
+        Optional<Size> size,
+        Orientation orientation,
+        Margins margins,
+        Optional<Boolean> mirrored,
+        Optional<String> header,
+        Optional<String> footer,
+        Optional<PageLines<String>> lines,
+        Optional<String> watermark) {
+
     @JsonPropertyOrder({"top", "right", "bottom", "left"})
     public record Margins(int top, int right, int bottom, int left) {}
+
+    /** Width and height of paper that is no usual one, in millimetres, as it is printed. */
+    @JsonPropertyOrder({"width", "height"})
+    public record Size(int width, int height) {}
 }

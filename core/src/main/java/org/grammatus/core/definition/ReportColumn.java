@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.layout.ColumnRoom;
 
 /**
  * A column of figures or texts.
@@ -14,12 +15,13 @@ import org.grammatus.core.choice.FigureUnit;
  * @param format CLDR number or date pattern; none takes the field's
  * @param unit whether figures are printed in thousands or millions, which the heading says
  * @param width points; measured from what is printed unless given
+ * @param room what else is said of the room that it takes
  * @param once id of the level in whose groups the value is printed once, and again at the top of a page
  * @param appears a condition over the answers, without which the column is not printed
  * @param off whether the column is kept but not printed
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "once", "appears", "off"})
+@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "room", "once", "appears", "off"})
 public record ReportColumn(
         String id,
         Optional<String> label,
@@ -28,18 +30,19 @@ public record ReportColumn(
         Optional<FigureUnit> unit,
         Optional<Align> align,
         Optional<Integer> width,
+        Optional<ColumnRoom> room,
         Optional<String> once,
         Optional<String> appears,
         Optional<Boolean> off) {
 
     /** The same column at another width. */
     public ReportColumn withWidth(Optional<Integer> points) {
-        return new ReportColumn(id, label, value, format, unit, align, points, once, appears, off);
+        return new ReportColumn(id, label, value, format, unit, align, points, room, once, appears, off);
     }
 
     /** The same column, kept but not printed. */
     ReportColumn switchedOff() {
-        return new ReportColumn(id, label, value, format, unit, align, width, once, appears, Optional.of(true));
+        return new ReportColumn(id, label, value, format, unit, align, width, room, once, appears, Optional.of(true));
     }
 
     /** The same with all its texts changed. */
@@ -53,6 +56,7 @@ public record ReportColumn(
                 unit,
                 align,
                 width,
+                room,
                 level,
                 to.expression(appears),
                 off);

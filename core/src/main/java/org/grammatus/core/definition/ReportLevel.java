@@ -8,6 +8,7 @@ import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.layout.LevelLayout;
 
 /**
  * A group level, outermost first in its list.
@@ -24,6 +25,7 @@ import org.grammatus.core.choice.Header;
  * @param headerText template of the heading; the label unless given
  * @param footerText template of the footer's name; "… total" unless given
  * @param newPage whether each group begins on a new page
+ * @param layout how its groups stand on pages
  * @param appears a condition over the answers, without which the level does not apply
  * @param off whether the level is kept but does not apply
  */
@@ -46,6 +48,7 @@ import org.grammatus.core.choice.Header;
     "footer",
     "footerText",
     "newPage",
+    "layout",
     "appears",
     "off"
 })
@@ -67,6 +70,7 @@ public record ReportLevel(
         Footer footer,
         Optional<String> footerText,
         Optional<Boolean> newPage,
+        Optional<LevelLayout> layout,
         Optional<String> appears,
         Optional<Boolean> off) {
 
@@ -109,6 +113,7 @@ public record ReportLevel(
                 otherFooter,
                 footerText,
                 newPage,
+                layout,
                 appears,
                 otherOff);
     }
@@ -133,6 +138,7 @@ public record ReportLevel(
                 footer,
                 to.template(footerText),
                 newPage,
+                layout,
                 to.expression(appears),
                 off);
     }

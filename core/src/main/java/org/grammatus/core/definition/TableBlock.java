@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.layout.TableLayout;
 
 /**
  * A table: the rows, or groups of them as lines, with headings and totals.
@@ -14,6 +15,7 @@ import org.grammatus.core.choice.Rounding;
  * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
  * @param rounding where sums are rounded; {@link Rounding#PRINTED} unless given
  * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
+ * @param layout how it stands on pages
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({
@@ -32,6 +34,7 @@ import org.grammatus.core.choice.Rounding;
     "counts",
     "highlights",
     "rows",
+    "layout",
     "appears",
     "off"
 })
@@ -51,6 +54,7 @@ public record TableBlock(
         List<String> counts,
         List<ReportHighlight> highlights,
         ReportRows rows,
+        Optional<TableLayout> layout,
         Optional<String> appears,
         Optional<Boolean> off)
         implements ReportBlock {
@@ -77,6 +81,7 @@ public record TableBlock(
                 counts,
                 highlights.stream().map(highlight -> highlight.mapped(to)).toList(),
                 rows.mapped(to),
+                layout,
                 to.expression(appears),
                 off);
     }
@@ -99,6 +104,7 @@ public record TableBlock(
                 counts,
                 highlights,
                 rows,
+                layout,
                 appears,
                 Appearance.off(pointer, appears, off, holds));
     }

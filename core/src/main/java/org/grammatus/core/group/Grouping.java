@@ -29,6 +29,7 @@ import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.group.window.InPrintedOrder;
 import org.grammatus.core.group.window.PrintedGroups;
 import org.grammatus.core.group.window.RowsAmongGroups;
+import org.grammatus.core.group.window.RowsUpTo;
 import org.grammatus.core.group.window.Stepping;
 import org.grammatus.core.group.window.TotalFigures;
 import org.grammatus.core.plan.ColumnPlan;
@@ -108,7 +109,8 @@ public final class Grouping {
                                 .map(column -> values(column, drillDown, rows, starts))
                                 .toList()
                         : List.of(),
-                inGroups.others());
+                inGroups.others(),
+                carried(figures, tree, rows, starts));
         Grouped grouped = new Grouped(
                 plan,
                 groups,
@@ -119,6 +121,28 @@ public final class Grouping {
                 kept.rows().length,
                 notices);
         return new Result(grouped, drillDown);
+    }
+
+    /** What the totals have come to after each row: of each column the first that is an amount by itself. */
+    private List<PrintedRows.Carried> carried(Figures of, GroupTree tree, int[] rows, int[] starts) {
+        return plan.carriedIn().stream()
+                .flatMap(depth -> {
+                    EvaluationContext upTo = new RowsUpTo(of, tree, rows, starts, depth);
+                    return IntStream.range(0, plan.totals().size())
+                            .filter(total -> plan.totals().get(total).isCarried()
+                                    && IntStream.range(0, total)
+                                            .noneMatch(before -> plan.totals()
+                                                            .get(before)
+                                                            .isCarried()
+                                                    && plan.totals().get(before).column()
+                                                            == plan.totals()
+                                                                    .get(total)
+                                                                    .column()))
+                            .mapToObj(total -> new PrintedRows.Carried(
+                                    total,
+                                    Evaluator.evaluate(plan.totals().get(total).value(), upTo, faults)));
+                })
+                .toList();
     }
 
     private Groups groups() {

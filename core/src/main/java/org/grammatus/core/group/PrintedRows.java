@@ -15,8 +15,18 @@ import org.grammatus.core.group.select.OtherRows;
  * @param starts by place: where the node's rows start in {@code order}; one more than places at the end
  * @param columns by the plan's columns: their values
  * @param others the rows that stand together as the last line of their groups
+ * @param carried what totals have come to, where they are carried from page to page
  */
-public record PrintedRows(int[] order, int[] starts, List<Values> columns, Optional<OtherRows> others) {
+public record PrintedRows(
+        int[] order, int[] starts, List<Values> columns, Optional<OtherRows> others, List<Carried> carried) {
+
+    /**
+     * What a total has come to, row by row.
+     *
+     * @param total index of the total
+     * @param upTo by row of the grain: what it comes to over the printed rows up to that one
+     */
+    public record Carried(int total, Column upTo) {}
 
     /** How many rows of a group stand together as its last line. */
     public long othersOf(int node) {

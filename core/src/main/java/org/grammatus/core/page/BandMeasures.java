@@ -40,6 +40,8 @@ final class BandMeasures {
     /** A row of one line, as most are. */
     private final Measured plainRow;
 
+    private final AfterBands after;
+
     BandMeasures(
             Bands bands,
             BandContents contents,
@@ -62,6 +64,7 @@ final class BandMeasures {
         this.width = width;
         this.titleWidth = titleWidth;
         this.plainRow = row(1);
+        this.after = new AfterBands(bands, plainRow.height());
     }
 
     TypeSetting type() {
@@ -69,6 +72,11 @@ final class BandMeasures {
     }
 
     Measured of(int band) {
+        Measured own = alone(band);
+        return after.isPlain() ? own : after.below(band, own, width);
+    }
+
+    private Measured alone(int band) {
         BandKind kind = bands.kind(band);
         return switch (kind) {
             case REPORT_HEADER -> title(contents.words(bands, band), titleWidth, BELOW_TITLE);
@@ -219,8 +227,22 @@ final class BandMeasures {
         String text = value.text();
         boolean own = value.part().equals(plan.columns().get(value.column()).id());
         return own && columns.wraps()[value.column()]
-                ? type.lines(text, style, columns.widths()[value.column()])
+                ? type.lines(text, style, columns.widths()[value.column()], mostLinesOf(value.column()))
                 : List.of(text);
+    }
+
+    private int mostLinesOf(int column) {
+        return plan.columns().get(column).room().lines().orElse(TypeSetting.MOST_LINES);
+    }
+
+    /** What totals have come to, as a line of its own. */
+    Measured carried(String name) {
+        int baseline = type.ascent(TextStyle.TOTAL);
+        return new Measured(
+                type.lineHeight(TextStyle.TOTAL) + BELOW_HEADING,
+                List.of(new Measured.Line(name, TextStyle.TOTAL, 0, baseline, "")),
+                baseline,
+                Measured.NO_RULE);
     }
 
     private int depth(int node) {

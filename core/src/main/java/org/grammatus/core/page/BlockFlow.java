@@ -6,6 +6,7 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.choice.layout.LevelLayout;
 
 /**
  * Lets a block flow down pages from a place on.
@@ -31,6 +32,8 @@ final class BlockFlow {
     private final Bands bands;
     /** Where the second page's and every later one's blocks may begin. */
     private final int topOfLater;
+    /** Where the first page's blocks may begin. */
+    private final int topOfFirst;
 
     private final int bottom;
     private final List<Segment> segments = new ArrayList<>();
@@ -39,12 +42,14 @@ final class BlockFlow {
     private int from;
     private int y;
 
-    private BlockFlow(BlockPlace block, Position start, int topOfLater, int bottom) {
+    private BlockFlow(BlockPlace block, Position start, int topOfFirst, int topOfLater, int bottom) {
+        this.topOfFirst = topOfFirst;
         this.block = block;
         this.layout = block.layout();
         this.bands = layout.bands();
         this.topOfLater = topOfLater;
-        this.bottom = bottom;
+        // What is carried from page to page stands below everything else.
+        this.bottom = bottom - layout.carriedHeight();
         this.page = start.page();
         this.top = start.y();
         this.y = top + layout.columnHeadingsHeight();
@@ -53,7 +58,8 @@ final class BlockFlow {
     /**
      * Breaks a block.
      *
-     * @param topOfLater how far down pages begin, but for the first
+     * @param topOfFirst how far down the first page begins
+     * @param topOfLater how far down later pages begin
      * @param bottom how far down they go
      * @param into where its segments are added
      * @return where it ends
@@ -61,11 +67,12 @@ final class BlockFlow {
     static Position flow(
             BlockPlace block,
             Position start,
+            int topOfFirst,
             int topOfLater,
             int bottom,
             List<Segment> into,
             BooleanSupplier cancelled) {
-        BlockFlow flow = new BlockFlow(block, start, topOfLater, bottom);
+        BlockFlow flow = new BlockFlow(block, start, topOfFirst, topOfLater, bottom);
         flow.run(cancelled);
         into.addAll(flow.segments);
         return new Position(flow.page, flow.y);
@@ -79,7 +86,7 @@ final class BlockFlow {
             for (int band = unit; band < end; band++) {
                 height += layout.height(band);
             }
-            boolean asked = block.open().beginsPage(unit) && unit > from;
+            boolean asked = unit > from && (block.open().beginsPage(unit) || wantsPage(unit));
             if (asked || y + height > bottom && canMove(unit)) {
                 breakBefore(unit);
             }
@@ -105,7 +112,7 @@ final class BlockFlow {
 
     /** Whether a break before a band leaves something behind it, or finds more room. */
     private boolean canMove(int band) {
-        return band > from || top > (page == 1 ? 0 : topOfLater);
+        return band > from || top > (page == 1 ? topOfFirst : topOfLater);
     }
 
     private void breakBefore(int band) {
@@ -113,12 +120,50 @@ final class BlockFlow {
             segments.add(new Segment(block.index(), page, top, from, band));
         }
         page++;
+        if (block.open().beginsFront(band) && page % 2 == 0) {
+            page++;
+        }
         top = topOfLater;
         from = band;
-        y = top + layout.columnHeadingsHeight();
+        y = top + layout.repeatedHeadingsHeight();
         for (int node : block.open().above(band)) {
             y += layout.measures().continued(node).height();
         }
+        if (layout.carried().rowBefore(band).isPresent()) {
+            y += layout.carriedHeight();
+        }
+    }
+
+    /** Whether a group that begins here would rather begin on a new page: too little is left of this one, or all of it fits the next. */
+    private boolean wantsPage(int unit) {
+        return block.open().begun(unit).anyMatch(depth -> {
+            LevelLayout asked = layout.plan().levels().get(depth - 1).layout();
+            int page = bottom - topOfLater;
+            boolean little = asked.newPageUnder()
+                    .filter(percent -> (bottom - y) * 100L < (long) percent * page)
+                    .isPresent();
+            return little
+                    || asked.keepsTogether() && y + groupHeight(unit, depth, page) > bottom && fitsAPage(unit, depth);
+        });
+    }
+
+    private boolean fitsAPage(int unit, int depth) {
+        int room = bottom - topOfLater - layout.repeatedHeadingsHeight();
+        for (int node : block.open().above(unit)) {
+            room -= layout.measures().continued(node).height();
+        }
+        return groupHeight(unit, depth, room) <= room;
+    }
+
+    /** Height of the group of a depth that begins with a band, or any that is more than some height. */
+    private int groupHeight(int first, int depth, int most) {
+        int height = 0;
+        for (int band = first;
+                band < bands.size() && height <= most && block.open().isSame(first, band, depth);
+                band++) {
+            height += layout.height(band);
+        }
+        return height;
     }
 
     /** Headings, one row, whether of a table or of key figures, and the footers right after it. */

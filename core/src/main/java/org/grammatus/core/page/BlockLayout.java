@@ -18,6 +18,7 @@ final class BlockLayout {
 
     private static final int BELOW_HEADINGS = 700;
     private static final int WHOLE = 100;
+    private static final int BELOW_SPAN = 150;
     private static final int BESIDE_WORDS = 600;
 
     private final Bands bands;
@@ -29,6 +30,8 @@ final class BlockLayout {
     private final BandMeasures measures;
     private final List<List<String>> headingLines;
     private final boolean hasWords;
+    private final List<HeadingSpan> spans;
+    private final CarriedLines carried;
 
     /**
      * Fits a block; one that does not fit says so in its place.
@@ -69,6 +72,8 @@ final class BlockLayout {
                         cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
         this.rooms = new NameRooms(contents.printed(), columns, width);
         this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
+        this.spans = HeadingSpan.of(plan, columns);
+        this.carried = new CarriedLines(bands);
         this.headingLines = IntStream.range(0, columns.x().length)
                 .mapToObj(c -> type().lines(
                                 Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))
@@ -144,7 +149,31 @@ final class BlockLayout {
     /** Height of the columns' headings; 0 where there are no columns. */
     int columnHeadingsHeight() {
         int most = headingLines.stream().mapToInt(List::size).max().orElse(0);
-        return most == 0 ? 0 : most * type().lineHeight(TextStyle.COLUMN_HEADING) + BELOW_HEADINGS;
+        return most == 0
+                ? 0
+                : (most + (spans.isEmpty() ? 0 : 1)) * type().lineHeight(TextStyle.COLUMN_HEADING)
+                        + (spans.isEmpty() ? 0 : BELOW_SPAN)
+                        + BELOW_HEADINGS;
+    }
+
+    /** Height of the columns' headings where the block goes on on another page. */
+    int repeatedHeadingsHeight() {
+        return plan.layout().repeatsHeadings() ? columnHeadingsHeight() : 0;
+    }
+
+    /** The headings that stand over several columns. */
+    List<HeadingSpan> spans() {
+        return spans;
+    }
+
+    /** Where what totals have come to is carried from page to page. */
+    CarriedLines carried() {
+        return carried;
+    }
+
+    /** Height of such a line; 0 where nothing is carried. */
+    int carriedHeight() {
+        return carried.areAny() ? measures.carried("").height() : 0;
     }
 
     /** Baseline of a line of a column's heading, from the headings' top: the last lines of all stand side by side. */

@@ -51,7 +51,8 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
         int widest = 0;
         for (int c = 1; c < natural.length; c++) {
-            widest = asked(columns.get(c), natural[c]) > asked(columns.get(widest), natural[widest]) ? c : widest;
+            int own = asked(columns.get(c), natural[c], available);
+            widest = own > asked(columns.get(widest), natural[widest], available) ? c : widest;
         }
         throw new ProblemException(Problem.error(
                 columns.get(widest).pointer(),
@@ -73,7 +74,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         int texts = 0;
         int leastTexts = 0;
         for (int c = 0; c < count; c++) {
-            widths[c] = snapped(asked(columns.get(c), natural[c]) * percent / 100);
+            widths[c] = snapped(asked(columns.get(c), natural[c], available) * percent / 100);
             if (columns.get(c).rigid()) {
                 fixed += widths[c];
             } else {
@@ -118,7 +119,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
     private static void widen(List<ColumnPlan> columns, int[] widths, int left) {
         int texts = (int) columns.stream().filter(column -> !column.rigid()).count();
-        if (texts == 0 && widths.length > 0 && columns.getFirst().width().isEmpty()) {
+        if (texts == 0 && widths.length > 0 && columns.getFirst().isFree()) {
             widths[0] += left;
         }
         int spread = 0;
@@ -133,8 +134,12 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
     }
 
     /** The width asked for; figures have what they need even so. */
-    private static int asked(ColumnPlan column, int natural) {
-        int asked = column.width().map(points -> points * 100).orElse(natural);
+    private static int asked(ColumnPlan column, int natural, int available) {
+        int asked = column.room()
+                .share()
+                .map(share -> available * share / 100)
+                .or(() -> column.width().map(points -> points * 100))
+                .orElse(natural);
         return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
     }
 

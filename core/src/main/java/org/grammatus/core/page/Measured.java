@@ -1,6 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.TextStyle;
 
 /**
@@ -10,8 +11,9 @@ import org.grammatus.core.choice.TextStyle;
  * @param values baseline of the first line of its values
  * @param rule where its rule is, or {@value #NO_RULE}
  * @param rules lines of their own that it draws besides
+ * @param below how much of its height is room below it
  */
-record Measured(int height, List<Line> words, int values, int rule, List<Rule> rules) {
+record Measured(int height, List<Line> words, int values, int rule, List<Rule> rules, int below) {
 
     static final int NO_RULE = -1;
 
@@ -33,11 +35,27 @@ record Measured(int height, List<Line> words, int values, int rule, List<Rule> r
     record Rule(int x, int y, int width) {}
 
     Measured(int height, List<Line> words, int values, int rule) {
-        this(height, words, values, rule, List.of());
+        this(height, words, values, rule, List.of(), 0);
+    }
+
+    /** The same with room below it. */
+    Measured withBelow(int room) {
+        return room == 0 ? this : new Measured(height + room, words, values, rule, rules, room);
+    }
+
+    /** The same with one line more. */
+    Measured withRule(Rule more) {
+        List<Rule> all = Stream.concat(rules.stream(), Stream.of(more)).toList();
+        return new Measured(height, words, values, rule, all, below);
+    }
+
+    /** Where it ends itself. */
+    int own() {
+        return height - below;
     }
 
     /** An item of a block that is no table. */
     static Measured item(int height, List<Line> words, List<Rule> rules) {
-        return new Measured(height, words, 0, NO_RULE, rules);
+        return new Measured(height, words, 0, NO_RULE, rules, 0);
     }
 }

@@ -2,6 +2,7 @@ package org.grammatus.core.page;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.Header;
@@ -26,20 +27,52 @@ final class OpenGroups {
 
     /** Whether a band is the first of a group that begins on a new page. */
     boolean beginsPage(int band) {
-        if (!anyNewPage || band == 0 || bands.kind(band - 1).opensBlock()) {
-            return false;
-        }
+        return anyNewPage
+                && !isFirst(band)
+                && begun(band).anyMatch(depth -> level(depth).newPage());
+    }
+
+    /** Whether a band is the first of a group that begins on a front of paper. */
+    boolean beginsFront(int band) {
+        return beginsPage(band)
+                && begun(band)
+                        .anyMatch(depth ->
+                                level(depth).newPage() && level(depth).layout().beginsOnFront());
+    }
+
+    /** Nothing stands before it but what the block is called. */
+    private boolean isFirst(int band) {
+        return band == 0 || bands.kind(band - 1).opensBlock();
+    }
+
+    /** Depths of the groups of which a band is the first, outermost first. */
+    IntStream begun(int band) {
         int node = bands.node(band);
-        int before = bands.node(band - 1);
-        for (int depth = 1; depth <= tree.depthOf(node); depth++) {
-            boolean asked = plan.levels().get(depth - 1).newPage();
-            boolean another =
-                    tree.depthOf(before) < depth || tree.ancestor(node, depth) != tree.ancestor(before, depth);
-            if (asked && another) {
-                return true;
-            }
-        }
-        return false;
+        return IntStream.rangeClosed(1, tree.depthOf(node))
+                .filter(depth -> band == 0 || !isIn(bands.node(band - 1), tree.ancestor(node, depth), depth));
+    }
+
+    /** Depths of the groups of which a band is the last, innermost first. */
+    IntStream ended(int band) {
+        int node = bands.node(band);
+        int depth = tree.depthOf(node);
+        return IntStream.iterate(depth, d -> d > 0, d -> d - 1)
+                .filter(d -> band + 1 == bands.size() || !isIn(bands.node(band + 1), tree.ancestor(node, d), d));
+    }
+
+    /** Whether a node is a group of some depth, or inside it. */
+    private boolean isIn(int node, int group, int depth) {
+        return tree.depthOf(node) >= depth && tree.ancestor(node, depth) == group;
+    }
+
+    /** Whether two bands stand in the same group of a depth, 0 for the table. */
+    boolean isSame(int band, int other, int depth) {
+        int node = bands.node(band);
+        return depth == 0 || tree.depthOf(node) >= depth && isIn(bands.node(other), tree.ancestor(node, depth), depth);
+    }
+
+    private LevelPlan level(int depth) {
+        return plan.levels().get(depth - 1);
     }
 
     /** The groups above a band whose headings a new page repeats, outermost first. */

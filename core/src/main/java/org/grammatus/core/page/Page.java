@@ -76,6 +76,10 @@ public record Page(
         OTHER_ROWS,
         TOTALS,
         GRAND_TOTAL,
+        /** What totals have come to, from page to page. */
+        CARRIED,
+        /** A word across the page. */
+        WATERMARK,
         PAGE_FOOTER
     }
 

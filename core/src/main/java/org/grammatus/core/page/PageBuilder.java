@@ -5,6 +5,7 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
@@ -51,14 +52,18 @@ final class PageBuilder {
         while (band < to && bands.kind(band).opensBlock()) {
             put(band++);
         }
-        columnHeadings();
+        if (from == 0 || plan.layout().repeatsHeadings()) {
+            columnHeadings();
+        }
         if (from > 0 && band == from) {
             repeatHeadings(from);
+            carry(from, Words.BROUGHT_FORWARD);
         }
         firstBand = band;
         while (band < to) {
             put(band++);
         }
+        carry(to, Words.CARRIED_FORWARD);
         sheet.end(to);
     }
 
@@ -72,6 +77,28 @@ final class PageBuilder {
             sheet.box(BandRole.HEADING, y, y + heading.height(), node, first);
             y += heading.height();
         }
+    }
+
+    /** What totals have come to before a band, where a page ends or begins with it. */
+    private void carry(int band, String name) {
+        layout.carried().rowBefore(band).ifPresent(row -> {
+            int first = sheet.size();
+            int node = bands.node(band);
+            Measured line = layout.measures().carried(name);
+            words(line, node);
+            for (BandCell.Value value : layout.contents().carried(row)) {
+                sheet.columnText(
+                        value.text(),
+                        TextStyle.TOTAL,
+                        value.column(),
+                        y + line.values(),
+                        node,
+                        value.part(),
+                        BandLooks.isNumber(value));
+            }
+            sheet.box(BandRole.CARRIED, y, y + line.height(), node, first);
+            y += line.height();
+        });
     }
 
     /** The bands alone. */
@@ -96,6 +123,7 @@ final class PageBuilder {
             return;
         }
         int first = sheet.size();
+        spans();
         for (int c = 0; c < plan.columns().size(); c++) {
             List<String> lines = layout.columnHeadingLines(c);
             for (int i = 0; i < lines.size(); i++) {
@@ -104,10 +132,30 @@ final class PageBuilder {
                 sheet.columnText(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, GroupTree.ROOT, id, false);
             }
         }
-        sheet.rule(
-                0, y + layout.columnHeadingsRule(), layout.width(), look.lines().columnHeadings());
+        sheet.ground()
+                .rule(
+                        0,
+                        y + layout.columnHeadingsRule(),
+                        layout.width(),
+                        look.lines().columnHeadings());
         sheet.box(BandRole.COLUMN_HEADINGS, y, y + height, GroupTree.ROOT, first);
         y += height;
+    }
+
+    /** The headings over several columns, each with a line below it. */
+    private void spans() {
+        for (HeadingSpan span : layout.spans()) {
+            TextStyle style = TextStyle.COLUMN_HEADING;
+            String text = type.lines(span.text(), style, span.width()).getFirst();
+            int x = span.x() + Math.max(0, (span.width() - type.width(text, style)) / 2);
+            sheet.text(text, style, x, y + type.ascent(style), GroupTree.ROOT, span.part());
+            sheet.ground()
+                    .rule(
+                            span.x(),
+                            y + type.lineHeight(style),
+                            span.width(),
+                            look.lines().innerTotal());
+        }
     }
 
     private void put(int band) {
@@ -118,16 +166,16 @@ final class PageBuilder {
         List<BandMarks.Mark> marks = layout.measures().marks(band);
         int bottom = y + measured.height();
         BandLooks looks = new BandLooks(marks, layout, sheet);
-        looks.fills(y, bottom);
+        looks.fills(y, y + measured.own());
         looks.signs(kind, y, node);
         if (measured.rule() != Measured.NO_RULE) {
             int indent = layout.indent(bands.grouped().tree().depthOf(node));
-            sheet.rule(indent, y + measured.rule(), layout.width() - indent, thickness(kind, node));
+            sheet.ground().rule(indent, y + measured.rule(), layout.width() - indent, thickness(kind, node));
         }
-        rulesBelow(band, y + measured.height());
+        rulesBelow(band, y + measured.own());
         measured.rules()
-                .forEach(rule -> sheet.rule(
-                        rule.x(), y + rule.y(), rule.width(), look.lines().innerTotal()));
+                .forEach(rule -> sheet.ground()
+                        .rule(rule.x(), y + rule.y(), rule.width(), look.lines().innerTotal()));
         sheet.ink(looks.ink());
         words(measured, node);
         if (kind != BandKind.FIGURE) {
@@ -164,23 +212,28 @@ final class PageBuilder {
         switch (bands.kind(band)) {
             case GROUP_HEADING -> {
                 if (bands.grouped().tree().depthOf(bands.node(band)) == 1) {
-                    sheet.rule(
-                            0, bottom - ABOVE_EDGE, layout.width(), look.lines().headings());
+                    sheet.ground()
+                            .rule(
+                                    0,
+                                    bottom - ABOVE_EDGE,
+                                    layout.width(),
+                                    look.lines().headings());
                 }
             }
             case DETAIL, GROUP_LINE, OTHER_ROWS -> {
                 // A total has a line of its own above it.
                 if (band + 1 == bands.size() || !bands.kind(band + 1).isTotals()) {
                     int left = layout.columns().x()[0];
-                    sheet.rowRule(
-                            left,
-                            bottom - ABOVE_EDGE,
-                            layout.width() - left,
-                            look.lines().rows());
+                    sheet.ground()
+                            .rowRule(
+                                    left,
+                                    bottom - ABOVE_EDGE,
+                                    layout.width() - left,
+                                    look.lines().rows());
                 }
             }
             case REPORT_FOOTER ->
-                sheet.rule(0, bottom, layout.width(), look.lines().belowGrandTotal());
+                sheet.ground().rule(0, bottom, layout.width(), look.lines().belowGrandTotal());
             default -> {}
         }
     }

@@ -7,10 +7,13 @@ import java.util.stream.Collectors;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.plan.PagePlan;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.typography.Face;
 
 /** What stands at the top and the bottom of every page. */
 final class PageFurniture {
@@ -19,10 +22,12 @@ final class PageFurniture {
     private static final int BELOW_HEADER = 600;
     private static final int ABOVE_FOOTER = 500;
     private static final int BETWEEN = 2000;
+    private static final int LARGEST_WATERMARK = 16_000;
 
     private final Printed printed;
     private final TablePlan plan;
     private final Paper paper;
+    private final PagePlan page;
     private final TypeSetting type;
     /** What the datasets of the blocks are called. */
     private final String datasets;
@@ -36,6 +41,7 @@ final class PageFurniture {
                 .collect(Collectors.joining(", "));
         this.printed = layout.contents().printed();
         this.plan = layout.plan();
+        this.page = plan.inputs().page();
         this.paper = paper;
         this.type = layout.type();
     }
@@ -48,54 +54,108 @@ final class PageFurniture {
         return type.lineHeight(STYLE) + ABOVE_FOOTER;
     }
 
-    void header(Sheet sheet) {
-        int first = sheet.size();
-        int top = paper.top();
-        texts(
-                sheet,
-                top + type.ascent(STYLE),
-                text(plan.inputs().page().header(), plan.inputs().title(), sheet),
-                printed.answersInWords());
-        sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, first);
+    /** Whether something stands above the first page, too. */
+    boolean hasFirstHeader() {
+        return page.lines().firstHeader().isPresent();
     }
 
-    void footer(Sheet sheet) {
-        int first = sheet.size();
+    /** What stands above a page; above the first nothing does unless it is asked for. */
+    void header(Sheet sheet, GroupPages.Place place) {
+        boolean first = sheet.number() == 1;
+        if (first && !hasFirstHeader()) {
+            return;
+        }
+        int firstCell = sheet.size();
+        int top = paper.top();
+        Optional<PageLine<PageText>> asked =
+                first ? page.lines().firstHeader() : page.lines().header();
+        String[] usual = {text(page.header(), plan.inputs().title(), sheet, place), "", printed.answersInWords()};
+        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, place));
+        sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, firstCell);
+    }
+
+    /** What stands below a page. */
+    void footer(Sheet sheet, GroupPages.Place place) {
+        int firstCell = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
         String source = datasets + " · business date " + businessDate();
-        texts(
-                sheet,
-                top + type.ascent(STYLE),
-                text(plan.inputs().page().footer(), source, sheet),
-                Words.page(sheet.number(), sheet.of()));
-        sheet.box(BandRole.PAGE_FOOTER, top, top + type.lineHeight(STYLE), GroupTree.ROOT, first);
+        Optional<PageLine<PageText>> asked = (sheet.number() == 1
+                        ? page.lines().firstFooter()
+                        : Optional.<PageLine<PageText>>empty())
+                .or(() -> page.lines().footer());
+        String[] usual = {text(page.footer(), source, sheet, place), "", Words.page(sheet.number(), sheet.of())};
+        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, place));
+        sheet.box(BandRole.PAGE_FOOTER, top, top + type.lineHeight(STYLE), GroupTree.ROOT, firstCell);
+    }
+
+    /** A word across the page, behind everything else. */
+    void watermark(Sheet sheet) {
+        page.watermark().ifPresent(word -> {
+            int firstCell = sheet.size();
+            int size = Math.min(
+                    LARGEST_WATERMARK,
+                    paper.printableWidth()
+                            * 9
+                            / 10
+                            * 100
+                            / Math.max(1, Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), 100)));
+            int width = Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), size);
+            int baseline = (paper.top() + paper.bottom() + size * 7 / 10) / 2;
+            sheet.watermark(word, size, (paper.printableWidth() - width) / 2, baseline);
+            sheet.box(BandRole.WATERMARK, baseline - size, baseline + size / 4, GroupTree.ROOT, firstCell);
+        });
     }
 
     private String businessDate() {
         return printed.day(plan.context().businessDate().toEpochDay());
     }
 
-    private String text(Optional<PageText> own, String otherwise, Sheet sheet) {
+    /** The texts of a line: a report that says what stands there says all of it. */
+    private String[] texts(Optional<PageLine<PageText>> asked, String[] usual, Sheet sheet, GroupPages.Place place) {
+        return asked.map(line -> new String[] {
+                    text(line.start(), "", sheet, place),
+                    text(line.centre(), "", sheet, place),
+                    text(line.end(), "", sheet, place)
+                })
+                .orElse(usual);
+    }
+
+    private String text(Optional<PageText> own, String otherwise, Sheet sheet, GroupPages.Place place) {
         return own.map(text -> text.filled(Map.of(
                         PageText.Name.TITLE, plan.inputs().title(),
                         PageText.Name.ANSWERS, printed.answersInWords(),
                         PageText.Name.DATASET, datasets,
                         PageText.Name.BUSINESS_DATE, businessDate(),
                         PageText.Name.PAGE, Integer.toString(sheet.number()),
-                        PageText.Name.PAGES, Integer.toString(sheet.of()))))
+                        PageText.Name.PAGES, Integer.toString(sheet.of()),
+                        PageText.Name.GROUP, place.group(),
+                        PageText.Name.PAGE_OF_GROUP, Integer.toString(place.page()),
+                        PageText.Name.PAGES_OF_GROUP, Integer.toString(place.pages()))))
                 .orElse(otherwise);
     }
 
-    /** One text at the left and one at the right of a line, the left one cut where they would meet. */
-    private void texts(Sheet sheet, int baseline, String left, String right) {
-        int most = paper.printableWidth() * 6 / 10;
-        String end = type.lines(right, STYLE, most).getFirst();
+    /** Texts at the start, in the centre and at the end of a line, each cut where they would meet. */
+    private void line(Sheet sheet, int baseline, String[] texts) {
+        int all = paper.printableWidth();
+        boolean threefold = !texts[1].isEmpty();
+        String end = cut(texts[2], threefold ? (all - 2 * BETWEEN) / 3 : all * 6 / 10);
         int width = type.width(end, STYLE);
-        String start = type.lines(left, STYLE, paper.printableWidth() - width - BETWEEN)
-                .getFirst();
-        sheet.text(start, STYLE, 0, baseline, GroupTree.ROOT, "");
-        if (!end.isEmpty()) {
-            sheet.text(end, STYLE, paper.printableWidth() - width, baseline, GroupTree.ROOT, "");
+        String start = cut(texts[0], threefold ? (all - 2 * BETWEEN) / 3 : all - width - BETWEEN);
+        put(sheet, start, 0, baseline);
+        if (threefold) {
+            String centre = cut(texts[1], (all - 2 * BETWEEN) / 3);
+            put(sheet, centre, (all - type.width(centre, STYLE)) / 2, baseline);
+        }
+        put(sheet, end, all - width, baseline);
+    }
+
+    private String cut(String text, int room) {
+        return type.lines(text, STYLE, room).getFirst();
+    }
+
+    private static void put(Sheet sheet, String text, int x, int baseline) {
+        if (!text.isEmpty()) {
+            sheet.text(text, STYLE, x, baseline, GroupTree.ROOT, "");
         }
     }
 }

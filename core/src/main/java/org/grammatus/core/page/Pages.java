@@ -29,6 +29,7 @@ public final class Pages {
     private final List<Segment> segments;
 
     private final int[] firstSegment;
+    private final GroupPages groups;
 
     private Pages(List<BlockPlace> blocks, List<BlockRowPlan> rows, Paper paper, BooleanSupplier cancelled) {
         this.blocks = blocks;
@@ -40,10 +41,15 @@ public final class Pages {
         this.segments = List.copyOf(found);
         int pages = segments.getLast().page();
         this.firstSegment = new int[pages + 1];
-        for (int i = segments.size() - 1; i >= 0; i--) {
-            firstSegment[segments.get(i).page() - 1] = i;
-        }
         firstSegment[pages] = segments.size();
+        for (int page = pages, i = segments.size(); page > 0; page--) {
+            while (i > 0 && segments.get(i - 1).page() >= page) {
+                i--;
+            }
+            // A back that was left empty has none.
+            firstSegment[page - 1] = i;
+        }
+        this.groups = new GroupPages(blocks, segments, firstSegment);
     }
 
     /**
@@ -109,7 +115,8 @@ public final class Pages {
         List<Segment> found = new ArrayList<>();
         int topOfLater = furniture.headerHeight();
         int bottom = paper.bottom() - paper.top() - furniture.footerHeight();
-        Position next = new Position(1, 0);
+        int topOfFirst = furniture.hasFirstHeader() ? topOfLater : 0;
+        Position next = new Position(1, topOfFirst);
         for (int i = 0; i < rows.size(); i++) {
             boolean another = i > 0
                     && (rows.get(i).newPage()
@@ -118,8 +125,8 @@ public final class Pages {
             Position end = start;
             for (BlockRowPlan.Place place : rows.get(i).places()) {
                 BlockPlace block = block(place.block());
-                Position own = i == 0 ? new Position(1, belowTitle(block)) : start;
-                Position over = BlockFlow.flow(block, own, topOfLater, bottom, found, cancelled);
+                Position own = i == 0 ? new Position(1, topOfFirst + belowTitle(block)) : start;
+                Position over = BlockFlow.flow(block, own, topOfFirst, topOfLater, bottom, found, cancelled);
                 end = over.compareTo(end) > 0 ? over : end;
             }
             next = new Position(end.page(), end.y() + BETWEEN_ROWS);
@@ -166,18 +173,23 @@ public final class Pages {
         // A layout prints for one thread at a time, whether pages or strips.
         synchronized (blocks) {
             Sheet sheet = new Sheet(blocks, paper, number, count());
-            if (number > 1) {
-                furniture.header(sheet);
-            }
+            furniture.watermark(sheet);
+            furniture.header(sheet, groups.of(number));
             for (int i = firstSegment[number - 1]; i < firstSegment[number]; i++) {
                 Segment segment = segments.get(i);
                 new PageBuilder(blocks.get(segment.block()), sheet, paper.top() + segment.top())
                         .segment(segment.from(), segment.to());
             }
             sheet.begin(blocks.getFirst());
-            furniture.footer(sheet);
-            return sheet.built(paper.height());
+            furniture.footer(sheet, groups.of(number));
+            Page built = sheet.built(paper.height());
+            return isBack(number) ? MirroredPage.of(built, paper.mirroredBy()) : built;
         }
+    }
+
+    /** Whether a page is the back of a sheet whose margins are mirrored. */
+    private boolean isBack(int number) {
+        return inputs().page().mirrored() && number % 2 == 0;
     }
 
     /** The same bands without breaks. Thread-safe. */

@@ -1,7 +1,5 @@
 package org.grammatus.core.page;
 
-import org.grammatus.core.choice.Orientation;
-import org.grammatus.core.choice.PaperSize;
 import org.grammatus.core.plan.PagePlan;
 
 /**
@@ -14,28 +12,22 @@ import org.grammatus.core.plan.PagePlan;
  */
 record Paper(int width, int height, int left, int right, int top, int bottom) {
 
-    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
-
-    static Paper of(PagePlan setup) {
-        int shorter = setup.paper() == PaperSize.A4 ? millimetres(210) : 61_200;
-        int longer = setup.paper() == PaperSize.A4 ? millimetres(297) : 79_200;
-        boolean portrait = setup.orientation() == Orientation.PORTRAIT;
-        int width = portrait ? shorter : longer;
-        int height = portrait ? longer : shorter;
+    static Paper of(PagePlan page) {
         return new Paper(
-                width,
-                height,
-                millimetres(setup.left()),
-                width - millimetres(setup.right()),
-                millimetres(setup.top()),
-                height - millimetres(setup.bottom()));
-    }
-
-    private static int millimetres(int mm) {
-        return (int) Math.round(mm * HUNDREDTHS_OF_MM);
+                page.width(),
+                page.height(),
+                page.left(),
+                page.width() - page.right(),
+                page.top(),
+                page.height() - page.bottom());
     }
 
     int printableWidth() {
         return right - left;
+    }
+
+    /** How much further right everything stands on the back of a sheet whose margins are mirrored. */
+    int mirroredBy() {
+        return width - right - left;
     }
 }

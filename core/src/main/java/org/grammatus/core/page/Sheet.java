@@ -13,12 +13,16 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.typography.Face;
 
 /**
  * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
  * Used once.
  */
 final class Sheet {
+
+    /** Light enough to be read through. */
+    private static final String WATERMARK_INK = "#e6e6e6";
 
     private final List<BlockPlace> blocks;
     private final Paper paper;
@@ -29,8 +33,7 @@ final class Sheet {
     private final Map<String, Integer> texts = new LinkedHashMap<>();
     private final List<Page.BandBox> boxes = new ArrayList<>();
     private final List<Page.Cell> cells = new ArrayList<>();
-    private final List<Page.Rule> rules = new ArrayList<>();
-    private final List<Page.Fill> fills = new ArrayList<>();
+    private final Ground ground = new Ground();
     private final Map<Page.Style, Integer> styles = new LinkedHashMap<>();
     private final List<Page.Brace> braces = new ArrayList<>();
     private BlockPlace block;
@@ -63,6 +66,7 @@ final class Sheet {
     /** From now on things are put on it that belong to a block. */
     void begin(BlockPlace next) {
         block = next;
+        ground.begin(next);
         continued.clear();
         braceSpans.clear();
     }
@@ -84,9 +88,9 @@ final class Sheet {
                 List.copyOf(texts.keySet()),
                 List.copyOf(boxes),
                 List.copyOf(cells),
-                List.copyOf(rules),
+                ground.rules(),
                 List.of(look().ruleInk(), look().rowInk()),
-                List.copyOf(fills),
+                ground.fills(),
                 List.copyOf(braces),
                 blocks.stream()
                         .map(each -> new Page.BlockBox(
@@ -141,6 +145,20 @@ final class Sheet {
         cell(x, baseline, type().width(printable, style), printable, style, node, id, figure);
     }
 
+    /** Puts a large word across the page. */
+    void watermark(String word, int size, int x, int baseline) {
+        String printable = Face.SEMIBOLD.printable(word);
+        cells.add(new Page.Cell(
+                block.left() + x,
+                baseline,
+                Face.SEMIBOLD.width(printable, size),
+                index(texts, printable),
+                index(styles, new Page.Style(Face.SEMIBOLD.word(), size, WATERMARK_INK)),
+                nodeIndex(GroupTree.ROOT),
+                Page.NONE,
+                false));
+    }
+
     private void cell(
             int x, int baseline, int width, String printable, TextStyle style, int node, String id, boolean figure) {
         cells.add(new Page.Cell(
@@ -170,35 +188,14 @@ final class Sheet {
         boxes.add(new Page.BandBox(role, top, bottom - top, nodeIndex(node), firstCell, row, marked, block.index()));
     }
 
-    /** Draws a line, unless it has no thickness. */
-    void rule(int x, int y, int width, int thickness) {
-        rule(x, y, width, thickness, 0);
-    }
-
-    /** Draws the line below a row likewise, in its own ink. */
-    void rowRule(int x, int y, int width, int thickness) {
-        rule(x, y, width, thickness, 1);
-    }
-
-    private void rule(int x, int y, int width, int thickness, int ink) {
-        if (thickness == 0) {
-            return;
-        }
-        rules.add(new Page.Rule(block.left() + x, y, width, thickness, ink));
-    }
-
     /** From now on texts are printed in an ink, as {@code #rrggbb}; empty for one of their own. */
     void ink(String next) {
         ink = next;
     }
 
-    /**
-     * Colours a ground.
-     *
-     * @param mark index of the highlight that it is of among its block's
-     */
-    void fill(int x, int top, int width, int bottom, int mark) {
-        fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, block.firstMark() + mark));
+    /** What is drawn on it besides texts. */
+    Ground ground() {
+        return ground;
     }
 
     /** How many cells there are. */

@@ -17,7 +17,7 @@ record TypeSetting(int percent, PrintStyle look) {
     private static final String BRACKET = ")";
 
     /** A text of more lines than this is cut, so that no band outgrows a page. */
-    private static final int MOST_LINES = 12;
+    static final int MOST_LINES = 12;
 
     /** Type as designed. */
     static TypeSetting whole(PrintStyle look) {

@@ -3,6 +3,7 @@ package org.grammatus.core.plan;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.expression.Typed;
 
 /**
@@ -14,6 +15,7 @@ import org.grammatus.core.expression.Typed;
  * @param format CLDR pattern
  * @param ownFormat whether the definition gives the pattern
  * @param width points; measured from what is printed unless given
+ * @param room what else is said of the room that it takes
  * @param onceIn depth of the level in whose groups its value is printed once
  */
 public record ColumnPlan(
@@ -28,21 +30,28 @@ public record ColumnPlan(
         Optional<FigureUnit> unit,
         Align align,
         Optional<Integer> width,
+        ColumnRoom room,
         Optional<Integer> onceIn) {
 
     /** Whether its width is what its figures need and never less. */
     public boolean rigid() {
-        return value.type().isNumber() || width.isPresent();
+        return value.type().isNumber() || !isFree();
+    }
+
+    /** Whether nothing is said of how wide it is. */
+    public boolean isFree() {
+        return width.isEmpty() && room.share().isEmpty();
     }
 
     /** The same column called and counted in another way. */
     public ColumnPlan called(String otherLabel, Optional<FigureUnit> otherUnit) {
         return new ColumnPlan(
-                id, otherLabel, pointer, text, value, home, format, ownFormat, otherUnit, align, width, onceIn);
+                id, otherLabel, pointer, text, value, home, format, ownFormat, otherUnit, align, width, room, onceIn);
     }
 
     /** The same column at another width. */
     public ColumnPlan withWidth(Optional<Integer> points) {
-        return new ColumnPlan(id, label, pointer, text, value, home, format, ownFormat, unit, align, points, onceIn);
+        return new ColumnPlan(
+                id, label, pointer, text, value, home, format, ownFormat, unit, align, points, room, onceIn);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
@@ -28,7 +29,8 @@ public record GroupingInputs(
         Cover cover,
         Rounding rounding,
         List<HighlightPlan> highlights,
-        RowsPlan rows) {
+        RowsPlan rows,
+        Optional<Integer> carriedIn) {
 
     public static GroupingInputs of(TablePlan plan) {
         // Where lines are rounded first, what is printed is what is added up.
@@ -49,7 +51,8 @@ public record GroupingInputs(
                 plan.cover(),
                 plan.rounding(),
                 plan.highlights().stream().map(HighlightPlan::unprinted).toList(),
-                plan.rows().markedOnly(false));
+                plan.rows().markedOnly(false),
+                plan.carriedIn());
     }
 
     private static ColumnPlan unprinted(ColumnPlan column, boolean rounds) {
@@ -65,6 +68,7 @@ public record GroupingInputs(
                 rounds ? column.unit() : Optional.empty(),
                 Align.START,
                 Optional.empty(),
+                ColumnRoom.PLAIN,
                 column.onceIn());
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.EmptyGroups;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.layout.LevelLayout;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
@@ -28,6 +29,7 @@ import org.grammatus.core.value.Type;
  * @param headerText what its headings say; the group's label unless given
  * @param footerText what its footers call their group
  * @param newPage whether each group begins on a new page
+ * @param layout how its groups stand on pages besides
  * @param codeBehindName where the key is a name that several things may share, the field that tells them apart
  */
 public record LevelPlan(
@@ -52,6 +54,7 @@ public record LevelPlan(
         Footer footer,
         Optional<TablePlan.GroupText> footerText,
         boolean newPage,
+        LevelLayout layout,
         Optional<Typed.Field> codeBehindName) {
 
     /** The natural order of its groups' labels, where they have one. */
@@ -93,12 +96,12 @@ public record LevelPlan(
 
     /** The same level without what only printing needs. */
     LevelPlan unprinted() {
-        return changed(order, limit, header, footer, false);
+        return changed(order, limit, header, footer, false, LevelLayout.PLAIN);
     }
 
     private LevelPlan changed(
             List<TablePlan.Term> otherOrder, Optional<LimitPlan> otherLimit, Header otherHeader, Footer otherFooter) {
-        return changed(otherOrder, otherLimit, otherHeader, otherFooter, newPage);
+        return changed(otherOrder, otherLimit, otherHeader, otherFooter, newPage, layout);
     }
 
     private LevelPlan changed(
@@ -106,7 +109,8 @@ public record LevelPlan(
             Optional<LimitPlan> otherLimit,
             Header otherHeader,
             Footer otherFooter,
-            boolean beginsPage) {
+            boolean beginsPage,
+            LevelLayout otherLayout) {
         return new LevelPlan(
                 id,
                 name,
@@ -129,6 +133,7 @@ public record LevelPlan(
                 otherFooter,
                 footerText,
                 beginsPage,
+                otherLayout,
                 codeBehindName);
     }
 }

@@ -1,21 +1,26 @@
 package org.grammatus.core.plan;
 
 import java.util.Optional;
-import org.grammatus.core.choice.Orientation;
-import org.grammatus.core.choice.PaperSize;
+import org.grammatus.core.choice.layout.PageLines;
 
 /**
- * The paper and what stands at its edges. Margins in millimetres.
+ * The paper as it is printed, and what stands at its edges. Lengths are hundredths of a point.
  *
+ * @param mirrored whether left and right margins change places on even pages
  * @param header text at the left of every page but the first; the title unless given
  * @param footer text at the left below every page; dataset and business date unless given
+ * @param lines what stands at the edges instead
+ * @param watermark a word across every page
  */
 public record PagePlan(
-        PaperSize paper,
-        Orientation orientation,
+        int width,
+        int height,
         int top,
         int right,
         int bottom,
         int left,
+        boolean mirrored,
         Optional<PageText> header,
-        Optional<PageText> footer) {}
+        Optional<PageText> footer,
+        PageLines<PageText> lines,
+        Optional<String> watermark) {}

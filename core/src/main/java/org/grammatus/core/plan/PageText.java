@@ -19,7 +19,13 @@ public final class PageText {
         DATASET,
         BUSINESS_DATE,
         PAGE,
-        PAGES;
+        PAGES,
+        /** The group that the page begins with: of the outermost level, or of that which begins on pages of its own. */
+        GROUP,
+        /** Number of the page in that group. */
+        PAGE_OF_GROUP,
+        /** How many pages that group has. */
+        PAGES_OF_GROUP;
 
         String word() {
             return name().toLowerCase(Locale.ROOT);

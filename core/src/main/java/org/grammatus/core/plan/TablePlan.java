@@ -12,6 +12,7 @@ import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -27,6 +28,7 @@ import org.grammatus.core.prompt.RunContext;
  * @param counted numbers of the tables whose rows are counted beside totals
  * @param cover whether totals are those of the groups and rows that are shown, or of everything
  * @param rounding where figures are rounded
+ * @param layout how it stands on pages
  * @param fields ids of the fields that must be read
  */
 public record TablePlan(
@@ -46,6 +48,7 @@ public record TablePlan(
         Rounding rounding,
         List<HighlightPlan> highlights,
         RowsPlan rows,
+        TableLayout layout,
         Set<String> fields)
         implements BlockPlan {
 
@@ -65,6 +68,18 @@ public record TablePlan(
     @Override
     public TablePlan with(TablePlan other) {
         return other;
+    }
+
+    /** Depth of the groups in which totals are carried from page to page, 0 for the report; none where they are not. */
+    public Optional<Integer> carriedIn() {
+        if (!layout.carriesTotals() || rows.limited() || !printsRows()) {
+            return Optional.empty();
+        }
+        int depth = 0;
+        for (int i = 0; i < levels.size(); i++) {
+            depth = levels.get(i).newPage() ? i + 1 : depth;
+        }
+        return Optional.of(depth);
     }
 
     public ULocale locale() {
@@ -162,6 +177,7 @@ public record TablePlan(
                 rounding,
                 otherHighlights,
                 otherRows,
+                layout,
                 otherFields);
     }
 

@@ -50,6 +50,11 @@ public record TotalPlan(
                         });
     }
 
+    /** Whether it can be carried from page to page: it is what it adds up, not what that is among others. */
+    public boolean isCarried() {
+        return shown == Shown.VALUE && comparison.isEmpty();
+    }
+
     /** Depth of the innermost groups beside which it stands; none where it stands nowhere. */
     public Optional<Integer> deepestPlace() {
         return places.keySet().stream().map(level -> level + 1).max(Integer::compare);

@@ -19,13 +19,10 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
-import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.plan.HighlightPlan;
-import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Format;
@@ -84,38 +81,6 @@ class FormatsTest {
         return text.replaceAll("\\s", "");
     }
 
-    /** The signs at the edge of what is marked as a whole; beside a row a rule's own word may stand. */
-    private static String signs(BandContents contents, Bands bands, int band) {
-        boolean row = bands.kind(band) == BandKind.DETAIL || bands.kind(band) == BandKind.GROUP_LINE;
-        return contents.marksOf(bands, band).stream()
-                .filter(mark -> mark.column() == HighlightPlan.ALL)
-                .map(mark -> {
-                    String word =
-                            bands.grouped().plan().highlights().get(mark.rule()).word();
-                    return row && !word.isEmpty() ? word : sign(bands, mark);
-                })
-                .distinct()
-                .collect(Collectors.joining());
-    }
-
-    private static String sign(Bands bands, BandMarks.Mark mark) {
-        TablePlan plan = bands.grouped().plan();
-        return plan.inputs()
-                .style()
-                .mark(plan.highlights().get(mark.rule()).look())
-                .sign();
-    }
-
-    /** A value, and the sign of the first rule that marks its cell. */
-    private static String marked(BandContents contents, Bands bands, int band, BandCell.Value value) {
-        return value.text()
-                + contents.marksOf(bands, band).stream()
-                        .filter(mark -> mark.column() == value.column())
-                        .findFirst()
-                        .map(mark -> sign(bands, mark))
-                        .orElse("");
-    }
-
     private static List<String> texts(BandContents contents, Bands bands, int band) {
         return contents.of(bands, band).stream().map(BandCell::text).toList();
     }
@@ -140,10 +105,10 @@ class FormatsTest {
                 List<BandCell.Words> said = texts.words(bands, band);
                 // The headings of columns stand above the list by themselves.
                 int own = bands.kind(band) == BandKind.REPORT_HEADER ? said.size() - columns : said.size();
-                expected.append(signs(texts, bands, band));
+                expected.append(PrintedSigns.atTheEdge(texts, bands, band));
                 said.subList(0, own).forEach(words -> expected.append(words.text()));
                 for (BandCell.Value value : texts.values(bands, band)) {
-                    expected.append(marked(texts, bands, band, value));
+                    expected.append(PrintedSigns.marked(texts, bands, band, value));
                 }
             }
             ContinuousView strips = result.pages().strips();

@@ -1,5 +1,6 @@
 package org.grammatus.core.definition.document;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -25,6 +26,7 @@ import tools.jackson.core.util.DefaultPrettyPrinter;
 import tools.jackson.core.util.Separators;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -46,6 +48,10 @@ public final class Definitions {
                             .build())
                     .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            // Choices that later steps read know nothing of JSON: they are written as they are declared, without what
+            // they leave out.
+            .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
+            .changeDefaultPropertyInclusion(usual -> usual.withValueInclusion(JsonInclude.Include.NON_ABSENT))
             .addModule(WordEnums.module())
             .build();
 

@@ -171,7 +171,8 @@ final class KindRules {
                                 "rounding",
                                 "counts",
                                 "highlights",
-                                "rows"),
+                                "rows",
+                                "layout"),
                         Stream.of(more))
                 .collect(Collectors.toMap(name -> name, name -> "this block is made of " + instead));
     }

@@ -48,7 +48,7 @@ final class WordEnums {
     /** The word of a choice. Paper sizes keep the capitals they are known by. */
     static String word(Enum<?> choice) {
         if (choice instanceof PaperSize paper) {
-            return paper == PaperSize.A4 ? "A4" : "Letter";
+            return paper.word();
         }
         return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }

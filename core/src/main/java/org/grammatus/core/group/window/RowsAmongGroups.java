@@ -8,7 +8,6 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
-import org.grammatus.core.group.figure.PrintedSteps;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
 
@@ -63,34 +62,7 @@ public final class RowsAmongGroups implements EvaluationContext {
         return Gathering.orNull(figures.aggregates().aggregate(over.aggregate()), nodeOfRow);
     }
 
-    /** By printed row, what the rows up to it come to inside the group around; a coarser measure counts with the first of its rows. */
     private Column stepping(Typed.Over over) {
-        int[] stepOfRow = new int[size()];
-        Arrays.fill(stepOfRow, -1);
-        int[] scopes = new int[rows.length];
-        for (int place = 0; place + 1 < rowStart.length; place++) {
-            int scope = rowStart[place] < rowStart[place + 1] ? tree.ancestor(tree.nodeAt(place), over.depth()) : 0;
-            for (int step = rowStart[place]; step < rowStart[place + 1]; step++) {
-                stepOfRow[rows[step]] = step;
-                scopes[step] = scope;
-            }
-        }
-        Column byStep = figures.aggregates().running(over.aggregate(), new RowSteps(star, stepOfRow, scopes));
-        return Gathering.orNull(byStep, stepOfRow);
-    }
-
-    /** The printed rows one after the other. */
-    private record RowSteps(Star star, int[] stepOfRow, int[] scopes) implements PrintedSteps {
-
-        @Override
-        public int table() {
-            return DatasetModel.GRAIN;
-        }
-
-        @Override
-        public int[] of(int ofTable, int[] rows) {
-            int[] path = star.path(ofTable, DatasetModel.GRAIN);
-            return Arrays.stream(rows).map(row -> stepOfRow[path[row]]).toArray();
-        }
+        return new RowsUpTo(figures, tree, rows, rowStart, over.depth()).aggregate(over.aggregate());
     }
 }

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.dataset.Lookups;
@@ -143,7 +144,16 @@ final class BlockScope {
 
     /** The facts of a block that shows grand totals alone. */
     TablePlan facts(List<ColumnPlan> columns, List<TotalPlan> totals) {
-        return facts(List.of(), columns, totals, List.of(), Cover.SHOWN, Rounding.PRINTED, List.of(), RowsPlan.NONE);
+        return facts(
+                List.of(),
+                columns,
+                totals,
+                List.of(),
+                Cover.SHOWN,
+                Rounding.PRINTED,
+                List.of(),
+                RowsPlan.NONE,
+                TableLayout.PLAIN);
     }
 
     /** The facts of a block, its conditions and what it says of them included. */
@@ -155,7 +165,8 @@ final class BlockScope {
             Cover cover,
             Rounding rounding,
             List<HighlightPlan> highlights,
-            RowsPlan rows) {
+            RowsPlan rows,
+            TableLayout layout) {
         return new TablePlan(
                 inputs,
                 block.id(),
@@ -173,6 +184,7 @@ final class BlockScope {
                 rounding,
                 highlights,
                 rows,
+                layout,
                 names.used());
     }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Place;
+import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.ReportCell;
@@ -56,6 +57,7 @@ final class FiguresPlanning {
                 figure.unit(),
                 Align.START,
                 Optional.empty(),
+                ColumnRoom.PLAIN,
                 Optional.empty()));
         int value = total(pointer, figure, figure.id(), Optional.empty(), true);
         TotalPlan planned = totals.get(value);

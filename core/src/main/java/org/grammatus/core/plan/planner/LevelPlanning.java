@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.choice.layout.LevelLayout;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
@@ -89,6 +90,7 @@ final class LevelPlanning {
                 level.footer(),
                 level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
                 level.newPage().orElse(false),
+                level.layout().orElse(LevelLayout.PLAIN),
                 codeBehind(key));
     }
 

@@ -10,6 +10,7 @@ import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.ParagraphKind;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.choice.TextSize;
+import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.ReportParagraph;
 import org.grammatus.core.definition.TextBlock;
@@ -91,6 +92,7 @@ final class ParagraphPlanning {
                 unit,
                 Align.START,
                 Optional.empty(),
+                ColumnRoom.PLAIN,
                 Optional.empty()));
         totals.add(new TotalPlan(
                 id,

@@ -11,7 +11,6 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.FiguresBlock;
-import org.grammatus.core.definition.PageSetup;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportField;
@@ -23,8 +22,6 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.BlockRowPlan;
-import org.grammatus.core.plan.PagePlan;
-import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.style.HouseStyles;
@@ -228,7 +225,6 @@ public final class Planner {
                         "/zone",
                         "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
                                 + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds())));
-        PageSetup page = report.page();
         return new RunInputs(
                 report.id(),
                 report.title(),
@@ -239,23 +235,10 @@ public final class Planner {
                 ULocale.forLanguageTag(report.locale()),
                 context,
                 prompts,
-                new PagePlan(
-                        page.paper(),
-                        page.orientation(),
-                        page.margins().top(),
-                        page.margins().right(),
-                        page.margins().bottom(),
-                        page.margins().left(),
-                        pageText("/page/header", page.header(), problems),
-                        pageText("/page/footer", page.footer(), problems)),
+                PagePlanning.planned(report.page(), problems),
                 StylePlanning.planned(report.look(), style),
                 style.equals(HouseStyles.FOUNDATION)
                         ? Definitions.write(report)
                         : Definitions.write(report) + Definitions.write(style));
-    }
-
-    private static Optional<PageText> pageText(String pointer, Optional<String> text, Problems problems) {
-        return text.flatMap(
-                t -> problems.collect(pointer, () -> Optional.of(PageText.parse(t)), Optional.<PageText>empty()));
     }
 }

@@ -7,6 +7,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Rounding;
+import org.grammatus.core.choice.layout.ColumnRoom;
+import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.ReportColumn;
@@ -94,7 +96,19 @@ final class TablePlanning {
                 block.cover(),
                 block.rounding().orElse(Rounding.PRINTED),
                 highlights,
-                rowsPlan);
+                rowsPlan,
+                layout());
+    }
+
+    /** How the table stands on pages; what it cannot do with the rows that it prints is noted. */
+    private TableLayout layout() {
+        TableLayout layout = block.layout().orElse(TableLayout.PLAIN);
+        if (layout.carriesTotals() && (!block.rows().shown() || block.rows().limited())) {
+            problems.error(
+                    pointer + "/layout/carried",
+                    "totals are carried from row to row, so all rows must be printed; print them, or carry nothing");
+        }
+        return layout;
     }
 
     /** Plans the parts that are switched on, each with its pointer. */
@@ -136,6 +150,7 @@ final class TablePlanning {
                 column.unit().or(() -> scope.unit(value)),
                 align,
                 column.width(),
+                column.room().orElse(ColumnRoom.PLAIN),
                 onceIn);
     }
 

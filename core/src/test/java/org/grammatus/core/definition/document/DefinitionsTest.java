@@ -31,7 +31,7 @@ class DefinitionsTest {
                         "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"",
                         "\"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descendign\"")
                 .replace("\"locale\": \"en-GB\"", "\"locale\": \"en-GB\", \"colour\": \"red\"")
-                .replace("\"A4\"", "\"A5\"");
+                .replace("\"A4\"", "\"A9\"");
         ProblemException failure = catchThrowableOfType(ProblemException.class, () -> Definitions.readReport(wrong));
         assertThat(failure.problems())
                 .extracting(Problem::toString)
@@ -39,7 +39,7 @@ class DefinitionsTest {
                         "/blocks/0/levels/0/order/0/direction: found \"descendign\", expected one of ascending,"
                                 + " descending; did you mean \"descending\"?",
                         "/colour: unknown property \"colour\"",
-                        "/page/paper: found \"A5\", expected one of A4, Letter; did you mean \"A4\"?",
+                        "/page/paper: found \"A9\", expected one of A3, A4, A5, B4, B5, Letter, Legal, Tabloid; did you mean \"A3\"?",
                         "/title: found 7, expected a text");
     }
 

@@ -1,0 +1,55 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** What is drawn on a sheet besides texts: lines, and coloured grounds. Places are from the left edge of the block that is put on it. */
+final class Ground {
+
+    /** Inks of lines among the page's: the usual one, and that of the lines below rows. */
+    private static final int USUAL = 0;
+
+    private static final int OF_ROWS = 1;
+
+    private final List<Page.Rule> rules = new ArrayList<>();
+    private final List<Page.Fill> fills = new ArrayList<>();
+    private BlockPlace block;
+
+    /** From now on things are drawn that belong to a block. */
+    void begin(BlockPlace next) {
+        block = next;
+    }
+
+    /** Draws a line, unless it has no thickness. */
+    void rule(int x, int y, int width, int thickness) {
+        rule(x, y, width, thickness, USUAL);
+    }
+
+    /** Draws the line below a row likewise, in its own ink. */
+    void rowRule(int x, int y, int width, int thickness) {
+        rule(x, y, width, thickness, OF_ROWS);
+    }
+
+    private void rule(int x, int y, int width, int thickness, int ink) {
+        if (thickness > 0) {
+            rules.add(new Page.Rule(block.left() + x, y, width, thickness, ink));
+        }
+    }
+
+    /**
+     * Colours a ground.
+     *
+     * @param mark index of the highlight that it is of among its block's
+     */
+    void fill(int x, int top, int width, int bottom, int mark) {
+        fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, block.firstMark() + mark));
+    }
+
+    List<Page.Rule> rules() {
+        return List.copyOf(rules);
+    }
+
+    List<Page.Fill> fills() {
+        return List.copyOf(fills);
+    }
+}

@@ -1,0 +1,38 @@
+package org.grammatus.core.page;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.TablePlan;
+
+/**
+ * A heading over columns that stand beside each other.
+ *
+ * @param part id of the first of them
+ * @param x its left edge
+ */
+record HeadingSpan(String text, String part, int x, int width) {
+
+    /** The headings over a table's columns, from left to right. */
+    static List<HeadingSpan> of(TablePlan plan, ColumnLayout columns) {
+        List<HeadingSpan> spans = new ArrayList<>();
+        int count = columns.x().length;
+        for (int first = 0; first < count; ) {
+            ColumnPlan column = plan.columns().get(first);
+            Optional<String> over = column.room().over();
+            int last = first;
+            while (over.isPresent()
+                    && last + 1 < count
+                    && plan.columns().get(last + 1).room().over().equals(over)) {
+                last++;
+            }
+            if (over.isPresent()) {
+                int left = columns.x()[first];
+                spans.add(new HeadingSpan(over.get(), column.id(), left, columns.right(last) - left));
+            }
+            first = last + 1;
+        }
+        return List.copyOf(spans);
+    }
+}

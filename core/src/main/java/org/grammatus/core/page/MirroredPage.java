@@ -1,0 +1,39 @@
+package org.grammatus.core.page;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+
+/** The back of a sheet that is printed on both sides: everything stands further to one side, where its binding is not. */
+final class MirroredPage {
+
+    private MirroredPage() {}
+
+    /** @param by how much further right everything stands, in hundredths of a point */
+    static Page of(Page page, int by) {
+        return new Page(
+                page.number(),
+                page.of(),
+                page.width(),
+                page.height(),
+                page.styles(),
+                page.nodes(),
+                page.ids(),
+                page.texts(),
+                page.bands(),
+                moved(
+                        page.cells(),
+                        c -> new Page.Cell(
+                                c.x() + by, c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure())),
+                moved(page.rules(), r -> new Page.Rule(r.x() + by, r.y(), r.width(), r.thickness(), r.ink())),
+                page.ruleInks(),
+                moved(page.fills(), f -> new Page.Fill(f.x() + by, f.y(), f.width(), f.height(), f.mark())),
+                page.braces(),
+                moved(page.blocks(), b -> new Page.BlockBox(b.id(), b.x() + by, b.width())),
+                moved(page.columns(), c -> new Page.ColumnBox(c.id(), c.x() + by, c.width(), c.block())),
+                page.marks());
+    }
+
+    private static <T> List<T> moved(List<T> parts, UnaryOperator<T> move) {
+        return parts.stream().map(move).toList();
+    }
+}
