@@ -3,6 +3,7 @@ import { calendar } from './calendar'
 import { compose } from './compose'
 import { data } from './data'
 import { desk } from './desk'
+import { layout } from './layout'
 import { narrow } from './narrow'
 import { sources } from './sources'
 import { styles } from './styles'
@@ -17,6 +18,7 @@ export const words = {
   data,
   desk,
   calendar,
+  layout,
   narrow,
   sources,
   styles,

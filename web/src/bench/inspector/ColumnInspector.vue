@@ -4,6 +4,7 @@ import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
+import ColumnRoom from './layout/ColumnRoom.vue'
 import FieldNaming from './FieldNaming.vue'
 import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
@@ -142,6 +143,7 @@ function leaveShows() {
       @update:model-value="(width) => change({ width: width ?? undefined }, 'width')"
     />
   </InspectorField>
+  <ColumnRoom :column="column" :problem="problem" @change="(room, key) => change({ room }, key)" />
   <InspectorField v-if="once.length > 1" :label="text.once">
     <OneOf
       :aria-label="text.once"

@@ -14,6 +14,7 @@ import ShownRows from './ShownRows.vue'
 import PromptInspector from './prompt/PromptInspector.vue'
 import ReportInspector from './ReportInspector.vue'
 import ReportStyle from './ReportStyle.vue'
+import TableLayout from './layout/TableLayout.vue'
 import TotalInspector from './TotalInspector.vue'
 import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
@@ -177,6 +178,7 @@ const on = {
       </template>
       <template v-else-if="part.kind === 'rows'">
         <OrderEditor :report="report" :dataset="dataset" v-bind="on" />
+        <TableLayout :report="report" :problem="problem" v-bind="on" />
         <ShownRows
           :rows="parts.rows"
           @change="(limits) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limits))"

@@ -8,6 +8,7 @@ import InspectorField from './InspectorField.vue'
 import OrderEditor from './OrderEditor.vue'
 import TextInput from './TextInput.vue'
 import ClassesEditor from './ClassesEditor.vue'
+import LevelLayout from './layout/LevelLayout.vue'
 import ListedEditor from './ListedEditor.vue'
 import ShownGroups from './ShownGroups.vue'
 import { firstClasses } from '../edits/classes'
@@ -162,6 +163,7 @@ function change(what: Partial<Level>, key: string) {
     />
     {{ text.newPage }}
   </label>
+  <LevelLayout :level="level" :problem="problem" @change="(layout, key) => change({ layout }, key)" />
   <AppearsField
     :model-value="level.appears"
     :report="report"

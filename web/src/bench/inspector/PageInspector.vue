@@ -2,6 +2,9 @@
 import InputNumber from 'primevue/inputnumber'
 import SelectButton from 'primevue/selectbutton'
 import InspectorField from './InspectorField.vue'
+import LayoutSwitch from './layout/LayoutSwitch.vue'
+import PageLines from './layout/PageLines.vue'
+import OneOf from '@/shell/OneOf.vue'
 import TextInput from './TextInput.vue'
 import { stripped } from '../edits/report'
 import type { Report } from '@/api/client'
@@ -13,7 +16,10 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 type Page = Report['page']
 const text = words.bench.inspector
 const sides = ['top', 'right', 'bottom', 'left'] as const
-const papers = ['A4', 'Letter']
+const papers = ['A3', 'A4', 'A5', 'B4', 'B5', 'Letter', 'Legal', 'Tabloid'].map((paper) => ({
+  value: paper,
+  label: paper,
+}))
 const orientations = [
   { value: 'portrait', label: text.portrait },
   { value: 'landscape', label: text.landscape },
@@ -36,13 +42,11 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
 <template>
   <div class="block">
     <span>{{ text.paper }}</span>
-    <SelectButton
+    <OneOf
       :model-value="report.page.paper"
       :options="papers"
-      :allow-empty="false"
-      size="small"
       :aria-label="text.paper"
-      @update:model-value="(paper: Page['paper']) => change({ paper }, 'paper')"
+      @update:model-value="(paper: string) => change({ paper: paper as Page['paper'] }, 'paper')"
     />
   </div>
   <div class="block">
@@ -72,6 +76,17 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
       />
     </label>
   </fieldset>
+  <LayoutSwitch
+    :label="words.layout.page.mirrored"
+    :model-value="report.page.mirrored"
+    @update:model-value="(on) => change({ mirrored: on || undefined }, 'mirrored')"
+  />
+  <InspectorField :label="words.layout.page.watermark" :problem="problem('watermark')">
+    <TextInput
+      :model-value="report.page.watermark"
+      @update:model-value="(watermark) => change({ watermark: watermark || undefined }, 'watermark')"
+    />
+  </InspectorField>
   <InspectorField :label="text.pageHeader" :problem="problem('header')">
     <TextInput
       :model-value="report.page.header"
@@ -86,6 +101,7 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
       @update:model-value="(footer) => change({ footer }, 'footer')"
     />
   </InspectorField>
+  <PageLines :lines="report.page.lines" :problem="problem" @change="(lines, key) => change({ lines }, key)" />
 </template>
 
 <style scoped>

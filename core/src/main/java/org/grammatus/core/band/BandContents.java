@@ -75,8 +75,8 @@ public final class BandContents {
             case OTHER_ROWS -> List.of(new BandCell.Words(Role.NAME, plan.id(), printed.otherRowsName(node)));
             case FIGURE -> figures().words(bands.row(band));
             case PARAGRAPH -> List.of(paragraph(bands.row(band)));
-            case EMPTY -> List.of(new BandCell.Words(Role.NOTE, "", Words.NO_ROWS));
-            case REFUSED -> List.of(new BandCell.Words(Role.NOTE, "", Words.refused(bands.refusal())));
+            case EMPTY -> List.of(new BandCell.Words(Role.NOTE, "", words().noRows()));
+            case REFUSED -> List.of(new BandCell.Words(Role.NOTE, "", words().refused(bands.refusal())));
             case GROUP_FOOTER, REPORT_FOOTER -> footer(node);
         };
     }
@@ -97,7 +97,7 @@ public final class BandContents {
 
     /** What the heading of a group says where it goes on after a break. */
     public BandCell.Words continued(int node) {
-        return name(node, printed.heading(node) + Words.CONTINUED);
+        return name(node, words().continued(printed.heading(node)));
     }
 
     /** What the totals that are carried from page to page have come to after a row. */
@@ -111,6 +111,10 @@ public final class BandContents {
                         row,
                         printed.totalFormat(carried.total())))
                 .toList();
+    }
+
+    private Words words() {
+        return Words.of(plan.locale());
     }
 
     /** What highlights mark of a band. */
@@ -164,7 +168,7 @@ public final class BandContents {
     /** What columns are called; they stand below the report's header and at the top of every other page. */
     public List<BandCell.Words> columnHeadings() {
         return printedColumns().stream()
-                .map(column -> new BandCell.Words(Role.COLUMN_HEADING, column.id(), Words.heading(column)))
+                .map(column -> new BandCell.Words(Role.COLUMN_HEADING, column.id(), words().heading(column)))
                 .toList();
     }
 

@@ -46,8 +46,8 @@ public final class FigureCells {
 
     /** What a figure is called. */
     public String label(int figure) {
-        return Words.heading(
-                grouped.plan().columns().get(plan.figures().get(figure).column()));
+        return words().heading(
+                        grouped.plan().columns().get(plan.figures().get(figure).column()));
     }
 
     /** A figure by itself. */
@@ -68,6 +68,10 @@ public final class FigureCells {
         return Scalars.at(grouped.figures().totals().get(total), GroupTree.ROOT);
     }
 
+    private Words words() {
+        return Words.of(grouped.plan().locale());
+    }
+
     private boolean isBlank(int total) {
         return exact(total) instanceof Scalar.Null;
     }
@@ -79,18 +83,18 @@ public final class FigureCells {
     /** A change with its sign, and whether it is welcome: a sign alone is easily overlooked. */
     private String change(int total, Optional<Good> good) {
         if (!(exact(total) instanceof Scalar.Number number)) {
-            return Words.NOT_COMPARED;
+            return words().notCompared();
         }
         String text = printed.total(total, GroupTree.ROOT);
         return (number.value().signum() > 0 ? "+" + text : text) + " · " + direction(number.value(), good);
     }
 
-    private static String direction(BigDecimal change, Optional<Good> good) {
+    private String direction(BigDecimal change, Optional<Good> good) {
         if (change.signum() == 0) {
-            return "unchanged";
+            return words().direction("unchanged");
         }
         boolean more = change.signum() > 0;
-        return good.map(welcome -> more == (welcome == Good.MORE) ? "better" : "worse")
-                .orElse(more ? "more" : "less");
+        return words().direction(good.map(welcome -> more == (welcome == Good.MORE) ? "better" : "worse")
+                .orElse(more ? "more" : "less"));
     }
 }

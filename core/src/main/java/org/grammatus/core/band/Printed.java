@@ -40,6 +40,7 @@ public final class Printed {
     private String answers;
 
     private final ULocale locale;
+    private final Words words;
     private final List<ValueFormat> columnFormats = new ArrayList<>();
     private final List<ValueFormat> totalFormats = new ArrayList<>();
     private final List<Optional<ValueFormat>> labelFormats = new ArrayList<>();
@@ -52,6 +53,7 @@ public final class Printed {
         this.groups = grouped.groups();
         this.plan = grouped.plan();
         this.locale = plan.locale();
+        this.words = Words.of(locale);
         this.totalsAt = totalsAt(plan);
         this.counts = NumberFormat.getIntegerInstance(locale);
         labelFormats.add(Optional.empty());
@@ -90,11 +92,11 @@ public final class Printed {
         Column labels = groups.labels().get(depth).orElseThrow();
         int within = groups.within(node);
         if (groups.isOthers(node)) {
-            return Words.others(counts.format(groups.others().get(node)));
+            return words.others(counts.format(groups.others().get(node)));
         }
         if (labels.isNull(within)) {
             Scalar key = groups.key(node);
-            return key instanceof Scalar.Null ? Words.NONE : ScalarText.write(key);
+            return key instanceof Scalar.Null ? words.none() : ScalarText.write(key);
         }
         Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
         if (coarsening.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
@@ -116,14 +118,14 @@ public final class Printed {
     /** What a footer calls its group: "Lakeside total", the grand total, or the level's own text. */
     public String totalName(int node) {
         if (node == GroupTree.ROOT) {
-            return Words.GRAND_TOTAL;
+            return words.grandTotal();
         }
         int depth = grouped.tree().depthOf(node);
         return plan.levels()
                 .get(depth - 1)
                 .footerText()
                 .map(text -> text(text, grouped.figures().texts().get(depth).footer(), node))
-                .orElseGet(() -> Words.total(label(node)));
+                .orElseGet(() -> words.total(label(node)));
     }
 
     private String text(TablePlan.GroupText text, List<Optional<Column>> values, int node) {
@@ -229,7 +231,7 @@ public final class Printed {
     /** What the rows of a group that are not printed by themselves are called. */
     public String otherRowsName(int node) {
         long count = grouped.rows().others().orElseThrow().counts()[node];
-        return Words.otherRows(
+        return words.otherRows(
                 counts.format(count),
                 plan.dataset().table(DatasetModel.GRAIN).noun().of(count));
     }
@@ -248,7 +250,7 @@ public final class Printed {
     public String leftOutInWords() {
         return groups.leftOut().stream()
                 .filter(LeftOut::isHidden)
-                .map(out -> Words.notShown(
+                .map(out -> words.notShown(
                         out.level(), counts.format(out.groups()), counts.format(out.of()), out.covered()))
                 .collect(Collectors.joining(" · "));
     }

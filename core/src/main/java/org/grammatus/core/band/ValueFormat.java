@@ -25,6 +25,7 @@ public final class ValueFormat {
     /** How many digits before the point are not printed. */
     private final int leftOut;
 
+    private final Words words;
     private final String blank;
     private final DecimalFormat numbers;
     private final DateFormat dates;
@@ -44,6 +45,7 @@ public final class ValueFormat {
             Type type, String pattern, ULocale locale, Optional<FigureUnit> unit, boolean brackets, String blank) {
         this.type = type;
         this.leftOut = unit.map(FigureUnit::digits).orElse(0);
+        this.words = Words.of(locale);
         this.blank = blank;
         this.numbers = type.isNumber() ? numbers(pattern, locale, brackets) : null;
         this.dates = switch (type.kind()) {
@@ -73,7 +75,7 @@ public final class ValueFormat {
             case INTEGER, DECIMAL -> NumberText.of(number(column, row), numbers);
             case DATE -> dates.format(new Date(longAt(column, row) * MILLIS_OF_DAY));
             case TIMESTAMP -> dates.format(new Date(Math.floorDiv(longAt(column, row), MICROS_OF_MILLI)));
-            case BOOLEAN -> longAt(column, row) == 1 ? "yes" : "no";
+            case BOOLEAN -> words.yesOrNo(longAt(column, row) == 1);
         };
     }
 

@@ -57,7 +57,7 @@ public record WhyFigure(
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
-                Words.heading(plan.columns().get(planned.column())),
+                Words.of(plan.locale()).heading(plan.columns().get(planned.column())),
                 figure,
                 exact(Scalars.at(result.grouped().figures().totals().get(total), node), figure),
                 words.made(planned),

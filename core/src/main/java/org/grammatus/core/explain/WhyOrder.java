@@ -82,10 +82,10 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
 
     private static String print(TablePlan.Term term, Grouping.Result result, int node, int depth) {
         Scalar value = result.drillDown().value(term, node, depth);
-        if (value instanceof Scalar.Null) {
-            return Words.NONE;
-        }
         TablePlan plan = result.grouped().plan();
+        if (value instanceof Scalar.Null) {
+            return Words.of(plan.locale()).none();
+        }
         return new ValueFormat(value.type(), Formats.of(term.by(), plan.dataset()), plan.locale()).format(value);
     }
 }

@@ -9,6 +9,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.plan.HighlightPlan;
@@ -237,12 +238,20 @@ final class BandMeasures {
 
     /** What totals have come to, as a line of its own. */
     Measured carried(String name) {
-        int baseline = type.ascent(TextStyle.TOTAL);
-        return new Measured(
-                type.lineHeight(TextStyle.TOTAL) + BELOW_HEADING,
-                List.of(new Measured.Line(name, TextStyle.TOTAL, 0, baseline, "")),
-                baseline,
-                Measured.NO_RULE);
+        Stack stack = new Stack(0);
+        int first = contents.carried(0).stream()
+                .mapToInt(value -> columns.x()[value.column()])
+                .min()
+                .orElse(width);
+        Words words = Words.of(plan.locale());
+        int longest = Math.max(
+                type.width(words.carriedForward(), TextStyle.TOTAL),
+                type.width(words.broughtForward(), TextStyle.TOTAL));
+        stack.put(new BandCell.Words(Role.NAME, "", name), TextStyle.TOTAL, 0, width);
+        int values = longest + type.size(TextStyle.TOTAL) > first
+                ? stack.line(TextStyle.TOTAL)
+                : type.ascent(TextStyle.TOTAL);
+        return new Measured(stack.y + BELOW_HEADING, stack.lines, values, Measured.NO_RULE);
     }
 
     private int depth(int node) {

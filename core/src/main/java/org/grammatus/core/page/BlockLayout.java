@@ -76,7 +76,9 @@ final class BlockLayout {
         this.carried = new CarriedLines(bands);
         this.headingLines = IntStream.range(0, columns.x().length)
                 .mapToObj(c -> type().lines(
-                                Words.heading(plan.columns().get(c)), TextStyle.COLUMN_HEADING, columns.widths()[c]))
+                                Words.of(plan.locale()).heading(plan.columns().get(c)),
+                                TextStyle.COLUMN_HEADING,
+                                columns.widths()[c]))
                 .toList();
     }
 

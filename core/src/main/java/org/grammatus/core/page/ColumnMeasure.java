@@ -44,7 +44,8 @@ final class ColumnMeasure {
     }
 
     int natural() {
-        for (String word : Words.heading(plan.columns().get(index)).split(" ")) {
+        for (String word :
+                Words.of(plan.locale()).heading(plan.columns().get(index)).split(" ")) {
             text(word, TextStyle.COLUMN_HEADING);
         }
         // Marked rows may be set in the bolder face, which is wider.
@@ -64,6 +65,11 @@ final class ColumnMeasure {
                 TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
                 values(grouped.figures().totals().get(t), printed.totalFormat(t), style);
                 otherRows(t);
+            }
+        }
+        for (PrintedRows.Carried carried : grouped.rows().carried()) {
+            if (plan.totals().get(carried.total()).column() == index) {
+                values(carried.upTo(), printed.totalFormat(carried.total()), TextStyle.TOTAL);
             }
         }
         return widest;

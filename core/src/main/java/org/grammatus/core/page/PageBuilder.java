@@ -27,6 +27,7 @@ final class PageBuilder {
     private final TablePlan plan;
     private final Sheet sheet;
     private final PrintStyle look;
+    private final Words words;
     /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
     private int rowOfItems = NONE;
 
@@ -41,6 +42,7 @@ final class PageBuilder {
         this.bands = layout.bands();
         this.plan = layout.plan();
         this.sheet = sheet;
+        this.words = Words.of(plan.locale());
         this.look = plan.inputs().style();
         this.y = top;
         sheet.begin(block);
@@ -57,13 +59,13 @@ final class PageBuilder {
         }
         if (from > 0 && band == from) {
             repeatHeadings(from);
-            carry(from, Words.BROUGHT_FORWARD);
+            carry(from, words.broughtForward());
         }
         firstBand = band;
         while (band < to) {
             put(band++);
         }
-        carry(to, Words.CARRIED_FORWARD);
+        carry(to, words.carriedForward());
         sheet.end(to);
     }
 

@@ -28,6 +28,7 @@ final class PageFurniture {
     private final TablePlan plan;
     private final Paper paper;
     private final PagePlan page;
+    private final Words words;
     private final TypeSetting type;
     /** What the datasets of the blocks are called. */
     private final String datasets;
@@ -41,6 +42,7 @@ final class PageFurniture {
                 .collect(Collectors.joining(", "));
         this.printed = layout.contents().printed();
         this.plan = layout.plan();
+        this.words = Words.of(plan.locale());
         this.page = plan.inputs().page();
         this.paper = paper;
         this.type = layout.type();
@@ -78,12 +80,12 @@ final class PageFurniture {
     void footer(Sheet sheet, GroupPages.Place place) {
         int firstCell = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
-        String source = datasets + " · business date " + businessDate();
+        String source = words.source(datasets, businessDate());
         Optional<PageLine<PageText>> asked = (sheet.number() == 1
                         ? page.lines().firstFooter()
                         : Optional.<PageLine<PageText>>empty())
                 .or(() -> page.lines().footer());
-        String[] usual = {text(page.footer(), source, sheet, place), "", Words.page(sheet.number(), sheet.of())};
+        String[] usual = {text(page.footer(), source, sheet, place), "", words.page(sheet.number(), sheet.of())};
         line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, place));
         sheet.box(BandRole.PAGE_FOOTER, top, top + type.lineHeight(STYLE), GroupTree.ROOT, firstCell);
     }

@@ -70,7 +70,9 @@ class RoundingTest {
     void thousandsAreNamedInTheHeadingAndCanBeRoundedFirstToo() {
         String thousands = "\"unit\": \"thousands\",";
         Grouped exact = sales().grouped(report("", thousands, false), Answers.NONE);
-        assertThat(Words.heading(exact.plan().columns().getFirst())).isEqualTo("Net (thousands)");
+        assertThat(Words.of(exact.plan().locale())
+                        .heading(exact.plan().columns().getFirst()))
+                .isEqualTo("Net (thousands)");
         assertThat(TreeText.of(exact))
                 .startsWith("all | 2 | 16", "  Lakeside | 3 | 13", "    S1 | 2 | 6", "    S2 | 0 | 8");
         assertThat(TreeText.of(sales().grouped(report(EACH_LINE, thousands, false), Answers.NONE)))

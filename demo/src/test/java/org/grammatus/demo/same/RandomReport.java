@@ -109,7 +109,7 @@ final class RandomReport {
                    "where": "ordered_at >= DATE '2026-10-05' AND ordered_at < DATE '2026-10-19'"},
                    {"id": "f", "kind": "expression", "where": "%s"}],
                  "blocks": [{"id": "b", "kind": "banded", "levels": %s, "columns": %s, "totals": %s%s%s, "counts": %s,
-                   "highlights": %s, "rows": %s}],
+                   "highlights": %s, "rows": %s%s}],
                  "page": {"paper": "%s", "orientation": "%s", "margins": {"top": 15, "right": 12, "bottom": 15, "left": 12}%s}%s}
                 """.formatted(
                         one(List.of("en-GB", "de-DE", "fr-FR")),
@@ -122,9 +122,10 @@ final class RandomReport {
                         one(List.of("[]", "[\"orders\"]", "[\"orders\", \"lines\"]")),
                         highlights,
                         rows,
+                        tableLayout(shown && !rows.contains("limit")),
                         one(List.of("A4", "Letter")),
                         one(List.of("portrait", "landscape")),
-                        chance(30) ? ", \"header\": \"{title} · {business_date}\", \"footer\": \"Ours\"" : "",
+                        chance(30) ? ", \"header\": \"{title} · {business_date}\", \"footer\": \"Ours\"" : pageLines(),
                         style());
     }
 
@@ -153,14 +154,14 @@ final class RandomReport {
                 + ", \"header\": \"" + one(List.of("heading", "heading", "line", "none")) + "\""
                 + (chance(20) ? ", \"headerText\": \"{group}: {COUNT(*)}\"" : "")
                 + ", \"footer\": \"" + one(List.of("totals", "none")) + "\""
-                + (chance(10) ? ", \"newPage\": true" : "") + "}";
+                + (chance(10) ? ", \"newPage\": true" : "") + levelLayout() + "}";
     }
 
     private String column() {
         String id = "c" + columns.size();
         columns.add(id);
         String once = !levels.isEmpty() && chance(15) ? ", \"once\": \"" + one(levels) + "\"" : "";
-        return "{\"id\": \"" + id + "\", " + one(COLUMNS) + once + "}";
+        return "{\"id\": \"" + id + "\", " + one(COLUMNS) + once + room() + "}";
     }
 
     private String total(int number) {
@@ -191,6 +192,52 @@ final class RandomReport {
         }
         return ", \"reach\": {\"of\": \"" + any(List.of("heading", "totals", "group")) + "\", \"level\": \""
                 + any(levels) + "\"" + column + "}";
+    }
+
+    private String some(int oneIn, String text) {
+        return looks.nextInt(oneIn) == 0 ? text : "";
+    }
+
+    private String levelLayout() {
+        String layout = Stream.of(
+                        some(4, "\"keepTogether\": true"),
+                        some(6, "\"newPageUnder\": 30"),
+                        some(6, "\"onFront\": true"),
+                        some(5, "\"totalsFrom\": 3"),
+                        some(5, "\"ruleAfter\": true"),
+                        some(5, "\"spaceAfter\": 7.5"))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(", "));
+        return layout.isEmpty() ? "" : ", \"layout\": {" + layout + "}";
+    }
+
+    private String room() {
+        return any(List.of(
+                "",
+                "",
+                "",
+                ", \"room\": {\"over\": \"Together\"}",
+                ", \"room\": {\"lines\": 1}",
+                ", \"room\": {\"over\": \"Together\", \"share\": 12}"));
+    }
+
+    private String tableLayout(boolean mayCarry) {
+        String layout = Stream.of(
+                        some(4, "\"headingsOnce\": true"),
+                        mayCarry ? some(2, "\"carried\": true") : "",
+                        some(5, "\"blankEvery\": 4"))
+                .filter(text -> !text.isEmpty())
+                .collect(Collectors.joining(", "));
+        return layout.isEmpty() ? "" : ", \"layout\": {" + layout + "}";
+    }
+
+    private String pageLines() {
+        return some(4, ", \"mirrored\": true")
+                + some(4, ", \"watermark\": \"Draft\"")
+                + some(
+                        3,
+                        ", \"lines\": {\"header\": {\"start\": \"{group}\", \"centre\": \"{title}\", \"end\": \"{page_of_group}\"},"
+                                + " \"firstHeader\": {\"centre\": \"First\"}}");
     }
 
     private String style() {

@@ -1,0 +1,90 @@
+package org.grammatus.core.band;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.ibm.icu.util.ULocale;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Locale;
+import java.util.Properties;
+import java.util.regex.Pattern;
+import org.grammatus.core.Samples;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.page.Page;
+import org.grammatus.core.page.Pages;
+import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.typography.Face;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The words of pages in the languages of reports. */
+class WordsTest {
+
+    private static Properties catalogue(String language) throws IOException {
+        String name = "words" + (language.isEmpty() ? "" : "_" + language) + ".properties";
+        try (InputStream in = Words.class.getResourceAsStream(name)) {
+            Properties words = new Properties();
+            words.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+            return words;
+        }
+    }
+
+    private static List<String> places(String text) {
+        return Pattern.compile("\\{\\d}")
+                .matcher(text)
+                .results()
+                .map(found -> found.group())
+                .sorted()
+                .toList();
+    }
+
+    /** Every catalogue says everything, with the same places, in letters that the faces have. */
+    @ParameterizedTest
+    @ValueSource(strings = {"de", "fr", "es", "it", "nl", "pl"})
+    void aCatalogueIsWhole(String language) throws IOException {
+        Properties all = catalogue("");
+        Properties own = catalogue(language);
+        assertThat(own.stringPropertyNames()).isEqualTo(all.stringPropertyNames());
+        for (String key : all.stringPropertyNames()) {
+            String text = own.getProperty(key);
+            assertThat(places(text)).as(key).isEqualTo(places(all.getProperty(key)));
+            assertThat(Face.REGULAR.printable(text)).as(key).isEqualTo(text);
+            assertThat(Face.SEMIBOLD.printable(text)).as(key).isEqualTo(text);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "de-AT, Summe Lakeside, Gesamtsumme, Seite 1 von 1, '200,50'",
+        "fr-FR, Total Lakeside, Total général, Page 1 sur 1, '200,50'",
+        "pl-PL, Suma: Lakeside, Suma końcowa, Strona 1 z 1, '200,50'",
+        "en-GB, Lakeside total, Grand total, Page 1 of 1, 200.50",
+        "sv-SE, Lakeside total, Grand total, Page 1 of 1, '200,50'"
+    })
+    void aPageSpeaksTheLanguageOfItsReport(String locale, String total, String grand, String page, String figure) {
+        Samples rows = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .line("S1", "Hives", "200.50");
+        String report = Samples.REPORT.replace("\"en-GB\"", "\"" + locale + "\"");
+        Page first = Pages.of(Bands.of(rows.grouped(Definitions.readReport(report), Answers.NONE)), () -> false)
+                .page(1);
+        assertThat(first.texts()).contains(total, grand, page, figure);
+    }
+
+    @Test
+    void theMachinesOwnLanguageIsNone() {
+        Locale before = Locale.getDefault();
+        try {
+            Locale.setDefault(Locale.GERMANY);
+            assertThat(Words.of(ULocale.forLanguageTag("fi-FI")).grandTotal()).isEqualTo("Grand total");
+            assertThat(Words.of(ULocale.forLanguageTag("cs")).yesOrNo(true)).isEqualTo("yes");
+        } finally {
+            Locale.setDefault(before);
+        }
+    }
+}

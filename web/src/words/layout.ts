@@ -1,0 +1,43 @@
+/** Words of how things stand on pages. */
+export const layout = {
+  level: {
+    title: 'On the page',
+    keepTogether: 'Keep a group on one page where it fits',
+    newPageUnder: 'New page where less is left than, percent',
+    onFront: 'Begin on a front of paper printed on both sides',
+    totalsFrom: 'Totals from so many rows on',
+    ruleAfter: 'A line below each group',
+    spaceAfter: 'Room below each group, points',
+  },
+  table: {
+    title: 'Table on the page',
+    headingsOnce: 'Column headings on the first page alone',
+    carried: 'Carry totals forward from page to page',
+    blankEvery: 'A blank line after every so many rows',
+  },
+  column: {
+    over: 'Heading over it and its neighbours',
+    overHint: 'Columns beside each other with the same text share it.',
+    lines: 'Cut texts after so many lines',
+    share: 'Share of the width, percent',
+  },
+  page: {
+    title: 'Lines at the edges',
+    header: 'Above every page but the first',
+    footer: 'Below every page',
+    firstHeader: 'Above the first page',
+    firstFooter: 'Below the first page',
+    start: 'left',
+    centre: 'centre',
+    end: 'right',
+    hint: 'May hold {title}, {answers}, {dataset}, {business_date}, {page}, {pages}, {group}, {page_of_group}, {pages_of_group}.',
+    own: 'Say it in three parts',
+    usual: 'As usual',
+    mirrored: 'Mirror left and right margins on backs',
+    watermark: 'A word across every page',
+    size: 'A size of its own, in millimetres',
+    width: 'width',
+    height: 'height',
+  },
+  none: 'no',
+}
