@@ -137,7 +137,7 @@ export function fillsOf(page: PageView): Fill[] {
       y: at(page.fills, i + 1),
       width: at(page.fills, i + 2),
       height: at(page.fills, i + 3),
-      colour: page.marks[at(page.fills, i + 4)]?.fill ?? '',
+      colour: page.fillColours[at(page.fills, i + 4)] ?? '',
     })
   }
   return fills

@@ -56,7 +56,7 @@ const remove = (at: number) => emit('change', props.marks.filter((_, i) => i !==
       <div class="fields">
         <InputText
           :model-value="mark.name"
-          :aria-label="text.mark.name"
+          :aria-label="`${text.mark.name}: ${mark.name}`"
           size="small"
           @change="(event: Event) => change(i, { name: (event.target as HTMLInputElement).value })"
         />

@@ -19,6 +19,9 @@ const { styles, load: loadStyles } = useStyles()
 const draft = useStyleDraft()
 const { style, whole, isNew, isChanged, problem, problems, newer, revisions } = draft
 const announced = ref('')
+/** Those that come along can be had as they were at first. */
+const SHIPPED = ['standard', 'ledger', 'black-on-white']
+const isShipped = computed(() => SHIPPED.includes(style.value?.id ?? ''))
 const taken = computed(() => styles.value.map((one) => one.id))
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 useUnsaved(() => isChanged.value)
@@ -107,12 +110,22 @@ async function save() {
         />
       </div>
       <StyleForm v-model="style" :whole="whole" :problem="problemAt" />
-      <details v-if="revisions.length" class="revisions">
+      <details v-if="revisions.length" class="revisions" open>
         <summary>{{ text.revisions }}</summary>
         <ul>
           <li v-for="one in revisions" :key="one.number">
             {{ text.revisionBy(one.number, one.author, day.format(new Date(one.savedAt))) }}
             <Button :label="text.take" text size="small" @click="draft.takeUp(one.number)" />
+          </li>
+          <li v-if="isShipped">
+            {{ text.shipped }}
+            <Button
+              :label="text.take"
+              :aria-label="`${text.take}: ${text.shipped}`"
+              text
+              size="small"
+              @click="draft.takeUp(0)"
+            />
           </li>
         </ul>
       </details>

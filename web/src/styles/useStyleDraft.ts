@@ -58,7 +58,7 @@ export function useStyleDraft() {
       }
       return true
     } catch (e) {
-      problem.value = (e as Error).message
+      problem.value = e instanceof ApiError ? (e.problems[0]?.message ?? e.message) : (e as Error).message
       if (e instanceof ApiError) {
         newer.value = e.status === 409
         problems.value = e.below('/look/')

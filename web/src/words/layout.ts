@@ -13,6 +13,7 @@ export const layout = {
     title: 'Table on the page',
     headingsOnce: 'Column headings on the first page alone',
     carried: 'Carry totals forward from page to page',
+    legend: 'Say below the title what highlights mark',
     blankEvery: 'A blank line after every so many rows',
   },
   column: {
@@ -20,6 +21,10 @@ export const layout = {
     overHint: 'Columns beside each other with the same text share it.',
     lines: 'Cut texts after so many lines',
     share: 'Share of the width, percent',
+    scale: 'Drawn beside its figures',
+    scales: { none: 'nothing', bar: 'a bar from zero', steps: 'dots in three steps' },
+    edges: ['From: two dots', 'From: three dots'],
+    thirds: 'thirds of what is printed',
   },
   page: {
     title: 'Lines at the edges',

@@ -14,6 +14,11 @@ export interface ReadyMark {
 const operand = (value: string) => (/^"?[\w-]+"?$/.test(value) ? value : `(${value})`)
 const level = (id: string) => (/^[a-z_][a-z0-9_]*$/.test(id) ? id : `"${id}"`)
 
+/** Further from the average than twice the standard deviation: squares are compared, as there are no roots. */
+const outside = (x: string, over: string) =>
+  `(${x} - AVG(${x}) ${over}) * (${x} - AVG(${x}) ${over}) > ` +
+  `4 * (AVG(${x} * ${x}) ${over} - AVG(${x}) ${over} * AVG(${x}) ${over})`
+
 /** The rules for a column of rows, by the type of what it shows; none for a column of totals alone. */
 export function readyMarks(report: Report, dataset: DatasetView, column: Column): ReadyMark[] {
   const { value } = column
@@ -46,6 +51,18 @@ function ofType(x: string, name: string, field: FieldView | undefined, report: R
               {
                 label: text.aboveGroup(name, inner.name),
                 when: `${x} > AVG(${x}) OVER (PARTITION BY ${level(inner.id)})`,
+              },
+              {
+                label: text.largestOf(name, inner.name),
+                when: `${x} = MAX(${x}) OVER (PARTITION BY ${level(inner.id)})`,
+              },
+              {
+                label: text.smallestOf(name, inner.name),
+                when: `${x} = MIN(${x}) OVER (PARTITION BY ${level(inner.id)})`,
+              },
+              {
+                label: text.outside(name, inner.name),
+                when: outside(x, `OVER (PARTITION BY ${level(inner.id)})`),
               },
             ]
           : []),

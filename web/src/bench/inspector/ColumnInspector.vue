@@ -5,6 +5,7 @@ import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import ColumnRoom from './layout/ColumnRoom.vue'
+import ColumnScale from './layout/ColumnScale.vue'
 import FieldNaming from './FieldNaming.vue'
 import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
@@ -143,7 +144,6 @@ function leaveShows() {
       @update:model-value="(width) => change({ width: width ?? undefined }, 'width')"
     />
   </InspectorField>
-  <ColumnRoom :column="column" :problem="problem" @change="(room, key) => change({ room }, key)" />
   <InspectorField v-if="once.length > 1" :label="text.once">
     <OneOf
       :aria-label="text.once"
@@ -167,6 +167,8 @@ function leaveShows() {
     :problem="problem('appears')"
     @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
   />
+  <ColumnRoom :column="column" :problem="problem" @change="(room, key) => change({ room }, key)" />
+  <ColumnScale :column="column" :problem="problem" @change="(scale, key) => change({ scale }, key)" />
 </template>
 
 <style scoped>

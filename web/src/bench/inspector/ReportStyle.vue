@@ -14,7 +14,8 @@ const props = defineProps<{ report: Report; problem: (path: string) => string | 
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 const text = words.bench.inspector
 const { styles, styleOf } = useStyles()
-const USUAL = ''
+/** Stands for naming none. */
+const USUAL = '*'
 const options = computed(() => [
   ...styles.value.map((one, i) => ({
     value: i === 0 ? USUAL : one.id,
@@ -27,7 +28,9 @@ const options = computed(() => [
 const otherwise = computed(() => saidParts(props.report.look))
 
 const choose = (style: string) =>
-  emit('apply', words.bench.edits.style, (r) => stripped({ ...r, style: style || undefined }))
+  emit('apply', words.bench.edits.style, (r) =>
+    stripped({ ...r, style: style === USUAL ? undefined : style }),
+  )
 const reset = () => emit('apply', words.bench.edits.style, (r) => stripped({ ...r, look: undefined }))
 </script>
 

@@ -32,8 +32,8 @@ function set(edge: (typeof edges)[number], line: Line | undefined) {
 </script>
 
 <template>
-  <fieldset>
-    <legend>{{ text.title }}</legend>
+  <section :aria-label="text.title">
+    <h3>{{ text.title }}</h3>
     <div v-for="edge in edges" :key="edge" class="edge" role="group" :aria-label="text[edge]">
       <div class="head">
         <span>{{ text[edge] }}</span>
@@ -62,20 +62,17 @@ function set(edge: (typeof edges)[number], line: Line | undefined) {
       </template>
     </div>
     <small>{{ text.hint }}</small>
-  </fieldset>
+  </section>
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
+section {
   display: grid;
   gap: 0.5rem;
 }
-legend {
-  padding: 0;
-  font-weight: 600;
+h3 {
+  margin: 0;
+  font-size: 1rem;
 }
 .head {
   display: flex;

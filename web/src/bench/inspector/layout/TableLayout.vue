@@ -20,6 +20,7 @@ function set<K extends keyof Layout>(key: K, value: Layout[K] | undefined) {
 
 <template>
   <LayoutSwitch
+    v-if="block(report).rows.shown || block(report).layout?.carried"
     :label="text.carried"
     :model-value="block(report).layout?.carried"
     @update:model-value="(on) => set('carried', on)"
@@ -29,6 +30,12 @@ function set<K extends keyof Layout>(key: K, value: Layout[K] | undefined) {
     :label="text.headingsOnce"
     :model-value="block(report).layout?.headingsOnce"
     @update:model-value="(on) => set('headingsOnce', on)"
+  />
+  <LayoutSwitch
+    v-if="block(report).highlights.length"
+    :label="text.legend"
+    :model-value="block(report).layout?.legend"
+    @update:model-value="(on) => set('legend', on)"
   />
   <LayoutNumber
     :label="text.blankEvery"

@@ -167,7 +167,7 @@ final class PdfReportWriter implements ReportWriter {
     /** Colours what is behind what is marked. */
     private static void fill(Page page, PdfContentByte content) {
         for (Page.Fill fill : page.fills()) {
-            setFill(content, page.marks().get(fill.mark()).fill());
+            setFill(content, page.fillColours().get(fill.colour()));
             content.rectangle(
                     fill.x() / HUNDREDTHS,
                     up(page, fill.y() + fill.height()),

@@ -113,6 +113,16 @@ public final class BandContents {
                 .toList();
     }
 
+    /** What highlights mark: "▲ Overdue · ◆ Due today". */
+    private String legend() {
+        return plan.highlights().stream()
+                .map(rule -> {
+                    String sign = plan.inputs().style().mark(rule.look()).sign();
+                    return (rule.word().isEmpty() ? sign : rule.word()) + " " + rule.label();
+                })
+                .collect(Collectors.joining(" · "));
+    }
+
     private Words words() {
         return Words.of(plan.locale());
     }
@@ -137,6 +147,9 @@ public final class BandContents {
                 .filter(note -> !note.isBlank())
                 .ifPresent(note -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), note)));
         plan.reach().forEach(text -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), text)));
+        if (plan.layout().hasLegend()) {
+            words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), legend()));
+        }
         return words;
     }
 

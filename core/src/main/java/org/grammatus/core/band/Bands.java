@@ -76,7 +76,8 @@ public final class Bands {
         }
         if (block.title().isPresent()
                 || block.note().isPresent()
-                || !block.facts().reach().isEmpty()) {
+                || !block.facts().reach().isEmpty()
+                || block.facts().layout().hasLegend()) {
             add(BandKind.BLOCK_HEADER, GroupTree.ROOT, NO_ROW);
         }
     }

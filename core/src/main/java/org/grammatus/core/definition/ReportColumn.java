@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.layout.ColumnRoom;
+import org.grammatus.core.choice.layout.ColumnScale;
 
 /**
  * A column of figures or texts.
@@ -16,12 +17,15 @@ import org.grammatus.core.choice.layout.ColumnRoom;
  * @param unit whether figures are printed in thousands or millions, which the heading says
  * @param width points; measured from what is printed unless given
  * @param room what else is said of the room that it takes
+ * @param scale what is drawn beside its figures
  * @param once id of the level in whose groups the value is printed once, and again at the top of a page
  * @param appears a condition over the answers, without which the column is not printed
  * @param off whether the column is kept but not printed
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "label", "value", "format", "unit", "align", "width", "room", "once", "appears", "off"})
+@JsonPropertyOrder({
+    "id", "label", "value", "format", "unit", "align", "width", "room", "scale", "once", "appears", "off"
+})
 public record ReportColumn(
         String id,
         Optional<String> label,
@@ -31,18 +35,20 @@ public record ReportColumn(
         Optional<Align> align,
         Optional<Integer> width,
         Optional<ColumnRoom> room,
+        Optional<ColumnScale> scale,
         Optional<String> once,
         Optional<String> appears,
         Optional<Boolean> off) {
 
     /** The same column at another width. */
     public ReportColumn withWidth(Optional<Integer> points) {
-        return new ReportColumn(id, label, value, format, unit, align, points, room, once, appears, off);
+        return new ReportColumn(id, label, value, format, unit, align, points, room, scale, once, appears, off);
     }
 
     /** The same column, kept but not printed. */
     ReportColumn switchedOff() {
-        return new ReportColumn(id, label, value, format, unit, align, width, room, once, appears, Optional.of(true));
+        return new ReportColumn(
+                id, label, value, format, unit, align, width, room, scale, once, appears, Optional.of(true));
     }
 
     /** The same with all its texts changed. */
@@ -57,6 +63,7 @@ public record ReportColumn(
                 align,
                 width,
                 room,
+                scale,
                 level,
                 to.expression(appears),
                 off);

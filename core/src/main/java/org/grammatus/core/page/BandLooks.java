@@ -77,7 +77,8 @@ final class BandLooks {
                     int right = whole
                             ? columns.right(columns.x().length - 1)
                             : columns.right(column) + columns.gap() - BESIDE_CELL;
-                    sheet.ground().fill(left, top, right - left, bottom, mark.rule());
+                    sheet.ground()
+                            .fill(left, top, right - left, bottom, look(mark).fill());
                 });
     }
 

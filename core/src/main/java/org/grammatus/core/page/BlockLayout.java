@@ -32,6 +32,7 @@ final class BlockLayout {
     private final boolean hasWords;
     private final List<HeadingSpan> spans;
     private final CarriedLines carried;
+    private final List<Optional<ScaleMarks>> scales;
 
     /**
      * Fits a block; one that does not fit says so in its place.
@@ -74,6 +75,9 @@ final class BlockLayout {
         this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
         this.spans = HeadingSpan.of(plan, columns);
         this.carried = new CarriedLines(bands);
+        this.scales = IntStream.range(0, columns.x().length)
+                .mapToObj(c -> ScaleMarks.of(bands.grouped(), c))
+                .toList();
         this.headingLines = IntStream.range(0, columns.x().length)
                 .mapToObj(c -> type().lines(
                                 Words.of(plan.locale()).heading(plan.columns().get(c)),
@@ -171,6 +175,11 @@ final class BlockLayout {
     /** Where what totals have come to is carried from page to page. */
     CarriedLines carried() {
         return carried;
+    }
+
+    /** What is drawn beside the figures of a column. */
+    Optional<ScaleMarks> scale(int column) {
+        return scales.get(column);
     }
 
     /** Height of such a line; 0 where nothing is carried. */

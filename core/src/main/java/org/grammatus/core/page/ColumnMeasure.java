@@ -11,6 +11,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
@@ -44,6 +45,20 @@ final class ColumnMeasure {
     }
 
     int natural() {
+        return plan.columns().get(index).scale().map(this::withScale).orElseGet(this::widestText);
+    }
+
+    /** With the dots before figures, or as wide as bars must be. */
+    private int withScale(ColumnScale scale) {
+        int texts = widestText();
+        return scale.kind() == ColumnScale.Kind.BAR
+                ? Math.max(texts, ScaleMarks.LEAST_BAR)
+                : texts
+                        + type.width(type.printable(ScaleMarks.widestDots(), TextStyle.CELL), TextStyle.CELL)
+                        + type.size(TextStyle.CELL) / 2;
+    }
+
+    private int widestText() {
         for (String word :
                 Words.of(plan.locale()).heading(plan.columns().get(index)).split(" ")) {
             text(word, TextStyle.COLUMN_HEADING);

@@ -1,7 +1,9 @@
 package org.grammatus.core.page;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** What is drawn on a sheet besides texts: lines, and coloured grounds. Places are from the left edge of the block that is put on it. */
 final class Ground {
@@ -13,6 +15,7 @@ final class Ground {
 
     private final List<Page.Rule> rules = new ArrayList<>();
     private final List<Page.Fill> fills = new ArrayList<>();
+    private final Map<String, Integer> colours = new LinkedHashMap<>();
     private BlockPlace block;
 
     /** From now on things are drawn that belong to a block. */
@@ -36,13 +39,14 @@ final class Ground {
         }
     }
 
-    /**
-     * Colours a ground.
-     *
-     * @param mark index of the highlight that it is of among its block's
-     */
-    void fill(int x, int top, int width, int bottom, int mark) {
-        fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, block.firstMark() + mark));
+    /** Colours a ground, as {@code #rrggbb}. */
+    void fill(int x, int top, int width, int bottom, String colour) {
+        int index = colours.computeIfAbsent(colour, key -> colours.size());
+        fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, index));
+    }
+
+    List<String> colours() {
+        return List.copyOf(colours.keySet());
     }
 
     List<Page.Rule> rules() {

@@ -17,6 +17,7 @@ import java.util.List;
  * @param rules lines
  * @param ruleInks the inks that they refer to, as {@code #rrggbb}
  * @param fills what is coloured behind texts
+ * @param fillColours the colours that they refer to, as {@code #rrggbb}
  * @param braces which rows feed which group's totals
  * @param blocks the report's blocks, wherever they stand
  * @param columns where the columns stand
@@ -36,6 +37,7 @@ public record Page(
         List<Rule> rules,
         List<String> ruleInks,
         List<Fill> fills,
+        List<String> fillColours,
         List<Brace> braces,
         List<BlockBox> blocks,
         List<ColumnBox> columns,
@@ -133,9 +135,9 @@ public record Page(
     /**
      * A coloured ground.
      *
-     * @param mark index of the highlight that it is of
+     * @param colour index of its colour
      */
-    public record Fill(int x, int y, int width, int height, int mark) {}
+    public record Fill(int x, int y, int width, int height, int colour) {}
 
     /**
      * A line from left to right; thicker ones set off larger totals.

@@ -17,6 +17,7 @@ import org.grammatus.core.plan.style.PrintStyle;
 final class PageBuilder {
 
     private static final int NONE = -1;
+    private static final int ABOVE_BAR = 100;
     /** A line below a band stands this far above its edge. */
     private static final int ABOVE_EDGE = 20;
 
@@ -265,12 +266,30 @@ final class PageBuilder {
             TextStyle style = layout.measures().valueStyle(band, column, looks.marks());
             int baseline = y + measured.values();
             sheet.ink(looks.ink(value));
+            scale(bands.kind(band), value, measured, node);
             for (String line : layout.measures().lines(value, style)) {
                 sheet.columnText(line, style, column, baseline, node, value.part(), BandLooks.isNumber(value));
                 baseline += type.lineHeight(style);
             }
             looks.signsBeside(column, y + measured.values(), node);
         }
+    }
+
+    /** The bar behind a figure, or the dots before it. */
+    private void scale(BandKind kind, BandCell.Value value, Measured measured, int node) {
+        if (kind != BandKind.DETAIL && kind != BandKind.GROUP_LINE) {
+            return;
+        }
+        layout.scale(value.column()).filter(scale -> scale.isDrawn(value)).ifPresent(scale -> {
+            int left = layout.columns().x()[value.column()];
+            if (scale.isBar()) {
+                int[] bar = scale.bar(value, layout.columns().widths()[value.column()]);
+                int bottom = y + measured.own() - look.belowRow();
+                sheet.ground().fill(left + bar[0], y + ABOVE_BAR, bar[1] - bar[0], bottom, ScaleMarks.TINT);
+            } else {
+                sheet.text(scale.dots(value), TextStyle.CELL, left, y + measured.values(), node, value.part());
+            }
+        });
     }
 
     /** Whether a value that is printed once in its group is that of the row above, in the same group and on this page. */

@@ -91,6 +91,7 @@ final class Sheet {
                 ground.rules(),
                 List.of(look().ruleInk(), look().rowInk()),
                 ground.fills(),
+                ground.colours(),
                 List.copyOf(braces),
                 blocks.stream()
                         .map(each -> new Page.BlockBox(

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.layout.ColumnRoom;
+import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.expression.Typed;
 
 /**
@@ -16,6 +17,7 @@ import org.grammatus.core.expression.Typed;
  * @param ownFormat whether the definition gives the pattern
  * @param width points; measured from what is printed unless given
  * @param room what else is said of the room that it takes
+ * @param scale what is drawn beside its figures
  * @param onceIn depth of the level in whose groups its value is printed once
  */
 public record ColumnPlan(
@@ -31,6 +33,7 @@ public record ColumnPlan(
         Align align,
         Optional<Integer> width,
         ColumnRoom room,
+        Optional<ColumnScale> scale,
         Optional<Integer> onceIn) {
 
     /** Whether its width is what its figures need and never less. */
@@ -46,12 +49,25 @@ public record ColumnPlan(
     /** The same column called and counted in another way. */
     public ColumnPlan called(String otherLabel, Optional<FigureUnit> otherUnit) {
         return new ColumnPlan(
-                id, otherLabel, pointer, text, value, home, format, ownFormat, otherUnit, align, width, room, onceIn);
+                id,
+                otherLabel,
+                pointer,
+                text,
+                value,
+                home,
+                format,
+                ownFormat,
+                otherUnit,
+                align,
+                width,
+                room,
+                scale,
+                onceIn);
     }
 
     /** The same column at another width. */
     public ColumnPlan withWidth(Optional<Integer> points) {
         return new ColumnPlan(
-                id, label, pointer, text, value, home, format, ownFormat, unit, align, points, room, onceIn);
+                id, label, pointer, text, value, home, format, ownFormat, unit, align, points, room, scale, onceIn);
     }
 }

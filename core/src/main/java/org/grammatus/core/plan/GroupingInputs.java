@@ -69,6 +69,7 @@ public record GroupingInputs(
                 Align.START,
                 Optional.empty(),
                 ColumnRoom.PLAIN,
+                Optional.empty(),
                 column.onceIn());
     }
 }

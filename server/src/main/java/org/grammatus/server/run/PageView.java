@@ -32,8 +32,11 @@ public record PageView(
         @Schema(description = "Inks of the rules, as #rrggbb")
         List<String> ruleInks,
 
-        @Schema(description = "Coloured grounds; five numbers each: x, y, width, height, mark")
+        @Schema(description = "Coloured grounds; five numbers each: x, y, width, height, colour")
         int[] fills,
+
+        @Schema(description = "Colours of the grounds, as #rrggbb")
+        List<String> fillColours,
 
         @Schema(description = "Six numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here, block")
         int[] braces,
@@ -64,7 +67,8 @@ public record PageView(
                         new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
                 page.ruleInks(),
-                flat(page.fills(), f -> new int[] {f.x(), f.y(), f.width(), f.height(), f.mark()}),
+                flat(page.fills(), f -> new int[] {f.x(), f.y(), f.width(), f.height(), f.colour()}),
+                page.fillColours(),
                 flat(page.braces(), b ->
                         new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
                 page.blocks(),

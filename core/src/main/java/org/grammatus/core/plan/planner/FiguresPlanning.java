@@ -58,6 +58,7 @@ final class FiguresPlanning {
                 Align.START,
                 Optional.empty(),
                 ColumnRoom.PLAIN,
+                Optional.empty(),
                 Optional.empty()));
         int value = total(pointer, figure, figure.id(), Optional.empty(), true);
         TotalPlan planned = totals.get(value);

@@ -93,6 +93,7 @@ final class ParagraphPlanning {
                 Align.START,
                 Optional.empty(),
                 ColumnRoom.PLAIN,
+                Optional.empty(),
                 Optional.empty()));
         totals.add(new TotalPlan(
                 id,

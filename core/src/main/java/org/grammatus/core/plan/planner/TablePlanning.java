@@ -8,6 +8,7 @@ import java.util.function.Function;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.layout.ColumnRoom;
+import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
@@ -100,6 +101,22 @@ final class TablePlanning {
                 layout());
     }
 
+    private Optional<ColumnScale> scale(String at, ReportColumn column, Typed value) {
+        if (column.scale().isPresent()
+                && column.value().isPresent()
+                && !value.type().isNumber()) {
+            problems.error(
+                    at + "/scale", "the column shows " + value.type() + "; only figures have a size to be drawn");
+        }
+        column.scale()
+                .flatMap(ColumnScale::edges)
+                .filter(edges -> edges.getFirst().compareTo(edges.getLast()) >= 0)
+                .ifPresent(edges -> problems.error(
+                        at + "/scale/edges",
+                        "the highest step must begin above the middle one; give the lower edge first"));
+        return column.scale();
+    }
+
     /** How the table stands on pages; what it cannot do with the rows that it prints is noted. */
     private TableLayout layout() {
         TableLayout layout = block.layout().orElse(TableLayout.PLAIN);
@@ -151,6 +168,7 @@ final class TablePlanning {
                 align,
                 column.width(),
                 column.room().orElse(ColumnRoom.PLAIN),
+                scale(pointer, column, value),
                 onceIn);
     }
 

@@ -1,0 +1,99 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Authors change how all reports look, and see it on one before. */
+class HouseStylesTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static final List<String> REPORTS = List.of("expected-deliveries", "order-counts", "quiet-apiaries");
+    private static final String DARK = "rgb(22, 22, 22)";
+    private static final String BLUE = "rgb(18, 52, 86)";
+
+    private static Locator title(Page page) {
+        return page.locator(".paper [data-role=TITLE] span").first();
+    }
+
+    private static Locator section(Page page, String name) {
+        return page.locator("summary").filter(new Locator.FilterOptions().setHasText(name));
+    }
+
+    private static void allAre(Page page, String colour) {
+        for (String report : REPORTS) {
+            page.navigate(page.url().replaceAll("(//[^/]+).*", "$1/reports/" + report));
+            assertThat(title(page)).hasCSS("color", colour);
+        }
+    }
+
+    @Test
+    void oneChangeIsSeenOnAReportAndThenInAll() {
+        Page reader = PRODUCT.signedIn("reader", "/reports");
+        allAre(reader, DARK);
+        Page author = PRODUCT.signedIn("author", "/styles");
+        assertThat(title(author)).hasCSS("color", DARK);
+        section(author, "Inks").click();
+        author.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("#123456");
+        assertThat(title(author)).hasCSS("color", BLUE);
+        assertThat(author.getByText("Not saved yet")).isVisible();
+        Accessibility.check(author);
+        // Nothing is saved by looking.
+        reader.navigate(reader.url());
+        assertThat(title(reader)).hasCSS("color", DARK);
+        Bench.button(author, "Save for all reports").click();
+        assertThat(author.getByText("“Standard” is saved")).isVisible();
+        allAre(reader, BLUE);
+        Bench.button(author, "Take up: As it comes along").click();
+        assertThat(title(author)).hasCSS("color", DARK);
+        Bench.button(author, "Save for all reports").click();
+        assertThat(author.getByText("Revision 2")).isVisible();
+        allAre(reader, DARK);
+    }
+
+    @Test
+    void whatNobodyCouldReadIsNotSaved() {
+        Page page = PRODUCT.signedIn("author", "/styles/ledger");
+        section(page, "Inks").click();
+        page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("#dddddd");
+        Bench.button(page, "Save for all reports").click();
+        assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("contrast");
+        Bench.button(page, "Discard changes").click();
+        assertThat(page.getByText("Not saved yet")).hasCount(0);
+    }
+
+    @Test
+    void aReportTakesAStyleOfItsOwnAndOneIsMadeAnew() {
+        Page page = PRODUCT.signedIn("author", "/styles/ledger");
+        assertThat(title(page)).isVisible();
+        Bench.button(page, "New style like this").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Large print");
+        section(page, "Texts").click();
+        Locator size = page.getByLabel("Report title: Size in points");
+        size.fill("30");
+        size.press("Tab");
+        assertThat(title(page)).isVisible();
+        Bench.button(page, "Save for all reports").click();
+        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("House styles")))
+                .containsText("Large print");
+
+        page.navigate(page.url().replaceAll("(//[^/]+).*", "$1/bench/order-counts"));
+        Bench bench = Bench.opened(page);
+        String before = title(page).evaluate("title => title.style.fontSize").toString();
+        page.getByText("Paper, margins, texts").click();
+        bench.choose(bench.field("House style"), "Large print");
+        org.assertj.core.api.Assertions.assertThat(
+                        title(page).evaluate("title => title.style.fontSize").toString())
+                .isNotEqualTo(before);
+        assertThat(title(page)).hasCSS("color", "rgb(31, 77, 58)");
+        bench.edit(() -> page.keyboard().press("Control+z"));
+        assertThat(title(page)).hasCSS("color", DARK);
+    }
+}

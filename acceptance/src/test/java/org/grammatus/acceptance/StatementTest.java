@@ -1,0 +1,72 @@
+package org.grammatus.acceptance;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** A statement for each apiary is made of a plain list, step by step, and each step can be taken back. */
+class StatementTest {
+
+    @RegisterExtension
+    static final Product PRODUCT = new Product();
+
+    private static Locator carried(Page page) {
+        return page.locator(".paper [data-role=CARRIED]");
+    }
+
+    private static Locator part(Page page, String name) {
+        return page.locator(".spine .item")
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .first();
+    }
+
+    @Test
+    void aStatementIsMadeOfAPlainList() {
+        Page page = PRODUCT.signedIn("author", "/reports");
+        Bench bench = Bench.make(page, "Sales order lines");
+        bench.addColumn("Order");
+        bench.addColumn("Product");
+        bench.addColumn("Net sales");
+        Locator paper = page.locator(".paper");
+        bench.group("Apiary");
+        part(page, "Apiary").click();
+        Locator pages = page.locator(".spine, aside")
+                .getByText(Pattern.compile("^[\\d,]+ pages$"))
+                .first();
+        String before = pages.textContent();
+        bench.edit(() ->
+                bench.inspector().getByText("Each group begins a new page").click());
+        assertThat(pages).not().hasText(before);
+        bench.edit(() -> {
+            Locator name = bench.field("Footer text");
+            name.fill("{group}, in total");
+            name.press("Tab");
+        });
+        assertThat(paper).containsText(", in total");
+        bench.edit(() -> bench.inspector()
+                .getByText("Keep a group on one page where it fits")
+                .click());
+        page.locator(".spine .ordered").click();
+        bench.edit(() -> bench.inspector()
+                .getByText("Carry totals forward from page to page")
+                .click());
+        // The first apiary that has more than one page carries its total.
+        Locator next = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Next page"));
+        for (int turned = 0; turned < 20 && carried(page).count() == 0; turned++) {
+            String shown = paper.textContent();
+            next.click();
+            assertThat(paper).not().hasText(shown);
+        }
+        assertThat(carried(page).first()).containsText("arried forward");
+        for (int step = 0; step < 4; step++) {
+            bench.edit(() -> page.keyboard().press("Control+z"));
+        }
+        assertThat(pages).hasText(before);
+        assertThat(paper).not().containsText(", in total");
+    }
+}
