@@ -43,7 +43,8 @@ const sample = computed(() => {
   const cells = page
     ? bandsOf(page).flatMap((band) => (band.role === 'COLUMN_HEADINGS' ? [] : band.cells))
     : []
-  return cells.find((cell) => page!.ids[cell.id] === column.id)?.text ?? ''
+  // Dots before a figure are none either.
+  return cells.find((cell) => page!.ids[cell.id] === column.id && !/^•+$/.test(cell.text))?.text ?? ''
 })
 
 function change(what: Partial<Column>, key: string) {
