@@ -62,11 +62,7 @@ class StatementTest {
             assertThat(paper).not().hasText(shown);
         }
         assertThat(carried(page).first()).containsText("arried forward");
-        for (int turned = 0; turned < 20 && !paper.textContent().contains(", in total"); turned++) {
-            String shown = paper.textContent();
-            next.click();
-            assertThat(paper).not().hasText(shown);
-        }
+        Bench.button(page, "Last page").click();
         assertThat(paper).containsText(", in total");
         for (int step = 0; step < 4; step++) {
             bench.edit(() -> page.keyboard().press("Control+z"));
