@@ -63,7 +63,7 @@ class PlannerTest {
                 .replace("\"id\": \"t-freight\"", "\"id\": \"t-net\"")
                 .replace("\"prompt\": \"period\"", "\"prompt\": \"perod\"")
                 .replace("\"value\": \"SUM(freight)\"", "\"value\": \"SUM(fright)\"")
-                .replace("\"A4\"", "\"A5\"");
+                .replace("\"A4\"", "\"A9\"");
         assertThat(faults(wrong, new Answers(Map.of("period", "2026-02-30"))).lines())
                 .containsExactlyInAnyOrder(
                         "property \"title\" is missing",
@@ -72,7 +72,7 @@ class PlannerTest {
                                 + " in the document",
                         "/filters/0/prompt: unknown prompt \"perod\", expected one of period; did you mean \"period\"?",
                         "/blocks/0/totals/1/value: 1:5 unknown field \"fright\"; did you mean \"freight\"?",
-                        "/page/paper: found \"A5\", expected one of A4, Letter; did you mean \"A4\"?",
+                        "/page/paper: found \"A9\", expected one of A3, A4, A5, B4, B5, Letter, Legal, Tabloid; did you mean \"A3\"?",
                         "/answers/period: \"2026-02-30\" is no day: February 2026 has 28 days");
     }
 
