@@ -215,6 +215,19 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
           >
         </div>
       </div>
+      <img
+        v-for="(picture, i) in page.pictures"
+        :key="`picture-${i}`"
+        class="fill"
+        alt=""
+        :src="`data:image/png;base64,${picture.png}`"
+        :style="{
+          left: px(picture.x),
+          top: px(picture.y),
+          width: px(picture.width),
+          height: px(picture.height),
+        }"
+      />
       <div
         v-for="(rule, i) in rules"
         :key="`rule-${i}`"

@@ -5,9 +5,10 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import ColourField from './ColourField.vue'
+import LogoField from './LogoField.vue'
 import MarkLooks from './MarkLooks.vue'
 import StyleSection from './StyleSection.vue'
-import { said, saidOfText, withMarks } from './styleEdits'
+import { said, saidOfText, withLogo, withMarks } from './styleEdits'
 import type { HouseStyle, MarkLook, WholeStyle } from '@/api/client'
 import { words } from '@/words'
 
@@ -180,6 +181,9 @@ const set = (next: HouseStyle) => (style.value = next)
       :problem="problem"
       @change="(changed: MarkLook[]) => set(withMarks(style, changed))"
     />
+  </StyleSection>
+  <StyleSection :title="text.logo.title" :own="!!look.logo">
+    <LogoField :logo="look.logo" :problem="problem('logo')" @change="(logo) => set(withLogo(style, logo))" />
   </StyleSection>
 </template>
 

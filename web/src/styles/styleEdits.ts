@@ -40,6 +40,11 @@ export function withMarks(style: HouseStyle, marks: MarkLook[] | undefined): Hou
   return withLook(style, { ...style.look, marks })
 }
 
+/** Sets the picture beside titles, or takes it away. */
+export function withLogo(style: HouseStyle, logo: StyleParts['logo']): HouseStyle {
+  return withLook(style, { ...style.look, logo })
+}
+
 /** The same style under another name, and the id that goes with it. */
 export function calledAnew(style: HouseStyle, name: string, taken: string[]): HouseStyle {
   const plain = name

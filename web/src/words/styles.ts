@@ -89,6 +89,14 @@ export const styles = {
   removeMark: (name: string) => `Remove ${name}`,
   newMark: 'New look',
   signs: '▲◆●✓–■★!?+',
+  logo: {
+    title: 'Logo',
+    file: 'A PNG file',
+    width: 'Width in millimetres',
+    remove: 'Remove the logo',
+    now: 'The logo as it is',
+    tooLarge: (name: string) => `“${name}” is larger than 74 kB; save it smaller.`,
+  },
   own: 'Changed here',
   reset: (what: string) => `${what}: as in the standard style`,
 }

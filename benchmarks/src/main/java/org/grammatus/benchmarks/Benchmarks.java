@@ -5,8 +5,8 @@ import java.util.Arrays;
 /**
  * Runs the benchmarks and prints our figure, the anchor's in the same run, and the ratio.
  *
- * <p>Arguments: {@code group}, {@code variants}, {@code read}, {@code edit}, {@code blocks}, {@code filters} or {@code readers} for one of them, then line counts; 1,000,000 and
- * 10,000,000 unless given. {@code edit}, {@code blocks}, {@code filters} and {@code readers} have sizes of their own.
+ * <p>Arguments: {@code group}, {@code variants}, {@code read}, {@code edit}, {@code blocks}, {@code filters}, {@code pages} or {@code readers} for one of them, then line counts; 1,000,000 and
+ * 10,000,000 unless given. {@code edit}, {@code blocks}, {@code filters}, {@code pages} and {@code readers} have sizes of their own.
  */
 public final class Benchmarks {
 
@@ -27,6 +27,7 @@ public final class Benchmarks {
             case "edit" -> EditToPage.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "blocks" -> BlocksTogether.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "filters" -> FiltersAndChoices.run(sizes.length == 0 ? new int[] {370_000, 1_000_000} : sizes);
+            case "pages" -> PagesAndPdf.run(sizes.length == 0 ? new int[] {1_000_000} : sizes);
             case "readers" -> Readers.run();
             case "" -> {
                 GroupAndOrder.run(asked);
@@ -37,7 +38,7 @@ public final class Benchmarks {
             }
             default ->
                 throw new IllegalArgumentException("Unknown benchmark \"" + name
-                        + "\"; group, variants, read, edit, blocks, filters and readers are known");
+                        + "\"; group, variants, read, edit, blocks, filters, pages and readers are known");
         }
     }
 }

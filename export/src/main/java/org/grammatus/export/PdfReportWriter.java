@@ -2,12 +2,14 @@ package org.grammatus.export;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.ZoneId;
 import java.util.Arrays;
+import java.util.Base64;
 import java.util.EnumMap;
 import java.util.GregorianCalendar;
 import java.util.HashMap;
@@ -22,6 +24,7 @@ import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.typography.Face;
 import org.openpdf.text.Document;
 import org.openpdf.text.DocumentException;
+import org.openpdf.text.Image;
 import org.openpdf.text.Rectangle;
 import org.openpdf.text.pdf.BaseFont;
 import org.openpdf.text.pdf.PdfContentByte;
@@ -133,6 +136,7 @@ final class PdfReportWriter implements ReportWriter {
     private void paint(Page page, PdfWriter writer) throws DocumentException {
         PdfContentByte content = writer.getDirectContent();
         fill(page, content);
+        pictures(page, content);
         int ink = Page.NONE;
         for (Page.Rule rule : page.rules()) {
             if (rule.ink() != ink) {
@@ -174,6 +178,19 @@ final class PdfReportWriter implements ReportWriter {
                     fill.width() / HUNDREDTHS,
                     fill.height() / HUNDREDTHS);
             content.fill();
+        }
+    }
+
+    private static void pictures(Page page, PdfContentByte content) throws DocumentException {
+        for (Page.Picture picture : page.pictures()) {
+            try {
+                Image image = Image.getInstance(Base64.getDecoder().decode(picture.png()));
+                image.scaleAbsolute(picture.width() / HUNDREDTHS, picture.height() / HUNDREDTHS);
+                image.setAbsolutePosition(picture.x() / HUNDREDTHS, up(page, picture.y() + picture.height()));
+                content.addImage(image);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
     }
 

@@ -15,12 +15,14 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
+import org.grammatus.core.plan.style.Picture;
 import org.grammatus.core.plan.style.PrintStyle;
 
 /** Measures bands and places their words: what both page breaks and pages are made from. Not thread-safe. */
 final class BandMeasures {
 
     private static final int BELOW_TITLE = 900;
+    private static final int BESIDE_LOGO = 1_500;
     private static final int BELOW_BLOCK_TITLE = 500;
     private static final int BELOW_HEADING = 100;
     private static final int BELOW_NOTE = 400;
@@ -80,7 +82,7 @@ final class BandMeasures {
     private Measured alone(int band) {
         BandKind kind = bands.kind(band);
         return switch (kind) {
-            case REPORT_HEADER -> title(contents.words(bands, band), titleWidth, BELOW_TITLE);
+            case REPORT_HEADER -> reportTitle(contents.words(bands, band));
             case BLOCK_HEADER -> title(contents.words(bands, band), width, BELOW_BLOCK_TITLE);
             case GROUP_HEADING ->
                 heading(bands.node(band), contents.words(bands, band).getFirst(), false);
@@ -96,6 +98,19 @@ final class BandMeasures {
     /** The heading of a group where it goes on after a break. */
     Measured continued(int node) {
         return heading(node, contents.continued(node), true);
+    }
+
+    /** The title, beside the logo where there is one. */
+    private Measured reportTitle(List<BandCell.Words> words) {
+        int logo = look.logo().map(Picture::width).orElse(0);
+        Measured title = title(words, logo == 0 ? titleWidth : titleWidth - logo - BESIDE_LOGO, BELOW_TITLE);
+        int least = look.logo().map(picture -> picture.height() + BELOW_TITLE).orElse(0);
+        return title.withBelow(Math.max(0, least - title.height()));
+    }
+
+    /** Left edge of the logo. */
+    int logoLeft() {
+        return titleWidth - look.logo().map(Picture::width).orElse(0);
     }
 
     private Measured title(List<BandCell.Words> words, int room, int below) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.plan.style.Picture;
 
 /** What is drawn on a sheet besides texts: lines, and coloured grounds. Places are from the left edge of the block that is put on it. */
 final class Ground {
@@ -15,6 +16,7 @@ final class Ground {
 
     private final List<Page.Rule> rules = new ArrayList<>();
     private final List<Page.Fill> fills = new ArrayList<>();
+    private final List<Page.Picture> pictures = new ArrayList<>();
     private final Map<String, Integer> colours = new LinkedHashMap<>();
     private BlockPlace block;
 
@@ -43,6 +45,14 @@ final class Ground {
     void fill(int x, int top, int width, int bottom, String colour) {
         int index = colours.computeIfAbsent(colour, key -> colours.size());
         fills.add(new Page.Fill(block.left() + x, top, width, bottom - top, index));
+    }
+
+    void picture(Picture picture, int x, int top) {
+        pictures.add(new Page.Picture(block.left() + x, top, picture.width(), picture.height(), picture.png()));
+    }
+
+    List<Page.Picture> pictures() {
+        return List.copyOf(pictures);
     }
 
     List<String> colours() {

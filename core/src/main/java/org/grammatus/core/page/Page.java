@@ -18,6 +18,7 @@ import java.util.List;
  * @param ruleInks the inks that they refer to, as {@code #rrggbb}
  * @param fills what is coloured behind texts
  * @param fillColours the colours that they refer to, as {@code #rrggbb}
+ * @param pictures what is painted besides
  * @param braces which rows feed which group's totals
  * @param blocks the report's blocks, wherever they stand
  * @param columns where the columns stand
@@ -38,6 +39,7 @@ public record Page(
         List<String> ruleInks,
         List<Fill> fills,
         List<String> fillColours,
+        List<Picture> pictures,
         List<Brace> braces,
         List<BlockBox> blocks,
         List<ColumnBox> columns,
@@ -145,6 +147,13 @@ public record Page(
      * @param ink index of its ink
      */
     public record Rule(int x, int y, int width, int thickness, int ink) {}
+
+    /**
+     * A picture.
+     *
+     * @param png the file, in Base64
+     */
+    public record Picture(int x, int y, int width, int height, String png) {}
 
     /**
      * A brace beside the rows that feed a group's totals, as far as they stand on this page.

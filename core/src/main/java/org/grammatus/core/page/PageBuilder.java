@@ -179,6 +179,11 @@ final class PageBuilder {
         measured.rules()
                 .forEach(rule -> sheet.ground()
                         .rule(rule.x(), y + rule.y(), rule.width(), look.lines().innerTotal()));
+        if (kind == BandKind.REPORT_HEADER) {
+            look.logo()
+                    .ifPresent(logo ->
+                            sheet.ground().picture(logo, layout.measures().logoLeft(), y));
+        }
         sheet.ink(looks.ink());
         words(measured, node);
         if (kind != BandKind.FIGURE) {

@@ -92,6 +92,7 @@ final class Sheet {
                 List.of(look().ruleInk(), look().rowInk()),
                 ground.fills(),
                 ground.colours(),
+                ground.pictures(),
                 List.copyOf(braces),
                 blocks.stream()
                         .map(each -> new Page.BlockBox(

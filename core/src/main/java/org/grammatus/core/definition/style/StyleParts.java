@@ -11,9 +11,10 @@ import java.util.Optional;
  * @param texts how texts look, by what they are
  * @param marks the looks that highlights choose from; all of them or none are given
  * @param palette colours of series, as {@code #rrggbb}; all of them or none are given
+ * @param logo a picture at the right of the title
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"inks", "texts", "rules", "spacing", "figures", "marks", "palette"})
+@JsonPropertyOrder({"inks", "texts", "rules", "spacing", "figures", "marks", "palette", "logo"})
 public record StyleParts(
         Optional<Inks> inks,
         Optional<List<TextLook>> texts,
@@ -21,4 +22,5 @@ public record StyleParts(
         Optional<Spacing> spacing,
         Optional<FigureLook> figures,
         Optional<List<MarkLook>> marks,
-        Optional<List<String>> palette) {}
+        Optional<List<String>> palette,
+        Optional<Logo> logo) {}

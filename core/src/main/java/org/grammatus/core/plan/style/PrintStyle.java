@@ -2,6 +2,7 @@ package org.grammatus.core.plan.style;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.TextStyle;
 
@@ -18,6 +19,7 @@ import org.grammatus.core.choice.TextStyle;
  * @param negativeInk of figures below zero, where {@code negative} says so
  * @param blank what stands where a column has no value
  * @param marks the looks that highlights choose from; at least one
+ * @param logo at the right of the title
  */
 public record PrintStyle(
         Map<TextStyle, TextFace> texts,
@@ -31,7 +33,8 @@ public record PrintStyle(
         String negativeInk,
         String blank,
         List<MarkStyle> marks,
-        List<String> palette) {
+        List<String> palette,
+        Optional<Picture> logo) {
 
     public PrintStyle {
         texts = Map.copyOf(texts);

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Set;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.definition.style.Logo;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 
@@ -14,6 +15,9 @@ public final class StyleCheck {
 
     /** The least contrast of a text and what is behind it. */
     public static final double LEAST = 4.5;
+
+    /** The tallest logo, in millimetres. */
+    private static final int TALLEST = 60;
 
     private static final String PAPER = "#ffffff";
     private static final double OFFSET = 0.05;
@@ -33,6 +37,7 @@ public final class StyleCheck {
                     problems);
         }
         legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
+        style.look().logo().ifPresent(logo -> logo(logo, problems));
         Set<String> ids = new HashSet<>();
         Set<String> signs = new HashSet<>();
         for (int i = 0; i < look.marks().size(); i++) {
@@ -51,6 +56,19 @@ public final class StyleCheck {
             legible(at, "\"" + mark.name() + "\"", ink, mark.fill().isEmpty() ? PAPER : mark.fill(), problems);
         }
         return problems.found();
+    }
+
+    private static void logo(Logo logo, Problems problems) {
+        try {
+            int[] dots = PngFile.size(logo.png());
+            if ((long) dots[1] * logo.width() / dots[0] > TALLEST) {
+                problems.error(
+                        "/look/logo/width", "the logo would be taller than " + TALLEST + " mm; make it less wide");
+            }
+        } catch (IllegalArgumentException e) {
+            problems.error(
+                    "/look/logo/png", "the logo cannot be printed: " + e.getMessage() + "; save it as a PNG file anew");
+        }
     }
 
     private static void legible(String pointer, String what, String ink, String ground, Problems problems) {

@@ -12,6 +12,7 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.definition.style.FigureLook;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Inks;
+import org.grammatus.core.definition.style.Logo;
 import org.grammatus.core.definition.style.MarkLook;
 import org.grammatus.core.definition.style.RuleLines;
 import org.grammatus.core.definition.style.Spacing;
@@ -21,6 +22,7 @@ import org.grammatus.core.definition.style.TextLook;
 /** Lays what a report says over its house style, and that over the one that all stand on. */
 public final class StylePlanning {
 
+    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** What says something of the look, the most particular first; the last says everything. */
@@ -41,6 +43,7 @@ public final class StylePlanning {
     }
 
     private static final StyleParts NOTHING = new StyleParts(
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
@@ -87,11 +90,26 @@ public final class StylePlanning {
                 of(parts -> parts.marks(), Optional::of).stream()
                         .map(StylePlanning::mark)
                         .toList(),
-                of(parts -> parts.palette(), Optional::of));
+                of(parts -> parts.palette(), Optional::of),
+                layers.stream()
+                        .flatMap(layer -> layer.logo().stream())
+                        .findFirst()
+                        .flatMap(StylePlanning::picture));
     }
 
     private int line(Function<RuleLines, Optional<BigDecimal>> which) {
         return hundredths(of(StyleParts::rules, which));
+    }
+
+    /** A logo as large as it is printed; a file that is none is told where it is saved, and is not printed. */
+    private static Optional<Picture> picture(Logo logo) {
+        try {
+            int[] dots = PngFile.size(logo.png());
+            int width = (int) Math.round(logo.width() * HUNDREDTHS_OF_MM);
+            return Optional.of(new Picture(logo.png(), width, (int) ((long) width * dots[1] / dots[0])));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
     }
 
     private static MarkStyle mark(MarkLook look) {

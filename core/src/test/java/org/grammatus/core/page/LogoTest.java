@@ -1,0 +1,123 @@
+package org.grammatus.core.page;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.io.DataOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.stream.Collectors;
+import java.util.zip.CRC32;
+import java.util.zip.Deflater;
+import org.grammatus.core.Samples;
+import org.grammatus.core.band.Bands;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.style.StyleCheck;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.prompt.Answers;
+import org.junit.jupiter.api.Test;
+
+/** Meaning 46: a logo stands at the right of the title; what is no sound picture is refused, and never breaks a page. */
+class LogoTest {
+
+    /** A picture of one grey, as a PNG file. */
+    private static byte[] png(int width, int height, int interlaced) throws IOException {
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        DataOutputStream out = new DataOutputStream(file);
+        out.writeLong(0x89504E470D0A1A0AL);
+        ByteArrayOutputStream header = new ByteArrayOutputStream();
+        DataOutputStream fields = new DataOutputStream(header);
+        fields.writeInt(width);
+        fields.writeInt(height);
+        fields.write(new byte[] {8, 0, 0, 0, (byte) interlaced});
+        chunk(out, "IHDR", header.toByteArray());
+        Deflater deflater = new Deflater();
+        deflater.setInput(new byte[(width + 1) * height]);
+        deflater.finish();
+        byte[] dots = new byte[1000 + (width + 1) * height];
+        int length = deflater.deflate(dots);
+        chunk(out, "IDAT", Arrays.copyOf(dots, length));
+        chunk(out, "IEND", new byte[0]);
+        return file.toByteArray();
+    }
+
+    private static void chunk(DataOutputStream out, String name, byte[] content) throws IOException {
+        byte[] title = name.getBytes(StandardCharsets.US_ASCII);
+        CRC32 sum = new CRC32();
+        sum.update(title);
+        sum.update(content);
+        out.writeInt(content.length);
+        out.write(title);
+        out.write(content);
+        out.writeInt((int) sum.getValue());
+    }
+
+    private static String base64(byte[] file) {
+        return Base64.getEncoder().encodeToString(file);
+    }
+
+    private static Page page(String png) {
+        String report = Samples.REPORT.replace(
+                "\"page\": {", "\"look\": {\"logo\": {\"png\": \"" + png + "\", \"width\": 30}}, \"page\": {");
+        Samples rows = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .line("S1", "Hives", "10.00");
+        return Pages.of(Bands.of(rows.grouped(Definitions.readReport(report), Answers.NONE)), () -> false)
+                .page(1);
+    }
+
+    private static String faults(String png, int width) {
+        String style = """
+                {"format": "grammatus-style", "version": 1, "id": "s", "name": "S",
+                 "look": {"logo": {"png": "%s", "width": %d}}}
+                """.formatted(png, width);
+        return StyleCheck.of(Definitions.readStyle(style)).stream()
+                .map(Problem::toString)
+                .collect(Collectors.joining("\n"));
+    }
+
+    @Test
+    void aLogoStandsAtTheRightOfTheTitleWhichKeepsClearOfIt() throws IOException {
+        Page page = page(base64(png(60, 40, 0)));
+        assertThat(page.pictures()).hasSize(1);
+        Page.Picture logo = page.pictures().getFirst();
+        assertThat(logo.width()).isEqualTo(8_504);
+        assertThat(logo.height()).isEqualTo(5_669);
+        assertThat(logo.x() + logo.width()).isBetween(page.width() - 15 * 284, page.width() - 15 * 283);
+        Page.BandBox title = page.bands().getFirst();
+        assertThat(title.height()).isGreaterThan(logo.height());
+        int end = page.bands().get(1).firstCell();
+        assertThat(page.cells().subList(title.firstCell(), end)).allMatch(cell -> cell.x() + cell.width() < logo.x());
+        assertThat(faults(base64(png(60, 40, 0)), 30)).isEmpty();
+    }
+
+    @Test
+    void whatIsNoSoundPictureIsToldAndNotPrinted() throws IOException {
+        byte[] good = png(60, 40, 0);
+        byte[] damaged = good.clone();
+        damaged[45]++;
+        byte[] broken = Arrays.copyOf(good, good.length - 20);
+        assertThat(faults("<svg onload='alert(1)'/>".replace("'", ""), 30))
+                .contains("/look/logo/png")
+                .contains("no Base64");
+        assertThat(faults(base64("<svg></svg>".getBytes(StandardCharsets.UTF_8)), 30))
+                .contains("it is no PNG file");
+        assertThat(faults(base64(damaged), 30)).contains("damaged");
+        assertThat(faults(base64(broken), 30)).contains("breaks off");
+        assertThat(faults(base64(png(60, 40, 1)), 30)).contains("interlaced");
+        assertThat(faults(base64(png(5000, 2, 0)), 30)).contains("5000 × 2 dots");
+        assertThat(faults(base64(png(10, 400, 0)), 30))
+                .contains("/look/logo/width")
+                .contains("taller than");
+        assertThat(page(base64(damaged)).pictures()).isEmpty();
+    }
+
+    @Test
+    void aFileThatIsTooLargeIsRefusedBeforeItIsRead() {
+        assertThatThrownBy(() -> faults("A".repeat(99_001), 30))
+                .hasMessageContaining("/look/logo/png: found a text of 99001 characters, expected at most 99000");
+    }
+}
