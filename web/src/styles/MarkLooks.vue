@@ -78,6 +78,14 @@ const remove = (at: number) => emit('change', props.marks.filter((_, i) => i !==
         />
       </div>
       <div class="fields">
+        <InputText
+          :model-value="mark.word"
+          :placeholder="text.mark.word"
+          :aria-label="`${text.mark.word}: ${mark.name}`"
+          maxlength="40"
+          size="small"
+          @change="(event: Event) => change(i, { word: (event.target as HTMLInputElement).value })"
+        />
         <label
           ><Checkbox
             :model-value="!!mark.fill"

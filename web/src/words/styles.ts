@@ -33,7 +33,6 @@ export const styles = {
   size: 'Size in points',
   bold: 'Bold',
   inkOf: 'Ink',
-  inkChoice: { text: 'text', quiet: 'quieter', own: 'its own' },
   text: {
     title: 'Report title',
     subtitle: 'Below the title',
@@ -83,7 +82,6 @@ export const styles = {
     fill: 'Ground',
     ink: 'Ink',
     bold: 'Bold',
-    none: 'none',
   },
   addMark: 'Add a look',
   removeMark: (name: string) => `Remove ${name}`,
@@ -98,5 +96,4 @@ export const styles = {
     tooLarge: (name: string) => `“${name}” is larger than 74 kB; save it smaller.`,
   },
   own: 'Changed here',
-  reset: (what: string) => `${what}: as in the standard style`,
 }

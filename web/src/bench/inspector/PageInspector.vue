@@ -15,6 +15,8 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 type Page = Report['page']
 const text = words.bench.inspector
+const lengths = ['width', 'height'] as const
+const SIZE_AT_FIRST = { width: 210, height: 297 }
 const sides = ['top', 'right', 'bottom', 'left'] as const
 const papers = ['A3', 'A4', 'A5', 'B4', 'B5', 'Letter', 'Legal', 'Tabloid'].map((paper) => ({
   value: paper,
@@ -49,7 +51,29 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
       @update:model-value="(paper: string) => change({ paper: paper as Page['paper'] }, 'paper')"
     />
   </div>
-  <div class="block">
+  <LayoutSwitch
+    :label="words.layout.page.size"
+    :model-value="report.page.size !== undefined"
+    @update:model-value="(on) => change({ size: on ? { ...SIZE_AT_FIRST } : undefined }, 'size')"
+  />
+  <fieldset v-if="report.page.size">
+    <legend class="visually-hidden">{{ words.layout.page.size }}</legend>
+    <label v-for="side in lengths" :key="side">
+      {{ words.layout.page[side] }}
+      <InputNumber
+        :model-value="report.page.size[side]"
+        :min="40"
+        :max="side === 'width' ? 1200 : 5000"
+        size="small"
+        fluid
+        @update:model-value="
+          (value: number | null) =>
+            change({ size: { ...report.page.size!, [side]: value ?? SIZE_AT_FIRST[side] } }, side)
+        "
+      />
+    </label>
+  </fieldset>
+  <div v-if="!report.page.size" class="block">
     <span>{{ text.orientation }}</span>
     <SelectButton
       :model-value="report.page.orientation"

@@ -15,10 +15,12 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.style.MarkStyle;
 
 /** What bands print, cell by cell, made here and nowhere else. Not thread-safe. */
 public final class BandContents {
@@ -113,14 +115,17 @@ public final class BandContents {
                 .toList();
     }
 
-    /** What highlights mark: "▲ Overdue · ◆ Due today". */
+    /** What highlights mark: "▲ Overdue (act now) · late Due today". */
     private String legend() {
-        return plan.highlights().stream()
-                .map(rule -> {
-                    String sign = plan.inputs().style().mark(rule.look()).sign();
-                    return (rule.word().isEmpty() ? sign : rule.word()) + " " + rule.label();
-                })
-                .collect(Collectors.joining(" · "));
+        return plan.highlights().stream().map(this::inLegend).collect(Collectors.joining(" · "));
+    }
+
+    private String inLegend(HighlightPlan rule) {
+        MarkStyle look = plan.inputs().style().mark(rule.look());
+        if (!rule.word().isEmpty()) {
+            return rule.word() + " " + rule.label();
+        }
+        return look.sign() + " " + rule.label() + (look.word().isEmpty() ? "" : " (" + look.word() + ")");
     }
 
     private Words words() {

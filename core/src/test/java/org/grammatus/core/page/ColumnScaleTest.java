@@ -103,6 +103,6 @@ class ColumnScaleTest {
                 "\"layout\": {\"legend\": true}, \"highlights\": ["
                         + "{\"id\": \"a\", \"label\": \"Loss\", \"when\": \"net < 0\", \"look\": \"alert\"},"
                         + "{\"id\": \"b\", \"label\": \"Large\", \"when\": \"net > 50\", \"look\": \"note\", \"word\": \"big\"}]");
-        assertThat(page.texts()).contains("▲ Loss · big Large");
+        assertThat(page.texts()).contains("▲ Loss (act now) · big Large");
     }
 }
