@@ -18,8 +18,6 @@ final class PageBuilder {
 
     private static final int NONE = -1;
     private static final int ABOVE_BAR = 100;
-    /** A line below a band stands this far above its edge. */
-    private static final int ABOVE_EDGE = 20;
 
     private final BlockLayout layout;
     private final OpenGroups open;
@@ -29,6 +27,7 @@ final class PageBuilder {
     private final Sheet sheet;
     private final PrintStyle look;
     private final Words words;
+    private final BandRules rules;
     /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
     private int rowOfItems = NONE;
 
@@ -44,6 +43,7 @@ final class PageBuilder {
         this.plan = layout.plan();
         this.sheet = sheet;
         this.words = Words.of(plan.locale());
+        this.rules = new BandRules(layout, sheet);
         this.look = plan.inputs().style();
         this.y = top;
         sheet.begin(block);
@@ -173,9 +173,9 @@ final class PageBuilder {
         looks.signs(kind, y, node);
         if (measured.rule() != Measured.NO_RULE) {
             int indent = layout.indent(bands.grouped().tree().depthOf(node));
-            sheet.ground().rule(indent, y + measured.rule(), layout.width() - indent, thickness(kind, node));
+            sheet.ground().rule(indent, y + measured.rule(), layout.width() - indent, rules.aboveTotals(kind, node));
         }
-        rulesBelow(band, y + measured.own());
+        rules.below(band, y + measured.own());
         measured.rules()
                 .forEach(rule -> sheet.ground()
                         .rule(rule.x(), y + rule.y(), rule.width(), look.lines().innerTotal()));
@@ -213,46 +213,6 @@ final class PageBuilder {
             case GROUP_FOOTER -> BandRole.TOTALS;
             case REPORT_FOOTER -> BandRole.GRAND_TOTAL;
         };
-    }
-
-    /** The lines that a style may draw below a band. */
-    private void rulesBelow(int band, int bottom) {
-        switch (bands.kind(band)) {
-            case GROUP_HEADING -> {
-                if (bands.grouped().tree().depthOf(bands.node(band)) == 1) {
-                    sheet.ground()
-                            .rule(
-                                    0,
-                                    bottom - ABOVE_EDGE,
-                                    layout.width(),
-                                    look.lines().headings());
-                }
-            }
-            case DETAIL, GROUP_LINE, OTHER_ROWS -> {
-                // A total has a line of its own above it.
-                if (band + 1 == bands.size() || !bands.kind(band + 1).isTotals()) {
-                    int left = layout.columns().x()[0];
-                    sheet.ground()
-                            .rowRule(
-                                    left,
-                                    bottom - ABOVE_EDGE,
-                                    layout.width() - left,
-                                    look.lines().rows());
-                }
-            }
-            case REPORT_FOOTER ->
-                sheet.ground().rule(0, bottom, layout.width(), look.lines().belowGrandTotal());
-            default -> {}
-        }
-    }
-
-    private int thickness(BandKind kind, int node) {
-        if (kind == BandKind.REPORT_FOOTER) {
-            return look.lines().grandTotal();
-        }
-        return bands.grouped().tree().depthOf(node) == 1
-                ? look.lines().outerTotal()
-                : look.lines().innerTotal();
     }
 
     private void words(Measured measured, int node) {
