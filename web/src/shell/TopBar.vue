@@ -112,4 +112,36 @@ async function signOut() {
     display: none;
   }
 }
+@media (max-width: 480px) {
+  .bar {
+    gap: 0.3rem;
+    padding: 0 0.4rem;
+  }
+  .places {
+    gap: 0.55rem;
+    margin: 0 auto 0 0;
+    font-size: 0.95rem;
+  }
+  .data {
+    display: none;
+  }
+  .bar :deep(.p-button) {
+    padding-inline: 0.3rem;
+    flex: none;
+    white-space: nowrap;
+  }
+  .home {
+    flex: none;
+    margin-right: auto;
+  }
+  /* Beside the places there is room for the brace alone. */
+  .bar:has(.places) .home {
+    width: 1.6rem;
+    margin-right: 0;
+    overflow: hidden;
+  }
+  .home :deep(.word-mark) {
+    flex: none;
+  }
+}
 </style>

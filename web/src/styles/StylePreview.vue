@@ -69,7 +69,7 @@ defineExpose({ problems })
   <p v-for="one in problems" :key="one.pointer + one.message" class="problem" role="alert">
     {{ one.message }}
   </p>
-  <section ref="room" class="room" :aria-label="text.preview" :class="{ stale }">
+  <section ref="room" class="room" tabindex="0" :aria-label="text.preview" :class="{ stale }">
     <PaperPage v-if="page" :page="page" :zoom="zoom" />
     <p v-else>{{ text.noPreview }}</p>
   </section>
