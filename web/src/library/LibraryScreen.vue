@@ -226,6 +226,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 0.75rem;
   margin-bottom: 0.75rem;

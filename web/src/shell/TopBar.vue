@@ -136,7 +136,7 @@ async function signOut() {
   }
   /* Beside the places there is room for the brace alone. */
   .bar:has(.places) .home {
-    width: 1.6rem;
+    width: 1rem;
     margin-right: 0;
     overflow: hidden;
   }
