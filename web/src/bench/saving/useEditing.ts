@@ -25,6 +25,7 @@ export function useEditing(id: string) {
   const conflict = ref<{ message: string; revision: number }>()
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined
+  let making: Promise<void> | undefined
   /** When what is pending was put into this browser's store; none where it has no room. */
   let storedAt: number | undefined
   let gone = false
@@ -57,8 +58,19 @@ export function useEditing(id: string) {
     return draft.definition
   }
 
-  /** Puts a report that was only begun on record; one that is there already stays as it is. */
-  async function ensure(): Promise<void> {
+  /**
+   * Puts a report that was only begun on record; one that is there already stays as it is. Whoever asks meanwhile waits for the same: a save
+   * must not be made to a base that is not known yet.
+   */
+  function ensure(): Promise<void> {
+    making ??= putOnRecord().catch((e) => {
+      making = undefined
+      throw e
+    })
+    return making
+  }
+
+  async function putOnRecord(): Promise<void> {
     const fresh = begun(id)
     if (fresh) {
       await api.addReport(fresh)
