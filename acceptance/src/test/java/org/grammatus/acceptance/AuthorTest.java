@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -192,5 +195,22 @@ class AuthorTest {
         while (remove.count() > 0) {
             bench.edit(() -> remove.first().click());
         }
+    }
+
+    /** What is kept a moment later, and what is saved at once, both put a new report on record. */
+    @Test
+    void aReportSavedWhileItIsPutOnRecordIsNoConflict() {
+        Page page = PRODUCT.signedIn("author", "/reports");
+        Bench bench = Bench.make(page, "Sales order lines");
+        List<Route> held = new ArrayList<>();
+        page.route("**/editing", held::add);
+        bench.addColumn("Order");
+        page.waitForCondition(() -> !held.isEmpty());
+        Bench.button(page, "Save").click();
+        page.waitForTimeout(300);
+        page.unroute("**/editing");
+        held.forEach(Route::resume);
+        assertThat(page.locator(".state")).hasText("Saved");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     }
 }
