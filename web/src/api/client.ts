@@ -57,6 +57,7 @@ export type NarrowableField = components['schemas']['NarrowableField']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
 export type StyleLine = components['schemas']['StyleView']
+export type StyleEditing = components['schemas']['StyleEditingView']
 export type StyleRevision = components['schemas']['StyleRevision']
 export type WholeStyle = components['schemas']['PrintStyle']
 export type MarkStyle = components['schemas']['MarkStyle']
@@ -288,10 +289,7 @@ export const api = {
   readingOf: (dataset: string) => get<{ readAt?: string }>(`/api/datasets/${id(dataset)}/reading`),
   readAgain: (dataset: string) => call('POST', `/api/datasets/${id(dataset)}/reading`),
   styles: () => get<StyleLine[]>('/api/styles'),
-  style: (style: string) =>
-    get<{ definition: HouseStyle; whole: WholeStyle; revision: number; revisions: StyleRevision[] }>(
-      `/api/styles/${id(style)}`,
-    ),
+  style: (style: string) => get<StyleEditing & { definition: HouseStyle }>(`/api/styles/${id(style)}`),
   styleRevision: (style: string, revision: number) =>
     get<HouseStyle>(`/api/styles/${id(style)}/revisions/${revision}`),
   addStyle: (definition: HouseStyle) => post<{ revision: number }>('/api/styles', { definition }),

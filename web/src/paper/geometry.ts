@@ -128,34 +128,31 @@ function cellsOf(page: PageView, first: number, end: number): Cell[] {
   return cells
 }
 
+/** Things that stand one after the other in a flat list, so many numbers each. */
+function unpacked<T>(list: number[], size: number, make: (numbers: number[]) => T): T[] {
+  return Array.from({ length: list.length / size }, (_, i) => make(list.slice(i * size, (i + 1) * size)))
+}
+
 /** The coloured grounds of a page, each with its colour. */
 export function fillsOf(page: PageView): Fill[] {
-  const fills: Fill[] = []
-  for (let i = 0; i < page.fills.length; i += FILL) {
-    fills.push({
-      x: at(page.fills, i),
-      y: at(page.fills, i + 1),
-      width: at(page.fills, i + 2),
-      height: at(page.fills, i + 3),
-      colour: page.fillColours[at(page.fills, i + 4)] ?? '',
-    })
-  }
-  return fills
+  return unpacked(page.fills, FILL, ([x = 0, y = 0, width = 0, height = 0, colour = 0]) => ({
+    x,
+    y,
+    width,
+    height,
+    colour: page.fillColours[colour] ?? '',
+  }))
 }
 
 /** The lines of a page, each with its ink. */
 export function rulesOf(page: PageView): Rule[] {
-  const rules: Rule[] = []
-  for (let i = 0; i < page.rules.length; i += RULE) {
-    rules.push({
-      x: at(page.rules, i),
-      y: at(page.rules, i + 1),
-      width: at(page.rules, i + 2),
-      thickness: at(page.rules, i + 3),
-      ink: page.ruleInks[at(page.rules, i + 4)] ?? '',
-    })
-  }
-  return rules
+  return unpacked(page.rules, RULE, ([x = 0, y = 0, width = 0, thickness = 0, ink = 0]) => ({
+    x,
+    y,
+    width,
+    thickness,
+    ink: page.ruleInks[ink] ?? '',
+  }))
 }
 
 /** The columns of a block, from left to right. */

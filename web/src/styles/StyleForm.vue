@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import ColourField from './ColourField.vue'
 import LogoField from './LogoField.vue'
 import MarkLooks from './MarkLooks.vue'
+import NumberRow from './NumberRow.vue'
 import StyleSection from './StyleSection.vue'
 import { said, saidOfText, withLogo, withMarks } from './styleEdits'
 import type { HouseStyle, MarkLook, WholeStyle } from '@/api/client'
@@ -97,54 +98,40 @@ const set = (next: HouseStyle) => (style.value = next)
     <small v-if="problem('texts')" class="problem" role="alert">{{ problem('texts') }}</small>
   </StyleSection>
   <StyleSection :title="text.rules" :own="!!look.rules">
-    <div v-for="key in ruleKeys" :key="key" class="row">
-      <span>{{ text.rule[key] }}</span>
-      <InputNumber
-        :model-value="look.rules?.[key] ?? points(whole.lines[key])"
-        :min="0"
-        :max="6"
-        :max-fraction-digits="2"
-        size="small"
-        :aria-label="text.rule[key]"
-        @update:model-value="(width: number | null) => set(said(style, 'rules', key, width ?? undefined))"
-      />
-    </div>
+    <NumberRow
+      v-for="key in ruleKeys"
+      :key="key"
+      :label="text.rule[key]"
+      :min="0"
+      :max="6"
+      fraction
+      :model-value="look.rules?.[key] ?? points(whole.lines[key])"
+      @update:model-value="(width) => set(said(style, 'rules', key, width))"
+    />
   </StyleSection>
   <StyleSection :title="text.spacing" :own="!!look.spacing">
-    <div class="row">
-      <span>{{ text.room.lines }}</span>
-      <InputNumber
-        :model-value="look.spacing?.lines ?? whole.linePercent"
-        :min="110"
-        :max="250"
-        size="small"
-        :aria-label="text.room.lines"
-        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'lines', n ?? undefined))"
-      />
-    </div>
-    <div class="row">
-      <span>{{ text.room.rows }}</span>
-      <InputNumber
-        :model-value="look.spacing?.rows ?? points(whole.belowRow)"
-        :min="0"
-        :max="20"
-        :max-fraction-digits="2"
-        size="small"
-        :aria-label="text.room.rows"
-        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'rows', n ?? undefined))"
-      />
-    </div>
-    <div class="row">
-      <span>{{ text.room.groups }}</span>
-      <InputNumber
-        :model-value="look.spacing?.groups ?? whole.groupPercent"
-        :min="0"
-        :max="400"
-        size="small"
-        :aria-label="text.room.groups"
-        @update:model-value="(n: number | null) => set(said(style, 'spacing', 'groups', n ?? undefined))"
-      />
-    </div>
+    <NumberRow
+      :label="text.room.lines"
+      :min="110"
+      :max="250"
+      :model-value="look.spacing?.lines ?? whole.linePercent"
+      @update:model-value="(lines) => set(said(style, 'spacing', 'lines', lines))"
+    />
+    <NumberRow
+      :label="text.room.rows"
+      :min="0"
+      :max="20"
+      fraction
+      :model-value="look.spacing?.rows ?? points(whole.belowRow)"
+      @update:model-value="(rows) => set(said(style, 'spacing', 'rows', rows))"
+    />
+    <NumberRow
+      :label="text.room.groups"
+      :min="0"
+      :max="400"
+      :model-value="look.spacing?.groups ?? whole.groupPercent"
+      @update:model-value="(groups) => set(said(style, 'spacing', 'groups', groups))"
+    />
   </StyleSection>
   <StyleSection :title="text.figures" :own="!!look.figures">
     <div class="row">

@@ -17,11 +17,8 @@ const router = useRouter()
 const text = words.styles
 const { styles, load: loadStyles } = useStyles()
 const draft = useStyleDraft()
-const { style, whole, isNew, isChanged, problem, problems, newer, revisions } = draft
+const { style, whole, isNew, isChanged, problem, problems, newer, revisions, isShipped } = draft
 const announced = ref('')
-/** Those that come along can be had as they were at first. */
-const SHIPPED = ['standard', 'ledger', 'black-on-white']
-const isShipped = computed(() => SHIPPED.includes(style.value?.id ?? ''))
 const taken = computed(() => styles.value.map((one) => one.id))
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 useUnsaved(() => isChanged.value)

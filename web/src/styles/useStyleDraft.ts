@@ -10,6 +10,8 @@ export function useStyleDraft() {
   const revisions = shallowRef<StyleRevision[]>([])
   const saved = shallowRef<HouseStyle>()
   const base = ref(0)
+  /** Whether it comes along, so that it can be had as it was at first. */
+  const isShipped = ref(false)
   /** Whether it is not there yet, but like another. */
   const isNew = ref(false)
   const problem = ref('')
@@ -27,6 +29,7 @@ export function useStyleDraft() {
       whole.value = found.whole
       revisions.value = found.revisions
       base.value = found.revision
+      isShipped.value = found.shipped
       isNew.value = false
     } catch (e) {
       problem.value = (e as Error).message
@@ -82,6 +85,7 @@ export function useStyleDraft() {
     style,
     whole,
     revisions,
+    isShipped,
     isNew,
     isChanged,
     problem,

@@ -23,7 +23,6 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Format;
 import org.grammatus.export.Printout;
@@ -48,19 +47,7 @@ class FormatsTest {
 
     /** Generated reports that fit their paper, a dozen from a seed on. */
     private static List<RunResult> results(int from) {
-        List<RunResult> results = new ArrayList<>();
-        for (int seed = from; seed < from + SEEDS; seed++) {
-            try {
-                RunResult result = SameResultsTest.generated(seed);
-                if (result.pageCount() > 0) {
-                    results.add(result);
-                }
-            } catch (ProblemException e) {
-                // One that cannot be run is written down as such beside the others.
-            }
-        }
-        assertThat(results).hasSizeGreaterThan(SEEDS / 2);
-        return results;
+        return GeneratedResults.of(from, SEEDS);
     }
 
     private static byte[] written(RunResult result, Format format) throws Exception {

@@ -19,7 +19,6 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.problem.ProblemException;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.RunResult;
@@ -36,19 +35,7 @@ class GeneratedPagesTest {
     private static final Set<BandRole> EDGES = Set.of(BandRole.PAGE_HEADER, BandRole.PAGE_FOOTER, BandRole.WATERMARK);
 
     private static List<RunResult> results(int from) {
-        List<RunResult> results = new ArrayList<>();
-        for (int seed = from; seed < from + SEEDS; seed++) {
-            try {
-                RunResult result = SameResultsTest.generated(seed);
-                if (result.pageCount() > 0) {
-                    results.add(result);
-                }
-            } catch (ProblemException e) {
-                // One that cannot be run is written down as such beside the others.
-            }
-        }
-        assertThat(results).hasSizeGreaterThan(SEEDS / 2);
-        return results;
+        return GeneratedResults.of(from, SEEDS);
     }
 
     private static List<Page> pages(RunResult result) {

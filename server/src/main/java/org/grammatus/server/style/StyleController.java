@@ -5,6 +5,7 @@ import java.security.Principal;
 import java.util.List;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.plan.style.MarkStyle;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.plan.style.StylePlanning;
@@ -52,9 +53,14 @@ class StyleController {
      *
      * @param whole what it comes to with what it leaves out
      * @param revisions the newest first
+     * @param shipped whether it comes along, so that it can be had as it was at first
      */
     record StyleEditingView(
-            JsonNode definition, PrintStyle whole, long revision, List<Styles.StyleRevision> revisions) {}
+            JsonNode definition,
+            PrintStyle whole,
+            long revision,
+            List<Styles.StyleRevision> revisions,
+            boolean shipped) {}
 
     /** A changed document and the revision it was changed from. */
     record ChangedStyleBody(JsonNode definition, long base) {}
@@ -86,7 +92,8 @@ class StyleController {
                 json.readTree(Definitions.write(saved.style())),
                 StylePlanning.of(saved.style()),
                 saved.revision(),
-                styles.revisions(id));
+                styles.revisions(id),
+                HouseStyles.SHIPPED.stream().anyMatch(shipped -> shipped.id().equals(id)));
     }
 
     @GetMapping("/{id}/revisions/{number}")
