@@ -8,6 +8,7 @@ import { useSession } from './session/useSession'
 import { preset } from './theme/preset'
 import { applyShade } from './theme/shade'
 import 'primeicons/primeicons.css'
+import './theme/faces.css'
 import './theme/shell.css'
 
 applyShade()

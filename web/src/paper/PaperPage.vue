@@ -11,6 +11,7 @@ import {
   type Band,
   type Cell,
   type Fill,
+  type Run,
 } from './geometry'
 import { figureKey } from './figureKey'
 import { hitOf, type Hit } from './hit'
@@ -67,6 +68,11 @@ const styleRules = computed(() =>
       `color:${style.ink};`,
   ),
 )
+
+/** The font of reports that a run is drawn in. */
+function fontOf(run: Run): string {
+  return run.family === 'base' ? 'Report' : `'Report ${run.family}'`
+}
 
 /** Bands that are the page's, not a block's. */
 const OF_PAGE = ['PAGE_HEADER', 'PAGE_FOOTER', 'TITLE']
@@ -211,7 +217,16 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
             }"
             :aria-current="isExplained(band, cell) || undefined"
             :style="cellStyle(cell, band)"
-            >{{ cell.text }}</span
+            ><template v-if="cell.runs"
+              ><span class="said">{{ cell.text }}</span
+              ><span
+                v-for="(run, k) in cell.runs"
+                :key="k"
+                class="run"
+                aria-hidden="true"
+                :data-drawn="run.text"
+                :style="{ fontFamily: fontOf(run) }" /></template
+            ><template v-else>{{ cell.text }}</template></span
           >
         </div>
       </div>
@@ -284,6 +299,20 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
   font-kerning: none;
   font-variant-ligatures: none;
   text-rendering: geometricPrecision;
+}
+/* What is read, searched and copied lies unseen over what is drawn, glyph by glyph in the order of the page. */
+.band span .said {
+  left: 0;
+  color: transparent;
+}
+.band span .run {
+  position: static;
+  unicode-bidi: bidi-override;
+  direction: ltr;
+  line-height: 0;
+}
+.band span .run::before {
+  content: attr(data-drawn);
 }
 .band span.held {
   transform: translateX(var(--held, 0));

@@ -28,7 +28,11 @@ export interface Cell {
   node: number
   id: number
   figure: boolean
+  /** What is drawn of it where its text is not plain. */
+  runs?: Run[]
 }
+
+export type Run = PageView['runs'][number]
 
 export interface Brace {
   node: number
@@ -92,6 +96,7 @@ function at(list: number[], index: number): number {
 
 export function bandsOf(page: PageView): Band[] {
   const bands: Band[] = []
+  const runs = runsByCell(page)
   for (let i = 0; i < page.bands.length; i += BAND) {
     const first = at(page.bands, i + 4)
     const end = i + BAND < page.bands.length ? at(page.bands, i + BAND + 4) : page.cells.length / CELL
@@ -105,13 +110,22 @@ export function bandsOf(page: PageView): Band[] {
       look: page.marks[at(page.bands, i + 6)]?.look,
       fill: page.marks[at(page.bands, i + 6)]?.fill || undefined,
       markLabel: page.marks[at(page.bands, i + 6)]?.label,
-      cells: cellsOf(page, first, end),
+      cells: cellsOf(page, first, end, runs),
     })
   }
   return bands
 }
 
-function cellsOf(page: PageView, first: number, end: number): Cell[] {
+/** The runs of a page, by the cells that they are drawn in. */
+function runsByCell(page: PageView): Map<number, Run[]> {
+  const byCell = new Map<number, Run[]>()
+  for (const run of page.runs) {
+    byCell.set(run.cell, [...(byCell.get(run.cell) ?? []), run])
+  }
+  return byCell
+}
+
+function cellsOf(page: PageView, first: number, end: number, runs = runsByCell(page)): Cell[] {
   const cells: Cell[] = []
   for (let i = first * CELL; i < end * CELL; i += CELL) {
     cells.push({
@@ -123,6 +137,7 @@ function cellsOf(page: PageView, first: number, end: number): Cell[] {
       node: at(page.cells, i + 5),
       id: at(page.cells, i + 6),
       figure: at(page.cells, i + 7) === 1,
+      runs: runs.get(i / CELL),
     })
   }
   return cells

@@ -10,6 +10,7 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Family;
 import org.grammatus.export.Format;
 import org.grammatus.export.Printout;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -95,7 +96,7 @@ final class PagesAndPdf {
         BaseFont[] fonts = new BaseFont[Face.values().length];
         for (Face face : Face.values()) {
             fonts[face.ordinal()] = BaseFont.createFont(
-                    face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, face.bytes(), null);
+                    face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, Family.BASE.bytes(face), null);
         }
         for (int number = 0; number < count; number++) {
             if (number > 0) {

@@ -6,32 +6,31 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.Base64;
-import java.util.EnumMap;
 import java.util.GregorianCalendar;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.HexFormat;
+import java.util.Iterator;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.RunInputs;
-import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Family;
 import org.openpdf.text.Document;
 import org.openpdf.text.DocumentException;
 import org.openpdf.text.Image;
 import org.openpdf.text.Rectangle;
-import org.openpdf.text.pdf.BaseFont;
 import org.openpdf.text.pdf.PdfContentByte;
 import org.openpdf.text.pdf.PdfDate;
 import org.openpdf.text.pdf.PdfDestination;
+import org.openpdf.text.pdf.PdfDictionary;
 import org.openpdf.text.pdf.PdfLiteral;
 import org.openpdf.text.pdf.PdfName;
+import org.openpdf.text.pdf.PdfObject;
 import org.openpdf.text.pdf.PdfOutline;
 import org.openpdf.text.pdf.PdfString;
 import org.openpdf.text.pdf.PdfWriter;
@@ -41,7 +40,7 @@ final class PdfReportWriter implements ReportWriter {
 
     private static final float HUNDREDTHS = 100f;
 
-    private final Map<Face, BaseFont> fonts = new EnumMap<>(Face.class);
+    private final PdfFonts fonts = new PdfFonts();
     /** By block, then by depth: the last bookmark there. */
     private final Map<Integer, Map<Integer, PdfOutline>> outlines = new HashMap<>();
 
@@ -68,7 +67,6 @@ final class PdfReportWriter implements ReportWriter {
         document.open();
         // Opening notes the time of day; the business date takes its place.
         writer.getInfo().put(PdfName.CREATIONDATE, creationDate(inputs));
-        openFonts();
         for (int number = 1; number <= pages.count(); number++) {
             if (!progress.pagesWritten(number - 1)) {
                 throw new CancellationException("The export was cancelled");
@@ -109,30 +107,6 @@ final class PdfReportWriter implements ReportWriter {
         return new Rectangle(page.width() / HUNDREDTHS, page.height() / HUNDREDTHS);
     }
 
-    private void openFonts() throws IOException {
-        for (Face face : Face.values()) {
-            BaseFont font = BaseFont.createFont(
-                    face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, face.bytes(), null);
-            font.setSecureRandom(new Fixed());
-            fonts.put(face, font);
-        }
-    }
-
-    /** Names the subset of a font the same way each time. */
-    private static final class Fixed extends SecureRandom {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        public int nextInt(int bound) {
-            return 0;
-        }
-
-        @Override
-        public void nextBytes(byte[] bytes) {
-            Arrays.fill(bytes, (byte) 0);
-        }
-    }
-
     private void paint(Page page, PdfWriter writer) throws DocumentException {
         PdfContentByte content = writer.getDirectContent();
         fill(page, content);
@@ -153,7 +127,10 @@ final class PdfReportWriter implements ReportWriter {
         int style = Page.NONE;
         int x = 0;
         int y = page.height();
-        for (Page.Cell cell : page.cells()) {
+        Iterator<Page.Run> runs = page.runs().iterator();
+        Page.Run run = runs.hasNext() ? runs.next() : null;
+        for (int i = 0; i < page.cells().size(); i++) {
+            Page.Cell cell = page.cells().get(i);
             if (cell.style() != style) {
                 style = cell.style();
                 setStyle(content, page.styles().get(style));
@@ -162,7 +139,21 @@ final class PdfReportWriter implements ReportWriter {
             content.moveText((cell.x() - x) / HUNDREDTHS, (y - cell.y()) / HUNDREDTHS);
             x = cell.x();
             y = cell.y();
-            content.showText(page.texts().get(cell.text()));
+            String text = page.texts().get(cell.text());
+            if (run == null || run.cell() != i) {
+                content.showText(text);
+                continue;
+            }
+            beginText(content, text);
+            for (; run != null && run.cell() == i; run = runs.hasNext() ? runs.next() : null) {
+                Page.Style drawn = page.styles().get(style);
+                content.setFontAndSize(fonts.of(run.family(), drawn.face()), drawn.size() / HUNDREDTHS);
+                content.moveText((cell.x() + run.x() - x) / HUNDREDTHS, 0);
+                x = cell.x() + run.x();
+                content.showText(run.text());
+            }
+            content.endMarkedContentSequence();
+            style = Page.NONE;
         }
         content.endText();
         bookmark(page, content);
@@ -194,9 +185,15 @@ final class PdfReportWriter implements ReportWriter {
         }
     }
 
+    /** Begins what is drawn of a text that is read otherwise, with what is to be read. */
+    private static void beginText(PdfContentByte content, String text) {
+        PdfDictionary said = new PdfDictionary();
+        said.put(PdfName.ACTUALTEXT, new PdfString(text, PdfObject.TEXT_UNICODE));
+        content.beginMarkedContentSequence(PdfName.SPAN, said, true);
+    }
+
     private void setStyle(PdfContentByte content, Page.Style style) {
-        Face face = style.face().equals(Face.SEMIBOLD.word()) ? Face.SEMIBOLD : Face.REGULAR;
-        content.setFontAndSize(fonts.get(face), style.size() / HUNDREDTHS);
+        content.setFontAndSize(fonts.of(Family.BASE.word(), style.face()), style.size() / HUNDREDTHS);
         setFill(content, style.ink());
     }
 

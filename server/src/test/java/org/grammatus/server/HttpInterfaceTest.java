@@ -284,7 +284,7 @@ class HttpInterfaceTest {
                 .contains("frame-ancestors 'none'");
         assertThat(SERVER.browser().get("/notices/server.txt").body()).contains("Caffeine", "OpenPDF", "Apache");
         assertThat(SERVER.browser().get("/notices/web.md").body()).contains("primevue", "MIT");
-        assertThat(SERVER.browser().bytes("/faces/regular.ttf").body()).hasSizeGreaterThan(100_000);
+        assertThat(SERVER.browser().bytes("/faces/base-regular.ttf").body()).hasSizeGreaterThan(100_000);
         assertThat(SERVER.browser().get("/reports/sales-by-fiscal-year").body()).contains("<div id=\"app\">");
     }
 

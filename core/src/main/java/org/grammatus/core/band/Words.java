@@ -37,7 +37,7 @@ public final class Words {
     private String text(String key, String... values) {
         String text = catalogue.getString(key);
         for (int i = 0; i < values.length; i++) {
-            text = text.replace("{" + i + "}", values[i]);
+            text = text.replace("{" + i + "}", Isolated.of(values[i]));
         }
         return text;
     }

@@ -24,6 +24,7 @@ final class MirroredPage {
                         page.cells(),
                         c -> new Page.Cell(
                                 c.x() + by, c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure())),
+                page.runs(),
                 moved(page.rules(), r -> new Page.Rule(r.x() + by, r.y(), r.width(), r.thickness(), r.ink())),
                 page.ruleInks(),
                 moved(page.fills(), f -> new Page.Fill(f.x() + by, f.y(), f.width(), f.height(), f.colour())),

@@ -14,6 +14,7 @@ import java.util.List;
  * @param texts the distinct texts
  * @param bands the rows of the page from top to bottom; each owns the cells from its first on
  * @param cells texts in their places
+ * @param runs what is drawn of the texts that are not plain, cell by cell
  * @param rules lines
  * @param ruleInks the inks that they refer to, as {@code #rrggbb}
  * @param fills what is coloured behind texts
@@ -35,6 +36,7 @@ public record Page(
         List<String> texts,
         List<BandBox> bands,
         List<Cell> cells,
+        List<Run> runs,
         List<Rule> rules,
         List<String> ruleInks,
         List<Fill> fills,
@@ -133,6 +135,16 @@ public record Page(
      * @param figure whether it is a figure, ending at its column's right edge
      */
     public record Cell(int x, int y, int width, int text, int style, int node, int id, boolean figure) {}
+
+    /**
+     * A part of a cell's text as it is drawn where a face alone does not set it from left to right: glyphs of one font beside
+     * each other. The cell's text is what it says.
+     *
+     * @param cell index of the cell
+     * @param x how far right of the cell it begins
+     * @param family the font's family, of the weight of the cell's style
+     */
+    public record Run(int cell, int x, int width, String family, String text) {}
 
     /**
      * A coloured ground.

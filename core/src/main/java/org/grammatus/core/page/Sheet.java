@@ -14,6 +14,7 @@ import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.TextRun;
 
 /**
  * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
@@ -33,6 +34,7 @@ final class Sheet {
     private final Map<String, Integer> texts = new LinkedHashMap<>();
     private final List<Page.BandBox> boxes = new ArrayList<>();
     private final List<Page.Cell> cells = new ArrayList<>();
+    private final List<Page.Run> runs = new ArrayList<>();
     private final Ground ground = new Ground();
     private final Map<Page.Style, Integer> styles = new LinkedHashMap<>();
     private final List<Page.Brace> braces = new ArrayList<>();
@@ -88,6 +90,7 @@ final class Sheet {
                 List.copyOf(texts.keySet()),
                 List.copyOf(boxes),
                 List.copyOf(cells),
+                List.copyOf(runs),
                 ground.rules(),
                 List.of(look().ruleInk(), look().rowInk()),
                 ground.fills(),
@@ -150,6 +153,7 @@ final class Sheet {
     /** Puts a large word across the page. */
     void watermark(String word, int size, int x, int baseline) {
         String printable = Face.SEMIBOLD.printable(word);
+        run(Face.SEMIBOLD, printable, size);
         cells.add(new Page.Cell(
                 block.left() + x,
                 baseline,
@@ -163,6 +167,7 @@ final class Sheet {
 
     private void cell(
             int x, int baseline, int width, String printable, TextStyle style, int node, String id, boolean figure) {
+        run(type().face(style), printable, type().size(style));
         cells.add(new Page.Cell(
                 block.left() + x,
                 baseline,
@@ -172,6 +177,16 @@ final class Sheet {
                 nodeIndex(node),
                 id.isEmpty() ? Page.NONE : index(ids, id),
                 figure));
+    }
+
+    /** Notes how the text of the next cell is drawn, if it is not plain. */
+    private void run(Face face, String printable, int size) {
+        if (!face.isPlain(printable)) {
+            for (TextRun run : face.runs(printable, size)) {
+                runs.add(new Page.Run(
+                        cells.size(), run.x(), run.width(), run.family().word(), run.text()));
+            }
+        }
     }
 
     /** A band from a height to another with the cells from its first on. */

@@ -1,84 +1,109 @@
 package org.grammatus.core.typography;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
+import com.ibm.icu.text.Normalizer2;
+import java.util.List;
 import java.util.Locale;
 
-/** The faces a page is set in. */
+/** The faces a page is set in. Widths are of the base family where a text is plain, of all families that it needs elsewhere. */
 public enum Face {
-    REGULAR("SourceSans3-Regular"),
-    SEMIBOLD("SourceSans3-SemiBold");
+    REGULAR,
+    SEMIBOLD;
 
-    private static final int TAB = '\t';
+    /** The characters that put accents on those before them. */
+    private static final int COMBINING = 0x300;
 
-    private final String file;
-    private volatile TrueTypeFont font;
+    private static final int COMBINING_END = 0x36F;
 
-    Face(String file) {
-        this.file = file;
-    }
+    private volatile TrueTypeFont base;
 
     /** The face's name in addresses and page models: {@code regular}, {@code semibold}. */
     public String word() {
         return name().toLowerCase(Locale.ROOT);
     }
 
-    /** The font file, in TrueType format. */
-    public byte[] bytes() {
-        try (InputStream in = Face.class.getResourceAsStream(file + ".ttf")) {
-            return in.readAllBytes();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private TrueTypeFont font() {
-        TrueTypeFont read = font;
+    /** The font of plain texts. */
+    private TrueTypeFont base() {
+        TrueTypeFont read = base;
         if (read == null) {
-            read = TrueTypeFont.read(bytes());
-            font = read;
+            read = Family.BASE.font(this);
+            base = read;
         }
         return read;
     }
 
+    /** The font of a character: that of the first family that has it. */
+    Family familyOf(int character) {
+        for (Family family : Family.values()) {
+            if (family.font(this).has(character)) {
+                return family;
+            }
+        }
+        return Family.BASE;
+    }
+
+    /** Whether a text is set in the base family alone, from left to right, a glyph for each character. */
+    public boolean isPlain(String text) {
+        TrueTypeFont glyphs = base();
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (!glyphs.has(c) || c >= COMBINING && c <= COMBINING_END) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /**
-     * The text as the face can print it: a character it has no glyph for becomes a replacement character, a control
-     * character a space. A page never fails on a text.
+     * The text as it can be printed: control characters are spaces, letters are joined with their accents where there is one
+     * character for both (Unicode's form C), and a character that no family has stands by its number, so that it is not lost. A
+     * page never fails on a text.
      */
     public String printable(String text) {
-        TrueTypeFont glyphs = font();
-        boolean plain = text.codePoints().allMatch(c -> c >= ' ' && glyphs.has(c));
-        if (plain) {
+        if (isPlain(text)) {
             return text;
         }
-        int replacement = glyphs.has(0xFFFD) ? 0xFFFD : '?';
-        StringBuilder out = new StringBuilder();
-        text.codePoints()
-                .map(c -> c < ' ' || c == TAB || Character.isISOControl(c) ? ' ' : glyphs.has(c) ? c : replacement)
-                .forEach(out::appendCodePoint);
+        String composed = text.chars().anyMatch(c -> c >= COMBINING)
+                ? Normalizer2.getNFCInstance().normalize(text)
+                : text;
+        StringBuilder out = new StringBuilder(composed.length());
+        composed.codePoints().forEach(c -> {
+            if (Character.isISOControl(c)) {
+                out.append(' ');
+            } else if (TextRuns.isUnseen(c) || familyOf(c).font(this).has(c)) {
+                out.appendCodePoint(c);
+            } else {
+                out.append("⟨%04X⟩".formatted(c));
+            }
+        });
         return out.toString();
     }
 
-    /** Whether characters of so many font units together fit a width at a size, both in hundredths of a point. */
-    boolean fits(long units, int size, int width) {
-        return units * size <= (long) width * font().unitsPerEm();
+    /** Whether characters of so many thousandths of an em together fit a width at a size, both in hundredths of a point. */
+    static boolean fits(long thousandths, int size, int width) {
+        return thousandths * size <= (long) width * TrueTypeFont.EM;
     }
 
-    /** Advance of a character in font units. */
+    /** Advance of a character of a plain text, in thousandths of an em. */
     int advance(int character) {
-        return font().advance(character);
+        return base().advance(character);
     }
 
     /** Width of a printable text at a size, both in hundredths of a point. */
     public int width(String text, int size) {
-        TrueTypeFont glyphs = font();
-        long units = 0;
-        for (int i = 0; i < text.length(); ) {
-            int c = text.codePointAt(i);
-            units += glyphs.advance(c);
-            i += Character.charCount(c);
+        return TextRun.width(isPlain(text) ? plainAdvance(text) : TextRuns.advance(text, this), size);
+    }
+
+    private long plainAdvance(String text) {
+        TrueTypeFont glyphs = base();
+        long advance = 0;
+        for (int i = 0; i < text.length(); i++) {
+            advance += glyphs.advance(text.charAt(i));
         }
-        return (int) ((units * size + glyphs.unitsPerEm() - 1) / glyphs.unitsPerEm());
+        return advance;
+    }
+
+    /** What is drawn of a printable text at a size, from left to right. */
+    public List<TextRun> runs(String text, int size) {
+        return TextRuns.of(text, this, size);
     }
 }

@@ -34,15 +34,17 @@ public final class LineBreaker {
 
     /** How many characters stand on the first line; at least one. */
     private static int fitting(String text, Face face, int size, int width) {
+        boolean plain = face.isPlain(text);
         int lastSpace = -1;
         int i = 0;
         long used = 0;
         while (i < text.length()) {
             int c = text.codePointAt(i);
             int next = i + Character.charCount(c);
-            used += face.advance(c);
+            // Letters that join are as wide as they are together.
+            used = plain ? used + face.advance(c) : TextRuns.advance(text.substring(0, next), face);
             // A space at the end of a line takes no room.
-            if (c != ' ' && !face.fits(used, size, width) && i > 0) {
+            if (c != ' ' && !Face.fits(used, size, width) && i > 0) {
                 return lastSpace > 0 ? lastSpace : i;
             }
             if (c == ' ') {

@@ -6,19 +6,20 @@ import java.util.HashMap;
 import java.util.Map;
 
 /**
- * What layout needs of a TrueType font (OpenType 1.9): units per em from {@code head}, advance widths from {@code hmtx}, and
+ * What layout needs of a TrueType font (OpenType 1.9): advance widths from {@code hmtx} in thousandths of an em ({@code head}), and
  * the glyphs of characters from a Unicode {@code cmap} of format 4. Immutable.
  */
 final class TrueTypeFont {
 
+    /** What advances are counted in: so many make an em. */
+    static final int EM = 1000;
+
     private static final int BASIC_PLANE = 0x10000;
 
-    private final int unitsPerEm;
     /** By character of the basic plane: its advance, or -1 where there is no glyph. */
     private final short[] advances;
 
-    private TrueTypeFont(int unitsPerEm, short[] advances) {
-        this.unitsPerEm = unitsPerEm;
+    private TrueTypeFont(short[] advances) {
         this.advances = advances;
     }
 
@@ -37,14 +38,12 @@ final class TrueTypeFont {
         short[] advances = new short[BASIC_PLANE];
         int subtable = unicodeSubtable(font, tables.get("cmap"));
         for (int c = 0; c < BASIC_PLANE; c++) {
-            int glyph = 0;
-            advances[c] = -1;
-            glyph = glyph(font, subtable, c);
-            if (glyph != 0) {
-                advances[c] = font.getShort(widths + 4 * Math.min(glyph, metrics - 1));
-            }
+            int glyph = TextRuns.isUnseen(c) || Character.isISOControl(c) ? 0 : glyph(font, subtable, c);
+            advances[c] = glyph == 0
+                    ? -1
+                    : (short) (unsigned(font, widths + 4 * Math.min(glyph, metrics - 1)) * EM / unitsPerEm);
         }
-        return new TrueTypeFont(unitsPerEm, advances);
+        return new TrueTypeFont(advances);
     }
 
     private static int unicodeSubtable(ByteBuffer font, int cmap) {
@@ -92,15 +91,11 @@ final class TrueTypeFont {
         return font.getShort(at) & 0xFFFF;
     }
 
-    int unitsPerEm() {
-        return unitsPerEm;
-    }
-
     boolean has(int c) {
         return c < BASIC_PLANE && advances[c] >= 0;
     }
 
-    /** Advance width in font units; 0 for a character without a glyph. */
+    /** Advance width in thousandths of an em; 0 for a character without a glyph. */
     int advance(int c) {
         return has(c) ? advances[c] : 0;
     }

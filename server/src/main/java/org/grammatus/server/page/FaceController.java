@@ -3,7 +3,9 @@ package org.grammatus.server.page;
 import io.swagger.v3.oas.annotations.Hidden;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.function.Function;
 import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Family;
 import org.grammatus.server.problem.NotFoundException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -19,15 +21,20 @@ class FaceController {
 
     private static final MediaType TRUE_TYPE = MediaType.parseMediaType("font/ttf");
 
-    @GetMapping("/faces/{word}.ttf")
-    ResponseEntity<byte[]> face(@PathVariable("word") String word) {
-        Face face = Arrays.stream(Face.values())
-                .filter(f -> f.word().equals(word))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("There is no face \"" + word + "\""));
+    @GetMapping("/faces/{family}-{weight}.ttf")
+    ResponseEntity<byte[]> face(@PathVariable("family") String family, @PathVariable("weight") String weight) {
+        Family named = one(Family.values(), Family::word, family);
+        Face face = one(Face.values(), Face::word, weight);
         return ResponseEntity.ok()
                 .contentType(TRUE_TYPE)
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePublic())
-                .body(face.bytes());
+                .body(named.bytes(face));
+    }
+
+    private static <T> T one(T[] all, Function<T, String> word, String asked) {
+        return Arrays.stream(all)
+                .filter(each -> word.apply(each).equals(asked))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("There is no face \"" + asked + "\""));
     }
 }

@@ -26,6 +26,9 @@ public record PageView(
         @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
         int[] cells,
 
+        @Schema(description = "What is drawn of the texts that are not plain, cell by cell")
+        List<Page.Run> runs,
+
         @Schema(description = "Five numbers each: x, y, width, thickness, ink")
         int[] rules,
 
@@ -68,6 +71,7 @@ public record PageView(
                 }),
                 flat(page.cells(), c ->
                         new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
+                page.runs(),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
                 page.ruleInks(),
                 flat(page.fills(), f -> new int[] {f.x(), f.y(), f.width(), f.height(), f.colour()}),
