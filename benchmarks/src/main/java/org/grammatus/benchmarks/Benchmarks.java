@@ -27,7 +27,7 @@ public final class Benchmarks {
             case "edit" -> EditToPage.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "blocks" -> BlocksTogether.run(sizes.length == 0 ? new int[] {24_000, 1_000_000} : sizes);
             case "filters" -> FiltersAndChoices.run(sizes.length == 0 ? new int[] {370_000, 1_000_000} : sizes);
-            case "pages" -> PagesAndPdf.run(sizes.length == 0 ? new int[] {1_000_000} : sizes);
+            case "pages" -> PagesAndPdf.run(sizes.length == 0 ? new int[] {200_000, 1_000_000} : sizes);
             case "readers" -> Readers.run();
             case "" -> {
                 GroupAndOrder.run(asked);

@@ -11,13 +11,16 @@ import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.Family;
-import org.grammatus.export.Format;
 import org.grammatus.export.Printout;
+import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
+import org.grammatus.export.pdf.PdfReportWriter;
 import org.openpdf.text.Document;
 import org.openpdf.text.Rectangle;
 import org.openpdf.text.pdf.BaseFont;
 import org.openpdf.text.pdf.PdfContentByte;
+import org.openpdf.text.pdf.PdfName;
+import org.openpdf.text.pdf.PdfStructureElement;
 import org.openpdf.text.pdf.PdfWriter;
 
 /**
@@ -56,21 +59,25 @@ final class PagesAndPdf {
             }
             print("%,d rows to %,d pages, rows/s".formatted(size, pages.count()), size / median(breaking));
             print("slowest of %,d pages of them, ms".formatted(LOOKED_AT), slowest(pages));
-            pdf(new Printed(bands, pages));
+            pdf(new Printed(bands, pages), "untagged", new PdfReportWriter(0));
+            if (pages.count() <= PdfReportWriter.MOST_TAGGED) {
+                pdf(new Printed(bands, pages), "tagged", new PdfReportWriter());
+            }
         }
     }
 
-    private static void pdf(Printed printed) throws Exception {
+    private static void pdf(Printed printed, String kind, ReportWriter writer) throws Exception {
+        boolean tagged = kind.equals("tagged");
         int count = printed.pages().count();
         List<Page> ready = IntStream.rangeClosed(1, Math.min(READY, count))
                 .mapToObj(printed.pages()::page)
                 .toList();
         Pairs pairs = Pairs.of(
-                () -> Format.PDF.writer().write(printed, OutputStream.nullOutputStream(), WriteProgress.SILENT),
-                () -> raw(ready, count));
+                () -> writer.write(printed, OutputStream.nullOutputStream(), WriteProgress.SILENT),
+                () -> raw(ready, count, tagged));
         System.out.printf(
                 "%-46s %12.0f %12.0f %8.2f%n",
-                "%,d pages of PDF, pages/s".formatted(count),
+                "%,d pages of PDF %s, pages/s".formatted(count, kind),
                 count / pairs.ours(),
                 count / pairs.theirs(),
                 pairs.theirs() / pairs.ours());
@@ -87,17 +94,26 @@ final class PagesAndPdf {
         return slowest;
     }
 
-    /** The texts of pages that are ready, over and over, by the writer that ours stands on: no lines, no fills, no bookmarks. */
-    private static void raw(List<Page> ready, int count) throws IOException {
+    /**
+     * The texts of pages that are ready, over and over, by the writer that ours stands on: no lines, no fills, no bookmarks; tagged as a
+     * paragraph each.
+     */
+    private static void raw(List<Page> ready, int count, boolean tagged) throws IOException {
         Page first = ready.getFirst();
         Document document = new Document(new Rectangle(first.width() / HUNDREDTHS, first.height() / HUNDREDTHS));
         PdfWriter writer = PdfWriter.getInstance(document, OutputStream.nullOutputStream());
+        if (tagged) {
+            writer.setTagged();
+            writer.setFullCompression();
+        }
         document.open();
         BaseFont[] fonts = new BaseFont[Face.values().length];
         for (Face face : Face.values()) {
             fonts[face.ordinal()] = BaseFont.createFont(
                     face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, Family.BASE.bytes(face), null);
         }
+        PdfStructureElement all =
+                tagged ? new PdfStructureElement(writer.getStructureTreeRoot(), new PdfName("Document")) : null;
         for (int number = 0; number < count; number++) {
             if (number > 0) {
                 document.newPage();
@@ -106,11 +122,17 @@ final class PagesAndPdf {
             PdfContentByte content = writer.getDirectContent();
             content.beginText();
             for (Page.Cell cell : page.cells()) {
+                if (tagged) {
+                    content.beginMarkedContentSequence(new PdfStructureElement(all, PdfName.P));
+                }
                 Page.Style style = page.styles().get(cell.style());
                 Face face = style.face().equals(Face.SEMIBOLD.word()) ? Face.SEMIBOLD : Face.REGULAR;
                 content.setFontAndSize(fonts[face.ordinal()], style.size() / HUNDREDTHS);
                 content.setTextMatrix(cell.x() / HUNDREDTHS, (page.height() - cell.y()) / HUNDREDTHS);
                 content.showText(page.texts().get(cell.text()));
+                if (tagged) {
+                    content.endMarkedContentSequence();
+                }
             }
             content.endText();
         }

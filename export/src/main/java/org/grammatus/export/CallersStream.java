@@ -9,11 +9,11 @@ import java.util.Optional;
  * A stream lent to a library: it is not closed, since it belongs to the caller, and a failure to write is remembered, since
  * libraries wrap it into exceptions of their own or pass over it.
  */
-final class CallersStream extends FilterOutputStream {
+public final class CallersStream extends FilterOutputStream {
 
     private Optional<IOException> failure = Optional.empty();
 
-    CallersStream(OutputStream out) {
+    public CallersStream(OutputStream out) {
         super(out);
     }
 
@@ -48,7 +48,7 @@ final class CallersStream extends FilterOutputStream {
     }
 
     /** Ends the work with what really went wrong, if anything did. */
-    void rethrowFailure() throws IOException {
+    public void rethrowFailure() throws IOException {
         if (failure.isPresent()) {
             throw failure.get();
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
+import org.grammatus.export.pdf.PdfReportWriter;
 
 /** The file formats. */
 public enum Format {

@@ -57,6 +57,9 @@ final class BandLooks {
 
     /** Colours what is behind the band, and what is behind its cells. */
     void fills(int top, int bottom) {
+        if (marks.isEmpty()) {
+            return;
+        }
         fill(HighlightPlan.ALL, top, bottom);
         marks.stream()
                 .filter(BandLooks::isOfCell)
@@ -110,6 +113,9 @@ final class BandLooks {
 
     /** Puts the sign of a marked cell behind it, between its column and the next. */
     void signsBeside(int column, int baseline, int node) {
+        if (marks.isEmpty()) {
+            return;
+        }
         marks.stream().filter(mark -> mark.column() == column).findFirst().ifPresent(mark -> {
             sheet.ink(look(mark).ink());
             sheet.text(
@@ -129,6 +135,10 @@ final class BandLooks {
 
     /** The ink of a value: that of its mark, of a figure below zero, or its own. */
     String ink(BandCell.Value value) {
+        if (marks.isEmpty()) {
+            // So it is with most of a page's values.
+            return isBelowZero(value) ? plan.inputs().style().negativeInk() : "";
+        }
         return ink(value.column())
                 .or(() -> isBelowZero(value) ? Optional.of(plan.inputs().style().negativeInk()) : Optional.empty())
                 .orElseGet(this::ink);

@@ -220,7 +220,9 @@ final class BandMeasures {
     /** The style of a band's value in a column, as it is marked. */
     TextStyle valueStyle(int band, int column, List<BandMarks.Mark> marks) {
         TextStyle own = valueStyle(band);
-        return own == TextStyle.CELL && marks.stream().anyMatch(mark -> isOn(mark, column) && isBold(mark))
+        return own == TextStyle.CELL
+                        && !marks.isEmpty()
+                        && marks.stream().anyMatch(mark -> isOn(mark, column) && isBold(mark))
                 ? TextStyle.STRONG_CELL
                 : own;
     }

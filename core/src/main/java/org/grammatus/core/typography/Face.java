@@ -14,11 +14,12 @@ public enum Face {
 
     private static final int COMBINING_END = 0x36F;
 
+    private final String word = name().toLowerCase(Locale.ROOT);
     private volatile TrueTypeFont base;
 
     /** The face's name in addresses and page models: {@code regular}, {@code semibold}. */
     public String word() {
-        return name().toLowerCase(Locale.ROOT);
+        return word;
     }
 
     /** The font of plain texts. */
@@ -45,12 +46,15 @@ public enum Face {
     public boolean isPlain(String text) {
         TrueTypeFont glyphs = base();
         for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (!glyphs.has(c) || c >= COMBINING && c <= COMBINING_END) {
+            if (!isPlain(text.charAt(i), glyphs)) {
                 return false;
             }
         }
         return true;
+    }
+
+    private static boolean isPlain(char c, TrueTypeFont glyphs) {
+        return glyphs.has(c) && (c < COMBINING || c > COMBINING_END);
     }
 
     /**
@@ -90,16 +94,16 @@ public enum Face {
 
     /** Width of a printable text at a size, both in hundredths of a point. */
     public int width(String text, int size) {
-        return TextRun.width(isPlain(text) ? plainAdvance(text) : TextRuns.advance(text, this), size);
-    }
-
-    private long plainAdvance(String text) {
         TrueTypeFont glyphs = base();
         long advance = 0;
         for (int i = 0; i < text.length(); i++) {
-            advance += glyphs.advance(text.charAt(i));
+            char c = text.charAt(i);
+            if (!isPlain(c, glyphs)) {
+                return TextRun.width(TextRuns.advance(text, this), size);
+            }
+            advance += glyphs.advance(c);
         }
-        return advance;
+        return TextRun.width(advance, size);
     }
 
     /** What is drawn of a printable text at a size, from left to right. */

@@ -67,6 +67,18 @@ class SameResultsTest {
         return run(report, Map.of(), random.view());
     }
 
+    /** A report that comes with the product, over a fortnight where it asks for a period. */
+    static RunResult starter(String id) {
+        Report report = Starters.report(id).orElseThrow();
+        return run(report, fortnight(report), ReaderView.PLAIN);
+    }
+
+    private static Map<String, String> fortnight(Report report) {
+        return report.prompts().stream().anyMatch(prompt -> prompt.name().equals("period"))
+                ? Map.of("period", "2026-08-03/2026-08-16")
+                : Map.of();
+    }
+
     private static RunResult run(Report report, Map<String, String> answers, ReaderView view) {
         return run(report, answers, view, READER);
     }
@@ -161,10 +173,7 @@ class SameResultsTest {
                 ZoneOffset.UTC);
         for (String id : Starters.reportIds()) {
             Report report = Starters.report(id).orElseThrow();
-            Map<String, String> answers =
-                    report.prompts().stream().anyMatch(prompt -> prompt.name().equals("period"))
-                            ? Map.of("period", "2026-08-03/2026-08-16")
-                            : Map.of();
+            Map<String, String> answers = fortnight(report);
             RunResult pushed = run(report, answers, ReaderView.PLAIN);
             RunResult all = run(report, answers, ReaderView.PLAIN, held);
             for (Format format : Format.values()) {

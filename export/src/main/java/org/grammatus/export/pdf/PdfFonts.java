@@ -1,4 +1,4 @@
-package org.grammatus.export;
+package org.grammatus.export.pdf;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -31,6 +31,8 @@ final class PdfFonts {
             BaseFont font = BaseFont.createFont(
                     name + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, family.bytes(face), null);
             font.setSecureRandom(new Fixed());
+            // What it would list, PDF/UA-1 asks to be whole; it need not be there.
+            font.setIncludeCidSet(false);
             return font;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
