@@ -25,6 +25,15 @@ public interface EvaluationContext {
         throw new IllegalStateException("Rows have no aggregates");
     }
 
+    /**
+     * Where each stands among the others of the group around it; only what is printed has it.
+     *
+     * @param values of what they are told apart by
+     */
+    default Column standing(Typed.Standing standing, Column values) {
+        throw new IllegalStateException("Nothing is printed before or behind these");
+    }
+
     /** The values of an aggregate of the groups around; only a frame of groups has them. */
     default Column over(Typed.Over over) {
         throw new IllegalStateException("Rows have no groups around them");

@@ -62,6 +62,7 @@ public final class CountedRows {
             case Typed.Aggregate aggregate -> count(aggregate);
             // It takes rows of other groups, too; it is what the rows here are compared with.
             case Typed.Over over -> {}
+            case Typed.Standing standing -> {}
             default -> figure.operands().forEach(this::add);
         }
     }

@@ -86,7 +86,24 @@ public final class InWords {
                         + o.steps()
                                 .map(steps -> " up to here, in printed order of " + steps.name())
                                 .orElse("")
-                        + (o.depth() == 0 ? " in the whole report" : " in its “" + o.level() + "” group");
+                        + around(o.depth(), o.level());
+            case Typed.Standing s -> standing(s) + around(s.depth(), s.level());
+        };
+    }
+
+    private static String around(int depth, String level) {
+        return depth == 0 ? " in the whole report" : " in its “" + level + "” group";
+    }
+
+    private String standing(Typed.Standing s) {
+        String first = s.descending() ? ", the largest first," : "";
+        return switch (s.function()) {
+            case RANK -> "rank by " + nested(s.value()) + first;
+            case CUME_DIST -> "part of all that come no later by " + nested(s.value()) + first;
+            case LAG ->
+                nested(s.value()) + " of the one before, in printed order of "
+                        + s.steps().name() + ",";
+            case ALIKE -> "number of rows with the same " + nested(s.value());
         };
     }
 

@@ -12,20 +12,19 @@ import org.grammatus.core.value.Type;
 final class AggregateTyping {
 
     private final Typing typing;
+    private final StandingTyping standings;
 
     AggregateTyping(Typing typing) {
         this.typing = typing;
+        this.standings = new StandingTyping(typing, this);
     }
 
     Typed over(Expression.Over o) {
-        List<Names.Level> levels = typing.names().levels();
-        for (int i = 0; i < o.partition().size(); i++) {
-            Expression.Name named = o.partition().get(i);
-            if (i >= levels.size() || !isCalled(levels.get(i), named)) {
-                throw Typing.fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
-            }
+        if (isCountOfAlike(o)) {
+            return standings.alike(o);
         }
-        int depth = o.partition().size();
+        List<Names.Level> levels = typing.names().levels();
+        int depth = depth(o.partition());
         Place around = typing.place();
         typing.stand(around == Place.CELL ? Place.SCOPE : around);
         Typed.Aggregate aggregate = aggregate(o.aggregate());
@@ -34,17 +33,53 @@ final class AggregateTyping {
                 aggregate,
                 depth,
                 depth == 0 ? "" : levels.get(depth - 1).name(),
-                o.stepped().map(stepped -> steps(o, stepped)));
+                o.stepped().map(stepped -> steps(o.partition(), stepped)));
+    }
+
+    Typed standing(Expression.Standing s) {
+        return standings.of(s);
+    }
+
+    /** Whether rows are counted that are alike in a field: it stands behind the levels that rows are counted in. */
+    private boolean isCountOfAlike(Expression.Over o) {
+        boolean countsRows = o.aggregate().function() == AggregateFunction.COUNT
+                && o.aggregate().argument().isEmpty()
+                && o.aggregate().filter().isEmpty()
+                && o.stepped().isEmpty();
+        if (!countsRows || o.partition().isEmpty() || typing.place() != Place.CELL) {
+            return false;
+        }
+        List<Names.Level> levels = typing.names().levels();
+        int last = o.partition().size() - 1;
+        Expression.Name named = o.partition().get(last);
+        return (last >= levels.size() || !isCalled(levels.get(last), named))
+                && typing.names().field(named.name(), named.quoted()).isPresent();
+    }
+
+    /**
+     * How deep the levels go that OVER names.
+     *
+     * @throws org.grammatus.core.problem.ProblemException if they are not the levels from the outermost down
+     */
+    int depth(List<Expression.Name> partition) {
+        List<Names.Level> levels = typing.names().levels();
+        for (int i = 0; i < partition.size(); i++) {
+            Expression.Name named = partition.get(i);
+            if (i >= levels.size() || !isCalled(levels.get(i), named)) {
+                throw Typing.fault(named.position(), "found " + named.name() + ", expected " + partitions(levels));
+            }
+        }
+        return partition.size();
     }
 
     /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
-    private Typed.Steps steps(Expression.Over o, Expression.Name stepped) {
+    Typed.Steps steps(List<Expression.Name> partition, Expression.Name stepped) {
         List<Names.Level> levels = typing.names().levels();
         List<Names.Level> allowed = new ArrayList<>();
         if (typing.place() == Place.CELL) {
             typing.names().rows().ifPresent(allowed::add);
         } else {
-            allowed.addAll(levels.subList(o.partition().size(), levels.size()));
+            allowed.addAll(levels.subList(partition.size(), levels.size()));
         }
         for (Names.Level level : allowed) {
             if (isCalled(level, stepped)) {

@@ -140,6 +140,23 @@ public sealed interface Expression {
     record Over(Aggregate aggregate, List<Name> partition, Optional<Name> stepped, Position position)
             implements Expression {}
 
+    /**
+     * Where a row or a group stands among the others of a group.
+     *
+     * @param value what they are told apart by; of LAG, what the one before has
+     * @param partition names of the levels, outermost first
+     * @param stepped of LAG, name of what is stepped over in printed order
+     * @param descending of a rank, whether the largest comes first
+     */
+    record Standing(
+            StandingFunction function,
+            Expression value,
+            List<Name> partition,
+            Optional<Name> stepped,
+            boolean descending,
+            Position position)
+            implements Expression {}
+
     /** The expressions that this one is made of, from left to right. */
     default List<Expression> operands() {
         return switch (this) {
@@ -174,6 +191,7 @@ public sealed interface Expression {
             case Cast c -> List.of(c.value());
             case Extract x -> List.of(x.value());
             case Over o -> o.aggregate().operands();
+            case Standing s -> List.of(s.value());
             case Aggregate a ->
                 joined(a.argument().stream().toList(), a.filter().stream().toList());
         };

@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grammatus.core.value.Scalar;
 
@@ -51,6 +52,7 @@ public final class ExpressionPrinter {
             case Expression.IsNull n -> nested(n.value()) + " IS" + not(n.negated()) + " NULL";
             case Expression.Case c -> caseText(c);
             case Expression.Over o -> print(o.aggregate()) + over(o);
+            case Expression.Standing s -> standing(s);
             case Expression.Aggregate a ->
                 a.function() + "("
                         + a.argument()
@@ -113,19 +115,32 @@ public final class ExpressionPrinter {
             case Expression.CurrentDate c -> print(c);
             case Expression.Aggregate a -> print(a);
             case Expression.Over o -> print(o);
+            case Expression.Standing s -> print(s);
             default -> "(" + print(e) + ")";
         };
     }
 
     private static String over(Expression.Over o) {
+        return over(o.partition(), o.stepped().map(ExpressionPrinter::print));
+    }
+
+    private static String over(List<Expression.Name> partition, Optional<String> order) {
         List<String> parts = new ArrayList<>();
-        if (!o.partition().isEmpty()) {
-            parts.add(o.partition().stream()
+        if (!partition.isEmpty()) {
+            parts.add(partition.stream()
                     .map(ExpressionPrinter::print)
                     .collect(Collectors.joining(", ", "PARTITION BY ", "")));
         }
-        o.stepped().ifPresent(name -> parts.add("ORDER BY " + print(name)));
+        order.ifPresent(by -> parts.add("ORDER BY " + by));
         return " OVER (" + String.join(" ", parts) + ")";
+    }
+
+    private static String standing(Expression.Standing s) {
+        return s.function() == StandingFunction.LAG
+                ? "LAG(" + print(s.value()) + ")"
+                        + over(s.partition(), s.stepped().map(ExpressionPrinter::print))
+                : s.function() + "()"
+                        + over(s.partition(), Optional.of(print(s.value()) + (s.descending() ? " DESC" : "")));
     }
 
     private static String not(boolean negated) {

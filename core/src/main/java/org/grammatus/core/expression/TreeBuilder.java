@@ -218,6 +218,29 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
         return over(aggregate, c.overClause());
     }
 
+    @Override
+    public Expression visitRanked(SqlParser.RankedContext c) {
+        return new Expression.Standing(
+                StandingFunction.valueOf(word(c.function)),
+                visit(c.by),
+                c.partition.stream().map(TreeBuilder::name).toList(),
+                Optional.empty(),
+                c.direction != null && c.direction.getType() == SqlParser.DESC,
+                at(c));
+    }
+
+    @Override
+    public Expression visitLagged(SqlParser.LaggedContext c) {
+        SqlParser.OverClauseContext over = c.overClause();
+        return new Expression.Standing(
+                StandingFunction.LAG,
+                visit(c.expression()),
+                over.partition.stream().map(TreeBuilder::name).toList(),
+                Optional.ofNullable(over.stepped).map(TreeBuilder::name),
+                false,
+                at(c));
+    }
+
     private static Expression over(Expression.Aggregate aggregate, SqlParser.OverClauseContext c) {
         return c == null
                 ? aggregate

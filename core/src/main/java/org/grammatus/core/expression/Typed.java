@@ -48,6 +48,7 @@ public sealed interface Typed {
                                 c.otherwise().stream())
                         .toList();
             case Over o -> o.aggregate().operands();
+            case Standing s -> List.of(s.value());
             case Aggregate a ->
                 Stream.concat(a.argument().stream(), a.filter().stream()).toList();
         };
@@ -282,6 +283,19 @@ public sealed interface Typed {
     }
 
     /**
+     * Where a row or a group stands among the others of the group of a level around it.
+     *
+     * @param value what they are told apart by; of LAG, what the one before has
+     * @param depth of the level: 0 for the whole report, 1 for the outermost
+     * @param level what the level is called; empty for the report
+     * @param steps what stands there: rows, or the groups of a level
+     * @param descending of a rank, whether the largest comes first
+     */
+    record Standing(
+            StandingFunction function, Typed value, int depth, String level, Steps steps, boolean descending, Type type)
+            implements Typed {}
+
+    /**
      * What an aggregate steps over.
      *
      * @param depth of the groups; one more than that of the last level for rows
@@ -300,6 +314,9 @@ public sealed interface Typed {
         if (this instanceof Over over) {
             over.steps().ifPresent(found::add);
         } else {
+            if (this instanceof Standing standing) {
+                found.add(standing.steps());
+            }
             for (Typed operand : operands()) {
                 operand.noteSteps(found);
             }
@@ -308,7 +325,7 @@ public sealed interface Typed {
 
     /** Whether anything in it is computed over other groups than the one where it stands. */
     default boolean looksOver() {
-        return this instanceof Over || anyOperand(Typed::looksOver);
+        return this instanceof Over || this instanceof Standing || anyOperand(Typed::looksOver);
     }
 
     /** Whether it contains an aggregate, under whatever name and of whichever group. */
@@ -321,7 +338,7 @@ public sealed interface Typed {
         if (this instanceof Over over) {
             return over.depth();
         }
-        int deepest = 0;
+        int deepest = this instanceof Standing standing ? standing.depth() : 0;
         for (Typed operand : operands()) {
             deepest = Math.max(deepest, operand.deepestOver());
         }

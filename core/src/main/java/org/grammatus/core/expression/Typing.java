@@ -96,6 +96,7 @@ public final class Typing {
         return switch (e) {
             case Expression.Aggregate a -> true;
             case Expression.Over o -> true;
+            case Expression.Standing s -> true;
             case Expression.Name n -> names.measure(n.name(), n.quoted()).isPresent();
             default -> e.anyOperand(operand -> aggregates(operand, names));
         };
@@ -141,6 +142,7 @@ public final class Typing {
             case Expression.Extract x -> functions.extract(x);
             case Expression.Aggregate a -> aggregates.aggregate(a);
             case Expression.Over o -> aggregates.over(o);
+            case Expression.Standing s -> aggregates.standing(s);
         };
     }
 

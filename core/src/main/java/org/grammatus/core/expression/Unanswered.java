@@ -81,6 +81,7 @@ public final class Unanswered {
             case Expression.Coalesce c -> false;
             case Expression.IsNull n -> !(n.value() instanceof Expression.Prompt) && reads(n.value());
             case Expression.Over o -> reads(o.aggregate());
+            case Expression.Standing s -> reads(s.value());
             case Expression.Aggregate a -> a.argument().map(this::reads).orElse(false);
             default -> e.anyOperand(this::reads);
         };

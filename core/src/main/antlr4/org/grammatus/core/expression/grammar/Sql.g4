@@ -42,6 +42,8 @@ primary
     | COALESCE LPAREN expression (COMMA expression)+ RPAREN                 # coalesce
     | COUNT LPAREN STAR RPAREN filterClause? overClause?                             # countRows
     | function=(COUNT | SUM | AVG | MIN | MAX | MEDIAN | FIRST | LAST) LPAREN DISTINCT? expression RPAREN filterClause? overClause? # aggregate
+    | function=(RANK | CUME_DIST) LPAREN RPAREN OVER LPAREN (PARTITION BY partition+=name (COMMA partition+=name)*)? ORDER BY by=expression direction=(ASC | DESC)? RPAREN # ranked
+    | LAG LPAREN expression RPAREN overClause                                # lagged
     | CAST LPAREN expression AS typeName RPAREN                             # cast
     | EXTRACT LPAREN part=(YEAR | QUARTER | MONTH | DAY | HOUR | MINUTE) FROM expression RPAREN # extraction
     | SUBSTRING LPAREN expression FROM start=expression (FOR length=expression)? RPAREN # substring
@@ -65,10 +67,11 @@ typeName: (NAME | DATE | TIMESTAMP) (LPAREN NUMBER (COMMA NUMBER)? RPAREN)?;
 
 whenThen: WHEN condition_=expression THEN result=expression;
 
-name: NAME | QUOTED_NAME | AS | BY | DAY | EXISTS | FILTER | FIRST | FOR | FROM | HAVING | HOUR | LAST | MEDIAN | MINUTE | MONTH | ORDER | OVER | PARTITION | POSITION | QUARTER | SELECT | YEAR;
+name: NAME | QUOTED_NAME | AS | ASC | BY | CUME_DIST | DAY | DESC | EXISTS | FILTER | FIRST | FOR | FROM | HAVING | HOUR | LAG | LAST | MEDIAN | MINUTE | MONTH | ORDER | OVER | PARTITION | POSITION | QUARTER | RANK | SELECT | YEAR;
 
 AND: 'AND';
 AS: 'AS';
+ASC: 'ASC';
 AVG: 'AVG';
 BETWEEN: 'BETWEEN';
 BY: 'BY';
@@ -76,9 +79,11 @@ CASE: 'CASE';
 CAST: 'CAST';
 COALESCE: 'COALESCE';
 COUNT: 'COUNT';
+CUME_DIST: 'CUME_DIST';
 CURRENT_DATE: 'CURRENT_DATE';
 DATE: 'DATE';
 DAY: 'DAY';
+DESC: 'DESC';
 DISTINCT: 'DISTINCT';
 ELSE: 'ELSE';
 END: 'END';
@@ -95,6 +100,7 @@ HOUR: 'HOUR';
 IN: 'IN';
 INTERVAL: 'INTERVAL';
 IS: 'IS';
+LAG: 'LAG';
 LAST: 'LAST';
 LIKE: 'LIKE';
 MAX: 'MAX';
@@ -110,6 +116,7 @@ OVER: 'OVER';
 PARTITION: 'PARTITION';
 POSITION: 'POSITION';
 QUARTER: 'QUARTER';
+RANK: 'RANK';
 SELECT: 'SELECT';
 SUBSTRING: 'SUBSTRING';
 SUM: 'SUM';

@@ -78,6 +78,7 @@ public final class Overlap {
                 }
             }
             case Typed.Over o -> {}
+            case Typed.Standing s -> {}
             default -> {
                 for (Typed operand : value.operands()) {
                     summed(operand, found);

@@ -31,6 +31,11 @@ public record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults fau
     }
 
     @Override
+    public Column standing(Typed.Standing standing, Column values) {
+        return stepping.standing(standing, values);
+    }
+
+    @Override
     public Column over(Typed.Over over) {
         return over.steps()
                 .map(steps -> stepping.at(over.aggregate(), steps.depth(), over.depth(), faults))

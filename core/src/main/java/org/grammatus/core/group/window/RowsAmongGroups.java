@@ -6,6 +6,7 @@ import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.StandingFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.tree.GroupTree;
@@ -48,6 +49,15 @@ public final class RowsAmongGroups implements EvaluationContext {
     @Override
     public Column over(Typed.Over over) {
         return over.steps().isPresent() ? stepping(over) : around(over);
+    }
+
+    /** What is printed before a row is one that is printed; the others stand among all rows of their group that are kept. */
+    @Override
+    public Column standing(Typed.Standing standing, Column values) {
+        int[] those = standing.function() == StandingFunction.LAG
+                ? rows
+                : nodes.kept().rows();
+        return new Standings(values, those, nodes.nodes(standing.depth(), DatasetModel.GRAIN, those)).of(standing);
     }
 
     /** By row, what the group around it comes to; nothing for rows that were filtered away. */

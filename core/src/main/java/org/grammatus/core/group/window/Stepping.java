@@ -54,6 +54,17 @@ public final class Stepping {
         return Evaluator.evaluate(value, new SoFar(inParent, faults), faults);
     }
 
+    /** Where the groups of a depth stand inside the group around them; what stands for several groups stands nowhere. */
+    Column standing(Typed.Standing standing, Column values) {
+        int[] printed = new GroupSteps(nodes, tree, standing.steps().depth(), standing.depth(), isOthers).nodes();
+        int[] groups =
+                Arrays.stream(printed).filter(node -> !isOthers.test(node)).toArray();
+        int[] around = Arrays.stream(groups)
+                .map(node -> tree.ancestor(node, standing.depth()))
+                .toArray();
+        return new Standings(values, groups, around).of(standing);
+    }
+
     private Column byStep(Typed.Aggregate aggregate, GroupSteps steps, int depth, Faults faults) {
         boolean adds = aggregate.function() == AggregateFunction.SUM
                 || (aggregate.function() == AggregateFunction.COUNT && !aggregate.distinct());
