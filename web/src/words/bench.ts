@@ -4,6 +4,8 @@ const plural = (count: number, one: string, other: string) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : other}`
 
 /** The bench, where reports are made. */
+const ofIts = (level?: string) => (level ? ` of its ${level.toLowerCase()}` : '')
+
 export const bench = {
   back: 'All reports',
   bar: 'The report',
@@ -141,6 +143,14 @@ export const bench = {
     overdue: (name: string) => `${name} before today`,
     today: (name: string) => `${name} today`,
     missing: (name: string) => `${name} missing`,
+    markTotal: 'Mark groups by it',
+    firstTen: (name: string, level?: string) => `${name} among the 10 largest${ofIts(level)}`,
+    lastTen: (name: string, level?: string) => `${name} among the 10 smallest${ofIts(level)}`,
+    firstThree: (name: string, level?: string) => `${name} among the 3 largest${ofIts(level)}`,
+    lastThree: (name: string, level?: string) => `${name} among the 3 smallest${ofIts(level)}`,
+    firstTenth: (name: string, level?: string) => `${name} in the largest tenth${ofIts(level)}`,
+    changed: (name: string) => `${name} a tenth more or less than before`,
+    alike: (name: string) => `${name} the same in another row`,
   },
   edits: {
     ticked: 'what readers tick',

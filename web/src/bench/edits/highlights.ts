@@ -1,8 +1,19 @@
 import { block, changed, freeId, moved, withBlock } from './report'
 import type { Highlight, Report } from '@/api/client'
 
-export function addHighlight(report: Report, label: string, when: string): Report {
-  const highlight: Highlight = { id: freeId(report, `h-${label}`), label, when, look: 'alert' }
+export function addHighlight(
+  report: Report,
+  label: string,
+  when: string,
+  reach?: Highlight['reach'],
+): Report {
+  const highlight: Highlight = {
+    id: freeId(report, `h-${label}`),
+    label,
+    when,
+    look: 'alert',
+    ...(reach ? { reach } : {}),
+  }
   return withBlock(report, { highlights: [...block(report).highlights, highlight] })
 }
 

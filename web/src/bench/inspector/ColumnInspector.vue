@@ -10,6 +10,7 @@ import FieldNaming from './FieldNaming.vue'
 import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
 import ReadyMarks from './ReadyMarks.vue'
+import { readyMarks } from '../edits/readyMarks'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
 import { columnLabel, fieldOfColumn } from '../edits/fieldNames'
@@ -157,9 +158,8 @@ function leaveShows() {
     />
   </InspectorField>
   <ReadyMarks
-    :report="report"
-    :dataset="dataset"
-    :column="column"
+    :label="words.bench.ready.mark"
+    :ready="readyMarks(report, dataset, column)"
     @apply="(name, change) => emit('apply', name, change)"
   />
   <AppearsField

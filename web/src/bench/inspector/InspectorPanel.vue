@@ -152,6 +152,7 @@ const on = {
       />
       <TotalInspector
         v-else-if="part.kind === 'total'"
+        :report="report"
         :total="byId(parts.totals)!"
         :dataset="dataset"
         :problem="problem"

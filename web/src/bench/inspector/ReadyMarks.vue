@@ -3,20 +3,20 @@ import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, useTemplateRef } from 'vue'
 import { addHighlight } from '../edits/highlights'
-import { readyMarks } from '../edits/readyMarks'
-import type { Column, DatasetView, Report } from '@/api/client'
+import type { ReadyMark } from '../edits/readyMarks'
+import type { Report } from '@/api/client'
 import { words } from '@/words'
 
-/** Marks rows by what a column shows, in one step: the rule is one like any other afterwards. */
-const props = defineProps<{ report: Report; dataset: DatasetView; column: Column }>()
+/** Marks by what a column or a total shows, in one step: the rule is one like any other afterwards. */
+const props = defineProps<{ label: string; ready: ReadyMark[] }>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
 
 const menu = useTemplateRef('menu')
 const items = computed(() =>
-  readyMarks(props.report, props.dataset, props.column).map(({ label, when }) => ({
+  props.ready.map(({ label, when, reach }) => ({
     label,
     command: () =>
-      emit('apply', words.bench.edits.addHighlight, (report) => addHighlight(report, label, when)),
+      emit('apply', words.bench.edits.addHighlight, (report) => addHighlight(report, label, when, reach)),
   })),
 )
 </script>
@@ -24,7 +24,7 @@ const items = computed(() =>
 <template>
   <div v-if="items.length">
     <Button
-      :label="words.bench.ready.mark"
+      :label="label"
       icon="pi pi-flag"
       aria-haspopup="menu"
       outlined

@@ -4,15 +4,18 @@ import { computed } from 'vue'
 import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
+import ReadyMarks from './ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
 import { filteredParts, filteredText } from '../edits/filtered'
+import { readyTotals } from '../edits/readyTotals'
 import { setShown, shownAs } from '../edits/shown'
 import { shownChoices } from '../totals/shownChoices'
 import type { DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{
+  report: Report
   total: Total
   dataset: DatasetView
   problem: (path: string) => string | undefined
@@ -87,4 +90,9 @@ function change(what: Partial<Total>, key: string) {
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
     <TextInput :model-value="total.format" @update:model-value="(format) => change({ format }, 'format')" />
   </InspectorField>
+  <ReadyMarks
+    :label="words.bench.ready.markTotal"
+    :ready="readyTotals(report, dataset, total)"
+    @apply="(name, edit) => emit('apply', name, edit)"
+  />
 </template>
