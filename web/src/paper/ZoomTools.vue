@@ -2,8 +2,9 @@
 import Button from 'primevue/button'
 import { words } from '@/words'
 
-defineProps<{ zoom: number }>()
-const emit = defineEmits<{ by: [step: number]; fit: [] }>()
+/** @param whole whether a whole page can be shown, too */
+defineProps<{ zoom: number; whole?: boolean }>()
+const emit = defineEmits<{ by: [step: number]; fit: []; whole: [] }>()
 
 const STEP = 0.1
 </script>
@@ -32,6 +33,15 @@ const STEP = 0.1
       text
       severity="secondary"
       @click="emit('by', STEP)"
+    />
+    <Button
+      v-if="whole"
+      icon="pi pi-file"
+      :aria-label="words.run.fitPage"
+      :title="`${words.run.fitPage} (9)`"
+      text
+      severity="secondary"
+      @click="emit('whole')"
     />
   </span>
 </template>

@@ -4,6 +4,8 @@ import { PIXEL } from './geometry'
 import type { PageView } from '@/api/client'
 
 const SMALLEST = 0.4
+/** A whole page is looked at, not read. */
+const SMALLEST_WHOLE = 0.2
 const LARGEST = 2.5
 const LARGEST_FIT = 1.5
 /** At this, the type of rows is 11 pixels high: on a small screen one scrolls sideways before type gets smaller. */
@@ -21,18 +23,20 @@ export function readable() {
 /**
  * How large pages are shown; 1 is the size of the paper.
  *
- * @param room pixels that there are for a page
+ * @param room pixels across that there are for a page
  * @param least how small a page may get so that it fits
+ * @param sheets how many pages stand side by side
  */
 export function useZoom(
   page: Readonly<Ref<PageView | undefined>>,
   room: () => number | undefined,
   least = () => SMALLEST,
+  sheets = () => 1,
 ) {
   const zoom = ref(0.85)
 
   function fitWidth() {
-    const wide = room()
+    const wide = room() && room()! / sheets()
     if (page.value && wide) {
       const depths = Math.max(1, ...page.value.nodes.map((node) => node.depth))
       const fitting = (wide - BESIDE - depths * DEPTH) / (page.value.width * PIXEL)
@@ -40,9 +44,17 @@ export function useZoom(
     }
   }
 
+  /** Shows the whole page in so many pixels down. */
+  function fitPage(tall: number | undefined) {
+    if (page.value && tall) {
+      const fitting = (tall - BESIDE) / (page.value.height * PIXEL)
+      zoom.value = Math.min(LARGEST_FIT, Math.max(SMALLEST_WHOLE, fitting))
+    }
+  }
+
   function by(step: number) {
     zoom.value = Math.min(LARGEST, Math.max(SMALLEST, zoom.value + step))
   }
 
-  return { zoom, fitWidth, by }
+  return { zoom, fitWidth, fitPage, by }
 }

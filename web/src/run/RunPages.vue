@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import ContinuousList from './ContinuousList.vue'
+import PagesOverview from './PagesOverview.vue'
+import type { Shape } from './shape'
 import type { useReaderGestures } from './useReaderGestures'
 import { api, type PageView, type RunView } from '@/api/client'
 import WhyPanel from '@/explain/WhyPanel.vue'
@@ -13,8 +15,10 @@ const props = defineProps<{
   run?: RunView
   /** The run whose page is on the screen. */
   shownRun?: string
-  shape: 'pages' | 'list'
+  shape: Shape
   page?: PageView
+  /** The page beside it, where two are looked at. */
+  beside?: PageView
   printed: boolean
   running: boolean
   zoom: number
@@ -23,7 +27,10 @@ const props = defineProps<{
   hands: ReturnType<typeof useReaderGestures>
 }>()
 
+const emit = defineEmits<{ open: [number: number] }>()
+
 const text = words.run
+const sheets = computed(() => [props.page, props.beside].filter((one) => one !== undefined))
 const views = useTemplateRef('views')
 const desk = useTemplateRef('desk')
 const list = useTemplateRef('list')
@@ -40,6 +47,7 @@ defineExpose({
   toTop: () => desk.value?.scrollTo({ top: 0 }),
   goTo: (strip: number) => list.value?.goTo(strip),
   room: () => (desk.value ?? views.value)?.clientWidth,
+  height: () => (desk.value ?? views.value)?.clientHeight,
   scroller: () => (props.shape === 'list' ? list.value?.scroller : desk.value),
 })
 </script>
@@ -50,26 +58,27 @@ defineExpose({
       v-if="shape === 'pages'"
       ref="desk"
       class="desk"
-      :class="{ stale: running }"
+      :class="{ stale: running, spread: sheets.length > 1 }"
       tabindex="0"
       role="region"
       :aria-label="text.pages"
     >
       <PaperPage
-        v-if="page"
-        :page="page"
+        v-for="sheet in sheets"
+        :key="sheet.number"
+        :page="sheet"
         :zoom="zoom"
         :uncounted="uncounted"
         :chosen="chosen"
         :explained="hands.why.value"
-        @pick="(hit, event) => hands.onPick(page!, hit, event)"
-        @open="(hit) => hands.onOpen(page!, hit)"
-        @menu="(hit, event) => hands.onMenu(page!, hit, event)"
-        @brace="(node, event) => hands.offerGroup(page!.nodes[node]!.place, event)"
+        @pick="(hit, event) => hands.onPick(sheet, hit, event)"
+        @open="(hit) => hands.onOpen(sheet, hit)"
+        @menu="(hit, event) => hands.onMenu(sheet, hit, event)"
+        @brace="(node, event) => hands.offerGroup(sheet.nodes[node]!.place, event)"
       >
         <template #default="{ bands, scale }">
           <ColumnEdges
-            :page="page"
+            :page="sheet"
             :bands="bands"
             :scale="scale"
             :hint="() => text.column.width"
@@ -80,7 +89,7 @@ defineExpose({
       </PaperPage>
     </div>
     <ContinuousList
-      v-else-if="run && printed"
+      v-else-if="run && printed && shape === 'list'"
       ref="list"
       :run="run.id"
       :zoom="zoom"
@@ -94,6 +103,14 @@ defineExpose({
       @brace="(sheet, node, event) => hands.offerGroup(sheet.nodes[node]!.place, event)"
       @width="hands.setWidth"
       @fit="(column) => hands.setWidth(column, 'fit')"
+    />
+    <PagesOverview
+      v-else-if="run && printed"
+      :run="run.id"
+      :pages="run.pages"
+      :number="page?.number ?? 1"
+      :like="page"
+      @open="(number) => emit('open', number)"
     />
     <aside v-if="hands.why.value && run" class="explanation" :aria-label="words.bench.inspector.whyHint">
       <WhyPanel
@@ -127,6 +144,14 @@ defineExpose({
   min-height: 0;
   overflow: auto;
   padding: 1rem 1.5rem 2rem 0.5rem;
+}
+.desk.spread {
+  display: flex;
+  align-items: flex-start;
+  justify-content: center;
+}
+.desk.spread > :deep(.sheet) {
+  margin: 0;
 }
 .desk.stale {
   opacity: 0.5;

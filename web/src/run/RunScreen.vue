@@ -18,6 +18,7 @@ import { useQuickRuns } from './useQuickRuns'
 import { useMarks } from './useMarks'
 import { useRowCount } from './useRowCount'
 import { useRun } from './useRun'
+import { shapeOf, type Shape } from './shape'
 import { useShownPage } from './useShownPage'
 import { useView } from './useView'
 import { api, ApiError, type ReportView } from '@/api/client'
@@ -43,7 +44,7 @@ const report = shallowRef<ReportView>()
 const failure = ref('')
 /** What is wrong with what it is narrowed to, by field. */
 const misfits = ref<Record<string, string>>({})
-const shape = ref<'pages' | 'list'>('pages')
+const shape = ref<Shape>('pages')
 const helpOpen = ref(false)
 const paletteOpen = ref(false)
 const pagesView = useTemplateRef('pagesView')
@@ -66,7 +67,10 @@ const isQuick = useQuickRuns(
 const rows = useRowCount(props.id, { asked, isRight, view: () => looked.view() })
 
 const fail = (message: string) => (failure.value = message)
-const { page, number, shownRun } = useShownPage(run, {
+/** Whether two pages are looked at side by side. */
+const spread = ref(false)
+const { page, beside, number, shownRun } = useShownPage(run, {
+  spread,
   first: () => fitWidth(),
   turned: () => {
     pagesView.value?.toTop()
@@ -74,7 +78,26 @@ const { page, number, shownRun } = useShownPage(run, {
   },
   fail,
 })
-const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => pagesView.value?.room(), readable())
+const {
+  zoom,
+  fitWidth,
+  fitPage: fitHeight,
+  by: zoomBy,
+} = useZoom(
+  page,
+  () => pagesView.value?.room(),
+  readable(),
+  () => (spread.value ? 2 : 1),
+)
+const fitPage = () => fitHeight(pagesView.value?.height())
+
+/** Shows a page beside the next, or alone again. */
+async function turnSpread() {
+  spread.value = !spread.value
+  shape.value = 'pages'
+  await nextTick()
+  fitWidth()
+}
 const { chosen, together, toggle: choose, clear: chooseNone } = useChosenFigures(shownRun)
 const narrowing = useNarrowing(run, looked, {
   run: () => void runReport(1, true),
@@ -104,7 +127,7 @@ onMounted(async () => {
     loadAnswers(report.value.prompts, route.query)
     looked.load(route.query)
     const usual = folds.isNarrow.value ? 'list' : 'pages'
-    shape.value = route.query.view === 'list' || route.query.view === 'pages' ? route.query.view : usual
+    shape.value = shapeOf(route.query.view) ?? usual
     const answered = report.value.prompts.some((prompt) => route.query[prompt.name] !== undefined)
     if (report.value.asksFirst && !answered) {
       waits.value = true
@@ -158,7 +181,7 @@ function rememberInAddress() {
     query: {
       ...asked.value,
       ...looked.query(),
-      view: shape.value === 'list' ? 'list' : undefined,
+      view: shape.value === 'pages' ? undefined : shape.value,
       page: number.value > 1 ? String(number.value) : undefined,
     },
   })
@@ -185,6 +208,11 @@ async function readAgain() {
   }
 }
 
+function openPage(wanted: number) {
+  shape.value = 'pages'
+  number.value = wanted
+}
+
 function resetView() {
   looked.reset()
   void runReport()
@@ -206,6 +234,9 @@ const commands = runCommands({
   mark: marks.step,
   hasMarks: () => marks.count.value > 0,
   turnShape: () => (shape.value = shape.value === 'list' ? 'pages' : 'list'),
+  overview: () => (shape.value = shape.value === 'overview' ? 'pages' : 'overview'),
+  fitPage,
+  spread: () => void turnSpread(),
   page: (wanted) => (number.value = Math.min(Math.max(1, wanted), pages.value)),
   pageNow: () => number.value,
   pages: () => pages.value,
@@ -272,6 +303,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         @go="go"
         @zoom="zoomBy"
         @fit="fitWidth"
+        @whole="fitPage"
         @palette="paletteOpen = true"
         @help="helpOpen = true"
         @edit="edit"
@@ -283,12 +315,14 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :shown-run="done ? shownRun : undefined"
         :shape="shape"
         :page="page"
+        :beside="beside"
         :printed="printed"
         :running="running"
         :zoom="zoom"
         :chosen="chosen"
         :narrow="folds.isNarrow.value"
         :hands="hands"
+        @open="openPage"
       />
       <RunFoot
         v-if="run && done"

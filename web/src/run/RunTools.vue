@@ -4,6 +4,7 @@ import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import SelectButton from 'primevue/selectbutton'
 import { useTemplateRef } from 'vue'
+import type { Shape } from './shape'
 import FindText from './FindText.vue'
 import PageNavigation from './PageNavigation.vue'
 import type { Hit, RunView } from '@/api/client'
@@ -25,11 +26,12 @@ defineProps<{
   exporting: boolean
 }>()
 const number = defineModel<number>('number', { required: true })
-const shape = defineModel<'pages' | 'list'>('shape', { required: true })
+const shape = defineModel<Shape>('shape', { required: true })
 const emit = defineEmits<{
   go: [hit: Hit]
   zoom: [step: number]
   fit: []
+  whole: []
   palette: []
   help: []
   edit: []
@@ -41,6 +43,7 @@ const fileMenu = useTemplateRef('fileMenu')
 const shapes = [
   { label: text.pagesView, value: 'pages' },
   { label: text.listView, value: 'list' },
+  { label: text.overview, value: 'overview' },
 ]
 defineExpose({ find: () => find.value?.focus() })
 </script>
@@ -61,7 +64,14 @@ defineExpose({ find: () => find.value?.focus() })
     />
     <span class="spring" />
     <FindText v-if="run && printed" ref="find" :run="run.id" @go="(hit) => emit('go', hit)" />
-    <ZoomTools v-if="hasPage" :zoom="zoom" @by="(step) => emit('zoom', step)" @fit="emit('fit')" />
+    <ZoomTools
+      v-if="hasPage && shape !== 'overview'"
+      whole
+      :zoom="zoom"
+      @by="(step) => emit('zoom', step)"
+      @fit="emit('fit')"
+      @whole="emit('whole')"
+    />
     <Button
       icon="pi pi-bolt"
       :aria-label="words.bench.palette"

@@ -10,6 +10,12 @@ export interface RunActions {
   inPages: () => boolean
   find: () => void
   fitWidth: () => void
+  /** Shows the whole page. */
+  fitPage: () => void
+  /** Shows all pages at a glance, or the one again. */
+  overview: () => void
+  /** Shows two pages side by side, or one again. */
+  spread: () => void
   mark: (by: 1 | -1) => void
   hasMarks: () => boolean
   turnShape: () => void
@@ -61,7 +67,10 @@ export function runCommands(act: RunActions): Command[] {
     onPage('shape', text.turnShape, ['L'], act.turnShape, done),
     onPage('next-mark', text.marks.next, ['M'], () => act.mark(1), act.hasMarks),
     onPage('previous-mark', text.marks.previous, ['Shift+M'], () => act.mark(-1), act.hasMarks),
+    onPage('overview', text.turnOverview, ['O'], act.overview, done),
+    onPage('spread', text.turnSpread, ['2'], act.spread, done),
     onPage('fit-width', text.fitWidth, ['0'], act.fitWidth, done),
+    onPage('fit-page', text.fitPage, ['9'], act.fitPage, done),
     named('run', text.again, act.run, act.canRun),
     named('whole', words.why.wholeAgain, act.whole, () => !act.isWhole()),
     named(

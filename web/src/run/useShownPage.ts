@@ -4,12 +4,31 @@ import { api, type PageView, type RunView } from '@/api/client'
 /** The page of a run that is on the screen: the newest page asked for wins, and the old one stays until it is there. */
 export function useShownPage(
   run: Readonly<Ref<RunView | undefined>>,
-  shown: { first: () => void; turned: () => void; fail: (message: string) => void },
+  shown: {
+    /** Whether the page after it is shown, too. */
+    spread: Readonly<Ref<boolean>>
+    first: () => void
+    turned: () => void
+    fail: (message: string) => void
+  },
 ) {
   const page = shallowRef<PageView>()
+  const beside = shallowRef<PageView>()
   const number = ref(1)
   /** The run whose page is on the screen: the newest, or the one before while its page is still to come. */
   const shownRun = ref<string>()
+
+  watch([page, shown.spread], async ([first, spread]) => {
+    const current = run.value
+    if (!spread || !first || !current || first.number >= current.pages) {
+      beside.value = undefined
+      return
+    }
+    const found = await api.page(current.id, first.number + 1).catch(() => undefined)
+    if (page.value === first && shown.spread.value) {
+      beside.value = found
+    }
+  })
 
   watch([run, number], async ([current, wanted]) => {
     if (current?.state !== 'DONE') {
@@ -40,5 +59,5 @@ export function useShownPage(
     }
   })
 
-  return { page, number, shownRun }
+  return { page, beside, number, shownRun }
 }

@@ -154,6 +154,7 @@ export const bench = {
   },
   edits: {
     ticked: 'what readers tick',
+    countMarks: (name: string) => `count ${name}`,
     addColumn: (name: string) => `add column ${name}`,
     removeColumn: (names: string[]) => `remove column ${names.join(', ')}`,
     moveColumn: (name: string) => `move column ${name}`,
@@ -441,6 +442,8 @@ export const bench = {
       'fiscal-year': 'fiscal year',
     },
     header: 'Header',
+    inColumn: 'in a column of its own',
+    countMarks: 'Count them in a column',
     headers: { heading: 'a heading above its rows', line: 'one line for each group', none: 'none' },
     headerText: 'Heading text',
     footer: 'Footer',

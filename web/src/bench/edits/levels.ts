@@ -64,7 +64,7 @@ export function removeLevel(report: Report, id: string): Report {
       levels: left,
       totals: totals.map((total) => ({ ...total, cells: total.cells.filter((cell) => cell.at !== id) })),
       columns: columns
-        .filter((column) => column.id !== labelColumnId(id))
+        .filter((column) => column.id !== labelColumnId(id) && column.id !== columnOfLevel(id))
         .map((column) => (column.once === id ? stripped({ ...column, once: undefined }) : column)),
       rows: left.length === 0 ? { ...rows, shown: rowsShown(report, true) } : rows,
     }),
@@ -108,6 +108,9 @@ export function limitRows(report: Report, limits: RowLimits): Report {
   const { shown, order } = block(report).rows
   return withBlock(report, { rows: stripped({ shown, order, ...limits }) })
 }
+
+/** The column in which the groups of a level stand by their names, where it has one of its own. */
+export const columnOfLevel = (level: string) => `c-in-${level}`.slice(0, 64)
 
 /** The column in which a level printed as lines says what its groups are called. */
 function labelColumnId(level: string): string {

@@ -26,7 +26,7 @@ export function readyMarks(report: Report, dataset: DatasetView, column: Column)
   }
   const field = dataset.fields.find((one) => perRow(one) && one.value === value)
   const text = words.bench.ready
-  const name = columnLabel(report, column)
+  const name = columnLabel(report, column, dataset)
   const x = operand(value)
   const isNumber = field?.type === 'INTEGER' || field?.type === 'DECIMAL'
   // Where rows are not printed, a rule is about the first of a group, which stands among no others.

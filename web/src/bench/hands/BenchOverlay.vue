@@ -68,7 +68,14 @@ const paper = ref<HTMLElement>()
 function label(id: string): string {
   const of = props.report.blocks.find((one) => one.columns.some((column) => column.id === id))
   const column = of?.columns.find((one) => one.id === id)
-  return of && column ? columnLabel({ ...props.report, blocks: [of] }, column) || id : id
+  // What its dataset calls it is known where it is printed.
+  const printed = headings.value?.cells
+    .filter((cell) => props.page.ids[cell.id] === id)
+    .map((cell) => cell.text)
+    .join(' ')
+  return of && column
+    ? column.label || printed || columnLabel({ ...props.report, blocks: [of] }, column) || id
+    : id
 }
 
 function begin(event: PointerEvent, column: string) {

@@ -52,8 +52,8 @@ function change(what: Partial<Column>, key: string) {
   emit(
     'apply',
     key === 'label'
-      ? words.bench.edits.label(columnLabel(props.report, props.column))
-      : words.bench.edits.column(columnLabel(props.report, props.column)),
+      ? words.bench.edits.label(columnLabel(props.report, props.column, props.dataset))
+      : words.bench.edits.column(columnLabel(props.report, props.column, props.dataset)),
     (report) => changeColumn(report, props.column.id, what),
     `${props.column.id} ${key}`,
   )
@@ -79,7 +79,7 @@ function leaveShows() {
 <template>
   <InspectorField :label="text.name" :problem="problem('label')">
     <TextInput
-      :model-value="columnLabel(report, column)"
+      :model-value="columnLabel(report, column, dataset)"
       @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
     />
   </InspectorField>

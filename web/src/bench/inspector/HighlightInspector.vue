@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
-import { changeHighlight } from '../edits/highlights'
+import { canBeCounted, changeHighlight, countInColumn } from '../edits/highlights'
 import { keyOf, reachedColumns, reaches, reachOf } from '../edits/reach'
 import type { Highlight, Report } from '@/api/client'
 import { useStyles } from '@/styles/useStyles'
@@ -108,6 +109,18 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
     />
     {{ text.also }}
   </label>
+  <Button
+    v-if="canBeCounted(highlight)"
+    :label="text.countMarks"
+    icon="pi pi-hashtag"
+    outlined
+    size="small"
+    @click="
+      emit('apply', words.bench.edits.countMarks(highlight.label), (report) =>
+        countInColumn(report, highlight),
+      )
+    "
+  />
 </template>
 
 <style scoped>

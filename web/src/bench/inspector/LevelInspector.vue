@@ -12,6 +12,7 @@ import LevelLayout from './layout/LevelLayout.vue'
 import ListedEditor from './ListedEditor.vue'
 import ShownGroups from './ShownGroups.vue'
 import { firstClasses } from '../edits/classes'
+import { canStandInColumn, headingOf, setHeading, type Heading } from '../edits/levelColumn'
 import { changeLevel } from '../edits/levels'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
@@ -54,6 +55,18 @@ function coarsen(to: string) {
     },
     'bucket',
   )
+}
+
+const headings = computed(() => [
+  ...options(text.headers),
+  ...(canStandInColumn(props.report, props.level) || headingOf(props.report, props.level) === 'column'
+    ? [{ value: 'column', label: text.inColumn }]
+    : []),
+])
+
+function name(heading: Heading) {
+  const { level } = props
+  emit('apply', words.bench.edits.level(level.name), (report) => setHeading(report, level, heading))
 }
 
 function change(what: Partial<Level>, key: string) {
@@ -118,10 +131,10 @@ function change(what: Partial<Level>, key: string) {
   <InspectorField :label="text.header">
     <OneOf
       :aria-label="text.header"
-      :model-value="level.header"
-      :options="options(text.headers)"
+      :model-value="headingOf(report, level)"
+      :options="headings"
       fluid
-      @update:model-value="(header: Level['header']) => change({ header }, 'header')"
+      @update:model-value="name"
     />
   </InspectorField>
   <InspectorField

@@ -109,4 +109,17 @@ class MarksTest {
                         .first())
                 .isVisible();
     }
+
+    @Test
+    void whatARuleMarksIsCountedInAColumnAtEveryGroup() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/expected-deliveries"));
+        Locator rule = bench.page().locator(".spine .item").filter(new Locator.FilterOptions().setHasText("Overdue"));
+        String marked = rule.last().textContent().replaceAll("\\D", "");
+        rule.last().click();
+        bench.edit(() -> Bench.button(bench.page(), "Count them in a column").click());
+        assertThat(bench.columns()).endsWith("Overdue");
+        assertThat(bench.page().getByLabel("Grand total").textContent().replace(",", ""))
+                .contains(marked);
+        assertThat(bench.undoName()).isEqualTo("count Overdue");
+    }
 }

@@ -1,6 +1,7 @@
 package org.grammatus.acceptance;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -69,5 +70,26 @@ class StatementTest {
         }
         assertThat(pages).hasText(before);
         assertThat(paper).not().containsText(", in total");
+    }
+
+    @Test
+    void theNamesOfGroupsMoveFromHeadingsIntoAColumnAndBack() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/quiet-apiaries"));
+        Locator paper = bench.page().locator(".paper").first();
+        Locator headings = paper.locator("[data-role=HEADING]");
+        assertThat(headings).hasCount(5);
+        bench.page()
+                .locator(".spine .item")
+                .filter(new Locator.FilterOptions().setHasText("Account manager"))
+                .first()
+                .click();
+        bench.choose(bench.field("Header"), "in a column of its own");
+        assertThat(headings).hasCount(0);
+        assertThat(bench.columns()).startsWith("Account manager", "Apiary code");
+        // Once for each group, beside the first of its rows.
+        assertThat(paper.locator("[data-role=ROW] [data-id='c-in-manager']")).hasCount(5);
+        bench.choose(bench.field("Header"), "a heading above its rows");
+        assertThat(headings).hasCount(5);
+        assertThat(bench.columns()).startsWith("Apiary code");
     }
 }
