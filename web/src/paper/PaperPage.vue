@@ -55,9 +55,22 @@ function cellStyle(cell: Cell, band: Band): string {
   const size = props.page.styles[cell.style]?.size ?? 900
   const top =
     Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)
+  if (cell.turned) {
+    return turnedStyle(cell, band, size)
+  }
   const place = `${styleRules.value[cell.style]}left:${px(cell.x - spanOf(band).left)};top:${top.toFixed(2)}px`
   const next = seconds.value[band.block]
   return next && isHeld(cell, band) ? `${place};min-width:${px(next.x - cell.x)}` : place
+}
+
+/** A text from bottom to top turns about where its line begins. */
+function turnedStyle(cell: Cell, band: Band, size: number): string {
+  const line = baselineOffset(size * scale.value)
+  const top = cell.baseline * scale.value - band.top * scale.value - line
+  return (
+    `${styleRules.value[cell.style]}left:${px(cell.x - spanOf(band).left)};top:${top.toFixed(2)}px;` +
+    `transform:rotate(-90deg);transform-origin:0 ${line}px`
+  )
 }
 
 const styleRules = computed(() =>

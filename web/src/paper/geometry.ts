@@ -28,6 +28,8 @@ export interface Cell {
   node: number
   id: number
   figure: boolean
+  /** Whether it reads from bottom to top. */
+  turned: boolean
   /** What is drawn of it where its text is not plain. */
   runs?: Run[]
 }
@@ -137,6 +139,7 @@ function cellsOf(page: PageView, first: number, end: number, runs = runsByCell(p
       node: at(page.cells, i + 5),
       id: at(page.cells, i + 6),
       figure: at(page.cells, i + 7) === 1,
+      turned: at(page.cells, i + 7) === 2,
       runs: runs.get(i / CELL),
     })
   }

@@ -21,6 +21,8 @@ export const layout = {
     overHint: 'Columns beside each other with the same text share it.',
     lines: 'Cut texts after so many lines',
     share: 'Share of the width, percent',
+    below: 'Below the column before it, in the same place',
+    turned: 'Turn its heading upright',
     scale: 'Drawn beside its figures',
     scales: { none: 'nothing', bar: 'a bar from zero', steps: 'dots in three steps' },
     edges: ['From: two dots', 'From: three dots'],

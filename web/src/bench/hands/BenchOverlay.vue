@@ -65,6 +65,12 @@ interface Drag {
 const drag = ref<Drag>()
 const paper = ref<HTMLElement>()
 
+/** Of columns that stand below one another each has its part of the headings. */
+function shareOf(column: { id: string; x: number }) {
+  const inPlace = columns.value.filter((one) => one.x === column.x)
+  return { from: inPlace.findIndex((one) => one.id === column.id) / inPlace.length, part: 1 / inPlace.length }
+}
+
 function label(id: string): string {
   const of = props.report.blocks.find((one) => one.columns.some((column) => column.id === id))
   const column = of?.columns.find((one) => one.id === id)
@@ -171,8 +177,8 @@ function arrow(id: string): string {
           :style="{
             left: `${column.x * scale - 3}px`,
             width: `${column.width * scale + 6}px`,
-            top: `${headings.top * scale}px`,
-            height: `${headings.height * scale - 4}px`,
+            top: `${(headings.top + headings.height * shareOf(column).from) * scale}px`,
+            height: `${headings.height * shareOf(column).part * scale - 4}px`,
           }"
           @pointerdown="begin($event, column.id)"
           @pointermove="track"

@@ -168,7 +168,12 @@ function leaveShows() {
     :problem="problem('appears')"
     @update:model-value="(appears) => change({ appears: appears || undefined }, 'appears')"
   />
-  <ColumnRoom :column="column" :problem="problem" @change="(room, key) => change({ room }, key)" />
+  <ColumnRoom
+    :column="column"
+    :first="block(report).columns[0]?.id === column.id"
+    :problem="problem"
+    @change="(room, key) => change({ room }, key)"
+  />
   <ColumnScale :column="column" :problem="problem" @change="(scale, key) => change({ scale }, key)" />
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import LayoutNumber from './LayoutNumber.vue'
+import LayoutSwitch from './LayoutSwitch.vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
 import { laidOut } from '../../edits/layout'
@@ -7,7 +8,8 @@ import type { Column } from '@/api/client'
 import { words } from '@/words'
 
 /** What is said of the room that a column takes, besides its width. */
-const props = defineProps<{ column: Column; problem: (path: string) => string | undefined }>()
+/** @param first whether no column stands before it */
+const props = defineProps<{ column: Column; first: boolean; problem: (path: string) => string | undefined }>()
 const emit = defineEmits<{ change: [room: Column['room'], key: string] }>()
 type Room = NonNullable<Column['room']>
 const text = words.layout.column
@@ -34,5 +36,16 @@ const set = <K extends keyof Room>(key: K, value: Room[K] | undefined) =>
     :max="12"
     :model-value="column.room?.lines"
     @update:model-value="(lines) => set('lines', lines)"
+  />
+  <LayoutSwitch
+    v-if="!first"
+    :label="text.below"
+    :model-value="column.room?.below"
+    @update:model-value="(below) => set('below', below || undefined)"
+  />
+  <LayoutSwitch
+    :label="text.turned"
+    :model-value="column.room?.turned"
+    @update:model-value="(turned) => set('turned', turned || undefined)"
   />
 </template>

@@ -92,4 +92,28 @@ class StatementTest {
         assertThat(headings).hasCount(5);
         assertThat(bench.columns()).startsWith("Apiary code");
     }
+
+    @Test
+    void columnsStandBelowOneAnotherAndHeadingsTurn() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/quiet-apiaries"));
+        double town = bench.heading("Town").boundingBox().x;
+        bench.heading("Town").click();
+        bench.edit(() -> bench.inspector()
+                .getByText("Below the column before it, in the same place")
+                .click());
+        assertThat(bench.heading("Town").boundingBox().x)
+                .isLessThan(town)
+                .isEqualTo(bench.heading("Region").boundingBox().x);
+        // Each is still met by itself where it stands.
+        bench.heading("Region").click();
+        assertThat(bench.heading("Region")).hasAttribute("aria-pressed", "true");
+        bench.heading("Customer type").click();
+        double width = bench.heading("Customer type").boundingBox().width;
+        bench.edit(() -> bench.inspector().getByText("Turn its heading upright").click());
+        assertThat(bench.page().locator("[style*='rotate(-90deg)']")).hasText("Customer type");
+        assertThat(bench.heading("Customer type").boundingBox().width).isLessThanOrEqualTo(width);
+        bench.edit(() -> bench.page().keyboard().press("Control+z"));
+        bench.edit(() -> bench.page().keyboard().press("Control+z"));
+        assertThat(bench.heading("Town").boundingBox().x).isEqualTo(town);
+    }
 }

@@ -43,6 +43,7 @@ final class BandMeasures {
     /** A row of one line, as most are. */
     private final Measured plainRow;
 
+    private final RowLines rowLines;
     private final AfterBands after;
 
     BandMeasures(
@@ -66,7 +67,8 @@ final class BandMeasures {
         this.rooms = rooms;
         this.width = width;
         this.titleWidth = titleWidth;
-        this.plainRow = row(1);
+        this.rowLines = new RowLines(plan, columns, type);
+        this.plainRow = row(columns.stacks().deepest());
         this.after = new AfterBands(bands, plainRow.height());
     }
 
@@ -86,7 +88,7 @@ final class BandMeasures {
             case BLOCK_HEADER -> title(contents.words(bands, band), width, BELOW_BLOCK_TITLE);
             case GROUP_HEADING ->
                 heading(bands.node(band), contents.words(bands, band).getFirst(), false);
-            case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band)) : plainRow;
+            case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band, marks(band))) : plainRow;
             case OTHER_ROWS -> otherRows(contents.words(bands, band).getFirst());
             case FIGURE -> cards.orElseThrow().of(bands.row(band));
             case PARAGRAPH -> paragraphs.orElseThrow().of(bands.row(band));
@@ -135,6 +137,7 @@ final class BandMeasures {
         if (!continued && rooms.figuresBelow(depth, Place.HEADER)) {
             values = stack.line(TextStyle.TOTAL);
         }
+        stack.reach(rowLines.belowFirst(depth, Place.HEADER), values, TextStyle.TOTAL);
         return new Measured(stack.y + BELOW_HEADING, stack.lines, values, Measured.NO_RULE);
     }
 
@@ -146,23 +149,22 @@ final class BandMeasures {
                 Measured.NO_RULE);
     }
 
-    private int mostLines(int band) {
-        int most = 1;
-        List<BandMarks.Mark> marks = marks(band);
-        for (BandCell.Value value : contents.values(bands, band)) {
-            if (columns.wraps()[value.column()]) {
-                most = Math.max(
-                        most,
-                        lines(value, valueStyle(band, value.column(), marks)).size());
-            }
-        }
-        return most;
+    /** By column, how many lines of a band's values stand above its own in its place. */
+    int[] linesAbove(int band, List<BandMarks.Mark> marks) {
+        return bands.kind(band).isRow() && columns.anyWraps()
+                ? rowLines.above(contents.values(bands, band), column -> valueStyle(band, column, marks))
+                : columns.stacks().slot();
+    }
+
+    private int mostLines(int band, List<BandMarks.Mark> marks) {
+        return rowLines.most(contents.values(bands, band), column -> valueStyle(band, column, marks));
     }
 
     private Measured otherRows(BandCell.Words name) {
         Stack stack = new Stack(0);
         stack.put(name, TextStyle.CELL, rooms.otherRowsLeft(), rooms.otherRowsWidth());
         int values = rooms.otherRowsBelow() ? stack.line(TextStyle.CELL) : type.ascent(TextStyle.CELL);
+        stack.reach(rowLines.belowFirst(), values, TextStyle.CELL);
         return new Measured(stack.y + look.belowRow(), stack.lines, values, Measured.NO_RULE);
     }
 
@@ -188,6 +190,7 @@ final class BandMeasures {
         if (rooms.figuresBelow(depth, Place.FOOTER)) {
             values = stack.line(style);
         }
+        stack.reach(rowLines.belowFirst(depth, Place.FOOTER), values, style);
         return new Measured(stack.y + BELOW_FOOTER, stack.lines, values, rule);
     }
 
@@ -240,17 +243,8 @@ final class BandMeasures {
         return look.mark(plan.highlights().get(mark.rule()).look()).bold();
     }
 
-    /** The lines of a value: a column's own wrap in it, totals never. */
-    List<String> lines(BandCell.Value value, TextStyle style) {
-        String text = value.text();
-        boolean own = value.part().equals(plan.columns().get(value.column()).id());
-        return own && columns.wraps()[value.column()]
-                ? type.lines(text, style, columns.widths()[value.column()], mostLinesOf(value.column()))
-                : List.of(text);
-    }
-
-    private int mostLinesOf(int column) {
-        return plan.columns().get(column).room().lines().orElse(TypeSetting.MOST_LINES);
+    RowLines lines() {
+        return rowLines;
     }
 
     /** What totals have come to, as a line of its own. */
@@ -268,6 +262,7 @@ final class BandMeasures {
         int values = longest + type.size(TextStyle.TOTAL) > first
                 ? stack.line(TextStyle.TOTAL)
                 : type.ascent(TextStyle.TOTAL);
+        stack.reach(rowLines.belowFirst(), values, TextStyle.TOTAL);
         return new Measured(stack.y + BELOW_HEADING, stack.lines, values, Measured.NO_RULE);
     }
 
@@ -289,6 +284,11 @@ final class BandMeasures {
         int line(TextStyle style) {
             y += type.lineHeight(style);
             return y - type.descent(style);
+        }
+
+        /** Goes down as far as the values of columns that stand below one another reach. */
+        void reach(int below, int values, TextStyle style) {
+            y = below == 0 ? y : Math.max(y, values + type.descent(style) + below * type.lineHeight(style));
         }
 
         void put(BandCell.Words words, TextStyle style, int x, int room) {

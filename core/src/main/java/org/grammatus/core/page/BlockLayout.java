@@ -79,11 +79,37 @@ final class BlockLayout {
                 .mapToObj(c -> ScaleMarks.of(bands.grouped(), c))
                 .toList();
         this.headingLines = IntStream.range(0, columns.x().length)
-                .mapToObj(c -> type().lines(
-                                Words.of(plan.locale()).heading(plan.columns().get(c)),
-                                TextStyle.COLUMN_HEADING,
-                                columns.widths()[c]))
+                .mapToObj(this::headingLines)
                 .toList();
+    }
+
+    /** A heading that is turned stands on one line, as long as it is. */
+    private List<String> headingLines(int column) {
+        String heading = Words.of(plan.locale()).heading(plan.columns().get(column));
+        return isTurned(column)
+                ? List.of(type().printable(heading, TextStyle.COLUMN_HEADING))
+                : type().lines(heading, TextStyle.COLUMN_HEADING, columns.widths()[column]);
+    }
+
+    private boolean isTurned(int column) {
+        return plan.columns().get(column).room().hasTurnedHeading();
+    }
+
+    /** How tall a column's own heading is. */
+    private int headingHeight(int column) {
+        List<String> lines = headingLines.get(column);
+        return isTurned(column)
+                ? type().width(lines.getFirst(), TextStyle.COLUMN_HEADING)
+                : lines.size() * type().lineHeight(TextStyle.COLUMN_HEADING);
+    }
+
+    /** How tall the headings are of columns that stand in one place, from one of them on down. */
+    private int headingsBelow(int column) {
+        int height = 0;
+        for (int other : columns.stacks().of(columns.stacks().host()[column])) {
+            height += other > column ? headingHeight(other) : 0;
+        }
+        return height;
     }
 
     /** What the words beside marked rows need; nothing where signs alone stand there. */
@@ -154,12 +180,12 @@ final class BlockLayout {
 
     /** Height of the columns' headings; 0 where there are no columns. */
     int columnHeadingsHeight() {
-        int most = headingLines.stream().mapToInt(List::size).max().orElse(0);
-        return most == 0
-                ? 0
-                : (most + (spans.isEmpty() ? 0 : 1)) * type().lineHeight(TextStyle.COLUMN_HEADING)
-                        + (spans.isEmpty() ? 0 : BELOW_SPAN)
-                        + BELOW_HEADINGS;
+        int most = IntStream.range(0, headingLines.size())
+                .map(c -> headingHeight(c) + headingsBelow(c))
+                .max()
+                .orElse(0);
+        int span = spans.isEmpty() ? 0 : type().lineHeight(TextStyle.COLUMN_HEADING) + BELOW_SPAN;
+        return most == 0 ? 0 : most + span + BELOW_HEADINGS;
     }
 
     /** Height of the columns' headings where the block goes on on another page. */
@@ -192,8 +218,9 @@ final class BlockLayout {
         int after = headingLines.get(column).size() - 1 - line;
         return columnHeadingsHeight()
                 - BELOW_HEADINGS
+                - headingsBelow(column)
                 - after * type().lineHeight(TextStyle.COLUMN_HEADING)
-                - type().descent(TextStyle.COLUMN_HEADING);
+                - (isTurned(column) ? 0 : type().descent(TextStyle.COLUMN_HEADING));
     }
 
     /** Where the rule below the columns' headings is, from their top. */

@@ -5,6 +5,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.problem.Problem;
@@ -19,8 +20,9 @@ import org.grammatus.core.problem.ProblemException;
  * @param widths widths
  * @param wraps whether a column's cells may need more than one line
  * @param percent size of the type, 100 as designed
+ * @param stacks which columns stand below others
  */
-record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
+record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnStacks stacks) {
 
     private static final int GRID = 400;
     static final int GAP = 900;
@@ -43,8 +45,9 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
             natural[c] = new ColumnMeasure(printed, c, rowsByPath).natural();
         }
         int available = width - indent;
+        ColumnStacks stacks = ColumnStacks.of(columns);
         for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
-            Optional<ColumnLayout> fitted = fit(columns, natural, indent, available, percent);
+            Optional<ColumnLayout> fitted = fit(columns, stacks, natural, indent, available, percent);
             if (fitted.isPresent()) {
                 return fitted.get();
             }
@@ -62,25 +65,35 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
 
     /** No columns at all. */
     static ColumnLayout none(int percent) {
-        return new ColumnLayout(new int[0], new int[0], new boolean[0], percent);
+        return new ColumnLayout(new int[0], new int[0], new boolean[0], percent, ColumnStacks.of(List.of()));
     }
 
     private static Optional<ColumnLayout> fit(
-            List<ColumnPlan> columns, int[] natural, int left, int available, int percent) {
+            List<ColumnPlan> columns, ColumnStacks stacks, int[] natural, int left, int available, int percent) {
         int count = columns.size();
+        int[] hosts = stacks.hosts();
+        int[] least = new int[count];
+        boolean[] rigid = new boolean[count];
         int[] widths = new int[count];
         int gap = GAP * percent / 100;
-        int fixed = gap * Math.max(0, count - 1);
+        int fixed = gap * Math.max(0, hosts.length - 1);
         int texts = 0;
         int leastTexts = 0;
-        for (int c = 0; c < count; c++) {
-            widths[c] = snapped(asked(columns.get(c), natural[c], available) * percent / 100);
-            if (columns.get(c).rigid()) {
+        for (int c : hosts) {
+            rigid[c] = true;
+            for (int one : stacks.of(c)) {
+                int own = snapped(asked(columns.get(one), natural[one], available) * percent / 100);
+                boolean isRigid = columns.get(one).rigid();
+                rigid[c] &= isRigid;
+                widths[c] = Math.max(widths[c], isRigid ? own : Math.min(own, WIDEST_TEXT));
+                // A text that stands with figures wraps in no less than they need.
+                least[c] = Math.max(least[c], isRigid ? own : Math.min(own, LEAST_TEXT * percent / 100));
+            }
+            if (rigid[c]) {
                 fixed += widths[c];
             } else {
-                widths[c] = Math.min(widths[c], WIDEST_TEXT);
                 texts += widths[c];
-                leastTexts += least(widths[c], percent);
+                leastTexts += least[c];
             }
         }
         int room = available - fixed;
@@ -89,42 +102,44 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
         }
         boolean[] wraps = new boolean[count];
         if (texts > room) {
-            narrow(columns, widths, room, leastTexts, texts, percent);
+            narrow(hosts, rigid, widths, least, texts - leastTexts, texts - room);
         } else {
-            widen(columns, widths, room - texts);
+            widen(hosts, rigid, count > 0 && columns.getFirst().isFree(), widths, room - texts);
         }
         int[] x = new int[count];
         int at = left;
-        for (int c = 0; c < count; c++) {
+        for (int c : hosts) {
             x[c] = at;
             at += widths[c] + gap;
+        }
+        for (int c = 0; c < count; c++) {
+            x[c] = x[stacks.host()[c]];
+            widths[c] = widths[stacks.host()[c]];
             wraps[c] = !columns.get(c).value().type().isNumber() && natural[c] * percent / 100 > widths[c];
         }
-        return Optional.of(new ColumnLayout(x, widths, wraps, percent));
+        return Optional.of(new ColumnLayout(x, widths, wraps, percent, stacks));
     }
 
     /** Takes what is missing from the text columns, from each in proportion to what it can spare. */
-    private static void narrow(
-            List<ColumnPlan> columns, int[] widths, int room, int leastTexts, int texts, int percent) {
-        long spare = texts - leastTexts;
-        long missing = texts - room;
-        for (int c = 0; c < widths.length; c++) {
-            if (!columns.get(c).rigid()) {
-                int own = widths[c] - least(widths[c], percent);
+    private static void narrow(int[] hosts, boolean[] rigid, int[] widths, int[] least, long spare, long missing) {
+        for (int c : hosts) {
+            if (!rigid[c]) {
+                int own = widths[c] - least[c];
                 widths[c] -= (int) ((own * missing + spare - 1) / Math.max(1, spare));
             }
         }
     }
 
     /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
-    private static void widen(List<ColumnPlan> columns, int[] widths, int left) {
-        int texts = (int) columns.stream().filter(column -> !column.rigid()).count();
-        if (texts == 0 && widths.length > 0 && columns.getFirst().isFree()) {
+    private static void widen(int[] hosts, boolean[] rigid, boolean isFirstFree, int[] widths, int left) {
+        int texts = (int) IntStream.of(hosts).filter(c -> !rigid[c]).count();
+        if (texts == 0 && isFirstFree) {
             widths[0] += left;
         }
         int spread = 0;
-        for (int c = 0, seen = 0; c < widths.length; c++) {
-            if (!columns.get(c).rigid()) {
+        int seen = 0;
+        for (int c : hosts) {
+            if (!rigid[c]) {
                 seen++;
                 int share = (int) ((long) left * seen / texts) - spread;
                 widths[c] += share;
@@ -141,10 +156,6 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent) {
                 .or(() -> column.width().map(points -> points * 100))
                 .orElse(natural);
         return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
-    }
-
-    private static int least(int width, int percent) {
-        return Math.min(width, LEAST_TEXT * percent / 100);
     }
 
     private static int snapped(int width) {

@@ -59,9 +59,13 @@ final class ColumnMeasure {
     }
 
     private int widestText() {
-        for (String word :
-                Words.of(plan.locale()).heading(plan.columns().get(index)).split(" ")) {
-            text(word, TextStyle.COLUMN_HEADING);
+        if (plan.columns().get(index).room().hasTurnedHeading()) {
+            widest = type.lineHeight(TextStyle.COLUMN_HEADING);
+        } else {
+            for (String word :
+                    Words.of(plan.locale()).heading(plan.columns().get(index)).split(" ")) {
+                text(word, TextStyle.COLUMN_HEADING);
+            }
         }
         // Marked rows may be set in the bolder face, which is wider.
         TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;

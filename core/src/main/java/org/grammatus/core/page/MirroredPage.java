@@ -23,7 +23,15 @@ final class MirroredPage {
                 moved(
                         page.cells(),
                         c -> new Page.Cell(
-                                c.x() + by, c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure())),
+                                c.x() + by,
+                                c.y(),
+                                c.width(),
+                                c.text(),
+                                c.style(),
+                                c.node(),
+                                c.id(),
+                                c.figure(),
+                                c.turned())),
                 page.runs(),
                 moved(page.rules(), r -> new Page.Rule(r.x() + by, r.y(), r.width(), r.thickness(), r.ink())),
                 page.ruleInks(),

@@ -133,8 +133,10 @@ public record Page(
      * @param node index of the group
      * @param id index of the id of the column, total or level it comes from, or {@value Page#NONE}
      * @param figure whether it is a figure, ending at its column's right edge
+     * @param turned whether it reads from bottom to top, from its place on up
      */
-    public record Cell(int x, int y, int width, int text, int style, int node, int id, boolean figure) {}
+    public record Cell(
+            int x, int y, int width, int text, int style, int node, int id, boolean figure, boolean turned) {}
 
     /**
      * A part of a cell's text as it is drawn where a face alone does not set it from left to right: glyphs of one font beside

@@ -94,7 +94,9 @@ final class PageBuilder {
                         value.text(),
                         TextStyle.TOTAL,
                         value.column(),
-                        y + line.values(),
+                        y
+                                + line.values()
+                                + layout.columns().stacks().slot()[value.column()] * type.lineHeight(TextStyle.TOTAL),
                         node,
                         value.part(),
                         BandLooks.isNumber(value));
@@ -132,7 +134,11 @@ final class PageBuilder {
             for (int i = 0; i < lines.size(); i++) {
                 int baseline = y + layout.columnHeadingBaseline(c, i);
                 String id = plan.columns().get(c).id();
-                sheet.columnText(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, GroupTree.ROOT, id, false);
+                if (plan.columns().get(c).room().hasTurnedHeading()) {
+                    sheet.turned(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, id);
+                } else {
+                    sheet.columnText(lines.get(i), TextStyle.COLUMN_HEADING, c, baseline, GroupTree.ROOT, id, false);
+                }
             }
         }
         sheet.ground()
@@ -223,20 +229,22 @@ final class PageBuilder {
 
     private void values(int band, Measured measured, BandLooks looks) {
         int node = bands.node(band);
+        int[] above = layout.measures().linesAbove(band, looks.marks());
         for (BandCell.Value value : layout.contents().values(bands, band)) {
             int column = value.column();
             if (bands.kind(band) == BandKind.DETAIL && isPrintedAbove(band, column)) {
                 continue;
             }
             TextStyle style = layout.measures().valueStyle(band, column, looks.marks());
-            int baseline = y + measured.values();
+            int baseline = y + measured.values() + above[column] * type.lineHeight(style);
             sheet.ink(looks.ink(value));
             scale(bands.kind(band), value, measured, node);
-            for (String line : layout.measures().lines(value, style)) {
+            int first = baseline;
+            for (String line : layout.measures().lines().of(value, style)) {
                 sheet.columnText(line, style, column, baseline, node, value.part(), BandLooks.isNumber(value));
                 baseline += type.lineHeight(style);
             }
-            looks.signsBeside(column, y + measured.values(), node);
+            looks.signsBeside(column, first, node);
         }
     }
 

@@ -135,6 +135,19 @@ final class Sheet {
         cell(x, baseline, width, printable, style, node, id, align == Align.END);
     }
 
+    /** Puts a heading over a column that reads from bottom to top, from a height on up. */
+    void turned(String text, TextStyle style, int column, int baseline, String id) {
+        ColumnLayout columns = block.layout().columns();
+        String printable = type().printable(text, style);
+        int letters = type().size(style) * 7 / 10;
+        int x = switch (block.layout().plan().columns().get(column).align()) {
+            case START -> columns.x()[column] + letters;
+            case CENTRE -> columns.x()[column] + (columns.widths()[column] + letters) / 2;
+            case END -> columns.right(column);
+        };
+        put(x, baseline, type().width(printable, style), printable, style, GroupTree.ROOT, id, false, true);
+    }
+
     /** Puts a text in its place. */
     void text(String text, TextStyle style, int x, int baseline, int node, String id) {
         text(text, style, x, baseline, node, id, false);
@@ -162,11 +175,25 @@ final class Sheet {
                 index(styles, new Page.Style(Face.SEMIBOLD.word(), size, WATERMARK_INK)),
                 nodeIndex(GroupTree.ROOT),
                 Page.NONE,
+                false,
                 false));
     }
 
     private void cell(
             int x, int baseline, int width, String printable, TextStyle style, int node, String id, boolean figure) {
+        put(x, baseline, width, printable, style, node, id, figure, false);
+    }
+
+    private void put(
+            int x,
+            int baseline,
+            int width,
+            String printable,
+            TextStyle style,
+            int node,
+            String id,
+            boolean figure,
+            boolean turned) {
         run(type().face(style), printable, type().size(style));
         cells.add(new Page.Cell(
                 block.left() + x,
@@ -176,7 +203,8 @@ final class Sheet {
                 index(styles, new Page.Style(type().face(style).word(), type().size(style), inked(style))),
                 nodeIndex(node),
                 id.isEmpty() ? Page.NONE : index(ids, id),
-                figure));
+                figure,
+                turned));
     }
 
     /** Notes how the text of the next cell is drawn, if it is not plain. */

@@ -234,7 +234,7 @@ class SelectionTest {
             delimiter = '|',
             value = {
                 "\"having\": \"SUM(net) / SUM(net) OVER () > 0.1\" | /levels/0/having | only known once the groups are chosen",
-                "\"having\": \"RANK() < 3\" | /levels/0/having | RANK",
+                "\"having\": \"RANK() OVER (ORDER BY SUM(net)) < 3\" | /levels/0/having | only known once the groups are chosen",
                 "\"having\": \"SUM(net)\" | /levels/0/having | expected a condition",
                 "\"limit\": {\"keep\": \"largest\", \"by\": \"SUM(net)\"} | /levels/0/limit | add \"count\" or",
                 "\"limit\": {\"keep\": \"largest\", \"by\": \"net\", \"count\": 1} | /limit/by | put it into SUM",

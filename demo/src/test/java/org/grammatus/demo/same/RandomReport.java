@@ -218,6 +218,8 @@ final class RandomReport {
                 "",
                 ", \"room\": {\"over\": \"Together\"}",
                 ", \"room\": {\"lines\": 1}",
+                ", \"room\": {\"below\": true}",
+                ", \"room\": {\"turned\": true}",
                 ", \"room\": {\"over\": \"Together\", \"share\": 12}"));
     }
 

@@ -53,9 +53,7 @@ final class PageStructure {
                             i + 1 < page.bands().size()
                                     ? page.bands().get(i + 1).firstCell()
                                     : page.cells().size());
-            List<Page.ColumnBox> columns = page.columns().stream()
-                    .filter(column -> column.block() == band.block())
-                    .toList();
+            List<Page.ColumnBox> columns = places(page, band.block());
             if (OF_PAPER.contains(band.role())) {
                 cells.forEach(cell -> ofCell.add(Optional.empty()));
             } else if (band.role() == BandRole.TITLE || band.role() == BandRole.BLOCK_TITLE || columns.isEmpty()) {
@@ -71,6 +69,17 @@ final class PageStructure {
             }
         }
         return new OfPage(elements, ofCell);
+    }
+
+    /** The columns of a block; of those that stand below one another the first. */
+    private static List<Page.ColumnBox> places(Page page, int block) {
+        List<Page.ColumnBox> places = new ArrayList<>();
+        for (Page.ColumnBox column : page.columns()) {
+            if (column.block() == block && (places.isEmpty() || places.getLast().x() != column.x())) {
+                places.add(column);
+            }
+        }
+        return places;
     }
 
     /** Lines that are no table: the first of a title is a heading, as far as it is set like its beginning. */

@@ -103,6 +103,12 @@ final class PdfPainter {
                 style = cell.style();
                 setStyle(content, page.styles().get(style));
             }
+            if (cell.turned()) {
+                turned(page, cell, content);
+                x = cell.x();
+                y = cell.y();
+                continue;
+            }
             // Moves relative to the last text keep the file small.
             content.moveText((cell.x() - x) / HUNDREDTHS, (y - cell.y()) / HUNDREDTHS);
             x = cell.x();
@@ -125,6 +131,15 @@ final class PdfPainter {
         }
         tags.ifPresent(t -> t.end(content));
         content.endText();
+    }
+
+    /** Draws a text from bottom to top; moves go on from where it begins. */
+    private static void turned(Page page, Page.Cell cell, PdfContentByte content) {
+        float x = cell.x() / HUNDREDTHS;
+        float y = up(page, cell.y());
+        content.setTextMatrix(0, 1, -1, 0, x, y);
+        content.showText(page.texts().get(cell.text()));
+        content.setTextMatrix(x, y);
     }
 
     private static Page.Run next(Iterator<Page.Run> runs) {

@@ -23,7 +23,9 @@ public record PageView(
         @Schema(description = "Eight numbers each: role, top, height, node, first cell, row or -1, mark or -1, block")
         int[] bands,
 
-        @Schema(description = "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure")
+        @Schema(
+                description =
+                        "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure, 2 for a text that reads from bottom to top")
         int[] cells,
 
         @Schema(description = "What is drawn of the texts that are not plain, cell by cell")
@@ -69,8 +71,9 @@ public record PageView(
                 flat(page.bands(), b -> new int[] {
                     b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell(), b.row(), b.mark(), b.block()
                 }),
-                flat(page.cells(), c ->
-                        new int[] {c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.figure() ? 1 : 0}),
+                flat(page.cells(), c -> new int[] {
+                    c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.turned() ? 2 : c.figure() ? 1 : 0
+                }),
                 page.runs(),
                 flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
                 page.ruleInks(),

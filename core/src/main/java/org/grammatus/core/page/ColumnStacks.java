@@ -1,0 +1,45 @@
+package org.grammatus.core.page;
+
+import java.util.List;
+import java.util.stream.IntStream;
+import org.grammatus.core.plan.ColumnPlan;
+
+/**
+ * Columns that stand below one another in one place: a line each of every row.
+ *
+ * @param host by column, the first of those that it stands with; itself where it stands alone
+ * @param slot by column, how many stand above it
+ */
+record ColumnStacks(int[] host, int[] slot) {
+
+    static ColumnStacks of(List<ColumnPlan> columns) {
+        int[] host = new int[columns.size()];
+        int[] slot = new int[columns.size()];
+        for (int c = 0; c < host.length; c++) {
+            boolean below = c > 0 && columns.get(c).room().standsBelow();
+            host[c] = below ? host[c - 1] : c;
+            slot[c] = below ? slot[c - 1] + 1 : 0;
+        }
+        return new ColumnStacks(host, slot);
+    }
+
+    /** The columns that begin a place, from left to right. */
+    int[] hosts() {
+        return IntStream.range(0, host.length).filter(c -> slot[c] == 0).toArray();
+    }
+
+    /** Whether each column has a place of its own. */
+    boolean isPlain() {
+        return IntStream.of(slot).allMatch(s -> s == 0);
+    }
+
+    /** The columns of a place, from top to bottom. */
+    int[] of(int place) {
+        return IntStream.range(0, host.length).filter(c -> host[c] == place).toArray();
+    }
+
+    /** The most columns that stand in one place. */
+    int deepest() {
+        return IntStream.of(slot).max().orElse(0) + 1;
+    }
+}
