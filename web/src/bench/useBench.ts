@@ -164,6 +164,8 @@ export function useBench(id: string) {
 
   const commands = useScreenCommands({
     history,
+    report,
+    apply,
     saving,
     edits,
     hands,

@@ -1,4 +1,5 @@
 import type { Ref } from 'vue'
+import type { useLooks } from './hands/useLooks'
 import type { Part } from './parts'
 import type { Command } from '@/shell/commands'
 import { words } from '@/words'
@@ -6,6 +7,7 @@ import { words } from '@/words'
 /** What the bench can do to its report, as the screen does it. */
 export interface BenchActions {
   selection: Ref<Part[]>
+  looks: ReturnType<typeof useLooks>
   undo: () => void
   redo: () => void
   canUndo: () => boolean
@@ -111,6 +113,9 @@ export function benchCommands(act: BenchActions): Command[] {
     { ...selected('copy', text.copy, ['Ctrl+C'], act.copy, onColumn), byBrowser: true },
     { ...selected('cut', text.cut, ['Ctrl+X'], act.cut, onColumn), byBrowser: true },
     { ...selected('paste', text.paste, ['Ctrl+V'], act.paste, always), byBrowser: true },
+    selected('copy-look', text.copyLook, ['Ctrl+Alt+C'], act.looks.copy, act.looks.canCopy),
+    selected('paste-look', text.pasteLook, ['Ctrl+Alt+V'], act.looks.paste, act.looks.canPaste),
+    selected('reset-look', text.resetLook, ['Ctrl+Alt+0'], act.looks.reset, act.looks.canCopy),
     selected('on-off', text.onOff, ['Space'], act.toggle, () =>
       ['column', 'level', 'filter', 'highlight'].includes(kind() ?? ''),
     ),

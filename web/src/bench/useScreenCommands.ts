@@ -4,14 +4,18 @@ import { benchCommands } from './useBenchCommands'
 import type { useBenchEdits } from './useBenchEdits'
 import type { useBenchHands } from './hands/useBenchHands'
 import { useColumnClipboard } from './hands/useColumnClipboard'
+import { useLooks } from './hands/useLooks'
 import type { useHistory } from './saving/useHistory'
 import type { useSaving } from './saving/useSaving'
-import type { PageView } from '@/api/client'
+import type { PageView, Report } from '@/api/client'
 import { words } from '@/words'
 
 /** The bench's commands, each done by the part of the screen that it belongs to. */
 export function useScreenCommands(screen: {
   history: ReturnType<typeof useHistory>
+  /** As the block that is worked on has it. */
+  report: Readonly<Ref<Report | undefined>>
+  apply: (name: string, change: (report: Report) => Report) => void
   saving: ReturnType<typeof useSaving>
   edits: ReturnType<typeof useBenchEdits>
   hands: ReturnType<typeof useBenchHands>
@@ -38,8 +42,11 @@ export function useScreenCommands(screen: {
     nothing: () => (said.value = text.nothingCopied),
   })
 
+  const looks = useLooks(screen.report, selection, screen.apply)
+
   return benchCommands({
     selection,
+    looks,
     undo: () => (said.value = text.undo(history.undo())),
     redo: () => (said.value = text.redo(history.redo())),
     canUndo: () => history.undoName.value !== undefined,

@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import ColourField from './ColourField.vue'
+import EdgeTexts from './EdgeTexts.vue'
 import LogoField from './LogoField.vue'
 import MarkLooks from './MarkLooks.vue'
 import NumberRow from './NumberRow.vue'
@@ -168,6 +169,9 @@ const set = (next: HouseStyle) => (style.value = next)
       :problem="problem"
       @change="(changed: MarkLook[]) => set(withMarks(style, changed))"
     />
+  </StyleSection>
+  <StyleSection :title="words.layout.page.title" :own="!!look.edges">
+    <EdgeTexts v-model="style" :problem="problem" />
   </StyleSection>
   <StyleSection :title="text.logo.title" :own="!!look.logo">
     <LogoField :logo="look.logo" :problem="problem('logo')" @change="(logo) => set(withLogo(style, logo))" />

@@ -45,6 +45,17 @@ export function withLogo(style: HouseStyle, logo: StyleParts['logo']): HouseStyl
   return withLook(style, { ...style.look, logo })
 }
 
+/** Says what stands in one part of an edge of pages; an empty text says nothing. */
+export function withEdge(
+  style: HouseStyle,
+  edge: keyof NonNullable<StyleParts['edges']>,
+  part: 'start' | 'centre' | 'end',
+  text: string,
+): HouseStyle {
+  const line = withoutEmpty({ ...style.look.edges?.[edge], [part]: text || undefined })
+  return withLook(style, { ...style.look, edges: withoutEmpty({ ...style.look.edges, [edge]: line }) })
+}
+
 /** The same style under another name, and the id that goes with it. */
 export function calledAnew(style: HouseStyle, name: string, taken: string[]): HouseStyle {
   const plain = name

@@ -45,6 +45,7 @@ export const layout = {
     size: 'A size of its own, in millimetres',
     width: 'width',
     height: 'height',
+    roll: 'Without a height it is a roll, cut where the report ends, or after five metres.',
   },
   none: 'no',
 }

@@ -68,10 +68,19 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
         fluid
         @update:model-value="
           (value: number | null) =>
-            change({ size: { ...report.page.size!, [side]: value ?? SIZE_AT_FIRST[side] } }, side)
+            change(
+              {
+                size: stripped({
+                  ...report.page.size!,
+                  [side]: value ?? (side === 'width' ? SIZE_AT_FIRST.width : undefined),
+                }),
+              },
+              side,
+            )
         "
       />
     </label>
+    <p class="hint">{{ words.layout.page.roll }}</p>
   </fieldset>
   <div v-if="!report.page.size" class="block">
     <span>{{ text.orientation }}</span>

@@ -96,4 +96,28 @@ class HouseStylesTest {
         bench.edit(() -> page.keyboard().press("Control+z"));
         assertThat(title(page)).hasCSS("color", DARK);
     }
+
+    @Test
+    void whatStandsBelowPagesIsSaidOnceForAllReports() {
+        Page author = PRODUCT.signedIn("author", "/styles/black-on-white");
+        assertThat(title(author)).isVisible();
+        section(author, "Lines at the edges").click();
+        Locator centre = author.getByLabel("Below every page: centre");
+        centre.fill("Merrowdale {pagina}");
+        centre.press("Tab");
+        Bench.button(author, "Save for all reports").click();
+        assertThat(author.getByRole(AriaRole.ALERT)
+                        .filter(new Locator.FilterOptions().setHasText("pagina"))
+                        .first())
+                .isVisible();
+        centre.fill("Merrowdale, page {page}");
+        centre.press("Tab");
+        assertThat(author.locator(".paper [data-role=PAGE_FOOTER]").first()).containsText("Merrowdale, page 1");
+        Bench.button(author, "Save for all reports").click();
+        assertThat(author.getByText("is saved")).isVisible();
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/order-counts"));
+        bench.page().getByText("Paper, margins, texts").click();
+        bench.choose(bench.field("House style"), "Black on white");
+        assertThat(bench.page().locator(".paper [data-role=PAGE_FOOTER]")).hasText("Merrowdale, page 1");
+    }
 }

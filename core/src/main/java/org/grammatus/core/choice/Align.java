@@ -1,7 +1,10 @@
 package org.grammatus.core.choice;
 
+/** Where texts stand in their place. */
 public enum Align {
     START,
     CENTRE,
-    END
+    END,
+    /** Numbers by their decimal sign. */
+    DECIMAL
 }

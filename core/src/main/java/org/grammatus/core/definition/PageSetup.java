@@ -35,5 +35,5 @@ public record PageSetup(
 
     /** Width and height of paper that is no usual one, in millimetres, as it is printed. */
     @JsonPropertyOrder({"width", "height"})
-    public record Size(int width, int height) {}
+    public record Size(int width, Optional<Integer> height) {}
 }

@@ -8,6 +8,8 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.page.column.ColumnLayout;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.MarkStyle;

@@ -9,6 +9,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 

@@ -10,6 +10,7 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.PagePlan;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.TablePlan;
@@ -76,8 +77,12 @@ final class PageFurniture {
         sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, firstCell);
     }
 
-    /** What stands below a page. */
-    void footer(Sheet sheet, GroupPages.Place place) {
+    /**
+     * What stands below a page.
+     *
+     * @param paper as long as the page is
+     */
+    void footer(Sheet sheet, Paper paper, GroupPages.Place place) {
         int firstCell = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
         String source = words.source(datasets, businessDate());
@@ -102,7 +107,9 @@ final class PageFurniture {
                             * 100
                             / Math.max(1, Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), 100)));
             int width = Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), size);
-            int baseline = (paper.top() + paper.bottom() + size * 7 / 10) / 2;
+            // A roll is longer than anybody sees at once.
+            int across = page.roll() ? paper.top() + paper.printableWidth() : paper.bottom();
+            int baseline = (paper.top() + across + size * 7 / 10) / 2;
             sheet.watermark(word, size, (paper.printableWidth() - width) / 2, baseline);
             sheet.box(BandRole.WATERMARK, baseline - size, baseline + size / 4, GroupTree.ROOT, firstCell);
         });

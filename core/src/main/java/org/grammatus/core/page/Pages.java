@@ -175,14 +175,17 @@ public final class Pages {
             Sheet sheet = new Sheet(blocks, paper, number, count());
             furniture.watermark(sheet);
             furniture.header(sheet, groups.of(number));
+            int end = paper.top();
             for (int i = firstSegment[number - 1]; i < firstSegment[number]; i++) {
                 Segment segment = segments.get(i);
-                new PageBuilder(blocks.get(segment.block()), sheet, paper.top() + segment.top())
-                        .segment(segment.from(), segment.to());
+                PageBuilder builder = new PageBuilder(blocks.get(segment.block()), sheet, paper.top() + segment.top());
+                builder.segment(segment.from(), segment.to());
+                end = Math.max(end, builder.y());
             }
             sheet.begin(blocks.getFirst());
-            furniture.footer(sheet, groups.of(number));
-            Page built = sheet.built(paper.height());
+            Paper cut = inputs().page().roll() ? paper.cutBelow(end, furniture.footerHeight()) : paper;
+            furniture.footer(sheet, cut, groups.of(number));
+            Page built = sheet.built(cut.height());
             return isBack(number) ? MirroredPage.of(built, paper.mirroredBy()) : built;
         }
     }

@@ -22,6 +22,12 @@ record Paper(int width, int height, int left, int right, int top, int bottom) {
                 page.height() - page.bottom());
     }
 
+    /** As much of a roll as something takes that ends at a height, with what stands below it. */
+    Paper cutBelow(int end, int footer) {
+        int cut = Math.min(bottom, end + footer);
+        return new Paper(width, cut + height - bottom, left, right, top, cut);
+    }
+
     int printableWidth() {
         return right - left;
     }

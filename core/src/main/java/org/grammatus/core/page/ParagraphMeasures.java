@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -102,7 +103,7 @@ final class ParagraphMeasures {
         return switch (align) {
             case START -> left;
             case CENTRE -> left + Math.max(0, (room - width) / 2);
-            case END -> left + Math.max(0, room - width);
+            case END, DECIMAL -> left + Math.max(0, room - width);
         };
     }
 }

@@ -7,6 +7,8 @@ import java.util.function.Predicate;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.page.column.ColumnLayout;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 

@@ -11,6 +11,9 @@ import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.page.column.ColumnLayout;
+import org.grammatus.core.page.column.DecimalTail;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.typography.Face;
@@ -131,8 +134,16 @@ final class Sheet {
             case START -> columns.x()[column];
             case CENTRE -> columns.x()[column] + Math.max(0, (columns.widths()[column] - width) / 2);
             case END -> columns.right(column) - width - (number ? type().roomForBracket(text, style) : 0);
+            case DECIMAL ->
+                columns.right(column) - (number ? Math.max(width, bySign(printable, style, column)) : width);
         };
-        cell(x, baseline, width, printable, style, node, id, align == Align.END);
+        cell(x, baseline, width, printable, style, node, id, align == Align.END || align == Align.DECIMAL);
+    }
+
+    /** How far left of the column's right edge a number begins whose decimal sign stands below those of others. */
+    private int bySign(String number, TextStyle style, int column) {
+        int tail = DecimalTail.start(number, block.layout().plan().locale());
+        return block.layout().columns().tails()[column] + type().width(number.substring(0, tail), style);
     }
 
     /** Puts a heading over a column that reads from bottom to top, from a height on up. */
@@ -143,7 +154,7 @@ final class Sheet {
         int x = switch (block.layout().plan().columns().get(column).align()) {
             case START -> columns.x()[column] + letters;
             case CENTRE -> columns.x()[column] + (columns.widths()[column] + letters) / 2;
-            case END -> columns.right(column);
+            case END, DECIMAL -> columns.right(column);
         };
         put(x, baseline, type().width(printable, style), printable, style, GroupTree.ROOT, id, false, true);
     }

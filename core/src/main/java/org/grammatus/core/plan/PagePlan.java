@@ -6,6 +6,7 @@ import org.grammatus.core.choice.layout.PageLines;
 /**
  * The paper as it is printed, and what stands at its edges. Lengths are hundredths of a point.
  *
+ * @param roll whether it is cut where it ends; its height is then the most that it may have
  * @param mirrored whether left and right margins change places on even pages
  * @param header text at the left of every page but the first; the title unless given
  * @param footer text at the left below every page; dataset and business date unless given
@@ -19,6 +20,7 @@ public record PagePlan(
         int right,
         int bottom,
         int left,
+        boolean roll,
         boolean mirrored,
         Optional<PageText> header,
         Optional<PageText> footer,

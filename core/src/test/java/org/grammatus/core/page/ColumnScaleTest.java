@@ -9,6 +9,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page.BandRole;
+import org.grammatus.core.page.column.ScaleMarks;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 

@@ -17,6 +17,7 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.style.HouseStyles;
@@ -143,6 +144,20 @@ class HouseStyleTest {
         assertThat(style(page, "Lakeside").size()).isEqualTo(1200);
     }
 
+    @Test
+    void whatStandsAtTheEdgesOfPagesIsTheStylesWhereAReportSaysNothing() {
+        String edges = "\"look\": {\"edges\": {\"footer\": {\"centre\": \"Merrowdale · {page} of {pages}\"}}}";
+        Page styled = page(edges);
+        assertThat(styled.texts()).contains("Merrowdale · 1 of 1").doesNotContain("Page 1 of 1");
+        Report own = Definitions.readReport(Samples.REPORT.replace(
+                "\"page\": {", edges + ", \"page\": {\"lines\": {\"footer\": {\"end\": \"Own {page}\"}}, "));
+        assertThat(Pages.of(Bands.of(ROWS.grouped(own, Answers.NONE)), () -> false)
+                        .page(1)
+                        .texts())
+                .contains("Own 1")
+                .doesNotContain("Merrowdale · 1 of 1");
+    }
+
     private static List<Problem> notices(Report report) {
         Plan plan = Planner.plan(report, Samples.dataset(), Answers.NONE, RunContext.on(LocalDate.parse("2026-03-31")));
         return plan.notices();
@@ -189,7 +204,7 @@ class HouseStyleTest {
     @Test
     void bothSchemasHaveTheSameParts() {
         JsonMapper json = JsonMapper.shared();
-        for (String part : List.of("styleParts", "markLook", "colour", "lineWidth")) {
+        for (String part : List.of("styleParts", "markLook", "colour", "lineWidth", "pageLine", "template")) {
             assertThat(json.readTree(Definitions.schema("report")).path("$defs").path(part))
                     .isEqualTo(json.readTree(Definitions.schema("style"))
                             .path("$defs")

@@ -70,10 +70,12 @@ public final class PdfReportWriter implements ReportWriter {
             if (!progress.pagesWritten(number - 1)) {
                 throw new CancellationException("The export was cancelled");
             }
+            Page page = number == 1 ? first : pages.page(number);
             if (number > 1) {
+                // The last piece of a roll is as long as it is.
+                document.setPageSize(paper(page));
                 document.newPage();
             }
-            Page page = number == 1 ? first : pages.page(number);
             tags.ifPresent(t -> t.begin(page));
             painter.paint(page, writer.getDirectContent());
             bookmarks.add(page, writer.getDirectContent());

@@ -16,17 +16,26 @@ final class PagePlanning {
     /** So much of the paper is left to print on at least, in hundredths of a point. */
     private static final int LEAST = 5_000;
 
+    /** A roll is cut after so many millimetres at most: PDF's limit, 14,400 points. */
+    private static final int LONGEST_ROLL = 5_000;
+
     private final PageSetup page;
+    private final Optional<PageLines<String>> edges;
     private final Problems problems;
 
-    private PagePlanning(PageSetup page, Problems problems) {
+    private PagePlanning(PageSetup page, Optional<PageLines<String>> edges, Problems problems) {
         this.page = page;
+        this.edges = edges;
         this.problems = problems;
     }
 
-    /** The page of a report; what is wrong with it is noted. */
-    static PagePlan planned(PageSetup page, Problems problems) {
-        return new PagePlanning(page, problems).plan();
+    /**
+     * The page of a report; what is wrong with it is noted.
+     *
+     * @param edges what stands at the edges of pages in its style
+     */
+    static PagePlan planned(PageSetup page, Optional<PageLines<String>> edges, Problems problems) {
+        return new PagePlanning(page, edges, problems).plan();
     }
 
     private PagePlan plan() {
@@ -35,7 +44,7 @@ final class PagePlanning {
                 .map(size -> hundredths(size.width()))
                 .orElse(portrait ? page.paper().shorter() : page.paper().longer());
         int height = page.size()
-                .map(size -> hundredths(size.height()))
+                .map(size -> hundredths(size.height().orElse(LONGEST_ROLL)))
                 .orElse(portrait ? page.paper().longer() : page.paper().shorter());
         PageSetup.Margins margins = page.margins();
         int across = width - hundredths(margins.left()) - hundredths(margins.right());
@@ -52,23 +61,31 @@ final class PagePlanning {
                 hundredths(margins.right()),
                 hundredths(margins.bottom()),
                 hundredths(margins.left()),
+                page.size().filter(size -> size.height().isEmpty()).isPresent(),
                 page.mirrored().orElse(false),
                 text("/page/header", page.header()),
                 text("/page/footer", page.footer()),
-                lines(page.lines()),
+                edges(),
                 page.watermark());
     }
 
-    private PageLines<PageText> lines(Optional<PageLines<String>> lines) {
-        return new PageLines<>(
-                line("header", lines.flatMap(PageLines::header)),
-                line("footer", lines.flatMap(PageLines::footer)),
-                line("firstHeader", lines.flatMap(PageLines::firstHeader)),
-                line("firstFooter", lines.flatMap(PageLines::firstFooter)));
+    /** A report that says anything of its edges says all of them; of any other its style does. */
+    private PageLines<PageText> edges() {
+        boolean own = page.lines().isPresent()
+                || page.header().isPresent()
+                || page.footer().isPresent();
+        return own ? lines("/page/lines/", page.lines()) : lines("/look/edges/", edges);
     }
 
-    private Optional<PageLine<PageText>> line(String name, Optional<PageLine<String>> line) {
-        String pointer = "/page/lines/" + name;
+    private PageLines<PageText> lines(String at, Optional<PageLines<String>> lines) {
+        return new PageLines<>(
+                line(at + "header", lines.flatMap(PageLines::header)),
+                line(at + "footer", lines.flatMap(PageLines::footer)),
+                line(at + "firstHeader", lines.flatMap(PageLines::firstHeader)),
+                line(at + "firstFooter", lines.flatMap(PageLines::firstFooter)));
+    }
+
+    private Optional<PageLine<PageText>> line(String pointer, Optional<PageLine<String>> line) {
         return line.map(written -> new PageLine<>(
                 text(pointer + "/start", written.start()),
                 text(pointer + "/centre", written.centre()),

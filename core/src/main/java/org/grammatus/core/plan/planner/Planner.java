@@ -235,7 +235,7 @@ public final class Planner {
                 ULocale.forLanguageTag(report.locale()),
                 context,
                 prompts,
-                PagePlanning.planned(report.page(), problems),
+                PagePlanning.planned(report.page(), StylePlanning.edges(report.look(), style), problems),
                 StylePlanning.planned(report.look(), style),
                 style.equals(HouseStyles.FOUNDATION)
                         ? Definitions.write(report)

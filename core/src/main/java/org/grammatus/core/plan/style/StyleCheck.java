@@ -3,10 +3,14 @@ package org.grammatus.core.plan.style;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.choice.layout.PageLine;
+import org.grammatus.core.choice.layout.PageLines;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Logo;
+import org.grammatus.core.plan.PageText;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 
@@ -38,6 +42,7 @@ public final class StyleCheck {
         }
         legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
         style.look().logo().ifPresent(logo -> logo(logo, problems));
+        style.look().edges().ifPresent(edges -> edges(edges, problems));
         Set<String> ids = new HashSet<>();
         Set<String> signs = new HashSet<>();
         for (int i = 0; i < look.marks().size(); i++) {
@@ -56,6 +61,21 @@ public final class StyleCheck {
             legible(at, "\"" + mark.name() + "\"", ink, mark.fill().isEmpty() ? PAPER : mark.fill(), problems);
         }
         return problems.found();
+    }
+
+    private static void edges(PageLines<String> edges, Problems problems) {
+        edge("/look/edges/header", edges.header(), problems);
+        edge("/look/edges/footer", edges.footer(), problems);
+        edge("/look/edges/firstHeader", edges.firstHeader(), problems);
+        edge("/look/edges/firstFooter", edges.firstFooter(), problems);
+    }
+
+    private static void edge(String pointer, Optional<PageLine<String>> edge, Problems problems) {
+        edge.ifPresent(line -> {
+            line.start().ifPresent(text -> problems.collect(pointer + "/start", () -> PageText.parse(text), null));
+            line.centre().ifPresent(text -> problems.collect(pointer + "/centre", () -> PageText.parse(text), null));
+            line.end().ifPresent(text -> problems.collect(pointer + "/end", () -> PageText.parse(text), null));
+        });
     }
 
     private static void logo(Logo logo, Problems problems) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.choice.layout.PageLines;
 import org.grammatus.core.definition.style.FigureLook;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Inks;
@@ -37,12 +38,18 @@ public final class StylePlanning {
         return new StylePlanning(List.of(own.orElse(NOTHING), style.look(), HouseStyles.FOUNDATION.look())).all();
     }
 
+    /** What stands at the edges of a report's pages where it says nothing of them itself. */
+    public static Optional<PageLines<String>> edges(Optional<StyleParts> own, HouseStyle style) {
+        return own.flatMap(StyleParts::edges).or(() -> style.look().edges());
+    }
+
     /** The look of pages in a style alone. */
     public static PrintStyle of(HouseStyle style) {
         return planned(Optional.empty(), style);
     }
 
     private static final StyleParts NOTHING = new StyleParts(
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),

@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.util.List;
 import org.grammatus.core.choice.Negative;
@@ -12,66 +12,66 @@ import org.grammatus.core.typography.LineBreaker;
  *
  * @param percent 100 as designed
  */
-record TypeSetting(int percent, PrintStyle look) {
+public record TypeSetting(int percent, PrintStyle look) {
 
     private static final String BRACKET = ")";
 
     /** A text of more lines than this is cut, so that no band outgrows a page. */
-    static final int MOST_LINES = 12;
+    public static final int MOST_LINES = 12;
 
     /** Type as designed. */
-    static TypeSetting whole(PrintStyle look) {
+    public static TypeSetting whole(PrintStyle look) {
         return new TypeSetting(100, look);
     }
 
-    Face face(TextStyle style) {
+    public Face face(TextStyle style) {
         return look.texts().get(style).bold() ? Face.SEMIBOLD : Face.REGULAR;
     }
 
-    String ink(TextStyle style) {
+    public String ink(TextStyle style) {
         return look.texts().get(style).ink();
     }
 
-    int size(TextStyle style) {
+    public int size(TextStyle style) {
         return look.texts().get(style).size() * percent / 100;
     }
 
-    int lineHeight(TextStyle style) {
+    public int lineHeight(TextStyle style) {
         return size(style) * look.linePercent() / 100;
     }
 
     /** From the bottom of a line up to where its letters stand. */
-    int descent(TextStyle style) {
+    public int descent(TextStyle style) {
         return size(style) / 4;
     }
 
     /** From the top of a line down to where its letters stand. */
-    int ascent(TextStyle style) {
+    public int ascent(TextStyle style) {
         return lineHeight(style) - descent(style);
     }
 
     /** The text as its face can print it. */
-    String printable(String text, TextStyle style) {
+    public String printable(String text, TextStyle style) {
         return face(style).printable(text);
     }
 
-    int width(String text, TextStyle style) {
+    public int width(String text, TextStyle style) {
         return face(style).width(text, size(style));
     }
 
     /** What a figure keeps free at its right, where those below zero stand in brackets. */
-    int roomForBracket(String figure, TextStyle style) {
+    public int roomForBracket(String figure, TextStyle style) {
         return look.negative() == Negative.BRACKETS && !figure.isEmpty() && !figure.endsWith(BRACKET)
                 ? width(BRACKET, style)
                 : 0;
     }
 
-    List<String> lines(String text, TextStyle style, int width) {
+    public List<String> lines(String text, TextStyle style, int width) {
         return lines(text, style, width, MOST_LINES);
     }
 
     /** The same, cut after some number of lines. */
-    List<String> lines(String text, TextStyle style, int width, int most) {
+    public List<String> lines(String text, TextStyle style, int width, int most) {
         Face face = face(style);
         return LineBreaker.lines(face.printable(text), face, size(style), Math.max(width, size(style)), most);
     }

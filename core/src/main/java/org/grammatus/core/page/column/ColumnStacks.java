@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.util.List;
 import java.util.stream.IntStream;
@@ -10,9 +10,9 @@ import org.grammatus.core.plan.ColumnPlan;
  * @param host by column, the first of those that it stands with; itself where it stands alone
  * @param slot by column, how many stand above it
  */
-record ColumnStacks(int[] host, int[] slot) {
+public record ColumnStacks(int[] host, int[] slot) {
 
-    static ColumnStacks of(List<ColumnPlan> columns) {
+    public static ColumnStacks of(List<ColumnPlan> columns) {
         int[] host = new int[columns.size()];
         int[] slot = new int[columns.size()];
         for (int c = 0; c < host.length; c++) {
@@ -24,22 +24,22 @@ record ColumnStacks(int[] host, int[] slot) {
     }
 
     /** The columns that begin a place, from left to right. */
-    int[] hosts() {
+    public int[] hosts() {
         return IntStream.range(0, host.length).filter(c -> slot[c] == 0).toArray();
     }
 
     /** Whether each column has a place of its own. */
-    boolean isPlain() {
+    public boolean isPlain() {
         return IntStream.of(slot).allMatch(s -> s == 0);
     }
 
     /** The columns of a place, from top to bottom. */
-    int[] of(int place) {
+    public int[] of(int place) {
         return IntStream.range(0, host.length).filter(c -> host[c] == place).toArray();
     }
 
     /** The most columns that stand in one place. */
-    int deepest() {
+    public int deepest() {
         return IntStream.of(slot).max().orElse(0) + 1;
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.util.BitSet;
 import java.util.IdentityHashMap;
@@ -21,11 +21,12 @@ import org.grammatus.core.problem.ProblemException;
  * @param wraps whether a column's cells may need more than one line
  * @param percent size of the type, 100 as designed
  * @param stacks which columns stand below others
+ * @param tails by column, room behind the decimal signs of numbers that stand by them
  */
-record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnStacks stacks) {
+public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnStacks stacks, int[] tails) {
 
     private static final int GRID = 400;
-    static final int GAP = 900;
+    public static final int GAP = 900;
     private static final int LEAST_TEXT = 4_000;
     private static final int WIDEST_TEXT = 18_000;
     private static final int LEAST_PERCENT = 50;
@@ -37,17 +38,20 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnS
      * @param indent how much of it the headings of groups keep free at the left
      * @throws ProblemException if the columns do not fit
      */
-    static ColumnLayout of(Printed printed, int width, int indent) {
+    public static ColumnLayout of(Printed printed, int width, int indent) {
         List<ColumnPlan> columns = printed.grouped().plan().columns();
         int[] natural = new int[columns.size()];
+        int[] tails = new int[columns.size()];
         Map<int[], BitSet> rowsByPath = new IdentityHashMap<>();
         for (int c = 0; c < natural.length; c++) {
-            natural[c] = new ColumnMeasure(printed, c, rowsByPath).natural();
+            ColumnMeasure measure = new ColumnMeasure(printed, c, rowsByPath);
+            natural[c] = measure.natural();
+            tails[c] = measure.tail();
         }
         int available = width - indent;
         ColumnStacks stacks = ColumnStacks.of(columns);
         for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
-            Optional<ColumnLayout> fitted = fit(columns, stacks, natural, indent, available, percent);
+            Optional<ColumnLayout> fitted = fit(columns, stacks, natural, tails, indent, available, percent);
             if (fitted.isPresent()) {
                 return fitted.get();
             }
@@ -64,12 +68,19 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnS
     }
 
     /** No columns at all. */
-    static ColumnLayout none(int percent) {
-        return new ColumnLayout(new int[0], new int[0], new boolean[0], percent, ColumnStacks.of(List.of()));
+    public static ColumnLayout none(int percent) {
+        return new ColumnLayout(
+                new int[0], new int[0], new boolean[0], percent, ColumnStacks.of(List.of()), new int[0]);
     }
 
     private static Optional<ColumnLayout> fit(
-            List<ColumnPlan> columns, ColumnStacks stacks, int[] natural, int left, int available, int percent) {
+            List<ColumnPlan> columns,
+            ColumnStacks stacks,
+            int[] natural,
+            int[] tails,
+            int left,
+            int available,
+            int percent) {
         int count = columns.size();
         int[] hosts = stacks.hosts();
         int[] least = new int[count];
@@ -117,7 +128,9 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnS
             widths[c] = widths[stacks.host()[c]];
             wraps[c] = !columns.get(c).value().type().isNumber() && natural[c] * percent / 100 > widths[c];
         }
-        return Optional.of(new ColumnLayout(x, widths, wraps, percent, stacks));
+        int[] ownTails =
+                IntStream.of(tails).map(tail -> (tail * percent + 99) / 100).toArray();
+        return Optional.of(new ColumnLayout(x, widths, wraps, percent, stacks, ownTails));
     }
 
     /** Takes what is missing from the text columns, from each in proportion to what it can spare. */
@@ -162,7 +175,7 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnS
         return (width + GRID - 1) / GRID * GRID;
     }
 
-    boolean anyWraps() {
+    public boolean anyWraps() {
         for (boolean wrap : wraps) {
             if (wrap) {
                 return true;
@@ -172,11 +185,11 @@ record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, ColumnS
     }
 
     /** Room between two columns. */
-    int gap() {
+    public int gap() {
         return GAP * percent / 100;
     }
 
-    int right(int column) {
+    public int right(int column) {
         return x[column] + widths[column];
     }
 }

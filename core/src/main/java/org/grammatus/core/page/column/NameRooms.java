@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
@@ -8,7 +8,7 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 
 /** The room that groups' names have before their figures, or above them where that is too narrow. Found once for all groups. */
-final class NameRooms {
+public final class NameRooms {
 
     private static final int INDENT = 900;
     private static final int LEAST_NAME = 9_000;
@@ -24,7 +24,7 @@ final class NameRooms {
 
     private final int firstOfOthers;
 
-    NameRooms(Printed printed, ColumnLayout columns, int right) {
+    public NameRooms(Printed printed, ColumnLayout columns, int right) {
         this.plan = printed.grouped().plan();
         this.columns = columns;
         this.right = right;
@@ -47,7 +47,7 @@ final class NameRooms {
     }
 
     /** How far the columns stand in, so that every heading stands left of them. */
-    static int columnsIndent(TablePlan plan) {
+    public static int columnsIndent(TablePlan plan) {
         return plan.levels().stream().mapToInt(NameRooms::indentBehind).sum();
     }
 
@@ -63,31 +63,31 @@ final class NameRooms {
     }
 
     /** Left edge of a level's headings and footers. */
-    int indent(int depth) {
+    public int indent(int depth) {
         return indents[depth];
     }
 
     /** Whether a group's figures stand on a line of their own, below its name. */
-    boolean figuresBelow(int depth, Place place) {
+    public boolean figuresBelow(int depth, Place place) {
         return firstTotals[depth][place.ordinal()] - indent(depth) < LEAST_NAME;
     }
 
     /** Room for a group's name. */
-    int width(int depth, Place place) {
+    public int width(int depth, Place place) {
         return (figuresBelow(depth, place) ? right : firstTotals[depth][place.ordinal()]) - indent(depth);
     }
 
     /** Whether the figures of other rows stand on a line of their own, below what the line says. */
-    boolean otherRowsBelow() {
+    public boolean otherRowsBelow() {
         return firstOfOthers - otherRowsLeft() < LEAST_NAME;
     }
 
-    int otherRowsLeft() {
+    public int otherRowsLeft() {
         return columns.x()[0];
     }
 
     /** Room for what the line of other rows says. */
-    int otherRowsWidth() {
+    public int otherRowsWidth() {
         return (otherRowsBelow() ? right : firstOfOthers) - otherRowsLeft();
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -17,13 +17,13 @@ import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TotalPlan;
 
 /** How large the figures of a column are beside each other, over all pages: what its bars and steps are measured by. */
-final class ScaleMarks {
+public final class ScaleMarks {
 
     /** A tint that a figure is read on, and that is told from the paper in print without colour. */
-    static final String TINT = "#d4dadd";
+    public static final String TINT = "#d4dadd";
 
     /** The least width in which a bar is told from another. */
-    static final int LEAST_BAR = 6_000;
+    public static final int LEAST_BAR = 6_000;
 
     private static final List<String> DOTS = List.of("•", "••", "•••");
 
@@ -53,7 +53,7 @@ final class ScaleMarks {
     }
 
     /** What is drawn beside the figures of a column; none where nothing is asked for, or nothing is printed. */
-    static Optional<ScaleMarks> of(Grouped grouped, int column) {
+    public static Optional<ScaleMarks> of(Grouped grouped, int column) {
         ColumnPlan plan = grouped.plan().columns().get(column);
         return plan.scale().flatMap(scale -> {
             if (grouped.plan().printsRows()) {
@@ -89,18 +89,18 @@ final class ScaleMarks {
     }
 
     /** Whether a value is one of those that are drawn. */
-    boolean isDrawn(BandCell.Value value) {
+    public boolean isDrawn(BandCell.Value value) {
         return value.part().equals(part)
                 && value.said().isEmpty()
                 && !value.values().isNull(value.at());
     }
 
-    boolean isBar() {
+    public boolean isBar() {
         return kind == ColumnScale.Kind.BAR;
     }
 
     /** From where to where a figure's bar reaches, in a width: from zero, which stands where all bars have it. */
-    int[] bar(BandCell.Value value, int width) {
+    public int[] bar(BandCell.Value value, int width) {
         int zero = share(BigInteger.ZERO, width);
         int end = share(value.values().wide(value.at()), width);
         return new int[] {Math.min(zero, end), Math.max(zero, end)};
@@ -117,12 +117,12 @@ final class ScaleMarks {
                 .intValue();
     }
 
-    static String widestDots() {
+    public static String widestDots() {
         return DOTS.getLast();
     }
 
     /** One, two or three dots. */
-    String dots(BandCell.Value value) {
+    public String dots(BandCell.Value value) {
         BigInteger size = value.values().wide(value.at());
         return DOTS.get(size.compareTo(edges[1]) >= 0 ? 2 : size.compareTo(edges[0]) >= 0 ? 1 : 0);
     }

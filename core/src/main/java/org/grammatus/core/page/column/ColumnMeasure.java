@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -10,6 +10,7 @@ import java.util.Set;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
+import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.columnar.Column;
@@ -21,7 +22,7 @@ import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Kind;
 
 /** Measures the widest thing a column prints, at full size. */
-final class ColumnMeasure {
+public final class ColumnMeasure {
 
     /** So many distinct values are printed and measured; more would not be wider. */
     private static final int MOST_MEASURED = 2_000;
@@ -33,9 +34,13 @@ final class ColumnMeasure {
     private final Map<int[], BitSet> rowsByPath;
     private final TypeSetting type;
     private int widest;
+    /** The widest tail of a number that is aligned by its decimal sign. */
+    private int tail;
+
+    private int head;
 
     /** @param rowsByPath the rows that are printed, by the way to them: columns of one table share theirs */
-    ColumnMeasure(Printed printed, int index, Map<int[], BitSet> rowsByPath) {
+    public ColumnMeasure(Printed printed, int index, Map<int[], BitSet> rowsByPath) {
         this.printed = printed;
         this.grouped = printed.grouped();
         this.plan = grouped.plan();
@@ -44,8 +49,18 @@ final class ColumnMeasure {
         this.rowsByPath = rowsByPath;
     }
 
-    int natural() {
-        return plan.columns().get(index).scale().map(this::withScale).orElseGet(this::widestText);
+    public int natural() {
+        int natural = plan.columns().get(index).scale().map(this::withScale).orElseGet(this::widestText);
+        return Math.max(natural, head + tail);
+    }
+
+    /** How wide what stands behind the decimal sign is, where numbers stand by it; known once it is measured. */
+    public int tail() {
+        return tail;
+    }
+
+    private boolean isBySign() {
+        return plan.columns().get(index).align() == Align.DECIMAL;
     }
 
     /** With the dots before figures, or as wide as bars must be. */
@@ -149,7 +164,34 @@ final class ColumnMeasure {
         if (least >= 0) {
             number(format.format(column, least), style);
             number(format.format(column, most), style);
+            if (isBySign()) {
+                number(format.format(column, finest(column, rows)), style);
+            }
         }
+    }
+
+    /** A number with the most decimals: the one with the fewest zeros at its end. */
+    private static int finest(Column.Longs column, BitSet rows) {
+        int finest = -1;
+        long step = 1;
+        for (int i = rows.nextSetBit(0); i >= 0; i = rows.nextSetBit(i + 1)) {
+            long value = column.values()[i];
+            if (column.isNull(i) || finest >= 0 && value % step == 0) {
+                continue;
+            }
+            if (finest < 0) {
+                // As many zeros as a number of this scale may end with.
+                step = 1;
+                for (int digit = 0; digit < Math.min(18, column.type().scale()); digit++) {
+                    step *= 10;
+                }
+            }
+            finest = i;
+            while (step > 1 && value % step != 0) {
+                step /= 10;
+            }
+        }
+        return finest;
     }
 
     /** Digits are of one width, so one time of each month, weekday and number of digits is as wide as any. */
@@ -196,6 +238,11 @@ final class ColumnMeasure {
     private void number(String text, TextStyle style) {
         text(text, style);
         widest = Math.max(widest, type.width(type.printable(text, style), style) + type.roomForBracket(text, style));
+        if (isBySign()) {
+            int start = DecimalTail.start(text, plan.locale());
+            head = Math.max(head, type.width(text.substring(0, start), style));
+            tail = Math.max(tail, type.width(text.substring(start), style));
+        }
     }
 
     private void text(String text, TextStyle style) {

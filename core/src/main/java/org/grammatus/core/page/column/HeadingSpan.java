@@ -1,4 +1,4 @@
-package org.grammatus.core.page;
+package org.grammatus.core.page.column;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,10 +12,10 @@ import org.grammatus.core.plan.TablePlan;
  * @param part id of the first of them
  * @param x its left edge
  */
-record HeadingSpan(String text, String part, int x, int width) {
+public record HeadingSpan(String text, String part, int x, int width) {
 
     /** The headings over a table's columns, from left to right. */
-    static List<HeadingSpan> of(TablePlan plan, ColumnLayout columns) {
+    public static List<HeadingSpan> of(TablePlan plan, ColumnLayout columns) {
         List<HeadingSpan> spans = new ArrayList<>();
         int count = columns.x().length;
         for (int first = 0; first < count; ) {
