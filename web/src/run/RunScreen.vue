@@ -192,7 +192,7 @@ function go(to: { strip: number; page: number }) {
   if (shape.value === 'list') {
     pagesView.value?.goTo(to.strip)
   } else {
-    number.value = to.page
+    openPage(to.page)
   }
   folds.uncover()
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import OneOf from '@/shell/OneOf.vue'
-import SelectButton from 'primevue/selectbutton'
 import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
 import ExpressionField from './ExpressionField.vue'
@@ -119,22 +118,18 @@ function leaveShows() {
   <p v-if="sample" class="sample">
     {{ text.sample }}: <output>{{ sample }}</output>
   </p>
-  <div class="field">
-    <span>{{ text.align }}</span>
-    <SelectButton
+  <InspectorField :label="text.align">
+    <OneOf
+      :aria-label="text.align"
       :model-value="column.align ?? 'auto'"
       :options="aligns"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      size="small"
-      :aria-label="text.align"
+      fluid
       @update:model-value="
         (align: string) =>
           change({ align: align === 'auto' ? undefined : (align as Column['align']) }, 'align')
       "
     />
-  </div>
+  </InspectorField>
   <InspectorField :label="text.width" :hint="text.widthHint" :problem="problem('width')">
     <InputNumber
       :aria-label="text.width"
@@ -185,9 +180,5 @@ function leaveShows() {
 output {
   color: var(--ink);
   font-variant-numeric: tabular-nums;
-}
-.field {
-  display: grid;
-  gap: 0.2rem;
 }
 </style>
