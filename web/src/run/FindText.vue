@@ -82,9 +82,13 @@ defineExpose({ focus: () => field.value?.$el.select() })
   align-items: center;
   gap: 0.25rem;
   white-space: nowrap;
+  flex: 1 1 7.5rem;
+  max-width: 18rem;
 }
 input {
-  width: 10.5rem;
+  flex: 1;
+  width: 0;
+  min-width: 5rem;
 }
 span {
   color: var(--quiet);

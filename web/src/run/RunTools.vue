@@ -116,7 +116,7 @@ defineExpose({ find: () => find.value?.focus() })
   display: flex;
   align-items: center;
   gap: 0.25rem;
-  padding: 0.4rem 1rem;
+  padding: 0.4rem 0.75rem;
   background: var(--panel);
   border-bottom: 1px solid var(--line);
   min-height: 46px;
