@@ -5,6 +5,9 @@ export interface Filtered {
 }
 
 const AGGREGATE = /\b(?:SUM|COUNT|AVG|MIN|MAX|MEDIAN|FIRST|LAST)\s*\(/gi
+
+/** Whether anything is added up or counted in an expression. */
+export const hasAggregate = (text: string) => text.search(AGGREGATE) >= 0
 const FILTER = /^\s*FILTER\s*\(\s*WHERE\s+/i
 
 /**

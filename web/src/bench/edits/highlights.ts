@@ -1,4 +1,5 @@
 import { block, changed, freeId, moved, withBlock } from './report'
+import { hasAggregate } from './filtered'
 import { everywhere } from './totals'
 import type { Highlight, Report } from '@/api/client'
 
@@ -32,7 +33,7 @@ export function moveHighlight(report: Report, id: string, before: number): Repor
 
 /** Whether what a rule marks can be counted in totals: rows, each judged by itself. */
 export function canBeCounted({ when, reach }: Highlight): boolean {
-  return (!reach || reach.of === 'row') && !/\b(OVER|SUM|COUNT|AVG|MIN|MAX|MEDIAN|FIRST|LAST)\b/i.test(when)
+  return (!reach || reach.of === 'row') && !hasAggregate(when) && !/\bOVER\b/i.test(when)
 }
 
 /** The report with a column that counts, at each group and in all, the rows for which a rule holds. */

@@ -28,11 +28,6 @@ public record ColumnStacks(int[] host, int[] slot) {
         return IntStream.range(0, host.length).filter(c -> slot[c] == 0).toArray();
     }
 
-    /** Whether each column has a place of its own. */
-    public boolean isPlain() {
-        return IntStream.of(slot).allMatch(s -> s == 0);
-    }
-
     /** The columns of a place, from top to bottom. */
     public int[] of(int place) {
         return IntStream.range(0, host.length).filter(c -> host[c] == place).toArray();
