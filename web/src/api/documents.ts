@@ -28,7 +28,11 @@ export function documentOf(report: Report): Document {
       isTable(block)
         ? block
         : (Object.fromEntries(
-            Object.entries(block).filter(([name]) => !(OF_TABLES as readonly string[]).includes(name)),
+            Object.entries(block).filter(
+              ([name]) =>
+                !(OF_TABLES as readonly string[]).includes(name) ||
+                (name === 'highlights' && block.kind === 'figures' && block.highlights.length > 0),
+            ),
           ) as unknown as DocumentBlock),
     ),
   }

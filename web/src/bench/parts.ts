@@ -70,6 +70,9 @@ export function partOf(hit: Hit, page: PageView, report: Report): Part {
   const isTotal = worked.totals.some((total) => total.id === hit.part)
   // What is said beside a key figure has its id and a point.
   const item = hit.part?.split('.')[0] ?? ''
+  if (worked.highlights.some((highlight) => highlight.id === item)) {
+    return { kind: 'highlight', id: item }
+  }
   if (worked.figures?.some((figure) => figure.id === item)) {
     return { kind: 'figure', id: item }
   }

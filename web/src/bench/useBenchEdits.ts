@@ -5,9 +5,9 @@ import * as paragraphs from './edits/paragraphs'
 import type { Filter, Paragraph } from '@/api/client'
 import * as filters from './edits/filters'
 import * as prompts from './edits/prompts'
-import * as highlights from './edits/highlights'
+import * as highlights from './edits/marks/highlights'
 import * as levels from './edits/levels'
-import { firstCondition } from './edits/condition'
+import { firstCondition } from './edits/marks/condition'
 import { orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
 import * as totals from './edits/totals'
@@ -114,7 +114,10 @@ export function useBenchEdits(
   function addHighlight() {
     const before = block(report.value!).highlights.map((h) => h.id)
     const when = firstCondition(report.value!, dataset.value?.fields ?? [], last())
-    apply(edits.addHighlight, (r) => highlights.addHighlight(r, words.bench.inspector.highlight, when))
+    const { figures: k = [] } = block(report.value!)
+    const figure = (k.find((one) => one.id === last()?.id) ?? k[0])?.id
+    const reach = figure === undefined ? undefined : ({ of: 'figure', figure } as const)
+    apply(edits.addHighlight, (r) => highlights.addHighlight(r, words.bench.inspector.highlight, when, reach))
     selectNew('highlight', before, block(report.value!).highlights)
   }
 

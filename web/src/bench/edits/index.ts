@@ -1,7 +1,7 @@
 /** All that can be done to a definition: plain functions from one to the next, which know no screen. */
 export * as columns from './columns'
 export * as filters from './filters'
-export * as highlights from './highlights'
+export * as highlights from './marks/highlights'
 export * as levels from './levels'
 export * as order from './order'
 export * as prompts from './prompts'

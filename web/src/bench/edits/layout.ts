@@ -1,3 +1,4 @@
+import { stripped } from './report'
 /** A layout with one choice made otherwise; one that says nothing any more is left out. */
 export function laidOut<T extends object, K extends keyof T>(
   layout: T | undefined,
@@ -8,4 +9,17 @@ export function laidOut<T extends object, K extends keyof T>(
     ([, one]) => one !== undefined && one !== null && one !== false && one !== '',
   )
   return said.length ? (Object.fromEntries(said) as T) : undefined
+}
+
+/** The parts of a line at the edge of pages. */
+export const PARTS = ['start', 'centre', 'end'] as const
+export type EdgePart = (typeof PARTS)[number]
+
+/** A line with the text of one part in another; what stands there comes in its place. */
+export function movedText<T extends Partial<Record<EdgePart, string>>>(
+  line: T,
+  part: EdgePart,
+  to: EdgePart,
+): T {
+  return stripped({ ...line, [part]: line[to], [to]: line[part] })
 }

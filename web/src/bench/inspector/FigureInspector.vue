@@ -2,11 +2,13 @@
 import { computed } from 'vue'
 import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
+import ReadyMarks from './highlight/ReadyMarks.vue'
 import FieldNaming from './FieldNaming.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { fieldIn, figureLabel } from '../edits/fieldNames'
 import { changeFigure, setBesideFigure, type Beside } from '../edits/figures'
+import { readyFigures } from '../edits/marks/readyFigures'
 import type { DatasetView, FieldView, Figure, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
@@ -142,4 +144,9 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
       />
     </InspectorField>
   </template>
+  <ReadyMarks
+    :label="words.bench.ready.markFigure"
+    :ready="readyFigures(report, figure, dataset)"
+    @apply="(name, change) => emit('apply', name, change)"
+  />
 </template>

@@ -6,7 +6,7 @@ import ColumnInspector from './ColumnInspector.vue'
 import FigureInspector from './FigureInspector.vue'
 import ParagraphInspector from './ParagraphInspector.vue'
 import FilterInspector from './filter/FilterInspector.vue'
-import HighlightInspector from './HighlightInspector.vue'
+import HighlightInspector from './highlight/HighlightInspector.vue'
 import LevelInspector from './LevelInspector.vue'
 import OrderEditor from './OrderEditor.vue'
 import PageInspector from './PageInspector.vue'
@@ -147,6 +147,7 @@ const on = {
         v-else-if="part.kind === 'highlight'"
         :report="report"
         :highlight="byId(parts.highlights)!"
+        :dataset="dataset"
         :problem="problem"
         v-bind="on"
       />

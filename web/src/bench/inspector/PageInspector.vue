@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { computed, inject, provide } from 'vue'
 import InputNumber from 'primevue/inputnumber'
 import SelectButton from 'primevue/selectbutton'
+import { EXPRESSION_NAMES } from './expressionNames'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import LayoutSwitch from './layout/LayoutSwitch.vue'
 import PageLines from './layout/PageLines.vue'
 import OneOf from '@/shell/OneOf.vue'
 import TextInput from './TextInput.vue'
 import { stripped } from '../edits/report'
+import { isTable } from '@/api/documents'
 import type { Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -15,6 +19,22 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 type Page = Report['page']
 const text = words.bench.inspector
+/** What pages have words for comes before the names that all expressions have. */
+const names = inject(EXPRESSION_NAMES)!
+provide(
+  EXPRESSION_NAMES,
+  computed(() => [
+    ...Object.entries(words.layout.page.words).map(([id, label]) => ({ id, label })),
+    ...names.value,
+  ]),
+)
+const ONLY = '*'
+/** The tables whose rows texts can be about; a choice where there are several. */
+const tables = computed(() =>
+  props.report.blocks
+    .filter((one) => isTable(one) && !one.off)
+    .map((one) => ({ value: one.id, label: one.title || one.id })),
+)
 const lengths = ['width', 'height'] as const
 const SIZE_AT_FIRST = { width: 210, height: 297 }
 const sides = ['top', 'right', 'bottom', 'left'] as const
@@ -121,17 +141,33 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
     />
   </InspectorField>
   <InspectorField :label="text.pageHeader" :problem="problem('header')">
-    <TextInput
+    <ExpressionField
       :model-value="report.page.header"
       placeholder="{title}"
-      @update:model-value="(header) => change({ header }, 'header')"
+      in-text
+      @update:model-value="(header) => change({ header: header || undefined }, 'header')"
     />
   </InspectorField>
   <InspectorField :label="text.pageFooter" :hint="text.pageHint" :problem="problem('footer')">
-    <TextInput
+    <ExpressionField
       :model-value="report.page.footer"
       placeholder="{dataset} · business date {business_date}"
-      @update:model-value="(footer) => change({ footer }, 'footer')"
+      in-text
+      @update:model-value="(footer) => change({ footer: footer || undefined }, 'footer')"
+    />
+  </InspectorField>
+  <InspectorField
+    v-if="tables.length > 1"
+    :label="words.layout.page.block"
+    :hint="words.layout.page.blockHint"
+    :problem="problem('block')"
+  >
+    <OneOf
+      :aria-label="words.layout.page.block"
+      :model-value="report.page.block ?? ONLY"
+      :options="[{ value: ONLY, label: words.layout.page.noBlock }, ...tables]"
+      fluid
+      @update:model-value="(id: string) => change({ block: id === ONLY ? undefined : id }, 'block')"
     />
   </InspectorField>
   <PageLines :lines="report.page.lines" :problem="problem" @change="(lines, key) => change({ lines }, key)" />

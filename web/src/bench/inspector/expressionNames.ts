@@ -1,13 +1,18 @@
 import type { InjectionKey, Ref } from 'vue'
 import { hasEnds } from '../edits/prompts'
+import { block } from '../edits/report'
 import type { DatasetView, Report } from '@/api/client'
 import type { ExpressionName } from '@/shell/completions'
+import { words } from '@/words'
 
 /** The names that expressions of the report at hand may use. */
 export const EXPRESSION_NAMES: InjectionKey<Readonly<Ref<ExpressionName[]>>> = Symbol('names in expressions')
 
 /** Fields and measures, then the answers to prompts. */
 export function expressionNames(report: Report, dataset: DatasetView): ExpressionName[] {
+  const own = block(report).figures
+    ? Object.entries(words.bench.rule.words).map(([id, label]) => ({ id, label }))
+    : []
   const answers = report.prompts.flatMap((prompt) =>
     hasEnds(prompt)
       ? [
@@ -16,5 +21,5 @@ export function expressionNames(report: Report, dataset: DatasetView): Expressio
         ]
       : [{ id: `:${prompt.name}`, label: prompt.label }],
   )
-  return [...dataset.fields.map(({ id, label }) => ({ id, label })), ...answers]
+  return [...own, ...dataset.fields.map(({ id, label }) => ({ id, label })), ...answers]
 }

@@ -314,23 +314,6 @@ const of = (kind: PartKind) => ({
         ]"
         @select="emit('select', { kind: 'totals', id: '' })"
       />
-      <SpineSection
-        :title="text.highlights"
-        :items="highlights"
-        :empty="text.noHighlights"
-        v-bind="of('highlight')"
-      >
-        <template #add>
-          <Button
-            icon="pi pi-plus"
-            :aria-label="text.add(text.highlights)"
-            :title="text.add(text.highlights)"
-            text
-            size="small"
-            @click="emit('addHighlight')"
-          />
-        </template>
-      </SpineSection>
     </template>
     <SpineSection
       v-else-if="parts.kind === 'figures'"
@@ -363,6 +346,24 @@ const of = (kind: PartKind) => ({
         size="small"
         @click="emit('addParagraph', kind)"
       />
+    </SpineSection>
+    <SpineSection
+      v-if="parts.kind !== 'text'"
+      :title="text.highlights"
+      :items="highlights"
+      :empty="isTable(parts) ? text.noHighlights : text.noFigureMarks"
+      v-bind="of('highlight')"
+    >
+      <template #add>
+        <Button
+          icon="pi pi-plus"
+          :aria-label="text.add(text.highlights)"
+          :title="text.add(text.highlights)"
+          text
+          size="small"
+          @click="emit('addHighlight')"
+        />
+      </template>
     </SpineSection>
     <SpineSection
       :title="text.page"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InspectorField from '../InspectorField.vue'
-import TextInput from '../TextInput.vue'
-import { laidOut } from '../../edits/layout'
+import ExpressionField from '../ExpressionField.vue'
+import { laidOut, movedText, PARTS, type EdgePart } from '../../edits/layout'
 import type { Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -16,7 +16,6 @@ type Lines = NonNullable<Report['page']['lines']>
 type Line = NonNullable<Lines['header']>
 const text = words.layout.page
 const edges = ['firstHeader', 'header', 'firstFooter', 'footer'] as const
-const parts = ['start', 'centre', 'end'] as const
 
 /** What a line says at first: as it is without being asked. */
 const BEGINNING: Record<(typeof edges)[number], Line> = {
@@ -25,6 +24,13 @@ const BEGINNING: Record<(typeof edges)[number], Line> = {
   firstFooter: { start: '{dataset}', end: '{page} / {pages}' },
   footer: { start: '{dataset}', end: '{page} / {pages}' },
 }
+
+/** What a part's text can be moved to: the parts beside it. */
+const beside = (part: EdgePart) =>
+  PARTS.filter((_, i) => Math.abs(i - PARTS.indexOf(part)) === 1).map((to) => ({
+    to,
+    icon: PARTS.indexOf(to) < PARTS.indexOf(part) ? 'pi pi-arrow-left' : 'pi pi-arrow-right',
+  }))
 
 function set(edge: (typeof edges)[number], line: Line | undefined) {
   emit('change', laidOut(props.lines, edge, line), `lines ${edge}`)
@@ -46,19 +52,28 @@ function set(edge: (typeof edges)[number], line: Line | undefined) {
         />
       </div>
       <template v-if="lines?.[edge]">
-        <InspectorField
-          v-for="part in parts"
-          :key="part"
-          :label="text[part]"
-          :problem="problem(`lines/${edge}/${part}`)"
-        >
-          <TextInput
-            :model-value="lines[edge]?.[part]"
-            @update:model-value="
-              (written) => set(edge, laidOut(lines?.[edge], part, written || undefined) ?? { start: ' ' })
-            "
+        <div v-for="part in PARTS" :key="part" class="part">
+          <InspectorField :label="text[part]" :problem="problem(`lines/${edge}/${part}`)">
+            <ExpressionField
+              :model-value="lines[edge]?.[part]"
+              in-text
+              @update:model-value="
+                (written) => set(edge, laidOut(lines?.[edge], part, written || undefined) ?? { start: ' ' })
+              "
+            />
+          </InspectorField>
+          <Button
+            v-for="{ to, icon } in beside(part)"
+            :key="to"
+            :icon="icon"
+            :aria-label="text.move(text[part], text[to])"
+            :title="text.move(text[part], text[to])"
+            :disabled="!lines[edge]?.[part]"
+            text
+            size="small"
+            @click="set(edge, movedText(lines[edge]!, part, to))"
           />
-        </InspectorField>
+        </div>
       </template>
     </div>
     <small>{{ text.hint }}</small>
@@ -79,6 +94,14 @@ h3 {
   justify-content: space-between;
   align-items: center;
   gap: 0.5rem;
+}
+.part {
+  display: flex;
+  align-items: end;
+}
+.part > :first-child {
+  flex: 1;
+  min-width: 0;
 }
 small {
   color: var(--quiet);

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.BandCell;
@@ -88,11 +89,11 @@ final class CsvReportWriter implements ReportWriter {
 
     private void figures(CSVPrinter csv, FiguresPlan figures) throws IOException {
         FigureCells cells = contents.figures();
-        csv.printRecord("figure", "value", "compared with", "other", "change");
+        csv.printRecord(marking(List.of("figure", "value", "compared with", "other", "change"), MARK));
         for (int i = 0; i < figures.figures().size(); i++) {
             FiguresPlan.Figure figure = figures.figures().get(i);
             Optional<FiguresPlan.Beside> beside = figure.beside();
-            csv.printRecord(
+            List<String> record = List.of(
                     texts.text(cells.label(i)),
                     texts.value(cells.exact(figure.value())),
                     texts.text(beside.map(FiguresPlan.Beside::with).orElse("")),
@@ -100,6 +101,7 @@ final class CsvReportWriter implements ReportWriter {
                     beside.flatMap(FiguresPlan.Beside::change)
                             .map(change -> texts.value(cells.exact(change)))
                             .orElse(""));
+            csv.printRecord(marking(record, labels(marks.ofFigure(figure))));
         }
     }
 
@@ -150,10 +152,7 @@ final class CsvReportWriter implements ReportWriter {
         List<String> names = new ArrayList<>();
         plan.levels().forEach(level -> names.add(texts.text(level.name())));
         plan.columns().forEach(column -> names.add(texts.text(column.label())));
-        if (!plan.highlights().isEmpty()) {
-            names.add(MARK);
-        }
-        csv.printRecord(Headings.unique(names));
+        csv.printRecord(Headings.unique(marking(names, MARK)));
     }
 
     private List<String> labels(int node) {
@@ -181,12 +180,19 @@ final class CsvReportWriter implements ReportWriter {
 
     /** A line with all that marks it, where the table marks something. */
     private List<String> marked(List<String> record, List<Integer> rules) {
-        if (!plan.highlights().isEmpty()) {
-            record.add(texts.text(rules.stream()
-                    .map(rule -> plan.highlights().get(rule).label())
-                    .collect(Collectors.joining("; "))));
-        }
-        return record;
+        return marking(record, labels(rules));
+    }
+
+    private String labels(List<Integer> rules) {
+        return texts.text(
+                rules.stream().map(rule -> plan.highlights().get(rule).label()).collect(Collectors.joining("; ")));
+    }
+
+    /** A line with one thing more where the block marks something. */
+    private List<String> marking(List<String> record, String more) {
+        return plan.highlights().isEmpty()
+                ? record
+                : Stream.concat(record.stream(), Stream.of(more)).toList();
     }
 
     /** A line of values, each in its column. */

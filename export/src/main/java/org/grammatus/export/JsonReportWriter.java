@@ -135,6 +135,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeStartObject();
             json.writeStringProperty("id", figure.id());
             json.writeStringProperty("label", cells.label(i));
+            marked(marks.ofFigure(figure));
             json.writeName("value");
             value(cells.exact(figure.value()));
             figure.beside().ifPresent(beside -> {

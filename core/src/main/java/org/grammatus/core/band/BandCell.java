@@ -30,6 +30,8 @@ public sealed interface BandCell {
         CHANGE,
         /** What a key figure is compared with. */
         OTHER_FIGURE,
+        /** What marks a key figure. */
+        MARK,
         /** What a paragraph says. */
         PARAGRAPH,
         /** Stands in the place of rows. */

@@ -75,7 +75,7 @@ public final class BandContents {
             case GROUP_HEADING -> List.of(name(node, printed.heading(node)));
             case GROUP_LINE, DETAIL -> List.of();
             case OTHER_ROWS -> List.of(new BandCell.Words(Role.NAME, plan.id(), printed.otherRowsName(node)));
-            case FIGURE -> figures().words(bands.row(band));
+            case FIGURE -> figure(bands, band);
             case PARAGRAPH -> List.of(paragraph(bands.row(band)));
             case EMPTY -> List.of(new BandCell.Words(Role.NOTE, "", words().noRows()));
             case REFUSED -> List.of(new BandCell.Words(Role.NOTE, "", words().refused(bands.refusal())));
@@ -155,6 +155,18 @@ public final class BandContents {
         if (plan.layout().hasLegend()) {
             words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), legend()));
         }
+        return words;
+    }
+
+    /** What is said of a key figure, and by which rules it is marked. */
+    private List<BandCell.Words> figure(Bands bands, int band) {
+        List<BandCell.Words> words = new ArrayList<>(figures().words(bands.row(band)));
+        marksOf(bands, band).forEach(mark -> {
+            HighlightPlan rule = plan.highlights().get(mark.rule());
+            String sign = plan.inputs().style().mark(rule.look()).sign();
+            String said = rule.word().isEmpty() ? rule.label() : rule.word();
+            words.add(new BandCell.Words(Role.MARK, rule.id(), sign + " " + said));
+        });
         return words;
     }
 

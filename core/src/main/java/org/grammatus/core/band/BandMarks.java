@@ -2,11 +2,13 @@ package org.grammatus.core.band;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Reach;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
 
 /** What highlights mark of what is printed, by how far they reach. Immutable. */
@@ -45,13 +47,31 @@ public final class BandMarks {
         int row = kind == BandKind.DETAIL ? bands.row(band) : Marks.NONE;
         List<Mark> found = new ArrayList<>();
         for (int rule = 0; rule < rules.size(); rule++) {
-            boolean own = row != Marks.NONE && marks.marksRow(rule, row) || isOwn(rule, kind, node);
+            boolean own = kind == BandKind.FIGURE
+                    ? ofFigure(rule, ((FiguresPlan) bands.block()).figures().get(bands.row(band)))
+                    : row != Marks.NONE && marks.marksRow(rule, row) || isOwn(rule, kind, node);
             if (own || isAround(rule, kind, node)) {
                 boolean begins = own && (rules.get(rule).target().of() != Reach.GROUP || opens(kind, node));
-                found.add(new Mark(rule, rules.get(rule).target().column(), begins));
+                int column = kind == BandKind.FIGURE
+                        ? HighlightPlan.ALL
+                        : rules.get(rule).target().column();
+                found.add(new Mark(rule, column, begins));
             }
         }
         return found;
+    }
+
+    /** Whether a highlight marks a key figure. */
+    public boolean ofFigure(int rule, FiguresPlan.Figure figure) {
+        return rules.get(rule).target().column() == figure.column() && marks.marksNode(rule, GroupTree.ROOT);
+    }
+
+    /** The highlights that mark a key figure. */
+    public List<Integer> ofFigure(FiguresPlan.Figure figure) {
+        return IntStream.range(0, rules.size())
+                .filter(rule -> ofFigure(rule, figure))
+                .boxed()
+                .toList();
     }
 
     /** Whether a highlight is about a band's own group, and reaches this band of it. */

@@ -24,6 +24,7 @@ import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.PageFigure;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
@@ -144,6 +145,17 @@ public final class Printed {
             }
         }
         return out.toString();
+    }
+
+    /**
+     * What a text at the edge of a page says of the rows that are told on it.
+     *
+     * @param figure index of it among the plan's figures of pages
+     */
+    public String ofPage(int figure, int[] rows) {
+        PageFigure shown = plan.pageFigures().get(figure);
+        Column value = grouped.rows().ofPages().figure(figure, rows);
+        return new ValueFormat(shown.value().type(), shown.format(), locale).format(value, 0);
     }
 
     /** What was counted, named: "5 orders, 12 lines". */

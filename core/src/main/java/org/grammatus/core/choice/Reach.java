@@ -1,6 +1,6 @@
 package org.grammatus.core.choice;
 
-/** How much of a table a highlight marks where its condition holds. */
+/** How much of a block a highlight marks where its condition holds. */
 public enum Reach {
     /** Rows, and groups that are printed as lines. */
     ROW,
@@ -9,5 +9,7 @@ public enum Reach {
     /** The totals of a group, or its line. */
     TOTALS,
     /** A group from its heading to its totals. */
-    GROUP
+    GROUP,
+    /** A key figure. */
+    FIGURE
 }

@@ -34,6 +34,11 @@ public interface EvaluationContext {
         throw new IllegalStateException("Nothing is printed before or behind these");
     }
 
+    /** The values of a total, by its index among the plan's; only groups whose totals are made have them. */
+    default Column total(int index) {
+        throw new IllegalStateException("No totals are made of these yet");
+    }
+
     /** The values of an aggregate of the groups around; only a frame of groups has them. */
     default Column over(Typed.Over over) {
         throw new IllegalStateException("Rows have no groups around them");

@@ -1,6 +1,7 @@
 package org.grammatus.core.dataset;
 
 import java.util.Set;
+import org.grammatus.core.choice.layout.PageWord;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.DefinitionMapping;
 import org.grammatus.core.definition.Report;
@@ -91,6 +92,11 @@ public record Renaming(String from, String to) implements DefinitionMapping {
                 return datasets.contains(dataset) ? Renaming.this : new DefinitionMapping() {};
             }
         });
+    }
+
+    @Override
+    public String pageText(String text) {
+        return PageWord.of(from).isPresent() ? text : template(text);
     }
 
     private String id(String id) {

@@ -19,6 +19,11 @@ public interface DefinitionMapping {
         return text;
     }
 
+    /** A text at the edges of pages: what pages have a word for is no expression. */
+    default String pageText(String text) {
+        return template(text);
+    }
+
     /** The id of a field, calculated field or measure of the dataset. */
     default String field(String id) {
         return id;

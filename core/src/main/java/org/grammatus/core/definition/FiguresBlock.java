@@ -7,7 +7,19 @@ import java.util.Optional;
 
 /** Key figures, side by side as far as there is room. */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "fields", "figures", "appears", "off"})
+@JsonPropertyOrder({
+    "id",
+    "kind",
+    "title",
+    "note",
+    "dataset",
+    "filters",
+    "fields",
+    "figures",
+    "highlights",
+    "appears",
+    "off"
+})
 public record FiguresBlock(
         String id,
         Optional<String> title,
@@ -16,6 +28,7 @@ public record FiguresBlock(
         Optional<List<ReportFilter>> filters,
         Optional<List<ReportField>> fields,
         List<ReportFigure> figures,
+        Optional<List<ReportHighlight>> highlights,
         Optional<String> appears,
         Optional<Boolean> off)
         implements ReportBlock {
@@ -35,6 +48,8 @@ public record FiguresBlock(
                 mappedFilters(to),
                 mappedFields(to),
                 figures.stream().map(figure -> figure.mapped(to)).toList(),
+                highlights.map(
+                        rules -> rules.stream().map(rule -> rule.mapped(to)).toList()),
                 to.expression(appears),
                 off);
     }
@@ -49,6 +64,7 @@ public record FiguresBlock(
                 filters,
                 fields,
                 figures,
+                highlights,
                 appears,
                 Appearance.off(pointer, appears, off, holds));
     }

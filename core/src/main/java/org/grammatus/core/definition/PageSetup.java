@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import java.util.Optional;
 import org.grammatus.core.choice.Orientation;
 import org.grammatus.core.choice.PaperSize;
+import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageLines;
 
 /**
@@ -16,9 +17,21 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what else stands at the edges of pages
  * @param watermark a word across every page
+ * @param block id of the block whose rows its texts add up; the only table unless given
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"paper", "size", "orientation", "margins", "mirrored", "header", "footer", "lines", "watermark"})
+@JsonPropertyOrder({
+    "paper",
+    "size",
+    "orientation",
+    "margins",
+    "mirrored",
+    "header",
+    "footer",
+    "lines",
+    "watermark",
+    "block"
+})
 public record PageSetup(
         PaperSize paper,
         Optional<Size> size,
@@ -28,7 +41,34 @@ public record PageSetup(
         Optional<String> header,
         Optional<String> footer,
         Optional<PageLines<String>> lines,
-        Optional<String> watermark) {
+        Optional<String> watermark,
+        Optional<String> block) {
+
+    /** The same with all its texts changed. */
+    PageSetup mapped(DefinitionMapping to) {
+        return new PageSetup(
+                paper,
+                size,
+                orientation,
+                margins,
+                mirrored,
+                header.map(to::pageText),
+                footer.map(to::pageText),
+                lines.map(all -> new PageLines<>(
+                        all.header().map(line -> mapped(line, to)),
+                        all.footer().map(line -> mapped(line, to)),
+                        all.firstHeader().map(line -> mapped(line, to)),
+                        all.firstFooter().map(line -> mapped(line, to)))),
+                watermark,
+                block.map(to::part));
+    }
+
+    private static PageLine<String> mapped(PageLine<String> line, DefinitionMapping to) {
+        return new PageLine<>(
+                line.start().map(to::pageText),
+                line.centre().map(to::pageText),
+                line.end().map(to::pageText));
+    }
 
     @JsonPropertyOrder({"top", "right", "bottom", "left"})
     public record Margins(int top, int right, int bottom, int left) {}

@@ -89,7 +89,7 @@ public record Report(
 
     /** The same report under another id. */
     public Report withId(String otherId) {
-        return with(otherId, beside, fields, prompts, filters, blocks, arrangement);
+        return with(otherId, beside, fields, prompts, filters, blocks, arrangement, page);
     }
 
     /** The same report in another house style, without what it says otherwise than its own. */
@@ -120,7 +120,7 @@ public record Report(
         List<ReportBlock> shown = IntStream.range(0, blocks.size())
                 .mapToObj(i -> blocks.get(i).appearing("/blocks/" + i, appearance))
                 .toList();
-        return with(id, beside, fields, prompts, filters, shown, arrangement);
+        return with(id, beside, fields, prompts, filters, shown, arrangement, page);
     }
 
     /** The same report with all its texts changed. */
@@ -136,7 +136,18 @@ public record Report(
                         .map(block -> block.mapped(all.over(block.dataset().orElse(dataset))))
                         .toList(),
                 arrangement.map(
-                        rows -> rows.stream().map(row -> row.mapped(all)).toList()));
+                        rows -> rows.stream().map(row -> row.mapped(all)).toList()),
+                page.mapped(all.over(datasetOfPages())));
+    }
+
+    /** Id of the dataset that the texts of pages are about. */
+    private String datasetOfPages() {
+        return blocks.stream()
+                .filter(block -> page.block().equals(Optional.of(block.id())))
+                .findFirst()
+                .or(() -> blocks.stream().filter(TableBlock.class::isInstance).findFirst())
+                .flatMap(ReportBlock::dataset)
+                .orElse(dataset);
     }
 
     private Report with(
@@ -146,7 +157,8 @@ public record Report(
             List<ReportPrompt> otherPrompts,
             List<ReportFilter> otherFilters,
             List<ReportBlock> otherBlocks,
-            Optional<List<BlockRow>> otherArrangement) {
+            Optional<List<BlockRow>> otherArrangement,
+            PageSetup otherPage) {
         return new Report(
                 format,
                 version,
@@ -165,7 +177,7 @@ public record Report(
                 otherArrangement,
                 style,
                 look,
-                page);
+                otherPage);
     }
 
     /** Ids of the datasets that its blocks are over, its own first. */

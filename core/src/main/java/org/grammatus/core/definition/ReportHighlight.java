@@ -8,7 +8,7 @@ import org.grammatus.core.choice.Reach;
 /**
  * A rule that marks what its condition is true for and no rule before it has marked in the same place.
  *
- * @param when a condition of a row, or, with aggregates, of a group
+ * @param when a condition of a row, or, with aggregates, of a group; of a key figure what it says, too
  * @param reach how much it marks; the row or line unless given
  * @param look id of a look of the house style
  * @param word printed beside what it marks, in place of the look's sign
@@ -28,18 +28,22 @@ public record ReportHighlight(
         Optional<Boolean> off) {
 
     /**
-     * What of a table is marked.
+     * What of a block is marked.
      *
      * @param level id of the level whose groups it is about, or {@code report}; none for rows
      * @param column id of the column whose cell alone is marked; the whole line unless given
+     * @param figure id of the key figure that is marked
      */
     @JsonInclude(JsonInclude.Include.NON_ABSENT)
-    @JsonPropertyOrder({"of", "level", "column"})
-    public record Place(Reach of, Optional<String> level, Optional<String> column) {
+    @JsonPropertyOrder({"of", "level", "column", "figure"})
+    public record Place(Reach of, Optional<String> level, Optional<String> column, Optional<String> figure) {
 
         private Place mapped(DefinitionMapping to) {
             return new Place(
-                    of, level.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at)), column.map(to::part));
+                    of,
+                    level.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at)),
+                    column.map(to::part),
+                    figure.map(to::part));
         }
     }
 

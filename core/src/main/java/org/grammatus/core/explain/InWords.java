@@ -88,6 +88,7 @@ public final class InWords {
                                 .orElse("")
                         + around(o.depth(), o.level());
             case Typed.Standing s -> standing(s) + around(s.depth(), s.level());
+            case Typed.Total t -> "the figure as it is printed";
         };
     }
 

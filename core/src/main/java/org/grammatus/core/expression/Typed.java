@@ -49,6 +49,7 @@ public sealed interface Typed {
                         .toList();
             case Over o -> o.aggregate().operands();
             case Standing s -> List.of(s.value());
+            case Total t -> List.of();
             case Aggregate a ->
                 Stream.concat(a.argument().stream(), a.filter().stream()).toList();
         };
@@ -296,6 +297,13 @@ public sealed interface Typed {
             implements Typed {}
 
     /**
+     * A total as it is printed, among those of its block.
+     *
+     * @param index of it among the plan's
+     */
+    record Total(int index, Type type) implements Typed {}
+
+    /**
      * What an aggregate steps over.
      *
      * @param depth of the groups; one more than that of the last level for rows
@@ -330,7 +338,10 @@ public sealed interface Typed {
 
     /** Whether it contains an aggregate, under whatever name and of whichever group. */
     default boolean aggregates() {
-        return this instanceof Aggregate || this instanceof Over || anyOperand(Typed::aggregates);
+        return this instanceof Aggregate
+                || this instanceof Over
+                || this instanceof Total
+                || anyOperand(Typed::aggregates);
     }
 
     /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */

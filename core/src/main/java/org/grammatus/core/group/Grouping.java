@@ -20,6 +20,7 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.Overlap;
 import org.grammatus.core.group.figure.RoundedLines;
+import org.grammatus.core.group.figure.RowsTogether;
 import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.select.Others;
 import org.grammatus.core.group.select.Selection;
@@ -94,7 +95,7 @@ public final class Grouping {
         int[] rows = plan.printsRows() ? inGroups.inOrder(starts) : new int[0];
         EvaluationContext amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
         DrillDown drillDown = new DrillDown(figures, kept, amongGroups);
-        PrintedGroups printedGroups = new PrintedGroups(figures.aggregates(), stepping, faults);
+        PrintedGroups printedGroups = new PrintedGroups(figures.aggregates(), stepping, totals, faults);
         Marking marking = new Marking(figures, faults, beside, amongGroups, printedGroups);
         GroupFigures groupFigures = new GroupFigures(
                 totals,
@@ -110,7 +111,8 @@ public final class Grouping {
                                 .toList()
                         : List.of(),
                 inGroups.others(),
-                carried(figures, tree, rows, starts));
+                carried(figures, tree, rows, starts),
+                plan.pageFigures().isEmpty() ? RowsOfPages.NONE : ofPages(inGroups, tree, rows, starts));
         Grouped grouped = new Grouped(
                 plan,
                 groups,
@@ -143,6 +145,16 @@ public final class Grouping {
                                     Evaluator.evaluate(plan.totals().get(total).value(), upTo, faults)));
                 })
                 .toList();
+    }
+
+    private RowsOfPages ofPages(RowsInGroups inGroups, GroupTree tree, int[] printed, int[] printedStarts) {
+        int[] starts = plan.printsRows() ? printedStarts : new int[tree.nodeCount() + 1];
+        return new RowsOfPages(
+                plan.printsRows() ? printed : inGroups.inOrder(starts),
+                starts,
+                plan.pageFigures().stream()
+                        .map(figure -> RowsTogether.of(figure.value(), figures, faults))
+                        .toList());
     }
 
     private Groups groups() {

@@ -57,6 +57,15 @@ final class BandLooks {
         return plan.inputs().style().mark(plan.highlights().get(mark.rule()).look());
     }
 
+    /** Colours what is behind a key figure. */
+    void fill(Measured.Ground ground, int top) {
+        marks.stream()
+                .map(mark -> look(mark).fill())
+                .filter(fill -> !fill.isEmpty())
+                .findFirst()
+                .ifPresent(fill -> sheet.ground().fill(ground.x(), top, ground.width(), top + ground.height(), fill));
+    }
+
     /** Colours what is behind the band, and what is behind its cells. */
     void fills(int top, int bottom) {
         if (marks.isEmpty()) {

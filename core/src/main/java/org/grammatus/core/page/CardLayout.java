@@ -25,6 +25,8 @@ final class CardLayout {
     private static final int GAP = 1_600;
     private static final int ABOVE = 350;
     private static final int BELOW = 1_000;
+    /** How far the ground of a marked card reaches below what it says. */
+    private static final int BELOW_MARKED = 300;
 
     private final List<Card> cards;
     private final int width;
@@ -109,7 +111,8 @@ final class CardLayout {
         for (int i = 0; i < row.size(); i++) {
             boolean last = i == row.size() - 1;
             measured.add(Measured.item(
-                    last ? tallest : 0, row.get(i).words(), row.get(i).rules()));
+                            last ? tallest : 0, row.get(i).words(), row.get(i).rules())
+                    .on(new Measured.Ground(i * (cardWidth + GAP), cardWidth, tallest - BELOW + BELOW_MARKED)));
         }
     }
 

@@ -14,7 +14,9 @@ final class GroupPages {
     /** A page that begins with no group. */
     static final Place NONE = new Place("", 0, 0);
 
-    private final List<BlockPlace> blocks;
+    /** The first block that has groups. */
+    private final BlockPlace table;
+
     private final int[] nodes;
 
     /**
@@ -32,18 +34,25 @@ final class GroupPages {
      * @param firstSegment by page: its first segment; one more than pages at the end
      */
     GroupPages(List<BlockPlace> blocks, List<Segment> segments, int[] firstSegment) {
-        this.blocks = blocks;
+        this.table = blocks.stream()
+                .filter(block -> depth(block.layout().plan()) > 0)
+                .findFirst()
+                .orElse(blocks.getFirst());
         this.nodes = new int[firstSegment.length - 1];
         for (int page = 0; page < nodes.length; page++) {
-            nodes[page] = firstSegment[page] < firstSegment[page + 1] ? node(segments.get(firstSegment[page])) : 0;
+            nodes[page] = segments.subList(firstSegment[page], firstSegment[page + 1]).stream()
+                    .filter(segment -> segment.block() == table.index())
+                    .findFirst()
+                    .map(this::node)
+                    .orElse(GroupTree.ROOT);
         }
     }
 
-    /** The group of the first block that a segment begins with; the table itself where it is of another block, or of none. */
+    /** The group that a segment begins with; the table itself where it begins with none. */
     private int node(Segment segment) {
-        Bands bands = blocks.getFirst().layout().bands();
+        Bands bands = table.layout().bands();
         int depth = depth(bands.grouped().plan());
-        if (segment.block() > 0 || depth == 0) {
+        if (depth == 0) {
             return GroupTree.ROOT;
         }
         int band = segment.from();
@@ -78,7 +87,7 @@ final class GroupPages {
         while (last + 1 < nodes.length && nodes[last + 1] == node) {
             last++;
         }
-        String group = blocks.getFirst().layout().contents().printed().label(node);
+        String group = table.layout().contents().printed().label(node);
         return new Place(group, number - first, last - first + 1);
     }
 }

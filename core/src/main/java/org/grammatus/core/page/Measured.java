@@ -1,6 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.TextStyle;
 
@@ -12,8 +13,10 @@ import org.grammatus.core.choice.TextStyle;
  * @param rule where its rule is, or {@value #NO_RULE}
  * @param rules lines of their own that it draws besides
  * @param below how much of its height is room below it
+ * @param ground what is coloured where it is marked, if that is not the whole width of the table
  */
-record Measured(int height, List<Line> words, int values, int rule, List<Rule> rules, int below) {
+record Measured(
+        int height, List<Line> words, int values, int rule, List<Rule> rules, int below, Optional<Ground> ground) {
 
     static final int NO_RULE = -1;
 
@@ -31,22 +34,25 @@ record Measured(int height, List<Line> words, int values, int rule, List<Rule> r
         }
     }
 
+    /** A part of it, from its top. */
+    record Ground(int x, int width, int height) {}
+
     /** A line that is drawn. */
     record Rule(int x, int y, int width) {}
 
     Measured(int height, List<Line> words, int values, int rule) {
-        this(height, words, values, rule, List.of(), 0);
+        this(height, words, values, rule, List.of(), 0, Optional.empty());
     }
 
     /** The same with room below it. */
     Measured withBelow(int room) {
-        return room == 0 ? this : new Measured(height + room, words, values, rule, rules, room);
+        return room == 0 ? this : new Measured(height + room, words, values, rule, rules, room, ground);
     }
 
     /** The same with one line more. */
     Measured withRule(Rule more) {
         List<Rule> all = Stream.concat(rules.stream(), Stream.of(more)).toList();
-        return new Measured(height, words, values, rule, all, below);
+        return new Measured(height, words, values, rule, all, below, ground);
     }
 
     /** Where it ends itself. */
@@ -54,8 +60,13 @@ record Measured(int height, List<Line> words, int values, int rule, List<Rule> r
         return height - below;
     }
 
+    /** The same with a ground of its own. */
+    Measured on(Ground own) {
+        return new Measured(height, words, values, rule, rules, below, Optional.of(own));
+    }
+
     /** An item of a block that is no table. */
     static Measured item(int height, List<Line> words, List<Rule> rules) {
-        return new Measured(height, words, 0, NO_RULE, rules, 0);
+        return new Measured(height, words, 0, NO_RULE, rules, 0, Optional.empty());
     }
 }

@@ -33,6 +33,8 @@ final class PageBuilder {
     private final BandRules rules;
     /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
     private int rowOfItems = NONE;
+    /** The first rule that marks one of them. */
+    private int markOfItems = Page.NONE;
 
     private int firstBand;
     private int y;
@@ -178,8 +180,12 @@ final class PageBuilder {
         List<BandMarks.Mark> marks = layout.measures().marks(band);
         int bottom = y + measured.height();
         BandLooks looks = new BandLooks(marks, layout, sheet);
-        looks.fills(y, y + measured.own());
-        looks.signs(kind, y, node);
+        if (kind == BandKind.FIGURE) {
+            measured.ground().ifPresent(ground -> looks.fill(ground, y));
+        } else {
+            looks.fills(y, y + measured.own());
+            looks.signs(kind, y, node);
+        }
         if (measured.rule() != Measured.NO_RULE) {
             int indent = layout.indent(bands.grouped().tree().depthOf(node));
             sheet.ground().rule(indent, y + measured.rule(), layout.width() - indent, rules.aboveTotals(kind, node));
@@ -200,12 +206,14 @@ final class PageBuilder {
         }
         sheet.ink("");
         // Items that stand side by side are one band of the page, which the last of them closes.
+        int mark = markOfItems == Page.NONE ? looks.first() : markOfItems;
         rowOfItems = measured.height() == 0 ? first : NONE;
+        markOfItems = rowOfItems == NONE ? Page.NONE : mark;
         if (rowOfItems != NONE) {
             return;
         }
         int row = kind == BandKind.DETAIL ? bands.row(band) : Page.NONE;
-        sheet.box(role(kind), y, bottom, node, first, row, looks.first());
+        sheet.box(role(kind), y, bottom, node, first, row, mark);
         if (kind == BandKind.DETAIL || kind == BandKind.GROUP_LINE || kind == BandKind.OTHER_ROWS) {
             sheet.feed(node, y, bottom);
         }

@@ -8,6 +8,7 @@ import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLine;
+import org.grammatus.core.choice.layout.PageWord;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.page.column.TypeSetting;
@@ -33,6 +34,14 @@ final class PageFurniture {
     private final TypeSetting type;
     /** What the datasets of the blocks are called. */
     private final String datasets;
+
+    /**
+     * What is told of a page besides its number.
+     *
+     * @param place where it stands in its group
+     * @param figures by their expressions
+     */
+    record OfPage(GroupPages.Place place, Map<String, String> figures) {}
 
     /** @param blocks of the report; the first says how type is set */
     PageFurniture(List<BlockPlace> blocks, Paper paper) {
@@ -63,7 +72,7 @@ final class PageFurniture {
     }
 
     /** What stands above a page; above the first nothing does unless it is asked for. */
-    void header(Sheet sheet, GroupPages.Place place) {
+    void header(Sheet sheet, OfPage says) {
         boolean first = sheet.number() == 1;
         if (first && !hasFirstHeader()) {
             return;
@@ -72,8 +81,8 @@ final class PageFurniture {
         int top = paper.top();
         Optional<PageLine<PageText>> asked =
                 first ? page.lines().firstHeader() : page.lines().header();
-        String[] usual = {text(page.header(), plan.inputs().title(), sheet, place), "", printed.answersInWords()};
-        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, place));
+        String[] usual = {text(page.header(), plan.inputs().title(), sheet, says), "", printed.answersInWords()};
+        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, says));
         sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, firstCell);
     }
 
@@ -82,7 +91,7 @@ final class PageFurniture {
      *
      * @param paper as long as the page is
      */
-    void footer(Sheet sheet, Paper paper, GroupPages.Place place) {
+    void footer(Sheet sheet, Paper paper, OfPage says) {
         int firstCell = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
         String source = words.source(datasets, businessDate());
@@ -90,8 +99,8 @@ final class PageFurniture {
                         ? page.lines().firstFooter()
                         : Optional.<PageLine<PageText>>empty())
                 .or(() -> page.lines().footer());
-        String[] usual = {text(page.footer(), source, sheet, place), "", words.page(sheet.number(), sheet.of())};
-        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, place));
+        String[] usual = {text(page.footer(), source, sheet, says), "", words.page(sheet.number(), sheet.of())};
+        line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, says));
         sheet.box(BandRole.PAGE_FOOTER, top, top + type.lineHeight(STYLE), GroupTree.ROOT, firstCell);
     }
 
@@ -120,27 +129,31 @@ final class PageFurniture {
     }
 
     /** The texts of a line: a report that says what stands there says all of it. */
-    private String[] texts(Optional<PageLine<PageText>> asked, String[] usual, Sheet sheet, GroupPages.Place place) {
+    private String[] texts(Optional<PageLine<PageText>> asked, String[] usual, Sheet sheet, OfPage says) {
         return asked.map(line -> new String[] {
-                    text(line.start(), "", sheet, place),
-                    text(line.centre(), "", sheet, place),
-                    text(line.end(), "", sheet, place)
+                    text(line.start(), "", sheet, says),
+                    text(line.centre(), "", sheet, says),
+                    text(line.end(), "", sheet, says)
                 })
                 .orElse(usual);
     }
 
-    private String text(Optional<PageText> own, String otherwise, Sheet sheet, GroupPages.Place place) {
-        return own.map(text -> text.filled(Map.of(
-                        PageText.Name.TITLE, plan.inputs().title(),
-                        PageText.Name.ANSWERS, printed.answersInWords(),
-                        PageText.Name.DATASET, datasets,
-                        PageText.Name.BUSINESS_DATE, businessDate(),
-                        PageText.Name.PAGE, Integer.toString(sheet.number()),
-                        PageText.Name.PAGES, Integer.toString(sheet.of()),
-                        PageText.Name.GROUP, place.group(),
-                        PageText.Name.PAGE_OF_GROUP, Integer.toString(place.page()),
-                        PageText.Name.PAGES_OF_GROUP, Integer.toString(place.pages()))))
+    private String text(Optional<PageText> own, String otherwise, Sheet sheet, OfPage says) {
+        return own.map(text -> text.filled(words(sheet, says.place()), says.figures()::get))
                 .orElse(otherwise);
+    }
+
+    private Map<PageWord, String> words(Sheet sheet, GroupPages.Place place) {
+        return Map.of(
+                PageWord.TITLE, plan.inputs().title(),
+                PageWord.ANSWERS, printed.answersInWords(),
+                PageWord.DATASET, datasets,
+                PageWord.BUSINESS_DATE, businessDate(),
+                PageWord.PAGE, Integer.toString(sheet.number()),
+                PageWord.PAGES, Integer.toString(sheet.of()),
+                PageWord.GROUP, place.group(),
+                PageWord.PAGE_OF_GROUP, Integer.toString(place.page()),
+                PageWord.PAGES_OF_GROUP, Integer.toString(place.pages()));
     }
 
     /** Texts at the start, in the centre and at the end of a line, each cut where they would meet. */

@@ -30,6 +30,7 @@ public final class Pages {
 
     private final int[] firstSegment;
     private final GroupPages groups;
+    private final PageFigures figures;
 
     private Pages(List<BlockPlace> blocks, List<BlockRowPlan> rows, Paper paper, BooleanSupplier cancelled) {
         this.blocks = blocks;
@@ -50,6 +51,7 @@ public final class Pages {
             firstSegment[page - 1] = i;
         }
         this.groups = new GroupPages(blocks, segments, firstSegment);
+        this.figures = new PageFigures(blocks, segments, firstSegment);
     }
 
     /**
@@ -174,7 +176,8 @@ public final class Pages {
         synchronized (blocks) {
             Sheet sheet = new Sheet(blocks, paper, number, count());
             furniture.watermark(sheet);
-            furniture.header(sheet, groups.of(number));
+            PageFurniture.OfPage says = new PageFurniture.OfPage(groups.of(number), figures.of(number));
+            furniture.header(sheet, says);
             int end = paper.top();
             for (int i = firstSegment[number - 1]; i < firstSegment[number]; i++) {
                 Segment segment = segments.get(i);
@@ -184,7 +187,7 @@ public final class Pages {
             }
             sheet.begin(blocks.getFirst());
             Paper cut = inputs().page().roll() ? paper.cutBelow(end, furniture.footerHeight()) : paper;
-            furniture.footer(sheet, cut, groups.of(number));
+            furniture.footer(sheet, cut, says);
             Page built = sheet.built(cut.height());
             return isBack(number) ? MirroredPage.of(built, paper.mirroredBy()) : built;
         }

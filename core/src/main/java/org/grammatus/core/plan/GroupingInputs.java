@@ -8,6 +8,7 @@ import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
 
@@ -30,7 +31,8 @@ public record GroupingInputs(
         Rounding rounding,
         List<HighlightPlan> highlights,
         RowsPlan rows,
-        Optional<Integer> carriedIn) {
+        Optional<Integer> carriedIn,
+        List<Typed> pageFigures) {
 
     public static GroupingInputs of(TablePlan plan) {
         // Where lines are rounded first, what is printed is what is added up.
@@ -52,7 +54,8 @@ public record GroupingInputs(
                 plan.rounding(),
                 plan.highlights().stream().map(HighlightPlan::unprinted).toList(),
                 plan.rows().markedOnly(false),
-                plan.carriedIn());
+                plan.carriedIn(),
+                plan.pageFigures().stream().map(PageFigure::value).toList());
     }
 
     private static ColumnPlan unprinted(ColumnPlan column, boolean rounds) {

@@ -1,6 +1,8 @@
 package org.grammatus.core.plan;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.layout.PageLines;
 
 /**
@@ -12,6 +14,7 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what stands at the edges instead
  * @param watermark a word across every page
+ * @param block id of the block whose rows its texts add up; the only table's unless given
  */
 public record PagePlan(
         int width,
@@ -25,4 +28,16 @@ public record PagePlan(
         Optional<PageText> header,
         Optional<PageText> footer,
         PageLines<PageText> lines,
-        Optional<String> watermark) {}
+        Optional<String> watermark,
+        Optional<String> block) {
+
+    /** All texts at its edges. */
+    public List<PageText> texts() {
+        Stream<PageText> ofLines = Stream.of(lines.header(), lines.footer(), lines.firstHeader(), lines.firstFooter())
+                .flatMap(Optional::stream)
+                .flatMap(line -> Stream.of(line.start(), line.centre(), line.end()))
+                .flatMap(Optional::stream);
+        return Stream.concat(Stream.of(header, footer).flatMap(Optional::stream), ofLines)
+                .toList();
+    }
+}

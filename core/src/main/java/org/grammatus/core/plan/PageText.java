@@ -1,77 +1,103 @@
 package org.grammatus.core.plan;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.grammatus.core.choice.layout.PageWord;
 import org.grammatus.core.expression.Template;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 
-/** A text above or below every page, with names in braces: {@code {title}, page {page} of {pages}}. Immutable. */
-public final class PageText {
+/**
+ * A text above or below every page, with words and expressions in braces: {@code {title}, page {page} of {pages}: {SUM(net)}}. Immutable.
+ *
+ * @param pointer where it stands in the definition
+ */
+public record PageText(String pointer, List<Part> parts) {
 
-    /** What may stand in braces. */
-    public enum Name {
-        TITLE,
-        ANSWERS,
-        DATASET,
-        BUSINESS_DATE,
-        PAGE,
-        PAGES,
-        /** The group that the page begins with: of the outermost level, or of that which begins on pages of its own. */
-        GROUP,
-        /** Number of the page in that group. */
-        PAGE_OF_GROUP,
-        /** How many pages that group has. */
-        PAGES_OF_GROUP;
-
-        String word() {
-            return name().toLowerCase(Locale.ROOT);
-        }
+    public PageText {
+        parts = List.copyOf(parts);
     }
 
-    private static final List<String> WORDS =
-            List.of(Name.values()).stream().map(Name::word).toList();
+    /** A piece of a text. */
+    public sealed interface Part {}
 
-    private final Template template;
+    public record Literal(String text) implements Part {}
 
-    private PageText(Template template) {
-        this.template = template;
-    }
+    /** What pages have a word for. */
+    public record Known(PageWord word) implements Part {}
+
+    /** An expression over the rows of the page. */
+    public record Figure(Template.Part.Slot slot) implements Part {}
 
     /**
      * Reads a text.
      *
-     * @throws ProblemException at a brace that is not closed or a name that is not known
+     * @throws ProblemException at a brace that is not closed or holds nothing
      */
-    public static PageText parse(String text) {
-        Template template = Template.parse(text);
-        for (Template.Part part : template.parts()) {
-            if (part instanceof Template.Part.Slot slot && !WORDS.contains(word(slot))) {
-                throw new ProblemException(Problem.error(
-                        "",
-                        slot.position(),
-                        "unknown name \"" + slot.expression().trim() + "\", expected one of " + String.join(", ", WORDS)
-                                + Suggestion.inWords(word(slot), WORDS)));
-            }
+    public static PageText parse(String pointer, String text) {
+        List<Part> parts = new ArrayList<>();
+        for (Template.Part part : Template.parse(text).parts()) {
+            parts.add(
+                    switch (part) {
+                        case Template.Part.Literal literal -> new Literal(literal.text());
+                        case Template.Part.Slot slot -> {
+                            Optional<Part> known =
+                                    PageWord.of(slot.expression()).map(Known::new);
+                            yield known.orElseGet(() -> new Figure(slot));
+                        }
+                    });
         }
-        return new PageText(template);
+        return new PageText(pointer, parts);
     }
 
-    /** The text with its names' values in their places. */
-    public String filled(Map<Name, String> values) {
-        return template.parts().stream()
+    /**
+     * Reads a text that is for all reports, and so can have words alone.
+     *
+     * @throws ProblemException at a brace that is not closed or anything else that stands in one
+     */
+    public static PageText ofWords(String pointer, String text) {
+        PageText read = parse(pointer, text);
+        read.figures().forEach(slot -> {
+            throw new ProblemException(unknown(slot));
+        });
+        return read;
+    }
+
+    /** What is said of something in braces that is no word of pages. */
+    public static Problem unknown(Template.Part.Slot slot) {
+        return Problem.error(
+                "",
+                slot.position(),
+                "unknown name \"" + slot.expression().strip() + "\", expected one of "
+                        + String.join(", ", PageWord.ALL)
+                        + Suggestion.inWords(slot.expression().strip(), PageWord.ALL));
+    }
+
+    /** Its expressions. */
+    public List<Template.Part.Slot> figures() {
+        return parts.stream()
+                .filter(Figure.class::isInstance)
+                .map(part -> ((Figure) part).slot())
+                .toList();
+    }
+
+    /**
+     * The text with what it asks for in its places.
+     *
+     * @param figures by their expressions
+     */
+    public String filled(Map<PageWord, String> values, Function<String, String> figures) {
+        return parts.stream()
                 .map(part -> switch (part) {
-                    case Template.Part.Literal literal -> literal.text();
-                    case Template.Part.Slot slot ->
-                        values.get(Name.valueOf(word(slot).toUpperCase(Locale.ROOT)));
+                    case Literal literal -> literal.text();
+                    case Known known -> values.get(known.word());
+                    case Figure figure -> figures.apply(figure.slot().expression());
                 })
                 .collect(Collectors.joining());
-    }
-
-    private static String word(Template.Part.Slot slot) {
-        return slot.expression().trim().toLowerCase(Locale.ROOT);
     }
 }

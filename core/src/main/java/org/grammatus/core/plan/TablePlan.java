@@ -29,6 +29,7 @@ import org.grammatus.core.prompt.RunContext;
  * @param cover whether totals are those of the groups and rows that are shown, or of everything
  * @param rounding where figures are rounded
  * @param layout how it stands on pages
+ * @param pageFigures what texts at the edges of pages say of its rows
  * @param fields ids of the fields that must be read
  */
 public record TablePlan(
@@ -49,6 +50,7 @@ public record TablePlan(
         List<HighlightPlan> highlights,
         RowsPlan rows,
         TableLayout layout,
+        List<PageFigure> pageFigures,
         Set<String> fields)
         implements BlockPlan {
 
@@ -178,6 +180,7 @@ public record TablePlan(
                 otherHighlights,
                 otherRows,
                 layout,
+                pageFigures,
                 otherFields);
     }
 

@@ -129,7 +129,7 @@ final class KindRules {
             new Rule(Map.of("figures", LIST), "a block of key figures", ofTables("key figures", "paragraphs"));
 
     private static final Rule TEXT =
-            new Rule(Map.of("paragraphs", LIST), "a text", ofTables("paragraphs", "figures", "fields"));
+            new Rule(Map.of("paragraphs", LIST), "a text", ofTables("paragraphs", "figures", "fields", "highlights"));
 
     private static final Map<String, Rule> BLOCKS =
             Map.of("table", TABLE, "banded", TABLE, "figures", FIGURES, "text", TEXT);
@@ -163,16 +163,7 @@ final class KindRules {
     /** What only tables have, and some more, said of a kind that is made of something else. */
     private static Map<String, String> ofTables(String instead, String... more) {
         return Stream.concat(
-                        Stream.of(
-                                "levels",
-                                "columns",
-                                "totals",
-                                "totalsCover",
-                                "rounding",
-                                "counts",
-                                "highlights",
-                                "rows",
-                                "layout"),
+                        Stream.of("levels", "columns", "totals", "totalsCover", "rounding", "counts", "rows", "layout"),
                         Stream.of(more))
                 .collect(Collectors.toMap(name -> name, name -> "this block is made of " + instead));
     }

@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.PromptType;
-import org.grammatus.core.choice.Reach;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FiguresBlock;
@@ -36,7 +35,6 @@ import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
-import org.grammatus.core.problem.Suggestion;
 
 /** What a schema cannot say: ids are unique in the document, and every reference inside it leads somewhere. */
 final class References {
@@ -45,6 +43,7 @@ final class References {
     private static final int ALL = 100;
 
     private final Problems problems = new Problems();
+    private final ReferenceFaults faults = new ReferenceFaults(problems);
     private final Map<String, String> pointerOfId = new HashMap<>();
 
     /** Every fault of a report. */
@@ -68,6 +67,13 @@ final class References {
         if (report.blocks().stream().allMatch(ReportBlock::isOff)) {
             references.problems.error("/blocks", "every block is switched off; switch one on");
         }
+        report.page()
+                .block()
+                .ifPresent(id -> references.faults.known(
+                        "/page/block",
+                        "block",
+                        id,
+                        report.blocks().stream().map(ReportBlock::id).toList()));
         references.arrangement(report);
         return references.problems.found();
     }
@@ -88,21 +94,22 @@ final class References {
 
     private void inside(Dataset dataset) {
         List<String> tables = dataset.tables().stream().map(Dataset.Table::id).toList();
-        known("/grain", "table", dataset.grain(), tables);
+        faults.known("/grain", "table", dataset.grain(), tables);
         List<String> fields = dataset.fields().stream().map(Dataset.Field::id).toList();
         for (int i = 0; i < dataset.tables().size(); i++) {
             String at = "/tables/" + i;
             Dataset.Table table = dataset.tables().get(i);
-            table.code().ifPresent(field -> known(at + "/code", "field", field, fields));
-            table.name().ifPresent(field -> known(at + "/name", "field", field, fields));
+            table.code().ifPresent(field -> faults.known(at + "/code", "field", field, fields));
+            table.name().ifPresent(field -> faults.known(at + "/name", "field", field, fields));
         }
         for (int i = 0; i < dataset.joins().size(); i++) {
             Dataset.Join join = dataset.joins().get(i);
-            known("/joins/" + i + "/from", "table", join.from(), tables);
-            known("/joins/" + i + "/to", "table", join.to(), tables);
+            faults.known("/joins/" + i + "/from", "table", join.from(), tables);
+            faults.known("/joins/" + i + "/to", "table", join.to(), tables);
         }
         for (int i = 0; i < dataset.fields().size(); i++) {
-            known("/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
+            faults.known(
+                    "/fields/" + i + "/table", "table", dataset.fields().get(i).table(), tables);
         }
     }
 
@@ -112,7 +119,7 @@ final class References {
             filter(pointer + "/filters/" + i, block.ownFilters().get(i), prompts);
         }
         for (int i = 0; i < block.ownFilters().size(); i++) {
-            unused(
+            faults.unused(
                     pointer + "/filters/" + i + "/blocks",
                     block.ownFilters().get(i).blocks(),
                     "a block's own filter reaches that block alone");
@@ -122,6 +129,8 @@ final class References {
             case TableBlock table -> table(pointer, table, prompts);
             case FiguresBlock figures -> {
                 ids(pointer + "/figures", figures.figures(), ReportFigure::id);
+                ids(pointer + "/highlights", figures.highlights().orElse(List.of()), ReportHighlight::id);
+                new HighlightReferences(faults).ofFigures(pointer + "/highlights", figures);
                 for (int i = 0; i < figures.figures().size(); i++) {
                     compare(
                             pointer + "/figures/" + i + "/compare",
@@ -156,7 +165,7 @@ final class References {
         List<String> blocks = report.blocks().stream().map(ReportBlock::id).toList();
         List<String> reached = filter.blocks().orElse(List.of());
         for (int i = 0; i < reached.size(); i++) {
-            known(pointer + "/blocks/" + i, "block", reached.get(i), blocks);
+            faults.known(pointer + "/blocks/" + i, "block", reached.get(i), blocks);
         }
         List<ReportFilter.FieldElsewhere> also = filter.also().orElse(List.of());
         List<String> datasets = Stream.concat(
@@ -167,7 +176,8 @@ final class References {
                                         : Stream.empty()))
                 .toList();
         for (int i = 0; i < also.size(); i++) {
-            known(pointer + "/also/" + i + "/dataset", "dataset", also.get(i).dataset(), datasets);
+            faults.known(
+                    pointer + "/also/" + i + "/dataset", "dataset", also.get(i).dataset(), datasets);
         }
     }
 
@@ -180,7 +190,8 @@ final class References {
             List<BlockRow.Place> places = rows.get(i).blocks();
             String pointer = "/arrangement/" + i + "/blocks";
             for (int j = 0; j < places.size(); j++) {
-                known(pointer + "/" + j + "/block", "block", places.get(j).block(), blocks);
+                faults.known(
+                        pointer + "/" + j + "/block", "block", places.get(j).block(), blocks);
                 if (!placed.add(places.get(j).block())) {
                     problems.error(
                             pointer + "/" + j + "/block",
@@ -200,39 +211,13 @@ final class References {
         }
     }
 
-    /** A rule of groups names their level, one of rows none. */
-    private void highlights(String pointer, TableBlock block) {
-        List<String> levels = Stream.concat(block.levels().stream().map(ReportLevel::id), Stream.of(ReportCell.REPORT))
-                .toList();
-        List<String> columns = block.columns().stream().map(ReportColumn::id).toList();
-        for (int i = 0; i < block.highlights().size(); i++) {
-            Optional<ReportHighlight.Place> reach = block.highlights().get(i).reach();
-            String at = pointer + "/" + i + "/reach";
-            reach.flatMap(ReportHighlight.Place::column)
-                    .ifPresent(column -> known(at + "/column", "column", column, columns));
-            reach.flatMap(ReportHighlight.Place::level)
-                    .ifPresent(level -> known(at + "/level", "level", level, levels));
-            reach.ifPresent(place -> {
-                boolean ofReport =
-                        place.level().filter(ReportCell.REPORT::equals).isPresent();
-                if (place.of() == Reach.ROW && place.level().isPresent()) {
-                    problems.error(at + "/level", "a rule that marks rows is about no level; remove it");
-                } else if (place.of() != Reach.ROW && place.level().isEmpty()) {
-                    problems.error(at, "property \"level\" is missing: whose groups it marks");
-                } else if (ofReport && place.of() != Reach.TOTALS) {
-                    problems.error(at + "/of", "of the report the totals alone can be marked");
-                }
-            });
-        }
-    }
-
     private void table(String pointer, TableBlock block, List<ReportPrompt> prompts) {
         ids(pointer + "/levels", block.levels(), ReportLevel::id);
         ids(pointer + "/columns", block.columns(), ReportColumn::id);
         ids(pointer + "/totals", block.totals(), ReportTotal::id);
         ids(pointer + "/highlights", block.highlights(), ReportHighlight::id);
         rows(pointer + "/rows", block.rows());
-        highlights(pointer + "/highlights", block);
+        new HighlightReferences(faults).ofTable(pointer + "/highlights", block);
         for (int i = 0; i < block.levels().size(); i++) {
             level(pointer + "/levels/" + i, block.levels().get(i));
         }
@@ -242,19 +227,23 @@ final class References {
         places.add(ReportCell.REPORT);
         for (int i = 0; i < block.columns().size(); i++) {
             String at = pointer + "/columns/" + i + "/once";
-            block.columns().get(i).once().ifPresent(level -> known(at, "level", level, places));
+            block.columns().get(i).once().ifPresent(level -> faults.known(at, "level", level, places));
         }
         for (int i = 0; i < block.totals().size(); i++) {
             ReportTotal total = block.totals().get(i);
             String at = pointer + "/totals/" + i;
-            known(at + "/column", "column", total.column(), columns);
+            faults.known(at + "/column", "column", total.column(), columns);
             compare(at + "/compare", total.compare(), prompts);
             if (total.compare().isPresent() && total.shown().isPresent()) {
                 problems.error(
                         at + "/compare", "a comparison is shown as it says itself; remove \"shown\" of the total");
             }
             for (int j = 0; j < total.cells().size(); j++) {
-                known(at + "/cells/" + j + "/at", "level", total.cells().get(j).at(), places);
+                faults.known(
+                        at + "/cells/" + j + "/at",
+                        "level",
+                        total.cells().get(j).at(),
+                        places);
             }
         }
     }
@@ -271,20 +260,22 @@ final class References {
             }
         });
         if (level.bucket().isPresent()) {
-            unused(pointer + "/classes", level.classes(), "a level with a bucket has no classes");
+            faults.unused(pointer + "/classes", level.classes(), "a level with a bucket has no classes");
         }
         if (level.bucket().isPresent() || level.classes().isPresent()) {
-            unused(pointer + "/listed", level.listed(), "buckets and classes stand in their own order");
+            faults.unused(pointer + "/listed", level.listed(), "buckets and classes stand in their own order");
         }
     }
 
     private void rows(String pointer, ReportRows rows) {
         ids(pointer + "/order", rows.order(), OrderTerm::id);
         if (rows.limit().isPresent()) {
-            unused(pointer + "/percent", rows.percent(), "rows are limited by \"limit\" or \"percent\", not by both");
+            faults.unused(
+                    pointer + "/percent", rows.percent(), "rows are limited by \"limit\" or \"percent\", not by both");
         }
         if (!rows.limited()) {
-            unused(pointer + "/others", rows.others(), "there are no other rows without \"limit\" or \"percent\"");
+            faults.unused(
+                    pointer + "/others", rows.others(), "there are no other rows without \"limit\" or \"percent\"");
         }
     }
 
@@ -294,7 +285,7 @@ final class References {
             case ReportFilter.Condition condition -> {
                 operands(pointer, condition);
                 if (condition.other().isPresent()) {
-                    unused(
+                    faults.unused(
                             pointer + "/also",
                             condition.also(),
                             "a filter that compares two fields stays in its dataset");
@@ -319,7 +310,7 @@ final class References {
             String at = pointer + "/filters/" + i;
             ids(pointer + "/filters", i, parts.get(i).id());
             filter(at, parts.get(i), prompts);
-            unused(at + "/blocks", parts.get(i).blocks(), "a part of a filter reaches what that reaches");
+            faults.unused(at + "/blocks", parts.get(i).blocks(), "a part of a filter reaches what that reaches");
             if (parts.get(i) instanceof ReportFilter.Top) {
                 problems.error(
                         at + "/kind", "the first rows are those of all that the other filters keep; move it out");
@@ -373,13 +364,7 @@ final class References {
                 .filter(p -> types.contains(p.type()))
                 .map(ReportPrompt::name)
                 .toList();
-        known(pointer + "/prompt", "prompt", name, names);
-    }
-
-    private void unused(String pointer, Optional<?> value, String reason) {
-        if (value.isPresent()) {
-            problems.error(pointer, reason + "; remove this property");
-        }
+        faults.known(pointer + "/prompt", "prompt", name, names);
     }
 
     /** A choice offers the values of a field, or those that it lists, each once. */
@@ -424,16 +409,6 @@ final class References {
             problems.error(
                     at + "/id",
                     "found \"" + id + "\", which " + earlier + " has already; every id is unique in the document");
-        }
-    }
-
-    private void known(String pointer, String what, String found, List<String> names) {
-        if (!names.contains(found)) {
-            problems.error(
-                    pointer,
-                    "unknown " + what + " \"" + found + "\", expected "
-                            + (names.isEmpty() ? "none" : "one of " + String.join(", ", names))
-                            + Suggestion.inWords(found, names));
         }
     }
 }

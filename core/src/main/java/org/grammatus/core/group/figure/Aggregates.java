@@ -213,6 +213,11 @@ public final class Aggregates implements EvaluationContext {
     }
 
     private Accumulator accumulator(Typed.Aggregate aggregate, Column argument, int nodes) {
+        return accumulator(aggregate, argument, nodes, faults);
+    }
+
+    /** An empty one for some nodes, over rows of the argument's table. */
+    static Accumulator accumulator(Typed.Aggregate aggregate, Column argument, int nodes, Faults faults) {
         return switch (aggregate.function()) {
             case COUNT -> new CountAccumulator(argument, nodes);
             case SUM -> new SumAccumulator(argument, nodes, faults);

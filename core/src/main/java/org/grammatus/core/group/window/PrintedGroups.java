@@ -1,5 +1,6 @@
 package org.grammatus.core.group.window;
 
+import java.util.List;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
@@ -7,8 +8,13 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Aggregates;
 
-/** The groups once their printed order is known: an aggregate can step over them. */
-public record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults faults) implements EvaluationContext {
+/**
+ * The groups once their printed order is known: an aggregate can step over them.
+ *
+ * @param totals of the plan as they are printed, by node; none while they are being made
+ */
+public record PrintedGroups(Aggregates aggregates, Stepping stepping, List<Column> totals, Faults faults)
+        implements EvaluationContext {
 
     /** An expression's values by node. */
     public Column of(Typed expression) {
@@ -33,6 +39,11 @@ public record PrintedGroups(Aggregates aggregates, Stepping stepping, Faults fau
     @Override
     public Column standing(Typed.Standing standing, Column values) {
         return stepping.standing(standing, values);
+    }
+
+    @Override
+    public Column total(int index) {
+        return totals.get(index);
     }
 
     @Override

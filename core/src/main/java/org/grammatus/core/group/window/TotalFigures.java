@@ -1,6 +1,7 @@
 package org.grammatus.core.group.window;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -37,7 +38,7 @@ public final class TotalFigures {
 
     /** A total's figures. */
     public Column of(TotalPlan total, Faults faults) {
-        Column exact = new PrintedGroups(figures.aggregates(), stepping, faults).of(total.value());
+        Column exact = new PrintedGroups(figures.aggregates(), stepping, List.of(), faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
         return total.comparison()

@@ -26,6 +26,7 @@ import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.PageFigure;
 import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.TablePlan;
@@ -56,6 +57,7 @@ final class BlockScope {
     private final FilterPlanning planning;
     private final List<FilterPlan> filters;
     private final Map<String, FigureUnit> units = new HashMap<>();
+    private List<PageFigure> pageFigures = List.of();
 
     /**
      * @param index of the block in the report
@@ -117,6 +119,20 @@ final class BlockScope {
                 : List.of();
     }
 
+    /** Notes what texts at the edges of pages say of the block's rows, before it is planned. */
+    void say(List<PageFigure> figures) {
+        pageFigures = figures;
+    }
+
+    /** Whether it is a table of which rows are printed, or groups. */
+    boolean isDetailed() {
+        return block instanceof TableBlock table
+                && (!levels(table).isEmpty()
+                        || table.rows().shown()
+                                && table.columns().stream()
+                                        .anyMatch(column -> !column.off().orElse(false)));
+    }
+
     /** What figures of an expression are counted in, as the report says of its field. */
     Optional<FigureUnit> unit(Typed value) {
         return named(value).map(units::get);
@@ -143,7 +159,7 @@ final class BlockScope {
     }
 
     /** The facts of a block that shows grand totals alone. */
-    TablePlan facts(List<ColumnPlan> columns, List<TotalPlan> totals) {
+    TablePlan facts(List<ColumnPlan> columns, List<TotalPlan> totals, List<HighlightPlan> highlights) {
         return facts(
                 List.of(),
                 columns,
@@ -151,7 +167,7 @@ final class BlockScope {
                 List.of(),
                 Cover.SHOWN,
                 Rounding.PRINTED,
-                List.of(),
+                highlights,
                 RowsPlan.NONE,
                 TableLayout.PLAIN);
     }
@@ -185,6 +201,7 @@ final class BlockScope {
                 highlights,
                 rows,
                 layout,
+                pageFigures,
                 names.used());
     }
 

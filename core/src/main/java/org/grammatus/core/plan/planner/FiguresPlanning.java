@@ -1,7 +1,9 @@
 package org.grammatus.core.plan.planner;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Compared;
@@ -12,9 +14,12 @@ import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportCompare;
 import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
+import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TotalPlan;
 
 /** Plans key figures: each is a column of a table without groups, and the grand totals in it. */
@@ -40,7 +45,39 @@ final class FiguresPlanning {
                 figures.add(figure(scope.pointer + "/figures/" + i, figure));
             }
         }
-        return new FiguresPlan(scope.facts(List.copyOf(columns), totals), figures);
+        return new FiguresPlan(scope.facts(List.copyOf(columns), totals, highlights(figures)), figures);
+    }
+
+    /** The rules that are switched on, about figures that are. */
+    private List<HighlightPlan> highlights(List<FiguresPlan.Figure> figures) {
+        List<HighlightPlan> planned = new ArrayList<>();
+        List<ReportHighlight> rules = block.highlights().orElse(List.of());
+        for (int i = 0; i < rules.size(); i++) {
+            ReportHighlight rule = rules.get(i);
+            String at = scope.pointer + "/highlights/" + i;
+            Optional<String> marked = rule.reach().flatMap(ReportHighlight.Place::figure);
+            figures.stream()
+                    .filter(figure -> !rule.off().orElse(false) && marked.equals(Optional.of(figure.id())))
+                    .map(figure -> HighlightPlanning.ofFigure(
+                            rule, at, figure.column(), scope.names.with(said(figure)), scope.problems))
+                    .forEach(planned::add);
+        }
+        return planned;
+    }
+
+    /** What a rule calls the parts of the figure that it is about. */
+    private Map<String, Typed> said(FiguresPlan.Figure figure) {
+        Map<String, Typed> said = new HashMap<>();
+        said.put("figure", asPrinted(figure.value()));
+        figure.beside().ifPresent(beside -> {
+            said.put("other", asPrinted(beside.other()));
+            beside.change().ifPresent(change -> said.put("change", asPrinted(change)));
+        });
+        return said;
+    }
+
+    private Typed asPrinted(int total) {
+        return new Typed.Total(total, totals.get(total).type());
     }
 
     private FiguresPlan.Figure figure(String pointer, ReportFigure figure) {

@@ -38,19 +38,34 @@ final class HighlightPlanning {
             boolean printsRows,
             Problems problems) {
         return target(rule, levels, columns).map(target -> {
-            HighlightPlan plan = new HighlightPlan(
-                    rule.id(),
-                    rule.label(),
-                    rule.look(),
-                    rule.word().orElse(""),
-                    pointer,
-                    rule.when(),
-                    PlanExpressions.NOTHING,
-                    false,
-                    target,
-                    rule.also().orElse(false));
+            HighlightPlan plan = untyped(rule, pointer, target);
             return problems.collect(pointer + "/when", () -> typed(plan, names, printsRows), plan);
         });
+    }
+
+    /**
+     * A rule about key figures.
+     *
+     * @param column index of the figure that it marks
+     * @param names what the figure says among them
+     */
+    static HighlightPlan ofFigure(ReportHighlight rule, String pointer, int column, Names names, Problems problems) {
+        HighlightPlan plan = untyped(rule, pointer, new HighlightPlan.Target(Reach.FIGURE, 0, column));
+        return problems.collect(pointer + "/when", () -> typed(plan, names, false), plan);
+    }
+
+    private static HighlightPlan untyped(ReportHighlight rule, String pointer, HighlightPlan.Target target) {
+        return new HighlightPlan(
+                rule.id(),
+                rule.label(),
+                rule.look(),
+                rule.word().orElse(""),
+                pointer,
+                rule.when(),
+                PlanExpressions.NOTHING,
+                false,
+                target,
+                rule.also().orElse(false));
     }
 
     private static Optional<HighlightPlan.Target> target(
@@ -82,6 +97,9 @@ final class HighlightPlanning {
      */
     static HighlightPlan typed(HighlightPlan rule, Names names, boolean printsRows) {
         Expression parsed = ExpressionParser.parse(rule.text(), names.fieldLabels());
+        if (rule.target().of() == Reach.FIGURE) {
+            return rule.when(Typing.condition(parsed, names, Typing.Place.SCOPE), true);
+        }
         boolean ofRows = rule.target().of() == Reach.ROW && printsRows;
         boolean scope = ofRows ? Typing.aggregatesItsPlace(parsed, names) : Typing.aggregates(parsed, names);
         if (rule.target().depth() == 0 && !scope) {

@@ -45,7 +45,7 @@ final class ParagraphPlanning {
             int copies = written.kind() == ParagraphKind.LINES ? written.lines().orElse(USUAL_LINES) : 1;
             paragraphs.addAll(Collections.nCopies(copies, paragraph(scope.pointer + "/paragraphs/" + i, written)));
         }
-        return new TextPlan(scope.facts(List.copyOf(columns), totals), paragraphs);
+        return new TextPlan(scope.facts(List.copyOf(columns), totals, List.of()), paragraphs);
     }
 
     private TextPlan.Paragraph paragraph(String pointer, ReportParagraph written) {

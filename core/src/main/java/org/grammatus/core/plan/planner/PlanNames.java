@@ -2,7 +2,9 @@ package org.grammatus.core.plan.planner;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,7 +29,10 @@ final class PlanNames implements Names {
     private final Optional<ReportDatasets> datasets;
     private final List<Level> levels;
     private final Level rows;
-    private final Set<String> used = new TreeSet<>();
+    /** What a place has names for besides; the dataset's come first. */
+    private final Map<String, Typed> besides;
+
+    private final Set<String> used;
 
     /** The names of a table's expressions, for what is said of it once it is planned. */
     static PlanNames of(TablePlan table) {
@@ -63,6 +68,24 @@ final class PlanNames implements Names {
         this.rows = new Level(grain.id(), grain.noun().other());
         this.known = new DatasetNames(dataset, today);
         this.answers = new NamedAnswers(prompts, today);
+        this.besides = Map.of();
+        this.used = new TreeSet<>();
+    }
+
+    private PlanNames(PlanNames of, Map<String, Typed> besides) {
+        this.prompts = of.prompts;
+        this.datasets = of.datasets;
+        this.levels = of.levels;
+        this.rows = of.rows;
+        this.known = of.known;
+        this.answers = of.answers;
+        this.besides = Map.copyOf(besides);
+        this.used = of.used;
+    }
+
+    /** The same names, and where the dataset has none like them, those of figures of one place. */
+    PlanNames with(Map<String, Typed> figures) {
+        return new PlanNames(this, figures);
     }
 
     Set<String> used() {
@@ -76,7 +99,12 @@ final class PlanNames implements Names {
 
     @Override
     public Optional<Typed> measure(String name, boolean quoted) {
-        return noted(known.measure(name, quoted));
+        return noted(known.measure(name, quoted)).or(() -> besides(name));
+    }
+
+    private Optional<Typed> besides(String name) {
+        boolean taken = besides.isEmpty() || known.field(name, false).isPresent();
+        return taken ? Optional.empty() : Optional.ofNullable(besides.get(name.toLowerCase(Locale.ROOT)));
     }
 
     private Optional<Typed> noted(Optional<Typed> named) {
@@ -119,7 +147,9 @@ final class PlanNames implements Names {
 
     @Override
     public Map<String, String> fieldLabels() {
-        return known.fieldLabels();
+        Map<String, String> labels = new LinkedHashMap<>(known.fieldLabels());
+        besides.keySet().forEach(name -> labels.putIfAbsent(name, name));
+        return labels;
     }
 
     @Override

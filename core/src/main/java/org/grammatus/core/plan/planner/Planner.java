@@ -45,6 +45,8 @@ public final class Planner {
     private final ReportDatasets datasets;
     private final RunInputs inputs;
     private final Problems found;
+    /** The block that texts at the edges of pages are about. */
+    private Optional<ReportBlock> ofPages = Optional.empty();
 
     private Planner(Checked<Report> checked, ReportDatasets datasets, RunInputs inputs, Problems found) {
         this.checked = checked;
@@ -122,6 +124,7 @@ public final class Planner {
         for (int i = 0; i < said.size(); i++) {
             knownSomewhere("/fields/" + i + "/id", said.get(i).id());
         }
+        ofPages = ofPages();
         List<BlockPlan> blocks = new ArrayList<>();
         for (int i = 0; i < report.blocks().size(); i++) {
             ReportBlock block = report.blocks().get(i);
@@ -130,6 +133,17 @@ public final class Planner {
             }
         }
         return blocks;
+    }
+
+    /** The block that the page names, or the first table; the first block of a report without one. */
+    private Optional<ReportBlock> ofPages() {
+        List<ReportBlock> on =
+                report.blocks().stream().filter(block -> !block.isOff()).toList();
+        Optional<ReportBlock> named = on.stream()
+                .filter(block -> inputs.page().block().equals(Optional.of(block.id())))
+                .findFirst();
+        return named.or(() -> on.stream().filter(TableBlock.class::isInstance).findFirst())
+                .or(() -> on.stream().findFirst());
     }
 
     private Optional<BlockPlan> block(int index, ReportBlock block) {
@@ -142,6 +156,14 @@ public final class Planner {
             return Optional.empty();
         }
         BlockScope scope = new BlockScope(checked, index, dataset.get(), datasets.main(), inputs);
+        if (ofPages.filter(block::equals).isPresent()) {
+            boolean choice = inputs.page().block().isEmpty()
+                    && report.blocks().stream()
+                                    .filter(one -> !one.isOff() && one instanceof TableBlock)
+                                    .count()
+                            > 1;
+            scope.say(PagePlanning.figures(inputs.page(), scope, choice));
+        }
         BlockPlan plan = switch (block) {
             case TableBlock table -> new TablePlanning(scope, table).table();
             case FiguresBlock figures -> new FiguresPlanning(scope, figures).plan();

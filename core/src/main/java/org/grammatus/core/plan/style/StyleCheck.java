@@ -72,9 +72,14 @@ public final class StyleCheck {
 
     private static void edge(String pointer, Optional<PageLine<String>> edge, Problems problems) {
         edge.ifPresent(line -> {
-            line.start().ifPresent(text -> problems.collect(pointer + "/start", () -> PageText.parse(text), null));
-            line.centre().ifPresent(text -> problems.collect(pointer + "/centre", () -> PageText.parse(text), null));
-            line.end().ifPresent(text -> problems.collect(pointer + "/end", () -> PageText.parse(text), null));
+            line.start()
+                    .ifPresent(
+                            text -> problems.collect(pointer + "/start", () -> PageText.ofWords(pointer, text), null));
+            line.centre()
+                    .ifPresent(
+                            text -> problems.collect(pointer + "/centre", () -> PageText.ofWords(pointer, text), null));
+            line.end()
+                    .ifPresent(text -> problems.collect(pointer + "/end", () -> PageText.ofWords(pointer, text), null));
         });
     }
 

@@ -2,8 +2,8 @@
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, useTemplateRef } from 'vue'
-import { addHighlight } from '../edits/highlights'
-import type { ReadyMark } from '../edits/readyMarks'
+import { addHighlight } from '../../edits/marks/highlights'
+import type { ReadyMark } from '../../edits/marks/readyMarks'
 import type { Report } from '@/api/client'
 import { words } from '@/words'
 

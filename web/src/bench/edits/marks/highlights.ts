@@ -1,6 +1,6 @@
-import { block, changed, freeId, moved, withBlock } from './report'
-import { hasAggregate } from './filtered'
-import { everywhere } from './totals'
+import { block, changed, freeId, moved, withBlock } from '../report'
+import { hasAggregate } from '../filtered'
+import { everywhere } from '../totals'
 import type { Highlight, Report } from '@/api/client'
 
 export function addHighlight(

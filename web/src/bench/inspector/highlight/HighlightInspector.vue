@@ -3,18 +3,20 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
-import ExpressionField from './ExpressionField.vue'
-import InspectorField from './InspectorField.vue'
-import TextInput from './TextInput.vue'
-import { canBeCounted, changeHighlight, countInColumn } from '../edits/highlights'
-import { keyOf, reachedColumns, reaches, reachOf } from '../edits/reach'
-import type { Highlight, Report } from '@/api/client'
+import RuleBuilder from './RuleBuilder.vue'
+import ExpressionField from '../ExpressionField.vue'
+import InspectorField from '../InspectorField.vue'
+import TextInput from '../TextInput.vue'
+import { canBeCounted, changeHighlight, countInColumn } from '../../edits/marks/highlights'
+import { keyOf, reachedColumns, reaches, reachOf } from '../../edits/marks/reach'
+import type { DatasetView, Highlight, Report } from '@/api/client'
 import { useStyles } from '@/styles/useStyles'
 import { words } from '@/words'
 
 const props = defineProps<{
   report: Report
   highlight: Highlight
+  dataset: DatasetView
   problem: (path: string) => string | undefined
 }>()
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
@@ -51,7 +53,17 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
       @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
     />
   </InspectorField>
-  <InspectorField :label="text.when" :hint="text.whenHint" :problem="problem('when')">
+  <RuleBuilder
+    :report="report"
+    :dataset="dataset"
+    :highlight="highlight"
+    @change="(when) => change({ when }, 'when')"
+  />
+  <InspectorField
+    :label="highlight.reach?.figure ? text.whenFigure : text.when"
+    :hint="highlight.reach?.figure ? text.whenFigureHint : text.whenHint"
+    :problem="problem('when')"
+  >
     <ExpressionField
       :model-value="highlight.when"
       :invalid="!!problem('when')"
@@ -62,7 +74,7 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
     <Select
       :aria-label="text.reach"
       :model-value="keyOf(highlight.reach)"
-      :options="reaches(report)"
+      :options="reaches(report, dataset)"
       option-label="label"
       option-value="key"
       size="small"
@@ -70,7 +82,7 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
       @update:model-value="(key: string) => setReach(key, highlight.reach?.column)"
     />
   </InspectorField>
-  <InspectorField :label="text.reachColumn">
+  <InspectorField v-if="!highlight.reach?.figure" :label="text.reachColumn">
     <Select
       :aria-label="text.reachColumn"
       :model-value="highlight.reach?.column ?? ALL"

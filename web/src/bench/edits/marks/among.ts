@@ -1,4 +1,4 @@
-import { block } from './report'
+import { block } from '../report'
 import type { Level, Report } from '@/api/client'
 
 /** A condition is about one value: what is more than a name stands in brackets. */

@@ -1,6 +1,6 @@
-import { block } from './report'
-import { columnLabel } from './fieldNames'
-import type { Highlight, Report } from '@/api/client'
+import { block } from '../report'
+import { columnLabel, figureLabel } from '../fieldNames'
+import type { DatasetView, Highlight, Report } from '@/api/client'
 import { words } from '@/words'
 
 type Reach = NonNullable<Highlight['reach']>
@@ -13,9 +13,16 @@ export interface ReachChoice {
 
 const ROW = 'row'
 
-/** What a rule can mark in a report's table. */
-export function reaches(report: Report): ReachChoice[] {
+/** What a rule can mark in the block that is worked on. */
+export function reaches(report: Report, dataset: DatasetView): ReachChoice[] {
   const text = words.bench.inspector
+  const { figures } = block(report)
+  if (figures) {
+    return figures.map((figure) => ({
+      key: `figure ${figure.id}`,
+      label: figureLabel(report, figure, dataset),
+    }))
+  }
   return [
     { key: ROW, label: text.reachRow },
     ...block(report).levels.flatMap((level) => [
@@ -32,11 +39,14 @@ export const reachedColumns = (report: Report): ReachChoice[] =>
   block(report).columns.map((column) => ({ key: column.id, label: columnLabel(report, column) }))
 
 export function keyOf(reach: Highlight['reach']): string {
-  return reach?.level ? `${reach.of} ${reach.level}` : ROW
+  return reach?.figure ? `${reach.of} ${reach.figure}` : reach?.level ? `${reach.of} ${reach.level}` : ROW
 }
 
 /** What a rule marks once another reach is chosen; none for the row or line as a whole. */
 export function reachOf(key: string, column: string | undefined): Highlight['reach'] {
   const [of, level] = key.split(' ') as [Reach['of'], string | undefined]
+  if (of === 'figure') {
+    return { of, figure: level }
+  }
   return level || column ? { of, ...(level ? { level } : {}), ...(column ? { column } : {}) } : undefined
 }

@@ -1,7 +1,7 @@
 import { around, changed, operand, part, rank } from './among'
-import { columnLabel } from './fieldNames'
+import { columnLabel } from '../fieldNames'
 import { ofNumber, type ReadyMark } from './readyMarks'
-import { block } from './report'
+import { block } from '../report'
 import type { DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
 

@@ -1,7 +1,7 @@
 import { alike, changed, operand, over, part, rank } from './among'
-import { block } from './report'
-import { perRow, printsInRows } from './perRow'
-import { columnLabel } from './fieldNames'
+import { block } from '../report'
+import { perRow, printsInRows } from '../perRow'
+import { columnLabel } from '../fieldNames'
 import type { Column, DatasetView, Highlight, Report } from '@/api/client'
 import { words } from '@/words'
 

@@ -1,11 +1,14 @@
-import { block } from './report'
-import { offered, perRow, printsInRows } from './perRow'
-import type { Part } from '../parts'
+import { block } from '../report'
+import { offered, perRow, printsInRows } from '../perRow'
+import type { Part } from '../../parts'
 import type { FieldView, Report } from '@/api/client'
 
 /** A condition to begin a highlight with: about what is in hand, else about the first figure there is. */
 export function firstCondition(report: Report, fields: FieldView[], inHand?: Part): string {
-  const { columns, totals, rows } = block(report)
+  const { columns, totals, rows, figures } = block(report)
+  if (figures) {
+    return 'figure > 0'
+  }
   const column =
     inHand?.kind === 'total'
       ? totals.find((total) => total.id === inHand.id)?.column
