@@ -33,7 +33,7 @@ const parts = ['start', 'centre', 'end'] as const
       </small>
     </div>
   </fieldset>
-  <small>{{ text.hint }}</small>
+  <small>{{ words.styles.edgeHint }}</small>
 </template>
 
 <style scoped>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
 import InputNumber from 'primevue/inputnumber'
-import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import ColourField from './ColourField.vue'
 import EdgeTexts from './EdgeTexts.vue'
+import FigureLooks from './FigureLooks.vue'
 import LogoField from './LogoField.vue'
 import MarkLooks from './MarkLooks.vue'
 import NumberRow from './NumberRow.vue'
@@ -38,7 +37,6 @@ const inks = computed(() => ({
   negative: look.value.inks?.negative ?? props.whole.negativeInk,
 }))
 const ruleKeys = Object.keys(text.rule) as (keyof typeof text.rule)[]
-const negatives = Object.entries(text.negatives).map(([value, label]) => ({ value, label }))
 
 function faceOf(kind: Kind) {
   return props.whole.texts[kind.replaceAll('-', '_').toUpperCase()]!
@@ -135,33 +133,7 @@ const set = (next: HouseStyle) => (style.value = next)
     />
   </StyleSection>
   <StyleSection :title="text.figures" :own="!!look.figures">
-    <div class="row">
-      <span>{{ text.negative }}</span>
-      <Select
-        :model-value="look.figures?.negative ?? whole.negative.toLowerCase()"
-        :options="negatives"
-        option-label="label"
-        option-value="value"
-        size="small"
-        :aria-label="text.negative"
-        @update:model-value="
-          (negative: 'minus' | 'brackets' | 'red') => set(said(style, 'figures', 'negative', negative))
-        "
-      />
-    </div>
-    <div class="row">
-      <span>{{ text.blank }}</span>
-      <InputText
-        :model-value="look.figures?.blank ?? whole.blank"
-        maxlength="10"
-        size="small"
-        class="short"
-        :aria-label="text.blank"
-        @change="
-          (event: Event) => set(said(style, 'figures', 'blank', (event.target as HTMLInputElement).value))
-        "
-      />
-    </div>
+    <FigureLooks v-model="style" :whole="whole" :problem="problem" />
   </StyleSection>
   <StyleSection :title="text.marks" :own="!!look.marks">
     <MarkLooks

@@ -66,7 +66,12 @@ defineExpose({ problems })
     />
   </div>
   <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
-  <p v-for="one in problems" :key="one.pointer + one.message" class="problem" role="alert">
+  <p
+    v-for="one in problems.filter(({ severity }) => severity === 'ERROR')"
+    :key="one.pointer + one.message"
+    class="problem"
+    role="alert"
+  >
     {{ one.message }}
   </p>
   <section ref="room" class="room" tabindex="0" :aria-label="text.preview" :class="{ stale }">

@@ -74,6 +74,17 @@ export const styles = {
   negative: 'Below zero',
   negatives: { minus: 'minus: −1,240', brackets: 'brackets: (1,240)', red: 'an ink of their own' },
   blank: 'Where a column has no value',
+  date: 'Days',
+  dateGiven: 'as the data has them',
+  dates: {
+    'd MMM y': '20 Nov 2026',
+    'd MMMM y': '20 November 2026',
+    'dd.MM.y': '20.11.2026',
+    'dd/MM/y': '20/11/2026',
+    'y-MM-dd': '2026-11-20',
+  },
+  grouping: 'Thousands stand apart: 1,240',
+  edgeHint: 'In braces: what pages have words for, such as {title}, {page} or {business_date}.',
   marks: 'Looks of highlights',
   mark: {
     name: 'Name',

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.Place;
@@ -18,11 +19,13 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Groups;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.PageFigure;
 import org.grammatus.core.plan.TablePlan;
@@ -62,8 +65,7 @@ public final class Printed {
             Type type = level.label().orElse(level.key()).type();
             String pattern = switch (type.kind()) {
                 case INTEGER, DECIMAL -> "0.##################";
-                case DATE -> "d MMM y";
-                case TIMESTAMP -> "d MMM y HH:mm";
+                case DATE, TIMESTAMP -> Formats.byType(type, plan.dataset());
                 case TEXT, BOOLEAN -> "";
             };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
@@ -101,7 +103,11 @@ public final class Printed {
         }
         Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
         if (coarsening.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
-            return coarsening.get().label(((Column.Longs) labels).values()[within], locale);
+            long key = ((Column.Longs) labels).values()[within];
+            return coarsening.get() instanceof DateBucket(Bucket bucket, FiscalCalendar calendar)
+                            && bucket == Bucket.DAY
+                    ? DateBucket.format(Formats.byType(Type.DATE, plan.dataset()), key, locale)
+                    : coarsening.get().label(key, locale);
         }
         return labelFormats.get(depth).orElseThrow().format(labels, within);
     }

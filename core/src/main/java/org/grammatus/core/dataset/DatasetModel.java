@@ -34,6 +34,8 @@ public final class DatasetModel {
     private final Map<String, NamedValue> named;
     /** As it is read, whatever a report calls its fields. */
     private final Dataset asRead;
+    /** How what it says of dates and numbers is printed. */
+    private final Patterns patterns;
 
     /**
      * A calculated field or a measure.
@@ -61,15 +63,25 @@ public final class DatasetModel {
             Optional<Direction> direction) {
 
         private NamedValue printedAs(Optional<ReportField> said) {
+            return printed(
+                    said.flatMap(ReportField::label).orElse(label),
+                    said.flatMap(ReportField::format).or(() -> format));
+        }
+
+        private NamedValue in(Patterns style) {
+            return printed(label, format.map(style::of));
+        }
+
+        private NamedValue printed(String otherLabel, Optional<String> otherFormat) {
             return new NamedValue(
                     id,
-                    said.flatMap(ReportField::label).orElse(label),
+                    otherLabel,
                     description,
                     measure,
                     text,
                     value,
                     role,
-                    said.flatMap(ReportField::format).or(() -> format),
+                    otherFormat,
                     unit,
                     order,
                     hidden,
@@ -87,6 +99,11 @@ public final class DatasetModel {
         private FieldInfo printedAs(Optional<ReportField> said) {
             return said.map(field -> new FieldInfo(definition.printedAs(field.label(), field.format()), type, table))
                     .orElse(this);
+        }
+
+        private FieldInfo in(Patterns style) {
+            Optional<String> format = definition.format().map(style::of);
+            return new FieldInfo(definition.printedAs(Optional.empty(), format), type, table);
         }
 
         public String id() {
@@ -121,7 +138,8 @@ public final class DatasetModel {
             List<Dataset.Join> joins,
             Map<String, FieldInfo> fields,
             Map<String, NamedValue> named,
-            Dataset asRead) {
+            Dataset asRead,
+            Patterns patterns) {
         this.definition = definition;
         this.tables = tables;
         this.pointedFrom = pointedFrom;
@@ -129,6 +147,7 @@ public final class DatasetModel {
         this.fields = fields;
         this.named = named;
         this.asRead = asRead;
+        this.patterns = patterns;
     }
 
     /**
@@ -139,6 +158,22 @@ public final class DatasetModel {
      */
     public static DatasetModel of(Dataset dataset) {
         return TableTree.model(dataset);
+    }
+
+    /** The same dataset as a house style prints it. */
+    public DatasetModel in(Patterns style) {
+        if (style.equals(patterns)) {
+            return this;
+        }
+        Map<String, FieldInfo> printed = new LinkedHashMap<>();
+        fields.forEach((id, field) -> printed.put(id, field.in(style)));
+        Map<String, NamedValue> values = new LinkedHashMap<>();
+        named.forEach((id, value) -> values.put(id, value.in(style)));
+        return new DatasetModel(definition, tables, pointedFrom, joins, printed, values, asRead, style);
+    }
+
+    public Patterns patterns() {
+        return patterns;
     }
 
     /** The same dataset, its fields, calculated fields and measures called and printed as a report says. */
@@ -159,7 +194,7 @@ public final class DatasetModel {
                 definition.fields().stream()
                         .map(field -> calledFields.get(field.id()).definition())
                         .toList());
-        return new DatasetModel(called, tables, pointedFrom, joins, calledFields, calledValues, asRead);
+        return new DatasetModel(called, tables, pointedFrom, joins, calledFields, calledValues, asRead, patterns);
     }
 
     public Dataset definition() {

@@ -92,7 +92,8 @@ final class TableTree {
                 joins,
                 fields,
                 named,
-                dataset);
+                dataset,
+                Patterns.AS_GIVEN);
         NamedValues.check(model);
         Lookups.check(model);
         return model;

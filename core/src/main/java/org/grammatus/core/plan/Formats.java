@@ -19,23 +19,27 @@ public final class Formats {
     /** The pattern of an expression. */
     public static String of(Typed value, DatasetModel dataset) {
         return switch (value) {
-            case Typed.Field f -> of(dataset.field(f.id()));
+            case Typed.Field f -> of(dataset.field(f.id()), dataset);
             case Typed.Named n -> dataset.named(n.id()).format().orElseGet(() -> of(n.value(), dataset));
             case Typed.Called c -> of(c.name(), dataset);
             case Typed.Negate n -> of(n.operand(), dataset);
             case Typed.Aggregate a
             when a.function() != AggregateFunction.COUNT -> of(a.argument().orElseThrow(), dataset);
-            default -> byType(value.type());
+            default -> byType(value.type(), dataset);
         };
     }
 
-    /** The pattern of a field. */
-    public static String of(DatasetModel.FieldInfo field) {
-        return field.definition().format().orElseGet(() -> byType(field.type()));
+    private static String of(DatasetModel.FieldInfo field, DatasetModel dataset) {
+        return field.definition().format().orElseGet(() -> byType(field.type(), dataset));
+    }
+
+    /** A pattern that fits a type, as the house style of what is printed has it. */
+    public static String byType(Type type, DatasetModel dataset) {
+        return dataset.patterns().of(byType(type));
     }
 
     /** A pattern that fits a type. */
-    public static String byType(Type type) {
+    private static String byType(Type type) {
         return switch (type.kind()) {
             case TEXT, BOOLEAN -> "";
             case INTEGER -> "#,##0";

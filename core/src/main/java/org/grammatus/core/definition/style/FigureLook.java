@@ -10,7 +10,15 @@ import org.grammatus.core.choice.Negative;
  *
  * @param negative how those below zero are told apart
  * @param blank what stands where a column has no value
+ * @param date CLDR pattern of days, where neither report nor block has one
+ * @param time of days with their time, likewise
+ * @param grouping whether thousands stand apart, likewise
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
-@JsonPropertyOrder({"negative", "blank"})
-public record FigureLook(Optional<Negative> negative, Optional<String> blank) {}
+@JsonPropertyOrder({"negative", "blank", "date", "time", "grouping"})
+public record FigureLook(
+        Optional<Negative> negative,
+        Optional<String> blank,
+        Optional<String> date,
+        Optional<String> time,
+        Optional<Boolean> grouping) {}

@@ -68,9 +68,9 @@ final class BlockScope {
         this.block = report.blocks().get(index);
         this.pointer = "/blocks/" + index;
         List<ReportField> said = new ArrayList<>(report.fields().orElse(List.of()));
-        this.main = main.printedAs(List.copyOf(said));
+        this.main = main.in(inputs.style().patterns()).printedAs(List.copyOf(said));
         said.addAll(block.fields().orElse(List.of()));
-        this.dataset = own.printedAs(nearest(said));
+        this.dataset = own.in(inputs.style().patterns()).printedAs(nearest(said));
         said.forEach(field -> field.unit().ifPresent(unit -> units.put(field.id(), unit)));
         this.inputs = inputs;
         this.names = new PlanNames(

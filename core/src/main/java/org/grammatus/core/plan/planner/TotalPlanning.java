@@ -89,7 +89,7 @@ final class TotalPlanning {
                 .or(() -> column < 0 ? Optional.empty() : ofColumn(columns.get(column), value, percent))
                 .orElseGet(() -> percent
                         ? PERCENT
-                        : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type));
+                        : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type, dataset));
         Formats.check(pointer + "/format", format, type, problems);
         return column < 0
                 ? Optional.empty()

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.dataset.Patterns;
 
 /**
  * How pages look, all of it said. Lengths are hundredths of a point, inks {@code #rrggbb}. Immutable.
@@ -18,6 +19,7 @@ import org.grammatus.core.choice.TextStyle;
  * @param groupPercent room above the headings of groups, in percent of what is usual
  * @param negativeInk of figures below zero, where {@code negative} says so
  * @param blank what stands where a column has no value
+ * @param patterns how dates and numbers of datasets are printed
  * @param marks the looks that highlights choose from; at least one
  * @param logo at the right of the title
  */
@@ -32,6 +34,7 @@ public record PrintStyle(
         Negative negative,
         String negativeInk,
         String blank,
+        Patterns patterns,
         List<MarkStyle> marks,
         List<String> palette,
         Optional<Picture> logo) {

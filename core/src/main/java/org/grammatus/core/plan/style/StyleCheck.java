@@ -10,9 +10,11 @@ import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageLines;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Logo;
+import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.value.Type;
 
 /** What a style must be so that everybody can read it: contrast by WCAG 2.2, and looks told apart without colour. */
 public final class StyleCheck {
@@ -41,6 +43,10 @@ public final class StyleCheck {
                     problems);
         }
         legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
+        style.look().figures().ifPresent(figures -> {
+            figures.date().ifPresent(date -> day("/look/figures/date", date, problems));
+            figures.time().ifPresent(time -> day("/look/figures/time", time, problems));
+        });
         style.look().logo().ifPresent(logo -> logo(logo, problems));
         style.look().edges().ifPresent(edges -> edges(edges, problems));
         Set<String> ids = new HashSet<>();
@@ -81,6 +87,13 @@ public final class StyleCheck {
             line.end()
                     .ifPresent(text -> problems.collect(pointer + "/end", () -> PageText.ofWords(pointer, text), null));
         });
+    }
+
+    private static void day(String pointer, String pattern, Problems problems) {
+        Formats.check(pointer, pattern, Type.DATE, problems);
+        if (!List.of("d", "M", "y").stream().allMatch(pattern::contains)) {
+            problems.error(pointer, "a pattern of days has their day, month and year, such as d MMM y or y-MM-dd");
+        }
     }
 
     private static void logo(Logo logo, Problems problems) {

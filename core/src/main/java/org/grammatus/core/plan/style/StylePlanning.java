@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLines;
+import org.grammatus.core.dataset.Patterns;
 import org.grammatus.core.definition.style.FigureLook;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Inks;
@@ -94,6 +95,10 @@ public final class StylePlanning {
                 of(StyleParts::figures, FigureLook::negative),
                 of(StyleParts::inks, Inks::negative),
                 of(StyleParts::figures, FigureLook::blank),
+                new Patterns(
+                        figures(FigureLook::date),
+                        figures(FigureLook::time),
+                        figures(FigureLook::grouping).orElse(true)),
                 of(parts -> parts.marks(), Optional::of).stream()
                         .map(StylePlanning::mark)
                         .toList(),
@@ -102,6 +107,12 @@ public final class StylePlanning {
                         .flatMap(layer -> layer.logo().stream())
                         .findFirst()
                         .flatMap(StylePlanning::picture));
+    }
+
+    private <T> Optional<T> figures(Function<FigureLook, Optional<T>> which) {
+        return layers.stream()
+                .flatMap(layer -> layer.figures().flatMap(which).stream())
+                .findFirst();
     }
 
     private int line(Function<RuleLines, Optional<BigDecimal>> which) {
