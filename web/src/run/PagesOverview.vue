@@ -22,6 +22,9 @@ const scroller = useTemplateRef('scroller')
 const { width, height } = useElementSize(scroller)
 const loaded = shallowReactive(new Map<number, PageView>())
 const asking = new Set<number>()
+/** Pages are drawn one a frame, so that scrolling never waits for several. */
+let drawn = Promise.resolve()
+const nextFrame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()))
 const top = ref(0)
 
 const zoom = computed(() => WIDTH / ((props.like?.width ?? 59_500) * PIXEL))
@@ -65,6 +68,8 @@ async function load(number: number) {
   const { run } = props
   asking.add(number)
   const page = await api.page(run, number).catch(() => undefined)
+  drawn = drawn.then(nextFrame)
+  await drawn
   asking.delete(number)
   if (page && run === props.run) {
     loaded.set(number, page)
