@@ -736,7 +736,10 @@ export const bench = {
       ['Double-click', 'edits a text in place; on a figure, opens the rows behind it'],
       ['Drag a heading sideways', 'moves the column'],
       ['Drag a heading into the margin', 'makes it a group'],
-      ['Drag a heading’s right edge', 'sets its width; double-click it to fit'],
+      [
+        'Drag a heading’s right edge',
+        'sets its width, in line with other edges and the ruler, with Alt anywhere; double-click it to fit',
+      ],
       ['The small arrow on a selected heading', 'orders by it, inside each group'],
       ['Right-click, or the menu key', 'the commands for the thing'],
       ['Point at a total or a brace', 'lights the rows that count in it'],

@@ -268,6 +268,7 @@ export const words = {
     zoomOut: 'Smaller',
     fitWidth: 'Fit width',
     grandTotal: 'Grand total',
+    millimetres: (mm: number) => `${mm.toFixed(1)} mm`,
     rowsRead: (rows: number) => `${rows.toLocaleString('en-GB')} rows read`,
     funnel: (read: number, kept: number, groups: number, pages: number) => [
       `${read.toLocaleString('en-GB')} rows read`,

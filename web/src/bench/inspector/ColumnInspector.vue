@@ -169,7 +169,12 @@ function leaveShows() {
     :problem="problem"
     @change="(room, key) => change({ room }, key)"
   />
-  <ColumnScale :column="column" :problem="problem" @change="(scale, key) => change({ scale }, key)" />
+  <ColumnScale
+    :column="column"
+    :levels="block(report).levels"
+    :problem="problem"
+    @change="(scale, key) => change({ scale }, key)"
+  />
 </template>
 
 <style scoped>

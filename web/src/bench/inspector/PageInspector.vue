@@ -134,6 +134,18 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
     :model-value="report.page.mirrored"
     @update:model-value="(on) => change({ mirrored: on || undefined }, 'mirrored')"
   />
+  <InspectorField :label="words.layout.page.fit" :hint="words.layout.page.fitHint">
+    <InputNumber
+      :aria-label="words.layout.page.fit"
+      :model-value="report.page.pages ?? null"
+      :placeholder="words.layout.page.fitAny"
+      :min="1"
+      :max="1000"
+      size="small"
+      fluid
+      @update:model-value="(pages: number | null) => change({ pages: pages ?? undefined }, 'pages')"
+    />
+  </InspectorField>
   <InspectorField :label="words.layout.page.watermark" :problem="problem('watermark')">
     <TextInput
       :model-value="report.page.watermark"

@@ -1,15 +1,26 @@
 <script setup lang="ts">
 import InputNumber from 'primevue/inputnumber'
+import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
-import type { Column } from '@/api/client'
+import type { Column, Level } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
 /** What is drawn beside a column's figures, so that their size is seen before it is read. */
-const props = defineProps<{ column: Column; problem: (path: string) => string | undefined }>()
+const props = defineProps<{
+  column: Column
+  levels: Level[]
+  problem: (path: string) => string | undefined
+}>()
 const emit = defineEmits<{ change: [scale: Column['scale'], key: string] }>()
 type Scale = NonNullable<Column['scale']>
 const text = words.layout.column
+/** Stands for the report as a whole. */
+const ALL = 'report'
+const within = computed(() => [
+  { value: ALL, label: text.withinAll },
+  ...props.levels.map((level) => ({ value: level.id, label: text.within(level.name) })),
+])
 const kinds = Object.entries(text.scales).map(([value, label]) => ({ value, label }))
 
 function choose(kind: string) {
@@ -53,6 +64,22 @@ function setEdge(at: 0 | 1, value: number | null) {
         size="small"
         fluid
         @update:model-value="(value: number | null) => setEdge(at as 0 | 1, value)"
+      />
+    </InspectorField>
+    <InspectorField
+      v-if="!column.scale.edges && levels.length"
+      :label="text.thirdsOf"
+      :problem="problem('within')"
+    >
+      <OneOf
+        :aria-label="text.thirdsOf"
+        :model-value="column.scale.within ?? ALL"
+        :options="within"
+        fluid
+        @update:model-value="
+          (level: string) =>
+            emit('change', { kind: 'steps', ...(level === ALL ? {} : { within: level }) }, 'within')
+        "
       />
     </InspectorField>
   </template>

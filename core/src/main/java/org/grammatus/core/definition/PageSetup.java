@@ -17,6 +17,7 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what else stands at the edges of pages
  * @param watermark a word across every page
+ * @param pages on how many it is to fit, in smaller type, down to half
  * @param block id of the block whose rows its texts add up; the only table unless given
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
@@ -30,6 +31,7 @@ import org.grammatus.core.choice.layout.PageLines;
     "footer",
     "lines",
     "watermark",
+    "pages",
     "block"
 })
 public record PageSetup(
@@ -42,6 +44,7 @@ public record PageSetup(
         Optional<String> footer,
         Optional<PageLines<String>> lines,
         Optional<String> watermark,
+        Optional<Integer> pages,
         Optional<String> block) {
 
     /** The same with all its texts changed. */
@@ -60,6 +63,7 @@ public record PageSetup(
                         all.firstHeader().map(line -> mapped(line, to)),
                         all.firstFooter().map(line -> mapped(line, to)))),
                 watermark,
+                pages,
                 block.map(to::part));
     }
 

@@ -53,7 +53,6 @@ public record ReportColumn(
 
     /** The same with all its texts changed. */
     ReportColumn mapped(DefinitionMapping to) {
-        Optional<String> level = once.map(at -> at.equals(ReportCell.REPORT) ? at : to.part(at));
         return new ReportColumn(
                 to.part(id),
                 label,
@@ -63,9 +62,14 @@ public record ReportColumn(
                 align,
                 width,
                 room,
-                scale,
-                level,
+                scale.map(drawn -> new ColumnScale(
+                        drawn.kind(), drawn.edges(), drawn.within().map(at -> level(at, to)))),
+                once.map(at -> level(at, to)),
                 to.expression(appears),
                 off);
+    }
+
+    private static String level(String at, DefinitionMapping to) {
+        return at.equals(ReportCell.REPORT) ? at : to.part(at);
     }
 }

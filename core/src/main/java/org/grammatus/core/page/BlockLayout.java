@@ -22,7 +22,6 @@ import org.grammatus.core.problem.ProblemException;
 final class BlockLayout {
 
     private static final int BELOW_HEADINGS = 700;
-    private static final int WHOLE = 100;
     private static final int BELOW_SPAN = 150;
     private static final int BESIDE_WORDS = 600;
 
@@ -44,13 +43,14 @@ final class BlockLayout {
      *
      * @param width in hundredths of a point
      * @param titleWidth the width that the report's title has above it
+     * @param most size of its type at most, in percent
      */
-    static BlockLayout orRefused(Bands bands, int width, int titleWidth) {
+    static BlockLayout orRefused(Bands bands, int width, int titleWidth, int most) {
         try {
-            return new BlockLayout(bands, width, titleWidth);
+            return new BlockLayout(bands, width, titleWidth, most);
         } catch (ProblemException e) {
             String why = e.problems().stream().map(Problem::message).collect(Collectors.joining("; "));
-            return new BlockLayout(bands.refused(why), width, titleWidth);
+            return new BlockLayout(bands.refused(why), width, titleWidth, most);
         }
     }
 
@@ -59,9 +59,10 @@ final class BlockLayout {
      *
      * @param width in hundredths of a point
      * @param titleWidth the width that the report's title has above it
+     * @param most size of its type at most, in percent
      * @throws org.grammatus.core.problem.ProblemException if it does not fit
      */
-    BlockLayout(Bands bands, int width, int titleWidth) {
+    BlockLayout(Bands bands, int width, int titleWidth, int most) {
         this.bands = bands;
         this.contents = new BandContents(bands);
         this.plan = bands.grouped().plan();
@@ -69,13 +70,13 @@ final class BlockLayout {
         this.hasWords = roomForWords(plan) > 0;
         boolean refused = !bands.refusal().isEmpty();
         Optional<CardLayout> cards = bands.block() instanceof FiguresPlan && !refused
-                ? Optional.of(new CardLayout(bands, contents, width))
+                ? Optional.of(new CardLayout(bands, contents, width, most))
                 : Optional.empty();
         this.columns = bands.block() instanceof TablePlan && !refused
                 ? ColumnLayout.of(
-                        contents.printed(), width, Math.max(NameRooms.columnsIndent(plan), roomForWords(plan)))
+                        contents.printed(), width, Math.max(NameRooms.columnsIndent(plan), roomForWords(plan)), most)
                 : ColumnLayout.none(
-                        cards.map(CardLayout::type).map(TypeSetting::percent).orElse(WHOLE));
+                        cards.map(CardLayout::type).map(TypeSetting::percent).orElse(most));
         this.rooms = new NameRooms(contents.printed(), columns, width);
         this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
         this.spans = HeadingSpan.of(plan, columns);

@@ -9,6 +9,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.page.column.ColumnLayout;
 import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -20,7 +21,7 @@ import org.grammatus.core.problem.ProblemException;
  */
 final class CardLayout {
 
-    private static final int LEAST_PERCENT = 50;
+    private static final int LEAST_PERCENT = ColumnLayout.LEAST_PERCENT;
     private static final int LEAST_WIDTH = 10_500;
     private static final int GAP = 1_600;
     private static final int ABOVE = 350;
@@ -41,17 +42,18 @@ final class CardLayout {
     /**
      * Lays figures out.
      *
+     * @param most size of the type at most, in percent
      * @throws ProblemException if one is too wide even in small type
      */
-    CardLayout(Bands bands, BandContents contents, int width) {
+    CardLayout(Bands bands, BandContents contents, int width, int most) {
         this.cards = IntStream.range(0, bands.size())
                 .filter(band -> bands.kind(band) == BandKind.FIGURE)
                 .mapToObj(band -> card(contents, bands, band))
                 .toList();
         this.width = width;
-        this.type = fitting(bands);
-        int most = Math.max(1, (width + GAP) / (natural(type) + GAP));
-        int rows = Math.max(1, (cards.size() + most - 1) / most);
+        this.type = fitting(bands, most);
+        int side = Math.max(1, (width + GAP) / (natural(type) + GAP));
+        int rows = Math.max(1, (cards.size() + side - 1) / side);
         this.perRow = Math.max(1, (cards.size() + rows - 1) / rows);
         this.cardWidth = (width - GAP * (perRow - 1)) / perRow;
         for (int from = 0; from < cards.size(); from += perRow) {
@@ -65,8 +67,8 @@ final class CardLayout {
     }
 
     /** How type is set so that every figure fits by itself. */
-    private TypeSetting fitting(Bands bands) {
-        for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
+    private TypeSetting fitting(Bands bands, int most) {
+        for (int percent = most; percent >= LEAST_PERCENT; percent -= 5) {
             TypeSetting setting =
                     new TypeSetting(percent, bands.grouped().plan().inputs().style());
             if (figures(setting) <= width) {

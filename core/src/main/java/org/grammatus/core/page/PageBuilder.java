@@ -271,7 +271,7 @@ final class PageBuilder {
                 int bottom = y + measured.own() - look.belowRow();
                 sheet.ground().fill(left + bar[0], y + ABOVE_BAR, bar[1] - bar[0], bottom, ScaleMarks.TINT);
             } else {
-                sheet.text(scale.dots(value), TextStyle.CELL, left, y + measured.values(), node, value.part());
+                sheet.text(scale.dots(value, node), TextStyle.CELL, left, y + measured.values(), node, value.part());
             }
         });
     }

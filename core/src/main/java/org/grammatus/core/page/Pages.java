@@ -7,6 +7,7 @@ import java.util.function.BooleanSupplier;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.page.BlockFlow.Position;
+import org.grammatus.core.page.column.ColumnLayout;
 import org.grammatus.core.plan.BlockRowPlan;
 import org.grammatus.core.plan.RunInputs;
 
@@ -18,6 +19,10 @@ public final class Pages {
 
     /** Between rows of blocks. */
     private static final int BETWEEN_ROWS = 2_000;
+    /** Type as it is designed, in percent, and how much smaller it is set at a time. */
+    private static final int WHOLE = 100;
+
+    private static final int STEP = 5;
     /** Between blocks that stand side by side. */
     private static final int BETWEEN_BLOCKS = 2_400;
 
@@ -75,6 +80,30 @@ public final class Pages {
      * @throws org.grammatus.core.problem.ProblemException if the report is one block that does not fit
      */
     public static Pages of(List<Bands> tables, List<BlockRowPlan> rows, BooleanSupplier cancelled) {
+        Pages whole = of(tables, rows, WHOLE, cancelled);
+        int most = whole.inputs().page().pages().orElse(Integer.MAX_VALUE);
+        return whole.count() <= most ? whole : smaller(tables, rows, most, cancelled);
+    }
+
+    /** In the largest type in which it needs no more pages than that; in the smallest where it needs more in any. */
+    private static Pages smaller(List<Bands> tables, List<BlockRowPlan> rows, int most, BooleanSupplier cancelled) {
+        int fits = ColumnLayout.LEAST_PERCENT;
+        Pages found = of(tables, rows, fits, cancelled);
+        int fitsNot = WHOLE;
+        while (fitsNot - fits > STEP) {
+            int between = (fits + fitsNot) / 2 / STEP * STEP;
+            Pages tried = of(tables, rows, between, cancelled);
+            if (tried.count() <= most) {
+                found = tried;
+                fits = between;
+            } else {
+                fitsNot = between;
+            }
+        }
+        return found;
+    }
+
+    private static Pages of(List<Bands> tables, List<BlockRowPlan> rows, int percent, BooleanSupplier cancelled) {
         RunInputs inputs = tables.getFirst().grouped().plan().inputs();
         Paper paper = Paper.of(inputs.page());
         List<BlockPlace> blocks = new ArrayList<>();
@@ -84,8 +113,8 @@ public final class Pages {
             int[] span = span(table, rows, paper.printableWidth());
             // A report that is one block is refused as a whole: its reader can take it away in another format.
             BlockLayout layout = tables.size() == 1
-                    ? new BlockLayout(table, span[1], paper.printableWidth())
-                    : BlockLayout.orRefused(table, span[1], paper.printableWidth());
+                    ? new BlockLayout(table, span[1], paper.printableWidth(), percent)
+                    : BlockLayout.orRefused(table, span[1], paper.printableWidth(), percent);
             blocks.add(new BlockPlace(
                     blocks.size(), layout, new OpenGroups(layout.bands()), paper.left() + span[0], place, marks));
             place += table.grouped().tree().nodeCount();

@@ -53,6 +53,39 @@ class ColumnScaleTest {
         assertThat(dots(page("{\"kind\": \"steps\", \"edges\": [30, 99.5]}"))).containsExactly("•••", "•", "•");
     }
 
+    @Test
+    void thirdsAreOfEachGroupWhereAskedFor() {
+        Samples rows = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .line("S1", "Hives", "1.00")
+                .line("S1", "Jars", "2.00")
+                .line("S1", "Lids", "3.00")
+                .order("S2", "2026-01-05T10:00", "Coast", "5.00")
+                .line("S2", "Hives", "100.00")
+                .line("S2", "Jars", "200.00")
+                .line("S2", "Lids", "300.00");
+        List<String> within = List.of("report", "region");
+        List<List<String>> expected =
+                List.of(List.of("•••", "•••", "••", "••", "•", "•"), List.of("•••", "••", "•", "•••", "••", "•"));
+        for (int i = 0; i < 2; i++) {
+            String report = Samples.REPORT.replace(
+                    "\"label\": \"Net\"",
+                    "\"label\": \"Net\", \"scale\": {\"kind\": \"steps\", \"within\": \"" + within.get(i) + "\"}");
+            assertThat(dots(Pages.of(Bands.of(rows.grouped(Definitions.readReport(report), Answers.NONE)), () -> false)
+                            .page(1)))
+                    .isEqualTo(expected.get(i));
+        }
+    }
+
+    @Test
+    void onlyThirdsAreToldApartGroupByGroup() {
+        assertThatThrownBy(() -> page("{\"kind\": \"bar\", \"within\": \"region\"}"))
+                .hasMessageContaining("/blocks/0/columns/0/scale/within")
+                .hasMessageContaining("only steps that are thirds");
+        assertThatThrownBy(() -> page("{\"kind\": \"steps\", \"within\": \"regoin\"}"))
+                .hasMessageContaining("unknown level \"regoin\"");
+    }
+
     private static List<String> dots(Page page) {
         return page.cells().stream()
                 .map(cell -> page.texts().get(cell.text()))

@@ -8,8 +8,9 @@ import java.util.Optional;
  * What is drawn beside a column's figures, so that their size is seen before it is read. It is legible without colour.
  *
  * @param edges of steps: from where the middle one and from where the highest one reach; thirds of what is printed unless given
+ * @param within id of the level in each of whose groups steps are thirds of what is printed there; of the whole report unless given
  */
-public record ColumnScale(Kind kind, Optional<List<BigDecimal>> edges) {
+public record ColumnScale(Kind kind, Optional<List<BigDecimal>> edges, Optional<String> within) {
 
     /** What is drawn. */
     public enum Kind {

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.PromptType;
+import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FiguresBlock;
@@ -228,6 +229,12 @@ final class References {
         for (int i = 0; i < block.columns().size(); i++) {
             String at = pointer + "/columns/" + i + "/once";
             block.columns().get(i).once().ifPresent(level -> faults.known(at, "level", level, places));
+            String scale = pointer + "/columns/" + i + "/scale/within";
+            block.columns()
+                    .get(i)
+                    .scale()
+                    .flatMap(ColumnScale::within)
+                    .ifPresent(level -> faults.known(scale, "level", level, places));
         }
         for (int i = 0; i < block.totals().size(); i++) {
             ReportTotal total = block.totals().get(i);

@@ -29,7 +29,8 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
     public static final int GAP = 900;
     private static final int LEAST_TEXT = 4_000;
     private static final int WIDEST_TEXT = 18_000;
-    private static final int LEAST_PERCENT = 50;
+    /** The smallest that type is set. */
+    public static final int LEAST_PERCENT = 50;
 
     /**
      * Fits a table's columns.
@@ -38,7 +39,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
      * @param indent how much of it the headings of groups keep free at the left
      * @throws ProblemException if the columns do not fit
      */
-    public static ColumnLayout of(Printed printed, int width, int indent) {
+    public static ColumnLayout of(Printed printed, int width, int indent, int most) {
         List<ColumnPlan> columns = printed.grouped().plan().columns();
         int[] natural = new int[columns.size()];
         int[] tails = new int[columns.size()];
@@ -50,7 +51,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         }
         int available = width - indent;
         ColumnStacks stacks = ColumnStacks.of(columns);
-        for (int percent = 100; percent >= LEAST_PERCENT; percent -= 5) {
+        for (int percent = most; percent >= LEAST_PERCENT; percent -= 5) {
             Optional<ColumnLayout> fitted = fit(columns, stacks, natural, tails, indent, available, percent);
             if (fitted.isPresent()) {
                 return fitted.get();

@@ -3,9 +3,12 @@ package org.grammatus.core.page.column;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.math.RoundingMode;
-import java.util.Arrays;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.choice.layout.ColumnScale;
@@ -14,6 +17,7 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TotalPlan;
 
 /** How large the figures of a column are beside each other, over all pages: what its bars and steps are measured by. */
@@ -33,23 +37,39 @@ public final class ScaleMarks {
 
     private final BigInteger least;
     private final BigInteger most;
-    /** From where the second and the third step reach. */
-    private final BigInteger[] edges;
+    /** By the group in which steps are told apart: from where the second and the third step reach. */
+    private final Map<Integer, BigInteger[]> edges;
 
-    /** @param values all that are printed of the column, without those that are missing; at least one */
-    private ScaleMarks(ColumnScale scale, String part, BigInteger[] values, int decimals) {
+    private final IntUnaryOperator scopeOf;
+
+    /**
+     * Measures values.
+     *
+     * @param values by group: all that are printed of the column in it, without those that are missing; at least one in all
+     * @param scopeOf of a node: the group in which it is told apart from others
+     */
+    private ScaleMarks(
+            ColumnScale scale,
+            String part,
+            Map<Integer, List<BigInteger>> values,
+            int decimals,
+            IntUnaryOperator scopeOf) {
         this.part = part;
-        Arrays.sort(values);
         this.kind = scale.kind();
-        this.least = values[0].min(BigInteger.ZERO);
-        this.most = values[values.length - 1].max(BigInteger.ZERO);
-        this.edges = scale.edges()
-                .map(given -> given.stream()
+        this.scopeOf = scopeOf;
+        this.least = values.values().stream().flatMap(List::stream).reduce(BigInteger.ZERO, BigInteger::min);
+        this.most = values.values().stream().flatMap(List::stream).reduce(BigInteger.ZERO, BigInteger::max);
+        this.edges = new HashMap<>();
+        Optional<BigInteger[]> given = scale.edges()
+                .map(all -> all.stream()
                         .map(edge -> edge.movePointRight(decimals).toBigInteger())
-                        .toArray(BigInteger[]::new))
-                .orElseGet(() -> new BigInteger[] {
-                    values[values.length / 3], values[Math.min(values.length - 1, values.length * 2 / 3)]
-                });
+                        .toArray(BigInteger[]::new));
+        values.forEach((scope, own) -> edges.put(scope, given.orElseGet(() -> thirds(own))));
+    }
+
+    private static BigInteger[] thirds(List<BigInteger> values) {
+        BigInteger[] sorted = values.stream().sorted().toArray(BigInteger[]::new);
+        return new BigInteger[] {sorted[sorted.length / 3], sorted[Math.min(sorted.length - 1, sorted.length * 2 / 3)]};
     }
 
     /** What is drawn beside the figures of a column; none where nothing is asked for, or nothing is printed. */
@@ -68,24 +88,59 @@ public final class ScaleMarks {
 
     private static Optional<ScaleMarks> ofRows(ColumnScale scale, String part, Grouped grouped, int column) {
         PrintedRows.Values own = grouped.rows().columns().get(column);
-        return of(
-                scale, part, own.values(), Arrays.stream(grouped.rows().order()).map(row -> own.path()[row]));
+        PrintedRows rows = grouped.rows();
+        IntUnaryOperator scopeOf = scopes(scale, grouped);
+        Map<Integer, List<BigInteger>> values = new HashMap<>();
+        for (int place = 0; place + 1 < rows.starts().length; place++) {
+            for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
+                add(
+                        values,
+                        scopeOf.applyAsInt(grouped.tree().nodeAt(place)),
+                        own.values(),
+                        own.path()[rows.order()[i]]);
+            }
+        }
+        return of(scale, part, values, own.values(), scopeOf);
     }
 
     /** Where groups are lines, the first total beside them, of the innermost groups. */
     private static Optional<ScaleMarks> ofLines(ColumnScale scale, TotalPlan total, Grouped grouped) {
         GroupTree tree = grouped.tree();
-        Column values = grouped.figures().totals().get(grouped.plan().totals().indexOf(total));
-        IntStream nodes = IntStream.range(0, tree.nodeCount()).filter(node -> tree.depthOf(node) == tree.depths() - 1);
-        return of(scale, total.id(), values, nodes);
+        Column column = grouped.figures().totals().get(grouped.plan().totals().indexOf(total));
+        IntUnaryOperator scopeOf = scopes(scale, grouped);
+        Map<Integer, List<BigInteger>> values = new HashMap<>();
+        IntStream.range(0, tree.nodeCount())
+                .filter(node -> tree.depthOf(node) == tree.depths() - 1)
+                .forEach(node -> add(values, scopeOf.applyAsInt(node), column, node));
+        return of(scale, total.id(), values, column, scopeOf);
     }
 
-    private static Optional<ScaleMarks> of(ColumnScale scale, String part, Column column, IntStream printed) {
-        BigInteger[] values =
-                printed.filter(at -> !column.isNull(at)).mapToObj(column::wide).toArray(BigInteger[]::new);
-        return values.length == 0
+    private static void add(Map<Integer, List<BigInteger>> values, int scope, Column column, int at) {
+        if (!column.isNull(at)) {
+            values.computeIfAbsent(scope, key -> new ArrayList<>()).add(column.wide(at));
+        }
+    }
+
+    private static Optional<ScaleMarks> of(
+            ColumnScale scale,
+            String part,
+            Map<Integer, List<BigInteger>> values,
+            Column column,
+            IntUnaryOperator scopeOf) {
+        return values.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new ScaleMarks(scale, part, values, column.type().scale()));
+                : Optional.of(new ScaleMarks(scale, part, values, column.type().scale(), scopeOf));
+    }
+
+    /** Of a node the group in which it is told apart from others: of the scale's level, or the report. */
+    private static IntUnaryOperator scopes(ColumnScale scale, Grouped grouped) {
+        List<LevelPlan> levels = grouped.plan().levels();
+        int depth = IntStream.rangeClosed(1, levels.size())
+                .filter(d -> scale.within().equals(Optional.of(levels.get(d - 1).id())))
+                .findFirst()
+                .orElse(0);
+        GroupTree tree = grouped.tree();
+        return node -> tree.depthOf(node) < depth ? GroupTree.ROOT : tree.ancestor(node, depth);
     }
 
     /** Whether a value is one of those that are drawn. */
@@ -121,9 +176,14 @@ public final class ScaleMarks {
         return DOTS.getLast();
     }
 
-    /** One, two or three dots. */
-    public String dots(BandCell.Value value) {
+    /**
+     * One, two or three dots.
+     *
+     * @param node the group that the value stands in
+     */
+    public String dots(BandCell.Value value, int node) {
         BigInteger size = value.values().wide(value.at());
-        return DOTS.get(size.compareTo(edges[1]) >= 0 ? 2 : size.compareTo(edges[0]) >= 0 ? 1 : 0);
+        BigInteger[] own = edges.get(scopeOf.applyAsInt(node));
+        return DOTS.get(size.compareTo(own[1]) >= 0 ? 2 : size.compareTo(own[0]) >= 0 ? 1 : 0);
     }
 }

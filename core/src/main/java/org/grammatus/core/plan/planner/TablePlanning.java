@@ -114,6 +114,14 @@ final class TablePlanning {
                 .ifPresent(edges -> problems.error(
                         at + "/scale/edges",
                         "the highest step must begin above the middle one; give the lower edge first"));
+        column.scale()
+                .filter(scale -> scale.within().isPresent()
+                        && (scale.kind() == ColumnScale.Kind.BAR
+                                || scale.edges().isPresent()))
+                .ifPresent(
+                        scale -> problems.error(
+                                at + "/scale/within",
+                                "only steps that are thirds are told apart group by group; remove this property, or the edges"));
         return column.scale();
     }
 
