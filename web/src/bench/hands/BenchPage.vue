@@ -98,8 +98,8 @@ defineExpose({ desk })
           @menu="hands.onColumnMenu"
           @move="edits.moveColumnTo"
           @level="edits.levelFrom"
-          @width="edits.setWidth"
-          @fit="edits.fit"
+          @width="(column, points) => (hands.workAt(column), edits.setWidth(column, points))"
+          @fit="(column) => (hands.workAt(column), edits.fit(column))"
           @order="(column) => edits.order(column)"
         />
         <BlockFrame

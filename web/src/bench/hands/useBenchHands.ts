@@ -83,6 +83,14 @@ export function useBenchHands(
     }
   }
 
+  /** Works on the block of a column: its edge can be dragged whichever block is worked on. */
+  function workAt(column: string) {
+    const box = page.value?.columns.find((one) => one.id === column)
+    if (box && page.value) {
+      act.work(page.value.blocks[box.block]!.id)
+    }
+  }
+
   function onMenu(hit: Hit, event: MouseEvent) {
     onPick(hit, event)
     act.menu(event)
@@ -130,6 +138,7 @@ export function useBenchHands(
     select,
     onPick,
     onOpen,
+    workAt,
     onMenu,
     onColumnMenu,
     editText,

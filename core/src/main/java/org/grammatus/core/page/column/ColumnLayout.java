@@ -12,7 +12,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 
 /**
- * Where the columns stand. Widths are measured on what is printed, snapped to a coarse grid so that a small change of data
+ * Where the columns stand. Widths that are not given are measured on what is printed, snapped to a coarse grid so that a small change of data
  * does not move everything. Figures are never narrowed; texts wrap where the paper is too narrow; if the figures alone do not
  * fit, all type is set smaller, down to {@value #LEAST_PERCENT} percent.
  *
@@ -94,7 +94,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         for (int c : hosts) {
             rigid[c] = true;
             for (int one : stacks.of(c)) {
-                int own = snapped(asked(columns.get(one), natural[one], available) * percent / 100);
+                int own = room(columns.get(one), natural[one], available, percent);
                 boolean isRigid = columns.get(one).rigid();
                 rigid[c] &= isRigid;
                 widths[c] = Math.max(widths[c], isRigid ? own : Math.min(own, WIDEST_TEXT));
@@ -172,8 +172,12 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
     }
 
-    private static int snapped(int width) {
-        return (width + GRID - 1) / GRID * GRID;
+    /** The room that a column takes: a width that is given as it is, one that is measured on the grid. */
+    private static int room(ColumnPlan column, int natural, int available, int percent) {
+        int asked = asked(column, natural, available);
+        boolean isGiven = asked != natural;
+        int own = asked * percent / 100;
+        return isGiven ? own : (own + GRID - 1) / GRID * GRID;
     }
 
     public boolean anyWraps() {
