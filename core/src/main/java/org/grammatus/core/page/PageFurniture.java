@@ -139,7 +139,8 @@ final class PageFurniture {
     }
 
     private String text(Optional<PageText> own, String otherwise, Sheet sheet, OfPage says) {
-        return own.map(text -> text.filled(words(sheet, says.place()), says.figures()::get))
+        return own.map(text -> text.filled(
+                        words(sheet, says.place()), expression -> says.figures().getOrDefault(expression, "")))
                 .orElse(otherwise);
     }
 

@@ -204,6 +204,14 @@ class PageTextsTest {
     }
 
     @Test
+    void ofABlockThatDoesNotAppearNothingIsSaid() {
+        String two = table("a", true) + ","
+                + table("b", true).replace("\"kind\": \"table\",", "\"kind\": \"table\", \"off\": true,");
+        Pages pages = pages(rows(), report(two, "{COUNT(*)} lines", ", \"block\": \"b\""));
+        assertThat(footer(pages.page(1))).isEqualTo("lines");
+    }
+
+    @Test
     void aBlockThatIsNotThereIsTold() {
         assertThatThrownBy(() -> report(table("t", true), "{page}", ", \"block\": \"u\""))
                 .isInstanceOf(ProblemException.class)

@@ -135,15 +135,17 @@ public final class Planner {
         return blocks;
     }
 
-    /** The block that the page names, or the first table; the first block of a report without one. */
+    /** The block that the page names, if that is on; else the first table, or the first block of a report without one. */
     private Optional<ReportBlock> ofPages() {
         List<ReportBlock> on =
                 report.blocks().stream().filter(block -> !block.isOff()).toList();
-        Optional<ReportBlock> named = on.stream()
-                .filter(block -> inputs.page().block().equals(Optional.of(block.id())))
-                .findFirst();
-        return named.or(() -> on.stream().filter(TableBlock.class::isInstance).findFirst())
-                .or(() -> on.stream().findFirst());
+        return inputs.page()
+                .block()
+                .map(id -> on.stream().filter(block -> block.id().equals(id)).findFirst())
+                .orElseGet(() -> on.stream()
+                        .filter(TableBlock.class::isInstance)
+                        .findFirst()
+                        .or(() -> on.stream().findFirst()));
     }
 
     private Optional<BlockPlan> block(int index, ReportBlock block) {

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
+import org.grammatus.core.choice.Reach;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.BlockPlan;
@@ -210,7 +211,10 @@ public record ReaderView(
                 widened(table),
                 highlights,
                 whole.contains(table.id()) ? rows.whole() : rows);
-        return markedOnly && !highlights.isEmpty() ? seen.markedOnly() : seen;
+        // Key figures stay, marked or not.
+        boolean hides =
+                markedOnly && highlights.stream().anyMatch(rule -> rule.target().of() != Reach.FIGURE);
+        return hides ? seen.markedOnly() : seen;
     }
 
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
