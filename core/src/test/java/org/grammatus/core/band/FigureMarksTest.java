@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
@@ -12,6 +13,7 @@ import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -164,6 +166,19 @@ class FigureMarksTest {
                 .isInstanceOf(ProblemException.class)
                 .hasMessageContaining(problem)
                 .hasMessageContaining("/blocks/0/highlights/0/when");
+    }
+
+    @Test
+    void onlyWhatIsMarkedLeavesKeyFiguresAsTheyAre() {
+        ReaderView marked =
+                new ReaderView(List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), true);
+        Plan plan = plan(rule("e", "orders", "figure = 2", ""));
+        assertThat(marked.applied(plan).blocks().getFirst().facts().reach()).isEmpty();
+        Bands bands = bands(marked.applied(plan));
+        assertThat(IntStream.range(0, bands.size())
+                        .filter(band -> bands.kind(band) == BandKind.FIGURE)
+                        .count())
+                .isEqualTo(2);
     }
 
     @Test
