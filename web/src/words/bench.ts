@@ -137,6 +137,7 @@ export const bench = {
     how: 'Where it is',
     than: 'Compared with',
     value: 'a value',
+    typed: 'Value',
     answer: (prompt: string) => `the answer to “${prompt}”`,
     today: 'today',
     average: 'the average of all',

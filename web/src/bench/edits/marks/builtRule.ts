@@ -118,6 +118,13 @@ export function literal(typed: string, type: string): string {
     : `'${typed.replace(/'/g, "''")}'`
 }
 
+/** Whether what is typed is a value of a type already, or only its beginning: a sign, or half a day. */
+export function isValue(typed: string, type: string): boolean {
+  return isNumber(type)
+    ? /^-?\d+([.,]\d+)?$/.test(typed.replace(/\s/g, ''))
+    : !isTime(type) || /^\d{4}-\d\d-\d\d$/.test(typed)
+}
+
 /** What was typed for a value; undefined where an expression is none. */
 export function typedValue(than: string): string | undefined {
   const day = /^DATE '([^']*)'$/.exec(than)?.[1]

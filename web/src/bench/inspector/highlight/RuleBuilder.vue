@@ -9,6 +9,7 @@ import {
   builtRule,
   comparedWith,
   comparesNothing,
+  isValue,
   literal,
   ruleText,
   ruleValues,
@@ -61,7 +62,9 @@ function compare(operator: Operator) {
 
 function type(typed?: string) {
   typing.value = typed ?? ''
-  change({ than: literal(typed ?? '', value.value!.type) })
+  if (isValue(typing.value, value.value!.type)) {
+    change({ than: literal(typing.value, value.value!.type) })
+  }
 }
 </script>
 
@@ -105,7 +108,7 @@ function type(typed?: string) {
           "
         />
       </InspectorField>
-      <InspectorField v-if="isTyped" :label="text.value">
+      <InspectorField v-if="isTyped" :label="text.typed">
         <TextInput
           :model-value="typing ?? typedValue(rule.than)"
           :type="value.type === 'DATE' || value.type === 'TIMESTAMP' ? 'date' : 'text'"

@@ -45,8 +45,15 @@ class RulesTest {
         Locator paper = bench.page().locator(".paper").first();
         assertThat(paper).containsText("▲ Orders worse than last year");
         choose(bench, "Compared with", "a value");
-        bench.edit(() -> bench.inspector().getByLabel("a value").fill("100000"));
+        bench.edit(() -> bench.field("Value").fill("100000"));
         assertThat(typed(bench)).hasValue("figure > 100000");
+        // A sign alone is no number yet: what is typed goes on.
+        bench.field("Value").fill("-");
+        assertThat(typed(bench)).hasValue("figure > 100000");
+        assertThat(bench.field("Value")).hasValue("-");
+        bench.edit(() -> bench.field("Value").fill("-5.5"));
+        assertThat(typed(bench)).hasValue("figure > -5.5");
+        bench.edit(() -> bench.field("Value").fill("100000"));
         assertThat(paper).not().containsText("▲ Orders");
         Accessibility.check(bench.page());
         // The mark on the page is the rule: it is selected where it stands.
