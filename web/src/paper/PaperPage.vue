@@ -248,7 +248,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
         :key="`picture-${i}`"
         class="fill"
         alt=""
-        :src="`data:image/png;base64,${picture.png}`"
+        :src="picture.source"
         :style="{
           left: px(picture.x),
           top: px(picture.y),

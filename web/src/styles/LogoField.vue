@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { StyleParts } from '@/api/client'
 import { words } from '@/words'
 
@@ -14,26 +14,37 @@ const MOST_BYTES = 74_000
 const AT_FIRST = 30
 const tooLarge = ref('')
 
-function read(event: Event) {
+async function read(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   tooLarge.value = file && file.size > MOST_BYTES ? text.tooLarge(file.name) : ''
   if (!file || tooLarge.value) {
     return
   }
-  const reader = new FileReader()
-  reader.onload = () => {
-    const png = String(reader.result).replace(/^[^,]*,/, '')
-    emit('change', { png, width: props.logo?.width ?? AT_FIRST })
+  const width = props.logo?.width ?? AT_FIRST
+  if (isDrawing(file)) {
+    emit('change', { svg: await file.text(), width })
+    return
   }
+  const reader = new FileReader()
+  reader.onload = () => emit('change', { png: String(reader.result).replace(/^[^,]*,/, ''), width })
   reader.readAsDataURL(file)
 }
+
+const isDrawing = (file: File) => file.type === 'image/svg+xml' || /\.svg$/i.test(file.name)
+
+/** Shown as a picture alone: nothing in a file that is not yet looked through can run or load anything. */
+const source = computed(() =>
+  props.logo?.svg
+    ? `data:image/svg+xml,${encodeURIComponent(props.logo.svg)}`
+    : `data:image/png;base64,${props.logo?.png}`,
+)
 </script>
 
 <template>
-  <img v-if="logo" :src="`data:image/png;base64,${logo.png}`" :alt="text.now" class="sample" />
+  <img v-if="logo" :src="source" :alt="text.now" class="sample" />
   <label class="row"
     >{{ text.file }}
-    <input type="file" accept="image/png" @change="read" />
+    <input type="file" accept="image/png,image/svg+xml" @change="read" />
   </label>
   <template v-if="logo">
     <label class="row"
@@ -43,9 +54,7 @@ function read(event: Event) {
         :min="5"
         :max="120"
         size="small"
-        @update:model-value="
-          (width: number | null) => emit('change', { png: logo!.png, width: width ?? AT_FIRST })
-        "
+        @update:model-value="(width: number | null) => emit('change', { ...logo!, width: width ?? AT_FIRST })"
       />
     </label>
     <Button :label="text.remove" text size="small" @click="emit('change', undefined)" />

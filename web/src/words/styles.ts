@@ -100,7 +100,7 @@ export const styles = {
   signs: '▲◆●✓–■★!?+',
   logo: {
     title: 'Logo',
-    file: 'A PNG file',
+    file: 'A PNG or SVG file',
     width: 'Width in millimetres',
     remove: 'Remove the logo',
     now: 'The logo as it is',

@@ -21,6 +21,7 @@ class ArchitectureTest {
             "problem",
             "value",
             "choice",
+            "drawing",
             "definition",
             "expression",
             "dataset",

@@ -16,7 +16,7 @@ final class Ground {
 
     private final List<Page.Rule> rules = new ArrayList<>();
     private final List<Page.Fill> fills = new ArrayList<>();
-    private final List<Page.Picture> pictures = new ArrayList<>();
+    private final List<Page.PictureBox> pictures = new ArrayList<>();
     private final Map<String, Integer> colours = new LinkedHashMap<>();
     private BlockPlace block;
 
@@ -48,10 +48,10 @@ final class Ground {
     }
 
     void picture(Picture picture, int x, int top) {
-        pictures.add(new Page.Picture(block.left() + x, top, picture.width(), picture.height(), picture.png()));
+        pictures.add(new Page.PictureBox(block.left() + x, top, picture));
     }
 
-    List<Page.Picture> pictures() {
+    List<Page.PictureBox> pictures() {
         return List.copyOf(pictures);
     }
 

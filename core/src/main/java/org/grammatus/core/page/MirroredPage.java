@@ -37,7 +37,7 @@ final class MirroredPage {
                 page.ruleInks(),
                 moved(page.fills(), f -> new Page.Fill(f.x() + by, f.y(), f.width(), f.height(), f.colour())),
                 page.fillColours(),
-                moved(page.pictures(), p -> new Page.Picture(p.x() + by, p.y(), p.width(), p.height(), p.png())),
+                moved(page.pictures(), p -> new Page.PictureBox(p.x() + by, p.y(), p.picture())),
                 page.braces(),
                 moved(page.blocks(), b -> new Page.BlockBox(b.id(), b.x() + by, b.width())),
                 moved(page.columns(), c -> new Page.ColumnBox(c.id(), c.x() + by, c.width(), c.block())),

@@ -1,6 +1,7 @@
 package org.grammatus.core.page;
 
 import java.util.List;
+import org.grammatus.core.plan.style.Picture;
 
 /**
  * One page as data. Lengths are hundredths of a point, {@code x} from the left, {@code y} from the top. Cells refer to the
@@ -41,7 +42,7 @@ public record Page(
         List<String> ruleInks,
         List<Fill> fills,
         List<String> fillColours,
-        List<Picture> pictures,
+        List<PictureBox> pictures,
         List<Brace> braces,
         List<BlockBox> blocks,
         List<ColumnBox> columns,
@@ -162,12 +163,8 @@ public record Page(
      */
     public record Rule(int x, int y, int width, int thickness, int ink) {}
 
-    /**
-     * A picture.
-     *
-     * @param png the file, in Base64
-     */
-    public record Picture(int x, int y, int width, int height, String png) {}
+    /** Where a picture stands: its upper left corner. */
+    public record PictureBox(int x, int y, Picture picture) {}
 
     /**
      * A brace beside the rows that feed a group's totals, as far as they stand on this page.

@@ -15,6 +15,7 @@ import java.util.zip.Deflater;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.plan.style.Picture;
 import org.grammatus.core.plan.style.StyleCheck;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
@@ -59,9 +60,16 @@ class LogoTest {
         return Base64.getEncoder().encodeToString(file);
     }
 
+    private static final String DRAWING = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 60 40'>"
+            + "<circle cx='30' cy='20' r='15' fill='teal'/></svg>";
+
     private static Page page(String png) {
+        return pageWith("\"png\": \"" + png + "\"");
+    }
+
+    private static Page pageWith(String file) {
         String report = Samples.REPORT.replace(
-                "\"page\": {", "\"look\": {\"logo\": {\"png\": \"" + png + "\", \"width\": 30}}, \"page\": {");
+                "\"page\": {", "\"look\": {\"logo\": {" + file + ", \"width\": 30}}, \"page\": {");
         Samples rows = new Samples()
                 .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
                 .line("S1", "Hives", "10.00");
@@ -70,10 +78,14 @@ class LogoTest {
     }
 
     private static String faults(String png, int width) {
+        return faultsOf("\"png\": \"" + png + "\"", width);
+    }
+
+    private static String faultsOf(String files, int width) {
         String style = """
                 {"format": "grammatus-style", "version": 1, "id": "s", "name": "S",
-                 "look": {"logo": {"png": "%s", "width": %d}}}
-                """.formatted(png, width);
+                 "look": {"logo": {%s, "width": %d}}}
+                """.formatted(files, width);
         return StyleCheck.of(Definitions.readStyle(style)).stream()
                 .map(Problem::toString)
                 .collect(Collectors.joining("\n"));
@@ -83,15 +95,40 @@ class LogoTest {
     void aLogoStandsAtTheRightOfTheTitleWhichKeepsClearOfIt() throws IOException {
         Page page = page(base64(png(60, 40, 0)));
         assertThat(page.pictures()).hasSize(1);
-        Page.Picture logo = page.pictures().getFirst();
+        Page.PictureBox box = page.pictures().getFirst();
+        Picture logo = box.picture();
         assertThat(logo.width()).isEqualTo(8_504);
         assertThat(logo.height()).isEqualTo(5_669);
-        assertThat(logo.x() + logo.width()).isBetween(page.width() - 15 * 284, page.width() - 15 * 283);
+        assertThat(box.x() + logo.width()).isBetween(page.width() - 15 * 284, page.width() - 15 * 283);
         Page.BandBox title = page.bands().getFirst();
         assertThat(title.height()).isGreaterThan(logo.height());
         int end = page.bands().get(1).firstCell();
-        assertThat(page.cells().subList(title.firstCell(), end)).allMatch(cell -> cell.x() + cell.width() < logo.x());
+        assertThat(page.cells().subList(title.firstCell(), end)).allMatch(cell -> cell.x() + cell.width() < box.x());
         assertThat(faults(base64(png(60, 40, 0)), 30)).isEmpty();
+    }
+
+    @Test
+    void aDrawingStandsWhereAPictureWould() throws IOException {
+        Page page = pageWith("\"svg\": \"" + DRAWING + "\"");
+        Page.PictureBox box = page.pictures().getFirst();
+        Page.PictureBox dots = page(base64(png(60, 40, 0))).pictures().getFirst();
+        assertThat(box.x()).isEqualTo(dots.x());
+        assertThat(box.y()).isEqualTo(dots.y());
+        assertThat(box.picture().format()).isEqualTo(Picture.Format.SVG);
+        assertThat(box.picture().width()).isEqualTo(8_504);
+        assertThat(box.picture().height()).isEqualTo(5_669);
+        assertThat(faultsOf("\"svg\": \"" + DRAWING + "\"", 30)).isEmpty();
+    }
+
+    @Test
+    void whatCannotBeDrawnIsToldAndNotPrinted() {
+        String text = "\"svg\": \"" + DRAWING.replace("</svg>", "<script/></svg>") + "\"";
+        assertThat(faultsOf(text, 30)).contains("/look/logo/svg").contains("<script> is not drawn");
+        assertThat(pageWith(text).pictures()).isEmpty();
+        assertThat(faultsOf("\"svg\": \"" + DRAWING + "\", \"png\": \"AAAA\"", 30))
+                .contains("either");
+        assertThat(faultsOf("\"svg\": \"" + DRAWING.replace("60 40", "1 40") + "\"", 30))
+                .contains("taller than");
     }
 
     @Test

@@ -1,14 +1,10 @@
 package org.grammatus.export.pdf;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.Base64;
 import java.util.Iterator;
 import java.util.Optional;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.typography.Family;
 import org.openpdf.text.DocumentException;
-import org.openpdf.text.Image;
 import org.openpdf.text.pdf.PdfContentByte;
 import org.openpdf.text.pdf.PdfDictionary;
 import org.openpdf.text.pdf.PdfName;
@@ -39,7 +35,7 @@ final class PdfPainter {
                 || !page.rules().isEmpty()) {
             tags.ifPresent(t -> t.paper(content));
             fills(page, content);
-            pictures(page, content);
+            PdfPictures.draw(page, content);
             rules(page, content);
             tags.ifPresent(t -> t.endPaper(content));
         }
@@ -56,19 +52,6 @@ final class PdfPainter {
                     fill.width() / HUNDREDTHS,
                     fill.height() / HUNDREDTHS);
             content.fill();
-        }
-    }
-
-    private static void pictures(Page page, PdfContentByte content) throws DocumentException {
-        for (Page.Picture picture : page.pictures()) {
-            try {
-                Image image = Image.getInstance(Base64.getDecoder().decode(picture.png()));
-                image.scaleAbsolute(picture.width() / HUNDREDTHS, picture.height() / HUNDREDTHS);
-                image.setAbsolutePosition(picture.x() / HUNDREDTHS, up(page, picture.y() + picture.height()));
-                content.addImage(image);
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
         }
     }
 

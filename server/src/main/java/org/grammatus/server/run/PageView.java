@@ -46,8 +46,7 @@ public record PageView(
         @Schema(description = "Six numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here, block")
         int[] braces,
 
-        @Schema(description = "Pictures, each a PNG file in Base64")
-        List<Page.Picture> pictures,
+        List<PictureView> pictures,
 
         @Schema(description = "The report's blocks") List<Page.BlockBox> blocks,
 
@@ -81,7 +80,7 @@ public record PageView(
                 page.fillColours(),
                 flat(page.braces(), b ->
                         new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
-                page.pictures(),
+                page.pictures().stream().map(PictureView::of).toList(),
                 page.blocks(),
                 page.columns(),
                 page.marks());

@@ -25,6 +25,8 @@ public final class StyleCheck {
     /** The tallest logo, in millimetres. */
     private static final int TALLEST = 60;
 
+    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
+
     private static final String PAPER = "#ffffff";
     private static final double OFFSET = 0.05;
 
@@ -98,14 +100,16 @@ public final class StyleCheck {
 
     private static void logo(Logo logo, Problems problems) {
         try {
-            int[] dots = PngFile.size(logo.png());
-            if ((long) dots[1] * logo.width() / dots[0] > TALLEST) {
+            Picture printed = LogoFile.read(logo);
+            if (printed.height() > TALLEST * HUNDREDTHS_OF_MM) {
                 problems.error(
                         "/look/logo/width", "the logo would be taller than " + TALLEST + " mm; make it less wide");
             }
         } catch (IllegalArgumentException e) {
             problems.error(
-                    "/look/logo/png", "the logo cannot be printed: " + e.getMessage() + "; save it as a PNG file anew");
+                    "/look/logo/" + (logo.svg().isPresent() ? "svg" : "png"),
+                    "the logo cannot be printed: " + e.getMessage() + "; save it anew as "
+                            + (logo.svg().isPresent() ? "an SVG file of shapes in plain colours" : "a PNG file"));
         }
     }
 

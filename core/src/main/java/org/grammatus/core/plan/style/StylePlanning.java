@@ -24,7 +24,6 @@ import org.grammatus.core.definition.style.TextLook;
 /** Lays what a report says over its house style, and that over the one that all stand on. */
 public final class StylePlanning {
 
-    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
     private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
     /** What says something of the look, the most particular first; the last says everything. */
@@ -122,9 +121,7 @@ public final class StylePlanning {
     /** A logo as large as it is printed; a file that is none is told where it is saved, and is not printed. */
     private static Optional<Picture> picture(Logo logo) {
         try {
-            int[] dots = PngFile.size(logo.png());
-            int width = (int) Math.round(logo.width() * HUNDREDTHS_OF_MM);
-            return Optional.of(new Picture(logo.png(), width, (int) ((long) width * dots[1] / dots[0])));
+            return Optional.of(LogoFile.read(logo));
         } catch (IllegalArgumentException e) {
             return Optional.empty();
         }
