@@ -56,6 +56,7 @@ export type MarkedPlaces = components['schemas']['MarkedPlaces']
 export type NarrowableField = components['schemas']['NarrowableField']
 export type StripsView = components['schemas']['StripsView']
 export type Hit = components['schemas']['Hit']
+export type AddedFace = components['schemas']['AddedFace']
 export type StyleLine = components['schemas']['StyleView']
 export type StyleEditing = components['schemas']['StyleEditingView']
 export type StyleRevision = components['schemas']['StyleRevision']
@@ -297,6 +298,9 @@ export const api = {
     (await send('PUT', `/api/styles/${id(style)}`, { definition, base })).json() as Promise<{
       revision: number
     }>,
+  addedFaces: () => get<AddedFace[]>('/api/styles/faces'),
+  addFace: (face: components['schemas']['NewFaceBody']) => send('POST', '/api/styles/faces', face),
+  removeFace: (face: string) => call('DELETE', `/api/styles/faces/${id(face)}`),
   sources: () => get<SourceLine[]>('/api/sources'),
   source: (source: string) => get<SourceDetail>(`/api/sources/${id(source)}`),
   addSource: (body: SourceBody) => post<{ id: string }>('/api/sources', body),

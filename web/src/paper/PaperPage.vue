@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, toRef } from 'vue'
+import { fontOf } from './faces'
 import {
   bandsOf,
   baselineOffset,
@@ -11,7 +12,6 @@ import {
   type Band,
   type Cell,
   type Fill,
-  type Run,
 } from './geometry'
 import { figureKey } from './figureKey'
 import { hitOf, type Hit } from './hit'
@@ -78,14 +78,9 @@ const styleRules = computed(() =>
     (style) =>
       `font-size:${px(style.size)};line-height:${px(style.size * LINE)};` +
       `font-weight:${style.face === 'semibold' ? 600 : 400};` +
-      `color:${style.ink};`,
+      `color:${style.ink};font-family:${fontOf(props.page.family)},sans-serif;`,
   ),
 )
-
-/** The font of reports that a run is drawn in. */
-function fontOf(run: Run): string {
-  return run.family === 'base' ? 'Report' : `'Report ${run.family}'`
-}
 
 /** Bands that are the page's, not a block's. */
 const OF_PAGE = ['PAGE_HEADER', 'PAGE_FOOTER', 'TITLE']
@@ -238,7 +233,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
                 class="run"
                 aria-hidden="true"
                 :data-drawn="run.text"
-                :style="{ fontFamily: fontOf(run) }" /></template
+                :style="{ fontFamily: fontOf(run.family) }" /></template
             ><template v-else>{{ cell.text }}</template></span
           >
         </div>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import { computed, ref } from 'vue'
+import { base64Of } from './base64'
 import type { StyleParts } from '@/api/client'
 import { words } from '@/words'
 
@@ -25,9 +26,7 @@ async function read(event: Event) {
     emit('change', { svg: await file.text(), width })
     return
   }
-  const reader = new FileReader()
-  reader.onload = () => emit('change', { png: String(reader.result).replace(/^[^,]*,/, ''), width })
-  reader.readAsDataURL(file)
+  emit('change', { png: await base64Of(file), width })
 }
 
 const isDrawing = (file: File) => file.type === 'image/svg+xml' || /\.svg$/i.test(file.name)

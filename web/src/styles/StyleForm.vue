@@ -4,6 +4,7 @@ import InputNumber from 'primevue/inputnumber'
 import { computed } from 'vue'
 import ColourField from './ColourField.vue'
 import EdgeTexts from './EdgeTexts.vue'
+import FaceField from './faces/FaceField.vue'
 import FigureLooks from './FigureLooks.vue'
 import LogoField from './LogoField.vue'
 import MarkLooks from './MarkLooks.vue'
@@ -57,6 +58,9 @@ const set = (next: HouseStyle) => (style.value = next)
 </script>
 
 <template>
+  <StyleSection :title="text.face.title" :own="!!look.face">
+    <FaceField v-model="style" :face="whole.face" :problem="problem('face')" />
+  </StyleSection>
   <StyleSection :title="text.inks" :own="!!look.inks">
     <div v-for="key in inkKeys" :key="key" class="row">
       <span>{{ text.ink[key] }}</span>
@@ -164,9 +168,6 @@ const set = (next: HouseStyle) => (style.value = next)
 }
 .row :deep(.p-inputnumber-input) {
   width: 4rem;
-}
-.short {
-  width: 6rem;
 }
 .problem {
   color: var(--danger);

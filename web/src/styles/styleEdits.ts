@@ -56,25 +56,37 @@ export function withEdge(
   return withLook(style, { ...style.look, edges: withoutEmpty({ ...style.look.edges, [edge]: line }) })
 }
 
-/** The same style under another name, and the id that goes with it. */
-export function calledAnew(style: HouseStyle, name: string, taken: string[]): HouseStyle {
+/** Sets all texts in a face. */
+export function withFace(style: HouseStyle, face: string): HouseStyle {
+  return withLook(style, { ...style.look, face })
+}
+
+/** An id that goes with a name and that nothing else has. */
+export function idOfName(name: string, taken: string[], otherwise = 'face'): string {
   const plain = name
     .normalize('NFD')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^[^a-z]+|-+$/g, '')
     .slice(0, 50)
-  const base = plain || 'style'
+  const base = plain || otherwise
   let id = base
   for (let n = 2; taken.includes(id); n++) {
     id = `${base}-${n}`
   }
-  return { ...style, id, name }
+  return id
+}
+
+/** The same style under another name, and the id that goes with it. */
+export function calledAnew(style: HouseStyle, name: string, taken: string[]): HouseStyle {
+  return { ...style, id: idOfName(name, taken, 'style'), name }
 }
 
 /** Paths in which a report says otherwise than its style: "inks: text". */
 export function saidParts(look: StyleParts | undefined): string[] {
   return Object.entries(look ?? {}).flatMap(([section, part]) =>
-    Array.isArray(part) ? [section] : Object.keys(part as object).map((key) => `${section}: ${key}`),
+    Array.isArray(part) || typeof part === 'string'
+      ? [section]
+      : Object.keys(part as object).map((key) => `${section}: ${key}`),
   )
 }

@@ -9,8 +9,8 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
-import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.grammatus.export.Printout;
 import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -107,10 +107,15 @@ final class PagesAndPdf {
             writer.setFullCompression();
         }
         document.open();
-        BaseFont[] fonts = new BaseFont[Face.values().length];
-        for (Face face : Face.values()) {
-            fonts[face.ordinal()] = BaseFont.createFont(
-                    face.word() + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, Family.BASE.bytes(face), null);
+        BaseFont[] fonts = new BaseFont[Weight.values().length];
+        for (Weight weight : Weight.values()) {
+            fonts[weight.ordinal()] = BaseFont.createFont(
+                    weight.word() + ".ttf",
+                    BaseFont.IDENTITY_H,
+                    BaseFont.EMBEDDED,
+                    false,
+                    Family.BASE.bytes(weight),
+                    null);
         }
         PdfStructureElement all =
                 tagged ? new PdfStructureElement(writer.getStructureTreeRoot(), new PdfName("Document")) : null;
@@ -126,8 +131,8 @@ final class PagesAndPdf {
                     content.beginMarkedContentSequence(new PdfStructureElement(all, PdfName.P));
                 }
                 Page.Style style = page.styles().get(cell.style());
-                Face face = style.face().equals(Face.SEMIBOLD.word()) ? Face.SEMIBOLD : Face.REGULAR;
-                content.setFontAndSize(fonts[face.ordinal()], style.size() / HUNDREDTHS);
+                Weight weight = style.face().equals(Weight.SEMIBOLD.word()) ? Weight.SEMIBOLD : Weight.REGULAR;
+                content.setFontAndSize(fonts[weight.ordinal()], style.size() / HUNDREDTHS);
                 content.setTextMatrix(cell.x() / HUNDREDTHS, (page.height() - cell.y()) / HUNDREDTHS);
                 content.showText(page.texts().get(cell.text()));
                 if (tagged) {

@@ -22,6 +22,7 @@ class ArchitectureTest {
             "value",
             "choice",
             "drawing",
+            "typography",
             "definition",
             "expression",
             "dataset",
@@ -35,7 +36,6 @@ class ArchitectureTest {
             "group",
             "band",
             "explain",
-            "typography",
             "page");
 
     private static final JavaClasses CORE = new ClassFileImporter()

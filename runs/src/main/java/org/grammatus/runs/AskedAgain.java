@@ -112,7 +112,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
         return new RunRequest(
                 request.report(),
                 request.datasets(),
-                request.style(),
+                request.look(),
                 request.answers(),
                 request.context(),
                 request.view().andOnly(groups));

@@ -4,10 +4,10 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Checked;
-import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
@@ -15,20 +15,15 @@ import org.grammatus.core.prompt.RunContext;
 /**
  * Everything a run's figures depend on but the rows.
  *
- * @param style that it is printed in
+ * @param look that it is printed in
  * @param view how its reader looks at the report
  */
 public record RunRequest(
-        Report report,
-        ReportDatasets datasets,
-        HouseStyle style,
-        Answers answers,
-        RunContext context,
-        ReaderView view) {
+        Report report, ReportDatasets datasets, HouseLook look, Answers answers, RunContext context, ReaderView view) {
 
     /** A report as its reader looks at it, in a style that comes along. */
     public RunRequest(Report report, ReportDatasets datasets, Answers answers, RunContext context, ReaderView view) {
-        this(report, datasets, HouseStyles.shippedFor(report), answers, context, view);
+        this(report, datasets, new HouseLook(HouseStyles.shippedFor(report)), answers, context, view);
     }
 
     /** A report as its author made it. */
@@ -52,6 +47,6 @@ public record RunRequest(
      * @throws org.grammatus.core.problem.ProblemException with every fault of the answers, the definition or the view
      */
     public Plan plan() {
-        return view.applied(Planner.plan(Checked.sound(report), datasets, style, answers, context));
+        return view.applied(Planner.plan(Checked.sound(report), datasets, look, answers, context));
     }
 }

@@ -61,7 +61,7 @@ final class BandMeasures {
         this.contents = contents;
         this.plan = bands.grouped().plan();
         this.look = plan.inputs().style();
-        this.type = new TypeSetting(columns.percent(), plan.inputs().style());
+        this.type = TypeSetting.of(columns.percent(), plan.inputs());
         this.columns = columns;
         this.cards = cards;
         this.paragraphs = bands.block() instanceof TextPlan text

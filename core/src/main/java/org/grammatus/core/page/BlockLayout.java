@@ -120,7 +120,7 @@ final class BlockLayout {
 
     /** What the words beside marked rows need; nothing where signs alone stand there. */
     private static int roomForWords(TablePlan plan) {
-        TypeSetting type = TypeSetting.whole(plan.inputs().style());
+        TypeSetting type = TypeSetting.whole(plan.inputs());
         return plan.highlights().stream()
                 .filter(rule -> !rule.word().isEmpty())
                 .mapToInt(rule -> type.width(type.printable(rule.word(), TextStyle.STRONG_CELL), TextStyle.STRONG_CELL)

@@ -69,8 +69,7 @@ final class CardLayout {
     /** How type is set so that every figure fits by itself. */
     private TypeSetting fitting(Bands bands, int most) {
         for (int percent = most; percent >= LEAST_PERCENT; percent -= 5) {
-            TypeSetting setting =
-                    new TypeSetting(percent, bands.grouped().plan().inputs().style());
+            TypeSetting setting = TypeSetting.of(percent, bands.grouped().plan().inputs());
             if (figures(setting) <= width) {
                 return setting;
             }

@@ -15,6 +15,7 @@ final class MirroredPage {
                 page.of(),
                 page.width(),
                 page.height(),
+                page.family(),
                 page.styles(),
                 page.nodes(),
                 page.ids(),

@@ -31,6 +31,7 @@ public record Page(
         int of,
         int width,
         int height,
+        String family,
         List<Style> styles,
         List<Node> nodes,
         List<String> ids,

@@ -16,6 +16,7 @@ import org.grammatus.core.plan.PagePlan;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Weight;
 
 /** What stands at the top and the bottom of every page. */
 final class PageFurniture {
@@ -108,14 +109,11 @@ final class PageFurniture {
     void watermark(Sheet sheet) {
         page.watermark().ifPresent(word -> {
             int firstCell = sheet.size();
+            Face face = type.family().face(Weight.SEMIBOLD);
             int size = Math.min(
                     LARGEST_WATERMARK,
-                    paper.printableWidth()
-                            * 9
-                            / 10
-                            * 100
-                            / Math.max(1, Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), 100)));
-            int width = Face.SEMIBOLD.width(Face.SEMIBOLD.printable(word), size);
+                    paper.printableWidth() * 9 / 10 * 100 / Math.max(1, face.width(face.printable(word), 100)));
+            int width = face.width(face.printable(word), size);
             // A roll is longer than anybody sees at once.
             int across = page.roll() ? paper.top() + paper.printableWidth() : paper.bottom();
             int baseline = (paper.top() + across + size * 7 / 10) / 2;

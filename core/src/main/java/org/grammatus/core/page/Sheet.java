@@ -18,6 +18,7 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.TextRun;
+import org.grammatus.core.typography.Weight;
 
 /**
  * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
@@ -87,6 +88,7 @@ final class Sheet {
                 of,
                 paper.width(),
                 height,
+                type().family().word(),
                 List.copyOf(styles.keySet()),
                 pageNodes(),
                 List.copyOf(ids.keySet()),
@@ -176,14 +178,15 @@ final class Sheet {
 
     /** Puts a large word across the page. */
     void watermark(String word, int size, int x, int baseline) {
-        String printable = Face.SEMIBOLD.printable(word);
-        run(Face.SEMIBOLD, printable, size);
+        Face face = type().family().face(Weight.SEMIBOLD);
+        String printable = face.printable(word);
+        run(face, printable, size);
         cells.add(new Page.Cell(
                 block.left() + x,
                 baseline,
-                Face.SEMIBOLD.width(printable, size),
+                face.width(printable, size),
                 index(texts, printable),
-                index(styles, new Page.Style(Face.SEMIBOLD.word(), size, WATERMARK_INK)),
+                index(styles, new Page.Style(Weight.SEMIBOLD.word(), size, WATERMARK_INK)),
                 nodeIndex(GroupTree.ROOT),
                 Page.NONE,
                 false,
@@ -211,7 +214,7 @@ final class Sheet {
                 baseline,
                 width,
                 index(texts, printable),
-                index(styles, new Page.Style(type().face(style).word(), type().size(style), inked(style))),
+                index(styles, new Page.Style(type().face(style).weight().word(), type().size(style), inked(style))),
                 nodeIndex(node),
                 id.isEmpty() ? Page.NONE : index(ids, id),
                 figure,

@@ -7,6 +7,7 @@ import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.typography.Family;
 
 /**
  * What all blocks of a report are made with. Immutable.
@@ -17,6 +18,7 @@ import org.grammatus.core.prompt.RunContext;
  * @param beside ids of the fields whose values stand beside the report, to be ticked
  * @param prompts every prompt with its resolved answer
  * @param style how its pages look
+ * @param family what its texts are set in
  * @param fingerprint tells apart documents that say different things
  */
 public record RunInputs(
@@ -31,4 +33,5 @@ public record RunInputs(
         List<ResolvedPrompt> prompts,
         PagePlan page,
         PrintStyle style,
+        Family family,
         String fingerprint) {}

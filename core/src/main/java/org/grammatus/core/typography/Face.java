@@ -2,47 +2,55 @@ package org.grammatus.core.typography;
 
 import com.ibm.icu.text.Normalizer2;
 import java.util.List;
-import java.util.Locale;
 
-/** The faces a page is set in. Widths are of the base family where a text is plain, of all families that it needs elsewhere. */
-public enum Face {
-    REGULAR,
-    SEMIBOLD;
+/**
+ * A weight of the family that a page is set in. What the family lacks is set in those that come along. Widths are of the family itself
+ * where a text is plain, of all families that it needs elsewhere.
+ */
+public final class Face {
 
     /** The characters that put accents on those before them. */
     private static final int COMBINING = 0x300;
 
     private static final int COMBINING_END = 0x36F;
 
-    private final String word = name().toLowerCase(Locale.ROOT);
+    private final Family family;
+    private final Weight weight;
     private volatile TrueTypeFont base;
 
-    /** The face's name in addresses and page models: {@code regular}, {@code semibold}. */
-    public String word() {
-        return word;
+    Face(Family family, Weight weight) {
+        this.family = family;
+        this.weight = weight;
+    }
+
+    public Weight weight() {
+        return weight;
     }
 
     /** The font of plain texts. */
     private TrueTypeFont base() {
         TrueTypeFont read = base;
         if (read == null) {
-            read = Family.BASE.font(this);
+            read = family.font(weight);
             base = read;
         }
         return read;
     }
 
-    /** The font of a character: that of the first family that has it. */
+    /** The family of a character: the first that has it. */
     Family familyOf(int character) {
-        for (Family family : Family.values()) {
-            if (family.font(this).has(character)) {
-                return family;
+        if (base().has(character)) {
+            return family;
+        }
+        for (Family shipped : Family.SHIPPED) {
+            if (shipped.font(weight).has(character)) {
+                return shipped;
             }
         }
-        return Family.BASE;
+        return family;
     }
 
-    /** Whether a text is set in the base family alone, from left to right, a glyph for each character. */
+    /** Whether a text is set in its family alone, from left to right, a glyph for each character. */
     public boolean isPlain(String text) {
         TrueTypeFont glyphs = base();
         for (int i = 0; i < text.length(); i++) {
@@ -73,7 +81,7 @@ public enum Face {
         composed.codePoints().forEach(c -> {
             if (Character.isISOControl(c)) {
                 out.append(' ');
-            } else if (TextRuns.isUnseen(c) || familyOf(c).font(this).has(c)) {
+            } else if (TextRuns.isUnseen(c) || familyOf(c).font(weight).has(c)) {
                 out.appendCodePoint(c);
             } else {
                 out.append("⟨%04X⟩".formatted(c));

@@ -3,54 +3,97 @@ package org.grammatus.core.typography;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.Locale;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 
-/**
- * Fonts that belong together. A character is set in the first family that has it, so that what the report's own letters lack
- * is printed all the same.
- */
-public enum Family {
-    /** What reports are set in: Latin, Greek and Cyrillic letters, figures and signs. */
-    BASE("SourceSans3"),
+/** Fonts that belong together, one for each weight. Thread-safe. */
+public final class Family {
+
+    /** What reports are set in unless their style says otherwise: Latin, Greek and Cyrillic letters, figures and signs. */
+    public static final Family BASE = shipped("base", "SourceSans3");
     /** Rarer letters of the same scripts. */
-    WIDE("NotoSans"),
-    HEBREW("NotoSansHebrew"),
-    ARABIC("NotoSansArabic"),
-    THAI("NotoSansThai"),
-    ARMENIAN("NotoSansArmenian"),
-    GEORGIAN("NotoSansGeorgian"),
-    SYMBOLS("NotoSansSymbols2");
+    public static final Family WIDE = shipped("wide", "NotoSans");
 
-    private final String file;
-    private final TrueTypeFont[] fonts = new TrueTypeFont[Face.values().length];
+    public static final Family HEBREW = shipped("hebrew", "NotoSansHebrew");
+    public static final Family ARABIC = shipped("arabic", "NotoSansArabic");
+    public static final Family THAI = shipped("thai", "NotoSansThai");
+    public static final Family ARMENIAN = shipped("armenian", "NotoSansArmenian");
+    public static final Family GEORGIAN = shipped("georgian", "NotoSansGeorgian");
+    /** Signs, which have one weight only. */
+    public static final Family SYMBOLS = shipped("symbols", "NotoSansSymbols2");
 
-    Family(String file) {
-        this.file = file;
+    /**
+     * Those that come along. A character that a report's own family lacks is set in the first of them that has it, so that it is
+     * printed all the same.
+     */
+    public static final List<Family> SHIPPED = List.of(BASE, WIDE, HEBREW, ARABIC, THAI, ARMENIAN, GEORGIAN, SYMBOLS);
+
+    private final String word;
+    private final Function<Weight, byte[]> files;
+    private final Map<Weight, TrueTypeFont> fonts = new EnumMap<>(Weight.class);
+    private final Map<Weight, Face> faces = new EnumMap<>(Weight.class);
+
+    private Family(String word, Function<Weight, byte[]> files) {
+        this.word = word;
+        this.files = files;
+        for (Weight weight : Weight.values()) {
+            faces.put(weight, new Face(this, weight));
+        }
     }
 
-    /** Its name in addresses and page models: {@code base}, {@code hebrew}. */
-    public String word() {
-        return name().toLowerCase(Locale.ROOT);
+    private static Family shipped(String word, String file) {
+        return new Family(word, weight -> resource(file, weight));
     }
 
-    /** The font file of a face, in TrueType format. */
-    public byte[] bytes(Face face) {
-        // Symbols have one weight only.
-        String weight = face == Face.SEMIBOLD && this != SYMBOLS ? "SemiBold" : "Regular";
-        try (InputStream in = Family.class.getResourceAsStream(file + "-" + weight + ".ttf")) {
+    private static byte[] resource(String file, Weight weight) {
+        String heavy = weight == Weight.SEMIBOLD && !file.equals("NotoSansSymbols2") ? "SemiBold" : "Regular";
+        try (InputStream in = Family.class.getResourceAsStream(file + "-" + heavy + ".ttf")) {
             return in.readAllBytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
+    /**
+     * A family of files from outside.
+     *
+     * @param word what addresses and page models call it
+     * @param semibold none where semibold texts are set in the regular one, too
+     * @throws IllegalArgumentException in words, where a file cannot be used
+     */
+    public static Family of(String word, byte[] regular, Optional<byte[]> semibold) {
+        FontFile.check(regular);
+        semibold.ifPresent(FontFile::check);
+        return new Family(word, weight -> weight == Weight.SEMIBOLD ? semibold.orElse(regular) : regular);
+    }
+
+    /** Its name in addresses and page models: {@code base}, {@code hebrew}. */
+    public String word() {
+        return word;
+    }
+
+    /** The font file of a weight, in TrueType or OpenType format. */
+    public byte[] bytes(Weight weight) {
+        return files.apply(weight);
+    }
+
+    /** The face that texts of a weight are set in. */
+    public Face face(Weight weight) {
+        return faces.get(weight);
+    }
+
     /** Read when it is first asked for: most reports need none but the first. */
-    TrueTypeFont font(Face face) {
+    TrueTypeFont font(Weight weight) {
         synchronized (fonts) {
-            if (fonts[face.ordinal()] == null) {
-                fonts[face.ordinal()] = TrueTypeFont.read(bytes(face));
-            }
-            return fonts[face.ordinal()];
+            return fonts.computeIfAbsent(weight, heavy -> TrueTypeFont.read(bytes(heavy)));
         }
+    }
+
+    @Override
+    public String toString() {
+        return word;
     }
 }

@@ -28,7 +28,7 @@ final class TextRuns {
         int start = 0;
         while (start < drawn.length()) {
             Family family = face.familyOf(drawn.codePointAt(start));
-            TrueTypeFont glyphs = family.font(face);
+            TrueTypeFont glyphs = family.font(face.weight());
             long begun = used;
             int end = start;
             while (end < drawn.length() && belongs(drawn.codePointAt(end), family, face)) {

@@ -25,13 +25,7 @@ final class TrueTypeFont {
 
     static TrueTypeFont read(byte[] bytes) {
         ByteBuffer font = ByteBuffer.wrap(bytes);
-        Map<String, Integer> tables = new HashMap<>();
-        int count = font.getShort(4);
-        for (int i = 0; i < count; i++) {
-            int entry = 12 + 16 * i;
-            String tag = new String(bytes, entry, 4, StandardCharsets.US_ASCII);
-            tables.put(tag, font.getInt(entry + 8));
-        }
+        Map<String, Integer> tables = tables(font);
         int unitsPerEm = font.getShort(tables.get("head") + 18);
         int metrics = unsigned(font, tables.get("hhea") + 34);
         int widths = tables.get("hmtx");
@@ -44,6 +38,18 @@ final class TrueTypeFont {
                     : (short) (unsigned(font, widths + 4 * Math.min(glyph, metrics - 1)) * EM / unitsPerEm);
         }
         return new TrueTypeFont(advances);
+    }
+
+    /** Where the tables of a file begin, by their tags. */
+    static Map<String, Integer> tables(ByteBuffer font) {
+        Map<String, Integer> tables = new HashMap<>();
+        byte[] tag = new byte[4];
+        for (int i = 0; i < unsigned(font, 4); i++) {
+            int entry = 12 + 16 * i;
+            font.get(entry, tag);
+            tables.put(new String(tag, StandardCharsets.US_ASCII), font.getInt(entry + 8));
+        }
+        return tables;
     }
 
     private static int unicodeSubtable(ByteBuffer font, int cmap) {

@@ -9,7 +9,8 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.column.DecimalTail;
 import org.grammatus.core.prompt.Answers;
-import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -44,7 +45,8 @@ class DecimalAlignTest {
         String text = page.texts().get(cell.text());
         Page.Style style = page.styles().get(cell.style());
         String whole = text.substring(0, DecimalTail.start(text, ULocale.UK));
-        return cell.x() + Face.valueOf(style.face().toUpperCase()).width(whole, style.size());
+        return cell.x()
+                + Family.BASE.face(Weight.valueOf(style.face().toUpperCase())).width(whole, style.size());
     }
 
     @Test

@@ -27,6 +27,8 @@ import org.grammatus.core.plan.style.StylePlanning;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.typography.Faces;
+import org.grammatus.core.typography.Family;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -68,7 +70,7 @@ class HouseStyleTest {
     @ParameterizedTest
     @MethodSource("shipped")
     void whatComesAlongCanBeReadByEverybody(HouseStyle style) {
-        assertThat(StyleCheck.of(style)).isEmpty();
+        assertThat(StyleCheck.of(style, Faces.SHIPPED)).isEmpty();
         List<MarkStyle> marks = StylePlanning.of(style).marks();
         // Without any colour the signs alone tell looks apart.
         assertThat(marks.stream().map(MarkStyle::sign)).doesNotHaveDuplicates();
@@ -127,8 +129,8 @@ class HouseStyleTest {
         Page.Cell below = cell(ledger, "(1,234.50)");
         Page.Cell above = cell(ledger, "60.00");
         // Digits stand below digits: the bracket hangs out.
-        int bracket =
-                TypeSetting.whole(StylePlanning.of(HouseStyles.SHIPPED.get(1))).width(")", TextStyle.CELL);
+        int bracket = new TypeSetting(100, StylePlanning.of(HouseStyles.SHIPPED.get(1)), Family.BASE)
+                .width(")", TextStyle.CELL);
         assertThat(below.x() + below.width() - bracket).isCloseTo(above.x() + above.width(), Offset.offset(2));
         assertThat(ledger.texts()).contains("–");
         Page red = page("\"look\": {\"figures\": {\"negative\": \"red\"}}");
@@ -185,7 +187,7 @@ class HouseStyleTest {
                   "marks": [{"id": "a", "name": "A", "sign": "!", "fill": "#ffffff"},
                             {"id": "a", "name": "B", "sign": "!", "fill": "#333333", "ink": "#161616"}]}}
                 """;
-        String faults = StyleCheck.of(Definitions.readStyle(pale)).stream()
+        String faults = StyleCheck.of(Definitions.readStyle(pale), Faces.SHIPPED).stream()
                 .map(Problem::toString)
                 .collect(Collectors.joining("\n"));
         assertThat(faults)

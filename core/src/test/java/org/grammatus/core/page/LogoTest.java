@@ -19,6 +19,7 @@ import org.grammatus.core.plan.style.Picture;
 import org.grammatus.core.plan.style.StyleCheck;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.typography.Faces;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 46: a logo stands at the right of the title; what is no sound picture is refused, and never breaks a page. */
@@ -86,7 +87,7 @@ class LogoTest {
                 {"format": "grammatus-style", "version": 1, "id": "s", "name": "S",
                  "look": {"logo": {%s, "width": %d}}}
                 """.formatted(files, width);
-        return StyleCheck.of(Definitions.readStyle(style)).stream()
+        return StyleCheck.of(Definitions.readStyle(style), Faces.SHIPPED).stream()
                 .map(Problem::toString)
                 .collect(Collectors.joining("\n"));
     }

@@ -12,6 +12,7 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.style.StyleCheck;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
+import org.grammatus.core.typography.Faces;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -94,7 +95,7 @@ class StylePatternsTest {
         String style = """
                 {"format": "grammatus-style", "version": 1, "id": "s", "name": "S",
                  "look": {"figures": {"date": "%s"}}}""".formatted(date);
-        assertThat(StyleCheck.of(Definitions.readStyle(style)).stream()
+        assertThat(StyleCheck.of(Definitions.readStyle(style), Faces.SHIPPED).stream()
                         .map(Problem::toString)
                         .collect(Collectors.joining()))
                 .contains("/look/figures/date")

@@ -13,16 +13,19 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** What is drawn of texts in other scripts than the report's own. */
 class TextRunsTest {
 
+    private static final Face REGULAR = Family.BASE.face(Weight.REGULAR);
+    private static final Face SEMIBOLD = Family.BASE.face(Weight.SEMIBOLD);
+
     private static final int SIZE = 900;
 
     private static String drawn(String text) {
-        return Face.REGULAR.runs(Face.REGULAR.printable(text), SIZE).stream()
+        return REGULAR.runs(REGULAR.printable(text), SIZE).stream()
                 .map(TextRun::text)
                 .collect(Collectors.joining());
     }
 
     private static List<Family> families(String text) {
-        return Face.SEMIBOLD.runs(Face.SEMIBOLD.printable(text), SIZE).stream()
+        return SEMIBOLD.runs(SEMIBOLD.printable(text), SIZE).stream()
                 .map(TextRun::family)
                 .toList();
     }
@@ -30,8 +33,8 @@ class TextRunsTest {
     @ParameterizedTest
     @ValueSource(strings = {"Bienengärtchen", "Μελισσοκομείο", "Пасека «Липа»", "Łąka 1 234,50 €", "„Rób tak” – 5 ½"})
     void whatTheReportsOwnLettersHaveIsPlain(String text) {
-        assertThat(Face.REGULAR.isPlain(text)).isTrue();
-        assertThat(Face.SEMIBOLD.isPlain(text)).isTrue();
+        assertThat(REGULAR.isPlain(text)).isTrue();
+        assertThat(SEMIBOLD.isPlain(text)).isTrue();
     }
 
     @ParameterizedTest
@@ -44,9 +47,7 @@ class TextRunsTest {
     })
     void whatIsReadFromRightToLeftIsDrawnSo(String said, String drawn) {
         assertThat(drawn(said)).isEqualTo(drawn);
-        assertThat(Face.REGULAR.printable(said))
-                .as("what is said stays as it is")
-                .isEqualTo(said);
+        assertThat(REGULAR.printable(said)).as("what is said stays as it is").isEqualTo(said);
     }
 
     /** Arabic, then the letters that Persian adds to it: each in the form that its neighbours ask for. */
@@ -69,13 +70,11 @@ class TextRunsTest {
 
     @Test
     void nothingIsLost() {
-        assertThat(Face.REGULAR.printable("a\u0308b"))
-                .as("joined with its accent")
-                .isEqualTo("äb");
-        assertThat(Face.REGULAR.printable("a\tb\u0000")).isEqualTo("a b ");
-        assertThat(Face.REGULAR.printable("蜂 x")).as("by its number").isEqualTo("⟨8702⟩ x");
-        assertThat(Face.REGULAR.printable("🐝")).isEqualTo("⟨1F41D⟩");
-        assertThat(Face.REGULAR.isPlain("⟨8702⟩")).isTrue();
+        assertThat(REGULAR.printable("a\u0308b")).as("joined with its accent").isEqualTo("äb");
+        assertThat(REGULAR.printable("a\tb\u0000")).isEqualTo("a b ");
+        assertThat(REGULAR.printable("蜂 x")).as("by its number").isEqualTo("⟨8702⟩ x");
+        assertThat(REGULAR.printable("🐝")).isEqualTo("⟨1F41D⟩");
+        assertThat(REGULAR.isPlain("⟨8702⟩")).isTrue();
     }
 
     @Test
@@ -85,7 +84,7 @@ class TextRunsTest {
                 .as("a name set apart does not turn the words")
                 .isEqualTo("שבד total");
         assertThat(drawn("דבש total")).as("unlike one that is not").isEqualTo("total שבד");
-        assertThat(Face.REGULAR.width("\u200F", SIZE)).isZero();
+        assertThat(REGULAR.width("\u200F", SIZE)).isZero();
     }
 
     @Test
@@ -96,7 +95,7 @@ class TextRunsTest {
             String text = random.ints(1 + random.nextInt(6), 0, words.size())
                     .mapToObj(words::get)
                     .collect(Collectors.joining(random.nextBoolean() ? " " : ""));
-            Face face = random.nextBoolean() ? Face.REGULAR : Face.SEMIBOLD;
+            Face face = random.nextBoolean() ? REGULAR : SEMIBOLD;
             int end = 0;
             for (TextRun run : face.runs(text, SIZE)) {
                 assertThat(run.x()).as(text).isBetween(end - 1, end);
@@ -112,7 +111,7 @@ class TextRunsTest {
 
     @Test
     void aPlainTextHasOneRun() {
-        assertThat(Face.REGULAR.runs("Honey", SIZE))
-                .containsExactly(new TextRun(Family.BASE, "Honey", 0, Face.REGULAR.width("Honey", SIZE)));
+        assertThat(REGULAR.runs("Honey", SIZE))
+                .containsExactly(new TextRun(Family.BASE, "Honey", 0, REGULAR.width("Honey", SIZE)));
     }
 }

@@ -7,29 +7,33 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
-import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.openpdf.text.pdf.BaseFont;
 
 /** The fonts of one PDF file, each opened when something is first set in it; a subset of each is embedded. */
 final class PdfFonts {
 
     private final Map<String, BaseFont> opened = new HashMap<>();
+    private final Map<String, Family> families = new HashMap<>();
 
-    /** The font of a family and a face, both as page models name them. */
-    BaseFont of(String family, String face) {
-        return opened.computeIfAbsent(
-                family + "-" + face,
-                name -> open(
-                        name,
-                        Family.valueOf(family.toUpperCase(Locale.ROOT)),
-                        Face.valueOf(face.toUpperCase(Locale.ROOT))));
+    /** @param own what the report is set in, where it is none of those that come along */
+    PdfFonts(Family own) {
+        Family.SHIPPED.forEach(family -> families.put(family.word(), family));
+        families.put(own.word(), own);
     }
 
-    private static BaseFont open(String name, Family family, Face face) {
+    /** The font of a family and a weight, both as page models name them. */
+    BaseFont of(String family, String weight) {
+        return opened.computeIfAbsent(
+                family + "-" + weight,
+                name -> open(name, families.get(family), Weight.valueOf(weight.toUpperCase(Locale.ROOT))));
+    }
+
+    private static BaseFont open(String name, Family family, Weight weight) {
         try {
             BaseFont font = BaseFont.createFont(
-                    name + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, family.bytes(face), null);
+                    name + ".ttf", BaseFont.IDENTITY_H, BaseFont.EMBEDDED, false, family.bytes(weight), null);
             font.setSecureRandom(new Fixed());
             // What it would list, PDF/UA-1 asks to be whole; it need not be there.
             font.setIncludeCidSet(false);

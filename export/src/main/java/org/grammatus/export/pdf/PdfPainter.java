@@ -3,7 +3,6 @@ package org.grammatus.export.pdf;
 import java.util.Iterator;
 import java.util.Optional;
 import org.grammatus.core.page.Page;
-import org.grammatus.core.typography.Family;
 import org.openpdf.text.DocumentException;
 import org.openpdf.text.pdf.PdfContentByte;
 import org.openpdf.text.pdf.PdfDictionary;
@@ -16,11 +15,12 @@ final class PdfPainter {
 
     static final float HUNDREDTHS = 100f;
 
-    private final PdfFonts fonts = new PdfFonts();
+    private final PdfFonts fonts;
     private final Optional<PdfTags> tags;
 
     /** @param tags what says what texts are; none for a file without tags */
-    PdfPainter(Optional<PdfTags> tags) {
+    PdfPainter(PdfFonts fonts, Optional<PdfTags> tags) {
+        this.fonts = fonts;
         this.tags = tags;
     }
 
@@ -84,45 +84,39 @@ final class PdfPainter {
             }
             if (cell.style() != style) {
                 style = cell.style();
-                setStyle(content, page.styles().get(style));
+                setStyle(content, page, page.styles().get(style));
             }
+            String text = page.texts().get(cell.text());
+            boolean plain = run == null || run.cell() != i;
             if (cell.turned()) {
-                turned(page, cell, content);
-                x = cell.x();
-                y = cell.y();
-                continue;
+                content.setTextMatrix(0, 1, -1, 0, cell.x() / HUNDREDTHS, up(page, cell.y()));
+            } else {
+                // Moves relative to the last text keep the file small.
+                content.moveText((cell.x() - x) / HUNDREDTHS, (y - cell.y()) / HUNDREDTHS);
             }
-            // Moves relative to the last text keep the file small.
-            content.moveText((cell.x() - x) / HUNDREDTHS, (y - cell.y()) / HUNDREDTHS);
             x = cell.x();
             y = cell.y();
-            String text = page.texts().get(cell.text());
-            if (run == null || run.cell() != i) {
+            if (plain) {
                 content.showText(text);
-                continue;
+            } else {
+                beginText(content, text);
+                for (; run != null && run.cell() == i; run = next(runs)) {
+                    Page.Style drawn = page.styles().get(style);
+                    content.setFontAndSize(fonts.of(run.family(), drawn.face()), drawn.size() / HUNDREDTHS);
+                    content.moveText((cell.x() + run.x() - x) / HUNDREDTHS, 0);
+                    x = cell.x() + run.x();
+                    content.showText(run.text());
+                }
+                content.endMarkedContentSequence();
+                style = Page.NONE;
             }
-            beginText(content, text);
-            for (; run != null && run.cell() == i; run = next(runs)) {
-                Page.Style drawn = page.styles().get(style);
-                content.setFontAndSize(fonts.of(run.family(), drawn.face()), drawn.size() / HUNDREDTHS);
-                content.moveText((cell.x() + run.x() - x) / HUNDREDTHS, 0);
-                x = cell.x() + run.x();
-                content.showText(run.text());
+            if (cell.turned()) {
+                content.setTextMatrix(cell.x() / HUNDREDTHS, up(page, cell.y()));
+                x = cell.x();
             }
-            content.endMarkedContentSequence();
-            style = Page.NONE;
         }
         tags.ifPresent(t -> t.end(content));
         content.endText();
-    }
-
-    /** Draws a text from bottom to top; moves go on from where it begins. */
-    private static void turned(Page page, Page.Cell cell, PdfContentByte content) {
-        float x = cell.x() / HUNDREDTHS;
-        float y = up(page, cell.y());
-        content.setTextMatrix(0, 1, -1, 0, x, y);
-        content.showText(page.texts().get(cell.text()));
-        content.setTextMatrix(x, y);
     }
 
     private static Page.Run next(Iterator<Page.Run> runs) {
@@ -136,8 +130,8 @@ final class PdfPainter {
         content.beginMarkedContentSequence(PdfName.SPAN, said, true);
     }
 
-    private void setStyle(PdfContentByte content, Page.Style style) {
-        content.setFontAndSize(fonts.of(Family.BASE.word(), style.face()), style.size() / HUNDREDTHS);
+    private void setStyle(PdfContentByte content, Page page, Page.Style style) {
+        content.setFontAndSize(fonts.of(page.family(), style.face()), style.size() / HUNDREDTHS);
         PdfColours.fill(content, style.ink());
     }
 }

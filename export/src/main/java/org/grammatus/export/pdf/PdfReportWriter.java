@@ -64,7 +64,7 @@ public final class PdfReportWriter implements ReportWriter {
         document.open();
         identity.date(writer);
         Optional<PdfTags> tags = tagged ? Optional.of(new PdfTags(writer)) : Optional.empty();
-        PdfPainter painter = new PdfPainter(tags);
+        PdfPainter painter = new PdfPainter(new PdfFonts(pages.inputs().family()), tags);
         PdfBookmarks bookmarks = new PdfBookmarks();
         for (int number = 1; number <= pages.count(); number++) {
             if (!progress.pagesWritten(number - 1)) {

@@ -16,6 +16,7 @@ import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Previews;
@@ -108,9 +109,9 @@ class PreviewController {
                     reader,
                     businessDate.of(report));
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
-            HouseStyle style = draft.orElseGet(() -> styles.of(report));
-            Planner.plan(checked, found, style, answers, businessDate.of(report));
-            RunRequest request = new RunRequest(report, found, style, answers, businessDate.of(report), body.view());
+            HouseLook look = draft.map(styles::look).orElseGet(() -> styles.of(report));
+            Planner.plan(checked, found, look, answers, businessDate.of(report));
+            RunRequest request = new RunRequest(report, found, look, answers, businessDate.of(report), body.view());
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));

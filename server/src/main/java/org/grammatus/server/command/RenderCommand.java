@@ -26,6 +26,7 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -110,6 +111,9 @@ final class RenderCommand implements Callable<Integer> {
     private Optional<String> style = Optional.empty();
 
     @CommandLine.Mixin
+    private FaceOption face = new FaceOption();
+
+    @CommandLine.Mixin
     private ZoneOption zone = new ZoneOption();
 
     @CommandLine.Spec
@@ -135,7 +139,8 @@ final class RenderCommand implements Callable<Integer> {
                 .orElseGet(() -> LocalDate.now(where));
         RunContext context = new RunContext(today, where);
         // Whatever is wrong with the definition, the answers and what they say of the dataset is told at once.
-        HouseStyle look = style.map(RenderCommand::style).orElseGet(() -> HouseStyles.shippedFor(definition));
+        HouseLook look = new HouseLook(
+                style.map(RenderCommand::style).orElseGet(() -> HouseStyles.shippedFor(definition)), face.faces());
         Planner.plan(checked, found, look, new Answers(answers), context);
         DatasetReader reader = StarReader.over(new SqliteSource(source));
         Answers given = DayValues.found(new Answers(answers), definition, found, reader, context);

@@ -12,6 +12,10 @@ public record PageView(
         int of,
         @Schema(description = "Hundredths of a point") int width,
         @Schema(description = "Hundredths of a point") int height,
+
+        @Schema(description = "What texts are set in, unless a run says otherwise")
+        String family,
+
         List<Page.Style> styles,
         List<Page.Node> nodes,
         List<String> ids,
@@ -62,6 +66,7 @@ public record PageView(
                 page.of(),
                 page.width(),
                 page.height(),
+                page.family(),
                 page.styles(),
                 page.nodes(),
                 page.ids(),

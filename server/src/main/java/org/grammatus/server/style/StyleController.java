@@ -106,7 +106,7 @@ class StyleController {
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addStyle", summary = "Adds a house style")
     SavedStyleView add(@RequestBody NewStyleBody body, Principal principal) {
-        return new SavedStyleView(styles.add(Styles.sound(text(body.definition())), account(principal)));
+        return new SavedStyleView(styles.add(styles.sound(text(body.definition())), account(principal)));
     }
 
     @PutMapping("/{id}")
@@ -115,7 +115,7 @@ class StyleController {
             summary = "Saves a changed house style, for all reports; refused where somebody saved since")
     SavedStyleView save(@PathVariable("id") String id, @RequestBody ChangedStyleBody body, Principal principal) {
         styles.saved(id);
-        HouseStyle style = Styles.sound(text(body.definition()));
+        HouseStyle style = styles.sound(text(body.definition()));
         if (!style.id().equals(id)) {
             throw new ProblemException(Problem.error(
                     "/id", "found \"" + style.id() + "\", expected \"" + id + "\"; a house style keeps its id"));

@@ -14,10 +14,12 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.HouseStyles;
 import org.grammatus.core.plan.style.StyleCheck;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.typography.Faces;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
@@ -34,6 +36,7 @@ public class Styles {
 
     private final Store store;
     private final Clock clock;
+    private final Faces faces;
     private final Map<String, Saved> byId = new ConcurrentHashMap<>();
 
     /** A style's newest state. */
@@ -42,9 +45,10 @@ public class Styles {
     /** A saved state. */
     public record StyleRevision(long number, String author, Instant savedAt) {}
 
-    Styles(Store store, Clock clock) {
+    Styles(Store store, Clock clock, AddedFaces faces) {
         this.store = store;
         this.clock = clock;
+        this.faces = faces;
         HouseStyles.SHIPPED.forEach(style -> byId.put(style.id(), new Saved(style, SHIPPED)));
         store.read()
                 .selectFrom(STYLE_REVISION)
@@ -71,11 +75,16 @@ public class Styles {
     }
 
     /** The style of a report: the usual one where it names none, or one that is not there. */
-    public HouseStyle of(Report report) {
-        return report.style()
+    public HouseLook of(Report report) {
+        return look(report.style()
                 .flatMap(id -> Optional.ofNullable(byId.get(id)))
                 .orElseGet(() -> byId.get(HouseStyles.FOUNDATION.id()))
-                .style();
+                .style());
+    }
+
+    /** A style, saved or not, with the faces that are there. */
+    public HouseLook look(HouseStyle style) {
+        return new HouseLook(style, faces);
     }
 
     /**
@@ -93,9 +102,9 @@ public class Styles {
      *
      * @throws ProblemException with every fault, among them what could not be read on paper
      */
-    static HouseStyle sound(String definition) {
+    HouseStyle sound(String definition) {
         HouseStyle style = Definitions.readStyle(definition);
-        List<Problem> faults = StyleCheck.of(style);
+        List<Problem> faults = StyleCheck.of(style, faces);
         if (!faults.isEmpty()) {
             throw new ProblemException(faults);
         }

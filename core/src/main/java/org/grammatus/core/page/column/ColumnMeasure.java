@@ -45,7 +45,7 @@ public final class ColumnMeasure {
         this.grouped = printed.grouped();
         this.plan = grouped.plan();
         this.index = index;
-        this.type = TypeSetting.whole(plan.inputs().style());
+        this.type = TypeSetting.whole(plan.inputs());
         this.rowsByPath = rowsByPath;
     }
 

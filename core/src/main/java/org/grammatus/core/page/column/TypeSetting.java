@@ -3,16 +3,19 @@ package org.grammatus.core.page.column;
 import java.util.List;
 import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.typography.Face;
+import org.grammatus.core.typography.Family;
 import org.grammatus.core.typography.LineBreaker;
+import org.grammatus.core.typography.Weight;
 
 /**
  * Type at the size that a table was fitted with. Lengths are hundredths of a point.
  *
  * @param percent 100 as designed
  */
-public record TypeSetting(int percent, PrintStyle look) {
+public record TypeSetting(int percent, PrintStyle look, Family family) {
 
     private static final String BRACKET = ")";
 
@@ -20,12 +23,17 @@ public record TypeSetting(int percent, PrintStyle look) {
     public static final int MOST_LINES = 12;
 
     /** Type as designed. */
-    public static TypeSetting whole(PrintStyle look) {
-        return new TypeSetting(100, look);
+    public static TypeSetting whole(RunInputs inputs) {
+        return of(100, inputs);
+    }
+
+    /** Type of a part of its size. */
+    public static TypeSetting of(int percent, RunInputs inputs) {
+        return new TypeSetting(percent, inputs.style(), inputs.family());
     }
 
     public Face face(TextStyle style) {
-        return look.texts().get(style).bold() ? Face.SEMIBOLD : Face.REGULAR;
+        return family.face(look.texts().get(style).bold() ? Weight.SEMIBOLD : Weight.REGULAR);
     }
 
     public String ink(TextStyle style) {

@@ -24,7 +24,9 @@ import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.BlockRowPlan;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.RunInputs;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.HouseStyles;
+import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.plan.style.StylePlanning;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -34,6 +36,7 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.typography.Family;
 
 /**
  * Plans a run: resolves and types all that a report says, against its datasets and the answers.
@@ -81,17 +84,17 @@ public final class Planner {
      */
     public static Plan plan(Checked<Report> checked, ReportDatasets datasets, Answers answers, RunContext context) {
         HouseStyle style = checked.document().map(HouseStyles::shippedFor).orElse(HouseStyles.FOUNDATION);
-        return plan(checked, datasets, style, answers, context);
+        return plan(checked, datasets, new HouseLook(style), answers, context);
     }
 
     /**
      * Plans a run likewise, to be printed in a house style.
      *
-     * @param style that the report names, or the usual one
+     * @param look the style that the report names, or the usual one
      * @throws ProblemException with every fault of the document, the answers and what the document says of its dataset
      */
     public static Plan plan(
-            Checked<Report> checked, ReportDatasets datasets, HouseStyle style, Answers answers, RunContext context) {
+            Checked<Report> checked, ReportDatasets datasets, HouseLook look, Answers answers, RunContext context) {
         if (checked.document().filter(report -> !report.blocks().isEmpty()).isEmpty()) {
             throw new ProblemException(checked.faults());
         }
@@ -108,14 +111,14 @@ public final class Planner {
                 && checked.faults().isEmpty()) {
             found.error("/answers", "with these answers no block of the report appears; choose others");
         }
-        RunInputs inputs = inputs(shown, prompts, context, datasets, style, found);
+        RunInputs inputs = inputs(shown, prompts, context, datasets, look, found);
         List<BlockPlan> blocks = new Planner(checked.with(all -> shown), datasets, inputs, found).blocks();
         found.addAll(ofAnswers);
         if (found.hasErrors() || !checked.faults().isEmpty()) {
             throw new ProblemException(checked.with(found.found()).faults());
         }
         found.addAll(Advice.on(blocks));
-        found.addAll(StyleAdvice.on(report, style, blocks));
+        found.addAll(StyleAdvice.on(report, look, blocks));
         return new Plan(inputs, blocks, arrangement(report, blocks), found.found());
     }
 
@@ -214,8 +217,10 @@ public final class Planner {
             List<ResolvedPrompt> prompts,
             RunContext context,
             ReportDatasets datasets,
-            HouseStyle style,
+            HouseLook look,
             Problems problems) {
+        HouseStyle style = look.style();
+        PrintStyle printed = StylePlanning.planned(report.look(), style);
         DatasetModel dataset = datasets.main();
         for (int i = 0; i < report.prompts().size(); i++) {
             String at = "/prompts/" + i + "/field";
@@ -260,7 +265,8 @@ public final class Planner {
                 context,
                 prompts,
                 PagePlanning.planned(report.page(), StylePlanning.edges(report.look(), style), problems),
-                StylePlanning.planned(report.look(), style),
+                printed,
+                look.faces().find(printed.face()).orElse(Family.BASE),
                 style.equals(HouseStyles.FOUNDATION)
                         ? Definitions.write(report)
                         : Definitions.write(report) + Definitions.write(style));

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.style.HouseStyle;
+import org.grammatus.core.definition.style.StyleParts;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.HighlightPlan;
+import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.problem.Problem;
 
@@ -14,14 +16,21 @@ final class StyleAdvice {
 
     private StyleAdvice() {}
 
-    /** What is told of a style that is gone, and of looks that it does not have. */
-    static List<Problem> on(Report report, HouseStyle style, List<BlockPlan> blocks) {
+    /** What is told of a style or a face that is gone, and of looks that it does not have. */
+    static List<Problem> on(Report report, HouseLook house, List<BlockPlan> blocks) {
+        HouseStyle style = house.style();
         List<Problem> notices = new ArrayList<>();
         report.style()
                 .filter(named -> !named.equals(style.id()))
                 .ifPresent(named -> notices.add(Problem.notice(
                         "/style",
                         "no house style is called \"" + named + "\"; it is printed in \"" + style.name() + "\"")));
+        String face = blocks.getFirst().facts().inputs().style().face();
+        if (house.faces().find(face).isEmpty()) {
+            notices.add(Problem.notice(
+                    report.look().flatMap(StyleParts::face).isPresent() ? "/look/face" : "/style",
+                    "no face is called \"" + face + "\"; texts are set in Source Sans"));
+        }
         for (BlockPlan block : blocks) {
             PrintStyle look = block.facts().inputs().style();
             for (HighlightPlan rule : block.facts().highlights()) {

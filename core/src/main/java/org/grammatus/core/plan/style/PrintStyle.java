@@ -10,6 +10,7 @@ import org.grammatus.core.dataset.Patterns;
 /**
  * How pages look, all of it said. Lengths are hundredths of a point, inks {@code #rrggbb}. Immutable.
  *
+ * @param face the name of what texts are set in
  * @param texts by what they are
  * @param ruleInk ink of lines
  * @param rowInk ink of the lines below rows
@@ -24,6 +25,7 @@ import org.grammatus.core.dataset.Patterns;
  * @param logo at the right of the title
  */
 public record PrintStyle(
+        String face,
         Map<TextStyle, TextFace> texts,
         String ruleInk,
         String rowInk,

@@ -14,6 +14,7 @@ import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.typography.Faces;
 import org.grammatus.core.value.Type;
 
 /** What a style must be so that everybody can read it: contrast by WCAG 2.2, and looks told apart without colour. */
@@ -32,10 +33,17 @@ public final class StyleCheck {
 
     private StyleCheck() {}
 
-    /** Every fault of a style, with its place in the document. */
-    public static List<Problem> of(HouseStyle style) {
+    /**
+     * Every fault of a style, with its place in the document.
+     *
+     * @param faces those that it may name
+     */
+    public static List<Problem> of(HouseStyle style, Faces faces) {
         PrintStyle look = StylePlanning.of(style);
         Problems problems = new Problems();
+        if (faces.find(look.face()).isEmpty()) {
+            problems.error("/look/face", "no face is called \"" + look.face() + "\"; choose one that is there");
+        }
         for (TextStyle kind : TextStyle.values()) {
             legible(
                     "/look/texts",

@@ -57,6 +57,7 @@ public final class StylePlanning {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
 
     private PrintStyle all() {
@@ -77,6 +78,7 @@ public final class StylePlanning {
                             }));
         }
         return new PrintStyle(
+                of(StyleParts::face, Optional::of),
                 texts,
                 of(StyleParts::inks, Inks::rule),
                 of(StyleParts::inks, Inks::rows),
