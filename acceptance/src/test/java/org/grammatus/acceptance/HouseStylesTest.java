@@ -5,7 +5,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
+import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -119,5 +127,86 @@ class HouseStylesTest {
         bench.page().getByText("Paper, margins, texts").click();
         bench.choose(bench.field("House style"), "Black on white");
         assertThat(bench.page().locator(".paper [data-role=PAGE_FOOTER]")).hasText("Merrowdale, page 1");
+    }
+
+    /** A font whose makers forbid that it is put into files (OpenType 1.9, OS/2, fsType). */
+    private static byte[] forbidden() {
+        byte[] font = Family.THAI.bytes(Weight.REGULAR);
+        int entry = new String(font, StandardCharsets.ISO_8859_1).indexOf("OS/2");
+        ByteBuffer bytes = ByteBuffer.wrap(font);
+        bytes.putShort(bytes.getInt(entry + 8) + 8, (short) 2);
+        return font;
+    }
+
+    /** A face of its own, drawn by browser and page alike: neither is wider than the other. */
+    @Test
+    void aFaceIsAddedWithItsLicenceAndReportsAreSetInIt() throws IOException {
+        Path folder = Files.createTempDirectory("faces");
+        Path regular = Files.write(folder.resolve("regular.ttf"), Family.WIDE.bytes(Weight.REGULAR));
+        Path semibold = Files.write(folder.resolve("semibold.ttf"), Family.WIDE.bytes(Weight.SEMIBOLD));
+        Path forbidden = Files.write(folder.resolve("forbidden.ttf"), forbidden());
+        Page page = PRODUCT.signedIn("author", "/styles/ledger");
+        assertThat(title(page)).isVisible();
+        Bench.button(page, "New style like this").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Set in ours");
+        section(page, "Face").click();
+        Bench.button(page, "Add a face…").click();
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a face…"));
+        Bench.button(page, "Add the face").click();
+        assertThat(form.getByRole(AriaRole.ALERT)).hasCount(3);
+        form.getByLabel("Name").fill("House face");
+        form.getByLabel("Licence, and who may use it").fill("Open Font License 1.1");
+        form.getByLabel("Regular", new Locator.GetByLabelOptions().setExact(true))
+                .setInputFiles(forbidden);
+        Bench.button(page, "Add the face").click();
+        assertThat(form.getByRole(AriaRole.ALERT)).containsText("forbid");
+        form.getByLabel("Regular", new Locator.GetByLabelOptions().setExact(true))
+                .setInputFiles(regular);
+        form.getByLabel("Semibold or bold").setInputFiles(semibold);
+        Accessibility.check(page);
+        Bench.button(page, "Add the face").click();
+        assertThat(form).hasCount(0);
+        assertThat(page.getByText("Licence: Open Font License 1.1")).isVisible();
+        assertThat(title(page)).hasCSS("font-family", Pattern.compile("Report house-face.*"));
+        page.evaluate("document.fonts.ready");
+        List<?> apart = (List<?>) page.evaluate("""
+                [...document.querySelectorAll('.paper [data-role=ROW] span')].map(span => {
+                  const range = document.createRange()
+                  range.selectNodeContents(span)
+                  return Math.abs(range.getBoundingClientRect().width - span.offsetWidth)
+                })""");
+        org.assertj.core.api.Assertions.assertThat(apart)
+                .isNotEmpty()
+                .allSatisfy(by -> org.assertj.core.api.Assertions.assertThat(((Number) by).doubleValue())
+                        .isLessThan(1.5));
+        Bench.button(page, "Save for all reports").click();
+        assertThat(page.getByText("is saved")).isVisible();
+        Bench.button(page, "Remove House face").click();
+        assertThat(page.getByText("choose another one there first")).isVisible();
+    }
+
+    @Test
+    void aLogoIsADrawingAndWhatCannotBeDrawnIsTold() throws IOException {
+        Path folder = Files.createTempDirectory("logos");
+        String drawing = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 60 40'>"
+                + "<circle cx='30' cy='20' r='15' fill='teal'/></svg>";
+        Path logo = Files.writeString(folder.resolve("logo.svg"), drawing);
+        Path unsafe = Files.writeString(
+                folder.resolve("unsafe.svg"), drawing.replace("</svg>", "<script>alert(1)</script></svg>"));
+        Page page = PRODUCT.signedIn("author", "/styles/ledger");
+        assertThat(title(page)).isVisible();
+        Bench.button(page, "New style like this").click();
+        page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("With a drawing");
+        section(page, "Logo").click();
+        Locator file = page.getByLabel("A PNG or SVG file");
+        file.setInputFiles(unsafe);
+        assertThat(page.getByAltText("The logo as it is")).isVisible();
+        Bench.button(page, "Save for all reports").click();
+        assertThat(page.getByText("<script> is not drawn").first()).isVisible();
+        assertThat(page.locator(".paper img")).hasCount(0);
+        file.setInputFiles(logo);
+        assertThat(page.locator(".paper img")).hasAttribute("src", Pattern.compile("data:image/svg\\+xml;base64,.*"));
+        Bench.button(page, "Save for all reports").click();
+        assertThat(page.getByText("is saved")).isVisible();
     }
 }

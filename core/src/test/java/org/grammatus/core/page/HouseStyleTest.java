@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -29,6 +30,7 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.typography.Faces;
 import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -54,6 +56,32 @@ class HouseStyleTest {
     private static Page page(String more) {
         return Pages.of(Bands.of(ROWS.grouped(report(more), Answers.NONE)), () -> false)
                 .page(1);
+    }
+
+    @Test
+    void aReportIsSetInTheFaceOfItsStyleAndMeasuredOnIt() {
+        assertThat(page("\"style\": \"standard\"").family()).isEqualTo("base");
+        Page noto = page("\"look\": {\"face\": \"noto-sans\"}");
+        assertThat(noto.family()).isEqualTo("wide");
+        Page.Cell figure = cell(noto, "60.00");
+        Page.Style style = noto.styles().get(figure.style());
+        assertThat(figure.width())
+                .isEqualTo(Family.WIDE
+                        .face(Weight.valueOf(style.face().toUpperCase(Locale.ROOT)))
+                        .width("60.00", style.size()));
+        assertThat(noto.runs()).as("all letters are there").isEmpty();
+    }
+
+    @Test
+    void aFaceThatIsGoneIsToldAndTheUsualOneTakesItsPlace() {
+        Report gone = report("\"look\": {\"face\": \"not-there\"}");
+        assertThat(notices(gone).toString()).contains("/look/face").contains("no face is called \"not-there\"");
+        assertThat(page("\"look\": {\"face\": \"not-there\"}").family()).isEqualTo("base");
+        String style = "{\"format\": \"grammatus-style\", \"version\": 1, \"id\": \"s\", \"name\": \"S\","
+                + " \"look\": {\"face\": \"not-there\"}}";
+        assertThat(StyleCheck.of(Definitions.readStyle(style), Faces.SHIPPED).stream()
+                        .map(Problem::pointer))
+                .containsExactly("/look/face");
     }
 
     private static Page.Cell cell(Page page, String text) {

@@ -24,6 +24,7 @@ import org.apache.pdfbox.pdmodel.documentinterchange.markedcontent.PDMarkedConte
 import org.apache.pdfbox.text.PDFMarkedContentExtractor;
 import org.apache.pdfbox.text.TextPosition;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.DemoData;
@@ -55,6 +56,8 @@ class OtherScriptsTest {
             "น้ำผึ้งป่า",
             "Honey דבש Co");
 
+    private static final String TURNED = "Depot מחסן";
+
     @TempDir
     private static Path folder;
 
@@ -73,7 +76,10 @@ class OtherScriptsTest {
                 naming.executeUpdate();
             }
         }
-        Report report = Starters.report("sales-by-fiscal-year").orElseThrow();
+        // A heading that reads from bottom to top is drawn likewise.
+        String turned = Starters.reportText("sales-by-fiscal-year")
+                .replace("\"label\": \"Depot\"", "\"label\": \"" + TURNED + "\", \"room\": {\"turned\": true}");
+        Report report = Definitions.readReport(turned);
         statement = new RunEngine(RunLimits.DEFAULT)
                 .run(
                         new RunRequest(
@@ -92,6 +98,7 @@ class OtherScriptsTest {
         for (int number = 1; number <= statement.pageCount(); number++) {
             texts.addAll(statement.pages().page(number).texts());
         }
+        assertThat(texts).contains(TURNED);
         assertThat(NAMES)
                 .allSatisfy(name ->
                         assertThat(texts).anySatisfy(text -> assertThat(text).contains(name)));

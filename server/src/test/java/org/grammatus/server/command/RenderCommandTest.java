@@ -7,6 +7,13 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.Set;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
@@ -60,6 +67,34 @@ class RenderCommandTest {
         arguments[4] = "--output=" + folder.resolve("out.pdf");
         System.arraycopy(more, 0, arguments, 5, more.length);
         return grammatus(arguments);
+    }
+
+    @Test
+    void aStylesFaceComesFromItsFiles() throws Exception {
+        Path face = Files.write(folder.resolve("noto.ttf"), Family.WIDE.bytes(Weight.REGULAR));
+        Path style = Files.writeString(
+                folder.resolve("style.json"),
+                "{\"format\": \"grammatus-style\", \"version\": 1, \"id\": \"s\", \"name\": \"S\","
+                        + " \"look\": {\"face\": \"house-face\"}}");
+        Outcome without = render("quiet-apiaries", "--style=" + style);
+        assertThat(without.status()).isZero();
+        assertThat(without.errors()).contains("no face is called \"house-face\"");
+        Outcome set = render("quiet-apiaries", "--style=" + style, "--face", "house-face=" + face);
+        assertThat(set.status()).as(set.errors()).isZero();
+        assertThat(set.errors()).doesNotContain("no face is called");
+        try (PDDocument document = Loader.loadPDF(folder.resolve("out.pdf").toFile())) {
+            Set<String> fonts = new HashSet<>();
+            for (COSName name : document.getPage(0).getResources().getFontNames()) {
+                fonts.add(document.getPage(0).getResources().getFont(name).getName());
+            }
+            assertThat(fonts).isNotEmpty().allMatch(font -> font.contains("NotoSans"));
+        }
+        Outcome missing = render("quiet-apiaries", "--face", "house-face=nowhere.ttf");
+        assertThat(missing.status()).isNotZero();
+        assertThat(missing.errors()).contains("nowhere.ttf").contains("cannot be read");
+        Outcome wrong = render("quiet-apiaries", "--face", "house-face=" + style);
+        assertThat(wrong.status()).isNotZero();
+        assertThat(wrong.errors()).contains("no TrueType or OpenType font");
     }
 
     @Test

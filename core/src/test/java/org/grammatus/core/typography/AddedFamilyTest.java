@@ -1,0 +1,135 @@
+package org.grammatus.core.typography;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.ByteBuffer;
+import java.util.Arrays;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** Meaning 49: faces from outside are looked through, and what they lack is set in those that come along. */
+class AddedFamilyTest {
+
+    private static final byte[] REGULAR = Family.WIDE.bytes(Weight.REGULAR);
+    private static final byte[] SEMIBOLD = Family.WIDE.bytes(Weight.SEMIBOLD);
+    private static final int SIZE = 900;
+
+    private static byte[] at(int offset, int value) {
+        byte[] changed = REGULAR.clone();
+        ByteBuffer.wrap(changed).putShort(offset, (short) value);
+        return changed;
+    }
+
+    private static int table(String tag) {
+        return TrueTypeFont.tables(ByteBuffer.wrap(REGULAR)).get(tag);
+    }
+
+    /** The font without the characters of the basic letters that are before one of them: their part of the map begins there. */
+    private static byte[] from(char first) {
+        byte[] changed = REGULAR.clone();
+        ByteBuffer font = ByteBuffer.wrap(changed);
+        int cmap = table("cmap");
+        for (int i = 0; i < font.getShort(cmap + 2); i++) {
+            int map = cmap + font.getInt(cmap + 8 + 8 * i);
+            int segments = font.getShort(map + 6) / 2;
+            for (int j = 0; font.getShort(map) == 4 && j < segments; j++) {
+                int start = map + 16 + 2 * (segments + j);
+                if (font.getShort(start) < first && font.getShort(map + 14 + 2 * j) >= first) {
+                    font.putShort(start, (short) first);
+                }
+            }
+        }
+        return changed;
+    }
+
+    private static void refused(byte[] file, String why) {
+        assertThatThrownBy(() -> Family.of("added", file, Optional.empty()))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining(why);
+    }
+
+    @Test
+    void textsAreAsWideAsTheFaceHasThem() {
+        Family added = Family.of("added", REGULAR, Optional.of(SEMIBOLD));
+        for (Weight weight : Weight.values()) {
+            assertThat(added.face(weight).width("Net 1,240.50", SIZE))
+                    .isEqualTo(Family.WIDE.face(weight).width("Net 1,240.50", SIZE))
+                    .isNotEqualTo(Family.BASE.face(weight).width("Net 1,240.50", SIZE));
+        }
+        assertThat(added.face(Weight.REGULAR).runs("Net", SIZE))
+                .containsExactly(
+                        new TextRun(added, "Net", 0, added.face(Weight.REGULAR).width("Net", SIZE)));
+    }
+
+    @Test
+    void withoutASemiboldFileTheRegularOneIsUsed() {
+        Family added = Family.of("added", REGULAR, Optional.empty());
+        assertThat(added.face(Weight.SEMIBOLD).width("Net", SIZE))
+                .isEqualTo(added.face(Weight.REGULAR).width("Net", SIZE));
+        assertThat(added.bytes(Weight.SEMIBOLD)).isEqualTo(REGULAR);
+    }
+
+    @Test
+    void whatItLacksIsSetInThoseThatComeAlongAndNothingIsLost() {
+        Face face = Family.of("added", REGULAR, Optional.empty()).face(Weight.REGULAR);
+        assertThat(face.runs("Net דבש", SIZE).stream().map(run -> run.family().word()))
+                .containsExactly("added", "hebrew");
+        assertThat(face.isPlain("Net")).isTrue();
+        assertThat(face.isPlain("→")).isFalse();
+        assertThat(face.runs(face.printable("→"), SIZE).getFirst().family()).isEqualTo(Family.BASE);
+        assertThat(face.printable("蜂")).isEqualTo("⟨8702⟩");
+    }
+
+    @Test
+    void whatIsNoFontFileIsRefused() {
+        refused(new byte[0], "no font file");
+        refused("%PDF-1.7 and more".getBytes(), "no TrueType or OpenType font");
+        refused("wOF2 and more".getBytes(), "packed for the web");
+        refused("ttcf and more".getBytes(), "collection");
+        refused(Arrays.copyOf(REGULAR, 100), "damaged");
+        refused(Arrays.copyOf(REGULAR, REGULAR.length / 2), "damaged");
+    }
+
+    @Test
+    void aFaceWithoutFiguresIsRefused() {
+        refused(from(':'), "it lacks 0 1 2 3 4 5 6 7 8 9 the space - . , %");
+        refused(from('A'), "9");
+    }
+
+    @Test
+    void aFaceThatMayNotBePutIntoFilesIsRefused() {
+        refused(at(table("OS/2") + 8, 2), "forbid");
+        // Editable embedding is embedding.
+        assertThat(Family.of("added", at(table("OS/2") + 8, 8), Optional.empty())
+                        .word())
+                .isEqualTo("added");
+    }
+
+    @Test
+    void glyphsOutsideTheFileAreRefused() {
+        refused(at(table("loca") + 400, 0x7FFF), "damaged");
+        refused(at(table("head") + 18, 0), "damaged");
+    }
+
+    /** Bytes changed at random come to a font, or are refused in words: never to another failure. */
+    @Test
+    void damageIsToldInWords() {
+        Random random = new Random(11);
+        int refused = 0;
+        for (int i = 0; i < 300; i++) {
+            byte[] file = REGULAR.clone();
+            for (int j = 0; j < 40; j++) {
+                file[random.nextInt(random.nextBoolean() ? 300 : file.length)] = (byte) random.nextInt();
+            }
+            try {
+                Family.of("added", file, Optional.empty()).face(Weight.REGULAR).width("Net 12", SIZE);
+            } catch (IllegalArgumentException e) {
+                assertThat(e.getMessage()).doesNotContain("null").isNotBlank();
+                refused++;
+            }
+        }
+        assertThat(refused).isPositive();
+    }
+}
