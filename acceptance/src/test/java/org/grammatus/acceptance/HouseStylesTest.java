@@ -35,6 +35,10 @@ class HouseStylesTest {
         return page.locator("summary").filter(new Locator.FilterOptions().setHasText(name));
     }
 
+    private static Locator styles(Page page) {
+        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("House styles"));
+    }
+
     private static void allAre(Page page, String colour) {
         for (String report : REPORTS) {
             page.navigate(page.url().replaceAll("(//[^/]+).*", "$1/reports/" + report));
@@ -89,8 +93,7 @@ class HouseStylesTest {
         size.press("Tab");
         assertThat(title(page)).isVisible();
         Bench.button(page, "Save for all reports").click();
-        assertThat(page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("House styles")))
-                .containsText("Large print");
+        assertThat(styles(page)).containsText("Large print");
 
         page.navigate(page.url().replaceAll("(//[^/]+).*", "$1/bench/order-counts"));
         Bench bench = Bench.opened(page);
@@ -180,7 +183,8 @@ class HouseStylesTest {
                 .allSatisfy(by -> org.assertj.core.api.Assertions.assertThat(((Number) by).doubleValue())
                         .isLessThan(1.5));
         Bench.button(page, "Save for all reports").click();
-        assertThat(page.getByText("is saved")).isVisible();
+        assertThat(styles(page)).containsText("Set in ours");
+        section(page, "Face").click();
         Bench.button(page, "Remove House face").click();
         assertThat(page.getByText("choose another one there first")).isVisible();
     }
@@ -207,6 +211,6 @@ class HouseStylesTest {
         file.setInputFiles(logo);
         assertThat(page.locator(".paper img")).hasAttribute("src", Pattern.compile("data:image/svg\\+xml;base64,.*"));
         Bench.button(page, "Save for all reports").click();
-        assertThat(page.getByText("is saved")).isVisible();
+        assertThat(styles(page)).containsText("With a drawing");
     }
 }

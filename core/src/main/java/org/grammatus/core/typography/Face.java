@@ -1,7 +1,10 @@
 package org.grammatus.core.typography;
 
 import com.ibm.icu.text.Normalizer2;
+import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * A weight of the family that a page is set in. What the family lacks is set in those that come along. Widths are of the family itself
@@ -13,6 +16,8 @@ public final class Face {
     private static final int COMBINING = 0x300;
 
     private static final int COMBINING_END = 0x36F;
+
+    private static final Pattern DIGIT = Pattern.compile("[0-9]");
 
     private final Family family;
     private final Weight weight;
@@ -98,6 +103,25 @@ public final class Face {
     /** Advance of a character of a plain text, in thousandths of an em. */
     int advance(int character) {
         return base().advance(character);
+    }
+
+    /** Whether all digits are of one width, so that those of figures stand below one another. */
+    public boolean hasTabularFigures() {
+        TrueTypeFont glyphs = base();
+        return IntStream.rangeClosed('0', '9').allMatch(digit -> glyphs.advance(digit) == glyphs.advance('0'));
+    }
+
+    /** A figure that is as wide as any that differs from this one in its digits alone. */
+    public String widest(String figure) {
+        if (hasTabularFigures()) {
+            return figure;
+        }
+        TrueTypeFont glyphs = base();
+        int digit = IntStream.rangeClosed('0', '9')
+                .boxed()
+                .max(Comparator.comparingInt(glyphs::advance))
+                .orElseThrow();
+        return DIGIT.matcher(figure).replaceAll(Character.toString(digit));
     }
 
     /** Width of a printable text at a size, both in hundredths of a point. */

@@ -64,6 +64,11 @@ final class TrueTypeFont {
         throw new IllegalArgumentException("The font has no character map of format 4");
     }
 
+    /** The number of a character's glyph; 0 where there is none. */
+    static int glyphOf(ByteBuffer font, int c) {
+        return glyph(font, unicodeSubtable(font, tables(font).get("cmap")), c);
+    }
+
     private static int glyph(ByteBuffer font, int subtable, int c) {
         int doubled = unsigned(font, subtable + 6);
         int ends = subtable + 14;

@@ -98,6 +98,28 @@ class AddedFamilyTest {
         refused(from('A'), "9");
     }
 
+    /** A column is measured on its largest and its smallest figure, whichever digits they have. */
+    @Test
+    void aFigureIsMeasuredAsIfAllItsDigitsWereTheWidest() {
+        byte[] narrowOne = REGULAR.clone();
+        ByteBuffer font = ByteBuffer.wrap(narrowOne);
+        int glyphOfOne = TrueTypeFont.glyphOf(font, '1');
+        int advance = table("hmtx") + 4 * glyphOfOne;
+        font.putShort(advance, (short) (font.getShort(advance) / 2));
+        Face face = Family.of("added", narrowOne, Optional.empty()).face(Weight.REGULAR);
+        assertThat(face.hasTabularFigures()).isFalse();
+        assertThat(face.width("1,111.1", SIZE)).isLessThan(face.width("2,000.0", SIZE));
+        Random random = new Random(3);
+        for (int i = 0; i < 500; i++) {
+            String figure = "-%,d.%02d".formatted(random.nextInt(1_000_000), random.nextInt(100));
+            assertThat(face.width(figure, SIZE)).isLessThanOrEqualTo(face.width(face.widest(figure), SIZE));
+            assertThat(face.widest(figure)).hasSameSizeAs(figure).doesNotContain("1");
+        }
+        Face tabular = Family.BASE.face(Weight.REGULAR);
+        assertThat(tabular.hasTabularFigures()).isTrue();
+        assertThat(tabular.widest("1,240")).isEqualTo("1,240");
+    }
+
     @Test
     void aFaceThatMayNotBePutIntoFilesIsRefused() {
         refused(at(table("OS/2") + 8, 2), "forbid");

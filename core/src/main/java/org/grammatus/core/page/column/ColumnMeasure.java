@@ -151,7 +151,7 @@ public final class ColumnMeasure {
         }
     }
 
-    /** Digits are of one width, so the smallest and the largest number are the widest. */
+    /** Any digit counts as the widest one, so the smallest and the largest number are the widest. */
     private void extremes(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
         int least = -1;
         int most = -1;
@@ -194,7 +194,7 @@ public final class ColumnMeasure {
         return finest;
     }
 
-    /** Digits are of one width, so one time of each month, weekday and number of digits is as wide as any. */
+    /** Any digit counts as the widest one, so one time of each month, weekday and number of digits is as wide as any. */
     private void times(Column.Longs column, BitSet rows, ValueFormat format, TextStyle style) {
         long unit = column.type().kind() == Kind.DATE ? 1 : Scalars.MICROS_OF_DAY;
         BitSet measured = new BitSet();
@@ -210,7 +210,7 @@ public final class ColumnMeasure {
                         + (date.getYear() > 9999 ? 1 : 0);
                 if (!measured.get(shape)) {
                     measured.set(shape);
-                    text(format.format(column, i), style);
+                    figure(format.format(column, i), style);
                 }
             }
         }
@@ -230,12 +230,17 @@ public final class ColumnMeasure {
             if (numbers) {
                 number(printed, style);
             } else {
-                text(printed, style);
+                figure(printed, style);
             }
         }
     }
 
-    private void number(String text, TextStyle style) {
+    private void figure(String text, TextStyle style) {
+        text(type.face(style).widest(text), style);
+    }
+
+    private void number(String printed, TextStyle style) {
+        String text = type.face(style).widest(printed);
         text(text, style);
         widest = Math.max(widest, type.width(type.printable(text, style), style) + type.roomForBracket(text, style));
         if (isBySign()) {

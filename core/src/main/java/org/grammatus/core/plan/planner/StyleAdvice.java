@@ -1,6 +1,7 @@
 package org.grammatus.core.plan.planner;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.style.HouseStyle;
@@ -10,6 +11,8 @@ import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.typography.Family;
+import org.grammatus.core.typography.Weight;
 
 /** What is told of how a report looks: a report is never refused for its style. */
 final class StyleAdvice {
@@ -30,6 +33,14 @@ final class StyleAdvice {
             notices.add(Problem.notice(
                     report.look().flatMap(StyleParts::face).isPresent() ? "/look/face" : "/style",
                     "no face is called \"" + face + "\"; texts are set in Source Sans"));
+        }
+        Family family = blocks.getFirst().facts().inputs().family();
+        if (!Arrays.stream(Weight.values())
+                .allMatch(weight -> family.face(weight).hasTabularFigures())) {
+            notices.add(Problem.advice(
+                    "/style",
+                    "the digits of the face \"" + face
+                            + "\" are of different widths: those of figures do not stand below one another"));
         }
         for (BlockPlan block : blocks) {
             PrintStyle look = block.facts().inputs().style();
