@@ -59,6 +59,11 @@ public sealed interface BandCell {
             return said.orElseGet(() -> format.format(values, at));
         }
 
+        /** The same with something printed in its stead. */
+        Value saying(String text) {
+            return new Value(column, part, Optional.of(text), values, at, format);
+        }
+
         /** The exact value. */
         public Scalar scalar() {
             return Scalars.at(values, at);

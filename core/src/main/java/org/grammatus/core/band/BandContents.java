@@ -31,6 +31,7 @@ public final class BandContents {
     private final TablePlan plan;
     private final Printed printed;
     private final BandMarks marks;
+    private final GroupLines lines;
 
     /** The contents of a table. */
     public BandContents(Grouped grouped) {
@@ -48,6 +49,7 @@ public final class BandContents {
         this.plan = grouped.plan();
         this.printed = new Printed(grouped);
         this.marks = new BandMarks(grouped);
+        this.lines = new GroupLines(plan);
     }
 
     public Grouped grouped() {
@@ -268,9 +270,12 @@ public final class BandContents {
         List<BandCell.Value> shared = shared(node);
         List<BandCell.Value> cells = new ArrayList<>();
         for (int column = 0; column < plan.columns().size(); column++) {
+            BandCell.Value value = column == lines.nameColumn(depth(node))
+                    ? shared.get(column).saying(printed.heading(node))
+                    : shared.get(column);
             cells.add(printed.totalAt(column, depth(node), Place.HEADER)
                     .map(total -> total(total, node))
-                    .orElse(shared.get(column)));
+                    .orElse(value));
         }
         return cells;
     }
@@ -297,9 +302,8 @@ public final class BandContents {
     private Optional<String> said(int column, int node, boolean none) {
         boolean others = groups.isOthers(node);
         LevelPlan level = level(node);
-        ColumnPlan shown = plan.columns().get(column);
-        boolean names = shown.value().equals(level.key()) || level.isCalledBy(shown.value());
-        if (names && (others || none || level.coarsening().isPresent())) {
+        if (GroupLines.isNamedBy(level, plan.columns().get(column))
+                && (others || none || level.coarsening().isPresent())) {
             return Optional.of(printed.label(node));
         }
         return others ? Optional.of("") : Optional.empty();

@@ -9,6 +9,7 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.GroupLines;
 import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
@@ -47,6 +48,7 @@ final class BandMeasures {
     private final Measured plainRow;
 
     private final RowLines rowLines;
+    private final GroupLines groupLines;
     private final AfterBands after;
 
     BandMeasures(
@@ -71,7 +73,8 @@ final class BandMeasures {
         this.width = width;
         this.titleWidth = titleWidth;
         this.rowLines = new RowLines(plan, columns, type);
-        this.plainRow = row(columns.stacks().deepest());
+        this.groupLines = new GroupLines(plan);
+        this.plainRow = row(columns.stacks().deepest(), TextStyle.CELL);
         this.after = new AfterBands(bands, plainRow.height());
     }
 
@@ -91,7 +94,7 @@ final class BandMeasures {
             case BLOCK_HEADER -> title(contents.words(bands, band), width, BELOW_BLOCK_TITLE);
             case GROUP_HEADING ->
                 heading(bands.node(band), contents.words(bands, band).getFirst(), false);
-            case GROUP_LINE, DETAIL -> columns.anyWraps() ? row(mostLines(band, marks(band))) : plainRow;
+            case GROUP_LINE, DETAIL -> line(band);
             case OTHER_ROWS -> otherRows(contents.words(bands, band).getFirst());
             case FIGURE -> cards.orElseThrow().of(bands.row(band));
             case PARAGRAPH -> paragraphs.orElseThrow().of(bands.row(band));
@@ -102,7 +105,14 @@ final class BandMeasures {
 
     /** The heading of a group where it goes on after a break. */
     Measured continued(int node) {
-        return heading(node, contents.continued(node), true);
+        BandCell.Words name = contents.continued(node);
+        if (!groupLines.hold(depth(node))) {
+            return heading(node, name, true);
+        }
+        int left = columns.x()[Math.max(0, groupLines.nameColumn(depth(node)))];
+        Stack stack = new Stack(0);
+        stack.put(name, TextStyle.TOTAL, left, width - left);
+        return new Measured(stack.y + look.belowRow(), stack.lines, 0, Measured.NO_RULE);
     }
 
     /** The title, beside the logo where there is one. */
@@ -144,12 +154,21 @@ final class BandMeasures {
         return new Measured(stack.y + BELOW_HEADING, stack.lines, values, Measured.NO_RULE);
     }
 
-    private Measured row(int lines) {
+    private Measured line(int band) {
+        TextStyle style = valueStyle(band);
+        if (!columns.anyWraps() && style == TextStyle.CELL) {
+            return plainRow;
+        }
+        return row(
+                columns.anyWraps()
+                        ? mostLines(band, marks(band))
+                        : columns.stacks().deepest(),
+                style);
+    }
+
+    private Measured row(int lines, TextStyle style) {
         return new Measured(
-                lines * type.lineHeight(TextStyle.CELL) + look.belowRow(),
-                List.of(),
-                type.ascent(TextStyle.CELL),
-                Measured.NO_RULE);
+                lines * type.lineHeight(style) + look.belowRow(), List.of(), type.ascent(style), Measured.NO_RULE);
     }
 
     /** By column, how many lines of a band's values stand above its own in its place. */
@@ -218,8 +237,8 @@ final class BandMeasures {
         return switch (bands.kind(band)) {
             case GROUP_HEADING, GROUP_FOOTER -> TextStyle.TOTAL;
             case REPORT_FOOTER -> TextStyle.GRAND_TOTAL;
-            case GROUP_LINE, DETAIL, REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, FIGURE, PARAGRAPH, EMPTY, REFUSED ->
-                TextStyle.CELL;
+            case GROUP_LINE -> groupLines.hold(depth(bands.node(band))) ? TextStyle.TOTAL : TextStyle.CELL;
+            case DETAIL, REPORT_HEADER, BLOCK_HEADER, OTHER_ROWS, FIGURE, PARAGRAPH, EMPTY, REFUSED -> TextStyle.CELL;
         };
     }
 

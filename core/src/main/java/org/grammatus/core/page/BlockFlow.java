@@ -169,7 +169,7 @@ final class BlockFlow {
     /** Headings, one row, whether of a table or of key figures, and the footers right after it. */
     private int unitEnd(int unit) {
         int band = unit;
-        while (band < bands.size() && bands.kind(band).isHeading()) {
+        while (band < bands.size() && block.open().isHeading(band)) {
             band++;
         }
         if (band < bands.size() && bands.kind(band).isRow()) {

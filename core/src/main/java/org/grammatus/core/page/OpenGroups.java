@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.band.GroupLines;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
@@ -17,11 +18,13 @@ final class OpenGroups {
     private final TablePlan plan;
     private final GroupTree tree;
     private final boolean anyNewPage;
+    private final GroupLines lines;
 
     OpenGroups(Bands bands) {
         this.bands = bands;
         this.plan = bands.grouped().plan();
         this.tree = bands.grouped().tree();
+        this.lines = new GroupLines(plan);
         this.anyNewPage = plan.levels().stream().anyMatch(LevelPlan::newPage);
     }
 
@@ -75,6 +78,12 @@ final class OpenGroups {
         return plan.levels().get(depth - 1);
     }
 
+    /** Whether a band says what stands below it: it is never last on a page. */
+    boolean isHeading(int band) {
+        BandKind kind = bands.kind(band);
+        return kind.isHeading() || kind == BandKind.GROUP_LINE && lines.hold(tree.depthOf(bands.node(band)));
+    }
+
     /** The groups above a band whose headings a new page repeats, outermost first. */
     List<Integer> above(int band) {
         List<Integer> open = new ArrayList<>();
@@ -82,7 +91,7 @@ final class OpenGroups {
         int node = bands.node(band);
         boolean inside = kind == BandKind.DETAIL || kind == BandKind.OTHER_ROWS || kind == BandKind.GROUP_FOOTER;
         for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (plan.levels().get(tree.depthOf(n) - 1).header() == Header.HEADING) {
+            if (level(tree.depthOf(n)).header() == Header.HEADING || lines.hold(tree.depthOf(n))) {
                 open.addFirst(n);
             }
         }

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.grammatus.core.band.GroupLines;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.band.Words;
@@ -17,6 +18,7 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Kind;
@@ -88,11 +90,7 @@ public final class ColumnMeasure {
             PrintedRows.Values own = grouped.rows().columns().get(index);
             values(own.values(), printedRows(own), printed.columnFormat(index), row);
         }
-        for (List<Column> cells : grouped.figures().shared()) {
-            if (!cells.isEmpty()) {
-                values(cells.get(index), printed.columnFormat(index), row);
-            }
-        }
+        groupLines(row);
         for (int t = 0; t < plan.totals().size(); t++) {
             if (plan.totals().get(t).column() == index) {
                 boolean grand = plan.totals().get(t).places().containsKey(TotalPlan.REPORT_LEVEL);
@@ -107,6 +105,31 @@ public final class ColumnMeasure {
             }
         }
         return widest;
+    }
+
+    /** What stands in the lines of groups, set off where something stands inside them. */
+    private void groupLines(TextStyle row) {
+        GroupLines lines = new GroupLines(plan);
+        for (int depth = 0; depth < grouped.figures().shared().size(); depth++) {
+            List<Column> cells = grouped.figures().shared().get(depth);
+            if (!cells.isEmpty()) {
+                TextStyle style = lines.hold(depth) ? TextStyle.TOTAL : row;
+                values(cells.get(index), printed.columnFormat(index), style);
+                if (lines.nameColumn(depth) == index) {
+                    names(depth, style);
+                }
+            }
+        }
+    }
+
+    private void names(int depth, TextStyle style) {
+        GroupTree tree = grouped.tree();
+        for (int place = 0; place < tree.nodeCount(); place++) {
+            int node = tree.nodeAt(place);
+            if (tree.depthOf(node) == depth) {
+                text(printed.heading(node), style);
+            }
+        }
     }
 
     private void otherRows(int total) {
