@@ -158,6 +158,7 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     case 'dataset':
     case 'title':
     case 'note':
+    case 'totalText':
       return of && { kind: 'block', id: of.id }
     default:
       return steps[0] === 'title' || steps[0] === 'description' ? { kind: 'report', id: '' } : undefined

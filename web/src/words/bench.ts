@@ -249,6 +249,9 @@ export const bench = {
   blocks: {
     title: 'Title',
     note: 'Note below the title',
+    noteHint: 'Totals of all its rows in braces: {COUNT(*)}, {SUM(net_amount)}.',
+    totalText: 'What the grand total is called',
+    totalTextUsual: 'Grand total',
     dataset: 'Data',
     beside: 'Beside the block before it',
     share: 'Share of the width, in percent',

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, ref } from 'vue'
 import AppearsField from './AppearsField.vue'
+import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import {
@@ -32,6 +33,7 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 const text = words.bench.blocks
 const id = computed(() => props.block.id)
+const isTable = computed(() => props.block.kind === 'table' || props.block.kind === 'banded')
 const share = computed(() => shareOf(props.report, id.value))
 const lines = ref<DatasetLine[]>([])
 onMounted(async () => {
@@ -51,10 +53,21 @@ function change(what: Partial<Block>, key: string) {
       @update:model-value="(title) => change({ title: title || undefined }, 'title')"
     />
   </InspectorField>
-  <InspectorField :label="text.note">
-    <TextInput
+  <InspectorField :label="text.note" :hint="text.noteHint" :problem="problem('note')">
+    <ExpressionField
+      in-text
       :model-value="block.note"
+      :invalid="!!problem('note')"
       @update:model-value="(note) => change({ note: note || undefined }, 'note')"
+    />
+  </InspectorField>
+  <InspectorField v-if="isTable" :label="text.totalText" :problem="problem('totalText')">
+    <ExpressionField
+      in-text
+      :model-value="block.totalText"
+      :placeholder="text.totalTextUsual"
+      :invalid="!!problem('totalText')"
+      @update:model-value="(totalText) => change({ totalText: totalText || undefined }, 'totalText')"
     />
   </InspectorField>
   <InspectorField

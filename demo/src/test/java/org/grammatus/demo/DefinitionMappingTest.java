@@ -54,6 +54,8 @@ class DefinitionMappingTest {
             Map.entry("blocks block", "part"),
             Map.entry("fields id", "field"),
             Map.entry("also field", "field"),
+            Map.entry("blocks note", "template"),
+            Map.entry("blocks totalText", "template"),
             Map.entry("figures value", "expression"),
             Map.entry("paragraphs text", "template"),
             Map.entry("highlights when", "expression"));

@@ -101,6 +101,19 @@ class RunStagesTest {
         assertThat(second.pages().page(1).texts()).contains("Another").doesNotContain("R");
     }
 
+    /** What a note says of all rows is a figure, its words are not. */
+    @Test
+    void theWordsOfANoteGroupNothingAndItsFiguresDo() {
+        run(REPORT);
+        String noted = REPORT.replace("\"levels\"", "\"note\": \"{COUNT(*)} lines\", \"levels\"");
+        RunResult first = run(noted);
+        assertThat(first.touched()).isEqualTo(new Touched(0, LINES));
+        assertThat(first.pages().page(1).texts()).contains("1,000,000 lines");
+        RunResult reworded = run(noted.replace("lines\"", "lines in all\""));
+        assertThat(reworded.touched()).isEqualTo(new Touched(0, 0));
+        assertThat(reworded.pages().page(1).texts()).contains("1,000,000 lines in all");
+    }
+
     @Test
     void anotherOrderTriesNoConditionAgainAndWhatWasThereBeforeIsThereStill() {
         RunResult up = run(REPORT);

@@ -150,9 +150,7 @@ public final class BandContents {
     private List<BandCell.Words> blockHeader() {
         List<BandCell.Words> words = new ArrayList<>();
         plan.title().ifPresent(title -> words.add(new BandCell.Words(Role.BLOCK_TITLE, plan.id(), title)));
-        plan.note()
-                .filter(note -> !note.isBlank())
-                .ifPresent(note -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), note)));
+        printed.note().ifPresent(note -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), note)));
         plan.reach().forEach(text -> words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), text)));
         if (plan.layout().hasLegend()) {
             words.add(new BandCell.Words(Role.SUBTITLE, plan.id(), legend()));

@@ -125,7 +125,9 @@ public final class Printed {
     /** What a footer calls its group: "Lakeside total", the grand total, or the level's own text. */
     public String totalName(int node) {
         if (node == GroupTree.ROOT) {
-            return words.grandTotal();
+            return plan.totalText()
+                    .map(text -> text(text, grouped.figures().texts().getFirst().footer(), node))
+                    .orElseGet(words::grandTotal);
         }
         int depth = grouped.tree().depthOf(node);
         return plan.levels()
@@ -133,6 +135,13 @@ public final class Printed {
                 .footerText()
                 .map(text -> text(text, grouped.figures().texts().get(depth).footer(), node))
                 .orElseGet(() -> words.total(label(node)));
+    }
+
+    /** What stands below a block's title; nothing where it is blank. */
+    public Optional<String> note() {
+        return plan.note()
+                .map(text -> text(text, grouped.figures().texts().getFirst().header(), GroupTree.ROOT))
+                .filter(note -> !note.isBlank());
     }
 
     private String text(TablePlan.GroupText text, List<Optional<Column>> values, int node) {

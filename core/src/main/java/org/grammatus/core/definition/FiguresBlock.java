@@ -43,7 +43,7 @@ public record FiguresBlock(
         return new FiguresBlock(
                 to.part(id),
                 title,
-                note,
+                to.template(note),
                 dataset,
                 mappedFilters(to),
                 mappedFields(to),

@@ -40,7 +40,7 @@ public sealed interface ReportBlock permits TableBlock, FiguresBlock, TextBlock 
     /** What stands above it. */
     Optional<String> title();
 
-    /** A word below its title. */
+    /** A template of what stands below its title. */
     Optional<String> note();
 
     /** Id of the dataset that it is over; the report's unless given. */

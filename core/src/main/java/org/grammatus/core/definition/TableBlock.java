@@ -13,6 +13,7 @@ import org.grammatus.core.choice.layout.TableLayout;
  *
  * @param kind {@code table}; {@code banded} is the older word for the same
  * @param counts ids of the dataset's tables whose rows are counted in words beside every total: "5 orders, 12 lines"
+ * @param totalText template of what the grand total is called
  * @param rounding where sums are rounded; {@link Rounding#PRINTED} unless given
  * @param totalsCover whether totals take in the groups and rows that are left out; {@link Cover#SHOWN} unless given
  * @param layout how it stands on pages
@@ -29,6 +30,7 @@ import org.grammatus.core.choice.layout.TableLayout;
     "levels",
     "columns",
     "totals",
+    "totalText",
     "totalsCover",
     "rounding",
     "counts",
@@ -49,6 +51,7 @@ public record TableBlock(
         List<ReportLevel> levels,
         List<ReportColumn> columns,
         List<ReportTotal> totals,
+        Optional<String> totalText,
         Optional<Cover> totalsCover,
         Optional<Rounding> rounding,
         List<String> counts,
@@ -69,13 +72,14 @@ public record TableBlock(
                 to.part(id),
                 kind,
                 title,
-                note,
+                to.template(note),
                 dataset,
                 mappedFilters(to),
                 mappedFields(to),
                 levels.stream().map(level -> level.mapped(to)).toList(),
                 columns.stream().map(column -> column.mapped(to)).toList(),
                 totals.stream().map(total -> total.mapped(to)).toList(),
+                to.template(totalText),
                 totalsCover,
                 rounding,
                 counts,
@@ -99,6 +103,7 @@ public record TableBlock(
                 Appearance.each(levels, pointer + "/levels", ReportLevel::appears, ReportLevel::switchedOff, holds),
                 Appearance.each(columns, pointer + "/columns", ReportColumn::appears, ReportColumn::switchedOff, holds),
                 totals,
+                totalText,
                 totalsCover,
                 rounding,
                 counts,

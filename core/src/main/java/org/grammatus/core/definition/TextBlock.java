@@ -29,7 +29,7 @@ public record TextBlock(
         return new TextBlock(
                 to.part(id),
                 title,
-                note,
+                to.template(note),
                 dataset,
                 mappedFilters(to),
                 paragraphs.stream().map(paragraph -> paragraph.mapped(to)).toList(),

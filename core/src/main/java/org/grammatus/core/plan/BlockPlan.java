@@ -27,7 +27,7 @@ public sealed interface BlockPlan permits TablePlan, FiguresPlan, TextPlan {
         return facts().title();
     }
 
-    default Optional<String> note() {
+    default Optional<TablePlan.GroupText> note() {
         return facts().note();
     }
 

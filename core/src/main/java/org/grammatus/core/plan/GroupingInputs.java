@@ -3,6 +3,7 @@ package org.grammatus.core.plan;
 import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Rounding;
@@ -32,7 +33,8 @@ public record GroupingInputs(
         List<HighlightPlan> highlights,
         RowsPlan rows,
         Optional<Integer> carriedIn,
-        List<Typed> pageFigures) {
+        List<Typed> pageFigures,
+        List<Optional<TablePlan.GroupText>> texts) {
 
     public static GroupingInputs of(TablePlan plan) {
         // Where lines are rounded first, what is printed is what is added up.
@@ -55,7 +57,10 @@ public record GroupingInputs(
                 plan.highlights().stream().map(HighlightPlan::unprinted).toList(),
                 plan.rows().markedOnly(false),
                 plan.carriedIn(),
-                plan.pageFigures().stream().map(PageFigure::value).toList());
+                plan.pageFigures().stream().map(PageFigure::value).toList(),
+                Stream.of(plan.note(), plan.totalText())
+                        .map(text -> text.map(TablePlan.GroupText::unprinted))
+                        .toList());
     }
 
     private static ColumnPlan unprinted(ColumnPlan column, boolean rounds) {

@@ -22,7 +22,8 @@ import org.grammatus.core.prompt.RunContext;
  * A banded table, ready to be read and computed. Immutable.
  *
  * @param title what stands above it
- * @param note a word below its title
+ * @param note what stands below its title
+ * @param totalText what its grand total is called; as the report's language has it unless given
  * @param filters the conditions that are left once unanswered prompts are removed, in their order
  * @param levels the levels that are switched on, outermost first; columns and highlights likewise
  * @param counted numbers of the tables whose rows are counted beside totals
@@ -37,7 +38,8 @@ public record TablePlan(
         String id,
         String pointer,
         Optional<String> title,
-        Optional<String> note,
+        Optional<GroupText> note,
+        Optional<GroupText> totalText,
         List<String> reach,
         DatasetModel dataset,
         List<FilterPlan> filters,
@@ -168,6 +170,7 @@ public record TablePlan(
                 pointer,
                 title,
                 note,
+                totalText,
                 otherReach,
                 dataset,
                 otherFilters,
@@ -184,8 +187,16 @@ public record TablePlan(
                 otherFields);
     }
 
-    /** A text about a group, piece by piece. */
-    public record GroupText(List<TextPart> parts) {}
+    /** A text about a group, or about all rows, piece by piece. */
+    public record GroupText(List<TextPart> parts) {
+
+        /** The same without its words. */
+        GroupText unprinted() {
+            return new GroupText(parts.stream()
+                    .map(part -> part instanceof TextPart.Literal ? new TextPart.Literal("") : part)
+                    .toList());
+        }
+    }
 
     /** A piece of a group's text. */
     public sealed interface TextPart {

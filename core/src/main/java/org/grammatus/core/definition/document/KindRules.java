@@ -163,7 +163,16 @@ final class KindRules {
     /** What only tables have, and some more, said of a kind that is made of something else. */
     private static Map<String, String> ofTables(String instead, String... more) {
         return Stream.concat(
-                        Stream.of("levels", "columns", "totals", "totalsCover", "rounding", "counts", "rows", "layout"),
+                        Stream.of(
+                                "levels",
+                                "columns",
+                                "totals",
+                                "totalText",
+                                "totalsCover",
+                                "rounding",
+                                "counts",
+                                "rows",
+                                "layout"),
                         Stream.of(more))
                 .collect(Collectors.toMap(name -> name, name -> "this block is made of " + instead));
     }

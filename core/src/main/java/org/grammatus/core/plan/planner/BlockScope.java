@@ -188,7 +188,8 @@ final class BlockScope {
                 block.id(),
                 pointer,
                 block.title(),
-                block.note(),
+                block.note().map(text -> text("/note", text)),
+                totalText().map(text -> text("/totalText", text)),
                 reachInWords(),
                 dataset,
                 filters,
@@ -203,6 +204,20 @@ final class BlockScope {
                 layout,
                 pageFigures,
                 names.used());
+    }
+
+    private Optional<String> totalText() {
+        return block instanceof TableBlock table ? table.totalText() : Optional.empty();
+    }
+
+    private TablePlan.GroupText text(String property, String text) {
+        TablePlan.GroupText planned = new TextPlanning(names, dataset, problems).blockText(pointer + property, text);
+        for (TablePlan.TextPart part : planned.parts()) {
+            if (part instanceof TablePlan.TextPart.Figure figure) {
+                expressions.requireAround(pointer + property, figure.value(), 0);
+            }
+        }
+        return planned;
     }
 
     /** The names of keys that were chosen are read, too, so that the answers can be said in words. */

@@ -17,7 +17,7 @@ import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 
-/** Types the expressions in the templates of group headings and footers. */
+/** Types the expressions in the templates of groups' headings and footers, and of blocks' own. */
 final class TextPlanning {
 
     /** Stands for the group's own label, unless a field has this name. */
@@ -34,24 +34,41 @@ final class TextPlanning {
     }
 
     TablePlan.GroupText groupText(String pointer, String text) {
+        return text(pointer, text, true);
+    }
+
+    /** A text about all rows of a block: it has no group, and no row of its own. */
+    TablePlan.GroupText blockText(String pointer, String text) {
+        return text(pointer, text, false);
+    }
+
+    private TablePlan.GroupText text(String pointer, String text, boolean ofGroup) {
         Template template = problems.collect(pointer, () -> Template.parse(text), new Template(List.of()));
         List<TablePlan.TextPart> parts = new ArrayList<>();
         for (Template.Part part : template.parts()) {
             parts.add(
                     switch (part) {
                         case Template.Part.Literal literal -> new TablePlan.TextPart.Literal(literal.text());
-                        case Template.Part.Slot slot -> slot(pointer, slot);
+                        case Template.Part.Slot slot -> slot(pointer, slot, ofGroup);
                     });
         }
         return new TablePlan.GroupText(List.copyOf(parts));
     }
 
-    private TablePlan.TextPart slot(String pointer, Template.Part.Slot slot) {
+    private TablePlan.TextPart slot(String pointer, Template.Part.Slot slot, boolean ofGroup) {
         String text = slot.expression().trim();
-        if (text.equalsIgnoreCase(GROUP) && names.field(GROUP, false).isEmpty()) {
+        if (ofGroup && text.equalsIgnoreCase(GROUP) && names.field(GROUP, false).isEmpty()) {
             return new TablePlan.TextPart.GroupLabel();
         }
-        return problems.collect(pointer, () -> figure(slot), new TablePlan.TextPart.Literal(""));
+        return problems.collect(
+                pointer,
+                () -> ofGroup
+                        ? figure(slot)
+                        : new TablePlan.TextPart.Figure(
+                                typed(slot, names, Typing.Place.SCOPE),
+                                true,
+                                Formats.of(typed(slot, names, Typing.Place.SCOPE), dataset)),
+                new TablePlan.TextPart.Literal(""));
     }
 
     private TablePlan.TextPart figure(Template.Part.Slot slot) {
