@@ -1,4 +1,6 @@
 import { stripped } from './report'
+import type { Report } from '@/api/client'
+
 /** A layout with one choice made otherwise; one that says nothing any more is left out. */
 export function laidOut<T extends object, K extends keyof T>(
   layout: T | undefined,
@@ -14,6 +16,18 @@ export function laidOut<T extends object, K extends keyof T>(
 /** The parts of a line at the edge of pages. */
 export const PARTS = ['start', 'centre', 'end'] as const
 export type EdgePart = (typeof PARTS)[number]
+
+/** The report with the text of one part of a line at an edge of its pages in another. */
+export function withMovedText(
+  report: Report,
+  edge: keyof NonNullable<Report['page']['lines']>,
+  from: EdgePart,
+  to: EdgePart,
+): Report {
+  const line = report.page.lines?.[edge]
+  const lines = line && { ...report.page.lines, [edge]: movedText(line, from, to) }
+  return lines ? { ...report, page: { ...report.page, lines } } : report
+}
 
 /** A line with the text of one part in another; what stands there comes in its place. */
 export function movedText<T extends Partial<Record<EdgePart, string>>>(

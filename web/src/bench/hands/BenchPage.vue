@@ -2,7 +2,9 @@
 import { computed, useTemplateRef } from 'vue'
 import BenchOverlay from './BenchOverlay.vue'
 import BlockFrame from './BlockFrame.vue'
+import EdgeLines from './EdgeLines.vue'
 import type { BlockPlace } from '../edits/arrangement'
+import { withMovedText, type EdgePart } from '../edits/layout'
 import InPlaceText from './InPlaceText.vue'
 import type { Part } from '../parts'
 import type { useBenchEdits } from '../useBenchEdits'
@@ -57,6 +59,9 @@ function leaveText() {
 const beginColumn = (id: string) =>
   props.inPlace.begin(props.report, props.page!, props.zoom, { kind: 'column', id })
 
+const movedName = (from: EdgePart, to: EdgePart) =>
+  words.layout.page.moved(words.layout.page[from], words.layout.page[to])
+
 defineExpose({ desk })
 </script>
 
@@ -109,6 +114,16 @@ defineExpose({ desk })
           :scale="scale"
           @place="(id, place) => emit('place', id, place)"
           @share="(id, percent) => emit('share', id, percent)"
+        />
+        <EdgeLines
+          :report="report"
+          :page="page"
+          :bands="bands"
+          :scale="scale"
+          @move="
+            (edge, from, to) => emit('text', movedName(from, to), (r) => withMovedText(r, edge, from, to))
+          "
+          @pick="hands.select({ kind: 'page', id: '' })"
         />
         <InPlaceText
           v-if="editing"
