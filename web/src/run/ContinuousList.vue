@@ -4,6 +4,7 @@ import { api, type PageView, type StripsView } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
 import { PIXEL } from '@/paper/geometry'
+import { oneAFrame } from '@/paper/oneAFrame'
 import PaperPage from '@/paper/PaperPage.vue'
 import type { Uncounted } from '@/paper/useLight'
 import { words } from '@/words'
@@ -36,6 +37,7 @@ const MOST_ASKED = 3
 const strips = shallowRef<StripsView>()
 const loaded = shallowReactive(new Map<number, PageView>())
 const asking = new Set<number>()
+const turn = oneAFrame()
 const first = ref(0)
 const last = ref(0)
 const scroller = useTemplateRef('scroller')
@@ -122,6 +124,7 @@ async function load(index: number) {
   const run = props.run
   asking.add(index)
   const strip = await api.strip(run, index + 1).catch(() => undefined)
+  await turn()
   asking.delete(index)
   if (strip && run === props.run) {
     loaded.set(index, strip)

@@ -4,6 +4,7 @@ import { computed, nextTick, ref, shallowReactive, useTemplateRef, watch } from 
 import { api, type PageView } from '@/api/client'
 import { PIXEL } from '@/paper/geometry'
 import PaperPage from '@/paper/PaperPage.vue'
+import { oneAFrame } from '@/paper/oneAFrame'
 import { words } from '@/words'
 
 /** All pages of a run, small and side by side: what lies where is seen at a glance, and a page is opened by a click. */
@@ -22,9 +23,7 @@ const scroller = useTemplateRef('scroller')
 const { width, height } = useElementSize(scroller)
 const loaded = shallowReactive(new Map<number, PageView>())
 const asking = new Set<number>()
-/** Pages are drawn one a frame, so that scrolling never waits for several. */
-let drawn = Promise.resolve()
-const nextFrame = () => new Promise<void>((resolve) => requestAnimationFrame(() => resolve()))
+const turn = oneAFrame()
 const top = ref(0)
 
 const zoom = computed(() => WIDTH / ((props.like?.width ?? 59_500) * PIXEL))
@@ -68,8 +67,7 @@ async function load(number: number) {
   const { run } = props
   asking.add(number)
   const page = await api.page(run, number).catch(() => undefined)
-  drawn = drawn.then(nextFrame)
-  await drawn
+  await turn()
   asking.delete(number)
   if (page && run === props.run) {
     loaded.set(number, page)
