@@ -298,9 +298,9 @@ export const api = {
     (await send('PUT', `/api/styles/${id(style)}`, { definition, base })).json() as Promise<{
       revision: number
     }>,
-  addedFaces: () => get<AddedFace[]>('/api/styles/faces'),
-  addFace: (face: components['schemas']['NewFaceBody']) => send('POST', '/api/styles/faces', face),
-  removeFace: (face: string) => call('DELETE', `/api/styles/faces/${id(face)}`),
+  addedFaces: () => get<AddedFace[]>('/api/faces'),
+  addFace: (face: components['schemas']['NewFaceBody']) => send('POST', '/api/faces', face),
+  removeFace: (face: string) => call('DELETE', `/api/faces/${id(face)}`),
   sources: () => get<SourceLine[]>('/api/sources'),
   source: (source: string) => get<SourceDetail>(`/api/sources/${id(source)}`),
   addSource: (body: SourceBody) => post<{ id: string }>('/api/sources', body),

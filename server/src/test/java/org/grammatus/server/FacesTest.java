@@ -30,7 +30,7 @@ class FacesTest {
     }
 
     private static HttpResponse<String> removed(Browser author) throws Exception {
-        return author.send("DELETE", "/api/styles/faces/house", "application/json", BodyPublishers.noBody());
+        return author.send("DELETE", "/api/faces/house", "application/json", BodyPublishers.noBody());
     }
 
     /** The first page of a report that is looked at in a style. */
@@ -47,13 +47,12 @@ class FacesTest {
     void aFaceIsAddedUsedAndRemovedWhereNoStyleIsSetInIt() throws Exception {
         Browser author = SERVER.signedIn("author");
         byte[] noto = Family.THAI.bytes(Weight.REGULAR);
-        HttpResponse<String> added = author.post("/api/styles/faces", face("house", "OFL 1.1", noto));
+        HttpResponse<String> added = author.post("/api/faces", face("house", "OFL 1.1", noto));
         assertThat(added.statusCode()).as(added.body()).isEqualTo(201);
-        JsonNode listed = json(author.get("/api/styles/faces")).get(0);
+        JsonNode listed = json(author.get("/api/faces")).get(0);
         assertThat(listed.path("licence").asString()).isEqualTo("OFL 1.1");
         assertThat(listed.path("semibold").asBoolean()).isFalse();
-        assertThat(author.post("/api/styles/faces", face("house", "OFL 1.1", noto))
-                        .statusCode())
+        assertThat(author.post("/api/faces", face("house", "OFL 1.1", noto)).statusCode())
                 .isEqualTo(409);
         // Its pages are measured on it, and drawn from the very file.
         assertThat(preview(author, "house").path("page").path("family").asString())
@@ -95,24 +94,23 @@ class FacesTest {
             },
             {"{}", "/licence", ""}
         }) {
-            HttpResponse<String> refused = author.post("/api/styles/faces", wrong[0]);
+            HttpResponse<String> refused = author.post("/api/faces", wrong[0]);
             assertThat(refused.statusCode()).as(refused.body()).isEqualTo(422);
             assertThat(refused.body()).contains(wrong[1]).contains(wrong[2]);
         }
         // Those that come along keep their names.
         for (String id : new String[] {"source-sans", "hebrew"}) {
-            assertThat(author.post("/api/styles/faces", face(id, "OFL", good)).statusCode())
+            assertThat(author.post("/api/faces", face(id, "OFL", good)).statusCode())
                     .isEqualTo(409);
         }
-        assertThat(author.get("/api/styles/faces").body()).doesNotContain("figures");
+        assertThat(author.get("/api/faces").body()).doesNotContain("figures");
     }
 
     @Test
     void facesAreForThoseWhoHaveSignedIn() throws Exception {
         Browser reader = SERVER.signedIn("reader");
-        assertThat(reader.get("/api/styles/faces").statusCode()).isEqualTo(403);
-        assertThat(reader.post("/api/styles/faces", face("mine", "OFL", new byte[0]))
-                        .statusCode())
+        assertThat(reader.get("/api/faces").statusCode()).isEqualTo(403);
+        assertThat(reader.post("/api/faces", face("mine", "OFL", new byte[0])).statusCode())
                 .isEqualTo(403);
         assertThat(SERVER.browser().get("/api/faces/noto-sans/regular").statusCode())
                 .isEqualTo(401);

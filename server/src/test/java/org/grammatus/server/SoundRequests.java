@@ -226,14 +226,14 @@ final class SoundRequests {
                 "/api/styles",
                 "{\"definition\": " + style.replace("\"standard\"", "\"new\"") + "}");
         String face = Base64.getEncoder().encodeToString(Family.THAI.bytes(Weight.REGULAR));
-        sound("GET", "/api/styles/faces", "/api/styles/faces", null);
+        sound("GET", "/api/faces", "/api/faces", null);
         sound(
                 "POST",
-                "/api/styles/faces",
-                "/api/styles/faces",
+                "/api/faces",
+                "/api/faces",
                 "{\"id\": \"mine\", \"name\": \"Mine\", \"licence\": \"OFL\", \"semibold\": \"\", \"regular\": \""
                         + face + "\"}");
-        sound("DELETE", "/api/styles/faces/{id}", "/api/styles/faces/mine", null);
+        sound("DELETE", "/api/faces/{id}", "/api/faces/mine", null);
         sound("PUT", "/api/styles/{id}", "/api/styles/standard", "{\"base\": 0, \"definition\": " + style + "}");
     }
 }

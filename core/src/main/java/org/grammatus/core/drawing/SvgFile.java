@@ -34,12 +34,15 @@ public final class SvgFile {
             "mask",
             "clip-path",
             "stroke-dasharray",
+            "vector-effect",
+            "paint-order",
+            "mix-blend-mode",
             "marker",
             "marker-start",
             "marker-mid",
             "marker-end",
             "href");
-    private static final Set<String> NONE = Set.of("none", "");
+    private static final Set<String> NONE = Set.of("none", "normal", "");
 
     private final XMLStreamReader xml;
     private final Deque<Element> open = new ArrayDeque<>();
@@ -126,7 +129,8 @@ public final class SvgFile {
             place = field(said);
         } else if (!name.equals("g") && !SHAPES.contains(name)) {
             throw new IllegalArgumentException("<" + name + "> is not drawn, expected shapes in plain colours alone");
-        } else if (said.containsKey("transform")) {
+        }
+        if (said.containsKey("transform")) {
             place = place.after(Affine.of(said.get("transform")));
         }
         if (!place.isSound()) {

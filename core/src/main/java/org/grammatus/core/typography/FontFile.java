@@ -16,6 +16,8 @@ final class FontFile {
     private static final int WEB_FONT = 0x774F4646;
     private static final int WEB_FONT_2 = 0x774F4632;
     private static final int FORBIDDEN = 2;
+    private static final int WHOLE_ONLY = 0x100;
+    private static final int BITMAPS_ONLY = 0x200;
     private static final int LICENCE_BITS = 0xF;
     /** What every report prints. */
     private static final String NEEDED = "0123456789 -.,%abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ";
@@ -66,8 +68,13 @@ final class FontFile {
 
     /** Whether whoever made it lets it be part of a file. */
     private static void licence(ByteBuffer file, Map<String, Integer> tables) {
-        if ((file.getShort(tables.get("OS/2") + 8) & LICENCE_BITS) == FORBIDDEN) {
+        int allowed = file.getShort(tables.get("OS/2") + 8);
+        if ((allowed & LICENCE_BITS) == FORBIDDEN || (allowed & BITMAPS_ONLY) != 0) {
             throw new IllegalArgumentException("its makers forbid that it is put into files, as PDF has to");
+        }
+        if ((allowed & WHOLE_ONLY) != 0) {
+            throw new IllegalArgumentException(
+                    "its makers forbid that a part of it is put into files, and files hold no more than they print");
         }
     }
 

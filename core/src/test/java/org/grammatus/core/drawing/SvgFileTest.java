@@ -152,6 +152,7 @@ class SvgFileTest {
                 "<path d='M0 0h1' onclick='alert(1)'/> | onclick=\"alert(1)\" is not drawn",
                 "<path d='M0 0h1' opacity='.5'/> | opacity=\".5\" is not drawn",
                 "<path d='M0 0h1' style='clip-path:url(#a)'/> | clip-path=\"url(#a)\" is not drawn",
+                "<path d='M0 0h1' vector-effect='non-scaling-stroke'/> | vector-effect=\"non-scaling-stroke\" is not drawn",
                 "<path d='M0 0h1' fill='url(#sky)'/> | the colour \"url(#sky)\" is not known",
                 "<path d='M0 0q1'/> | its path cannot be read after character 6",
                 "<path d='L0 0'/> | its path cannot be read after character 1",

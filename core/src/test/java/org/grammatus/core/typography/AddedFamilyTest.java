@@ -122,7 +122,9 @@ class AddedFamilyTest {
 
     @Test
     void aFaceThatMayNotBePutIntoFilesIsRefused() {
-        refused(at(table("OS/2") + 8, 2), "forbid");
+        refused(at(table("OS/2") + 8, 2), "forbid that it is put into files");
+        refused(at(table("OS/2") + 8, 0x200), "forbid that it is put into files");
+        refused(at(table("OS/2") + 8, 0x100), "forbid that a part of it");
         // Editable embedding is embedding.
         assertThat(Family.of("added", at(table("OS/2") + 8, 8), Optional.empty())
                         .word())

@@ -71,7 +71,12 @@ class SecurityConfiguration {
                         .requestMatchers("/api/composing/**", "/api/calendar/**")
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers(
-                                "/api/datasets/**", "/api/previews/**", "/api/reports/*/definition", "/api/styles/**")
+                                "/api/datasets/**",
+                                "/api/previews/**",
+                                "/api/reports/*/definition",
+                                "/api/styles/**",
+                                "/api/faces",
+                                "/api/faces/*")
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")
                         .hasRole(Role.AUTHOR.name())

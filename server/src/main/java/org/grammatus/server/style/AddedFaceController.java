@@ -22,7 +22,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Faces for house styles: added from files, removed where no style is set in them. For authors alone. */
 @RestController
-@RequestMapping("/api/styles/faces")
+@RequestMapping("/api/faces")
 class AddedFaceController {
 
     private final AddedFaces faces;

@@ -165,7 +165,9 @@ public final class Definitions {
                     "", String.format(Locale.ROOT, "the document is longer than %,d characters", MOST_CHARACTERS)));
         }
         try {
-            return MAPPER.readTree(json);
+            JsonNode document = MAPPER.readTree(json);
+            requireNumbers(document, "");
+            return document;
         } catch (JacksonException e) {
             var at = e.getLocation();
             String message = "not a JSON document: " + e.getOriginalMessage();
@@ -174,6 +176,19 @@ public final class Definitions {
                             ? Problem.error("", message)
                             : Problem.error(
                                     "", new Problem.Position(at.getLineNr(), Math.max(1, at.getColumnNr())), message));
+        }
+    }
+
+    /** A number that is larger than any can be is told before anything is compared with it. */
+    private static void requireNumbers(JsonNode node, String pointer) {
+        if (node.isDouble() && !Double.isFinite(node.doubleValue())) {
+            throw new ProblemException(Problem.error(pointer, "the number is larger than any can be"));
+        }
+        node.properties().forEach(each -> requireNumbers(each.getValue(), pointer + "/" + each.getKey()));
+        if (node.isArray()) {
+            for (int i = 0; i < node.size(); i++) {
+                requireNumbers(node.get(i), pointer + "/" + i);
+            }
         }
     }
 

@@ -95,4 +95,13 @@ class DefinitionsTest {
         assertThatThrownBy(() -> Definitions.readReport(Samples.REPORT.replace("Orders", "x".repeat(10_000))))
                 .hasMessage("/title: found a text of 10000 characters, expected at most 500");
     }
+
+    @Test
+    void aNumberThatIsLargerThanAnyIsTold() {
+        assertThatThrownBy(() -> Definitions.readReport(Samples.REPORT.replace("\"top\": 15", "\"top\": 1e400")))
+                .hasMessage("/page/margins/top: the number is larger than any can be");
+        assertThatThrownBy(() -> Definitions.readReport(
+                        Samples.REPORT.replace("\"counts\": [\"orders\"", "\"counts\": [-1e999")))
+                .hasMessageContaining("/blocks/0/counts/0: the number is larger than any can be");
+    }
 }
