@@ -1,7 +1,6 @@
 package org.grammatus.core.band;
 
 import java.util.List;
-import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.plan.ColumnPlan;
@@ -25,7 +24,7 @@ public final class GroupLines {
         for (int depth = nameColumns.length - 1; depth > 0; depth--) {
             LevelPlan level = plan.levels().get(depth - 1);
             hold[depth] = inside && level.header() == Header.LINE;
-            inside |= level.header() != Header.NONE || level.footer() != Footer.NONE;
+            inside |= level.header() == Header.LINE;
             nameColumns[depth] = level.header() == Header.LINE ? nameColumn(plan, level, depth) : NONE;
         }
     }
@@ -60,7 +59,7 @@ public final class GroupLines {
         return nameColumns[depth];
     }
 
-    /** Whether groups are lines above rows or groups of their own, from which they are set off. */
+    /** Whether groups are lines above rows, or above lines of groups inside them, from which they are set off. */
     public boolean hold(int depth) {
         return hold[depth];
     }

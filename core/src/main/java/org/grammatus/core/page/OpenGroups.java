@@ -81,7 +81,17 @@ final class OpenGroups {
     /** Whether a band says what stands below it: it is never last on a page. */
     boolean isHeading(int band) {
         BandKind kind = bands.kind(band);
-        return kind.isHeading() || kind == BandKind.GROUP_LINE && lines.hold(tree.depthOf(bands.node(band)));
+        return kind.isHeading() || kind == BandKind.GROUP_LINE && isAboveRows(band);
+    }
+
+    /** Whether a line has something inside that stands below it: a group may be empty. */
+    private boolean isAboveRows(int band) {
+        int node = bands.node(band);
+        int depth = tree.depthOf(node);
+        return lines.hold(depth)
+                && band + 1 < bands.size()
+                && !bands.kind(band + 1).isTotals()
+                && isIn(bands.node(band + 1), node, depth);
     }
 
     /** The groups above a band whose headings a new page repeats, outermost first. */
