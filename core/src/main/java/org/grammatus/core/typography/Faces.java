@@ -1,6 +1,5 @@
 package org.grammatus.core.typography;
 
-import java.util.List;
 import java.util.Optional;
 
 /** The families that styles may name. */
@@ -13,9 +12,6 @@ public interface Faces {
         case "noto-sans" -> Optional.of(Family.WIDE);
         default -> Optional.empty();
     };
-
-    /** The names of those that come along, the usual one first. */
-    List<String> SHIPPED_IDS = List.of("source-sans", "noto-sans");
 
     /** The family of a name; none where it is not there, or not any more. */
     Optional<Family> find(String id);

@@ -61,14 +61,12 @@ final class TextPlanning {
             return new TablePlan.TextPart.GroupLabel();
         }
         return problems.collect(
-                pointer,
-                () -> ofGroup
-                        ? figure(slot)
-                        : new TablePlan.TextPart.Figure(
-                                typed(slot, names, Typing.Place.SCOPE),
-                                true,
-                                Formats.of(typed(slot, names, Typing.Place.SCOPE), dataset)),
-                new TablePlan.TextPart.Literal(""));
+                pointer, () -> ofGroup ? figure(slot) : ofAllRows(slot), new TablePlan.TextPart.Literal(""));
+    }
+
+    private TablePlan.TextPart ofAllRows(Template.Part.Slot slot) {
+        Typed value = typed(slot, names, Typing.Place.SCOPE);
+        return new TablePlan.TextPart.Figure(value, true, Formats.of(value, dataset));
     }
 
     private TablePlan.TextPart figure(Template.Part.Slot slot) {

@@ -7,7 +7,8 @@ import org.grammatus.core.drawing.SvgFile;
 /** A logo's file looked through from end to end: it comes from outside, and a page must never fail on it. */
 final class LogoFile {
 
-    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
+    /** So many hundredths of a point make a millimetre. */
+    static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
 
     private LogoFile() {}
 

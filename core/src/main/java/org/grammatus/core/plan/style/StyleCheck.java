@@ -26,8 +26,6 @@ public final class StyleCheck {
     /** The tallest logo, in millimetres. */
     private static final int TALLEST = 60;
 
-    private static final double HUNDREDTHS_OF_MM = 7200 / 25.4;
-
     private static final String PAPER = "#ffffff";
     private static final double OFFSET = 0.05;
 
@@ -109,7 +107,7 @@ public final class StyleCheck {
     private static void logo(Logo logo, Problems problems) {
         try {
             Picture printed = LogoFile.read(logo);
-            if (printed.height() > TALLEST * HUNDREDTHS_OF_MM) {
+            if (printed.height() > TALLEST * LogoFile.HUNDREDTHS_OF_MM) {
                 problems.error(
                         "/look/logo/width", "the logo would be taller than " + TALLEST + " mm; make it less wide");
             }
