@@ -73,9 +73,12 @@ async function onSaved(id?: string) {
   const named = id === undefined ? undefined : edited.value?.naming
   edited.value = undefined
   ticked.value = []
-  await reload()
+  // The address first: who goes elsewhere while fields are read is not called back.
   await look({ field: named?.id ?? id })
-  edited.value = named && { ...named, start: { lookup: id } }
+  await reload()
+  if (named && !edited.value) {
+    edited.value = { ...named, start: { lookup: id } }
+  }
 }
 
 async function edit() {

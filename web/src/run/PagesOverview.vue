@@ -99,10 +99,19 @@ watch(
   { immediate: true },
 )
 
+/** Where arrows have led that the focus has not reached: a page stands there once it is scrolled to. */
+let aimed: number | undefined
+
 /** Arrows go from page to page, as they stand. */
 function onKey(event: KeyboardEvent, number: number) {
   const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: perRow.value, ArrowUp: -perRow.value }[event.key]
-  const wanted = number + (step ?? 0)
+  const from = aimed ?? number
+  if (event.key === 'Enter' && from !== number) {
+    event.preventDefault()
+    emit('open', from)
+    return
+  }
+  const wanted = from + (step ?? 0)
   if (!step || wanted < 1 || wanted > props.pages) {
     return
   }
@@ -112,10 +121,14 @@ function onKey(event: KeyboardEvent, number: number) {
   if (row < top.value || row + rowHeight.value > top.value + height.value) {
     scroller.value?.scrollTo({ top: row - (step > 0 ? height.value - rowHeight.value - GAP : 0) })
   }
+  aimed = wanted
   requestAnimationFrame(() =>
-    requestAnimationFrame(() =>
-      scroller.value?.querySelector<HTMLElement>(`[data-page='${wanted}']`)?.focus({ preventScroll: true }),
-    ),
+    requestAnimationFrame(() => {
+      if (aimed === wanted) {
+        aimed = undefined
+        scroller.value?.querySelector<HTMLElement>(`[data-page='${wanted}']`)?.focus({ preventScroll: true })
+      }
+    }),
   )
 }
 

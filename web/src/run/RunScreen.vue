@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import { runCommands } from './runCommands'
 import RunFoot from './RunFoot.vue'
 import RunPages from './RunPages.vue'
@@ -176,8 +176,17 @@ watch(
   },
 )
 
-function rememberInAddress() {
-  return router.replace({
+/** Who has gone elsewhere while a run began is not called back to it. */
+let left = false
+onBeforeRouteLeave(() => {
+  left = true
+})
+
+async function rememberInAddress() {
+  if (left) {
+    return
+  }
+  await router.replace({
     query: {
       ...asked.value,
       ...looked.query(),

@@ -53,19 +53,22 @@ function go(to: string) {
   top: 0;
   left: 0;
   z-index: 10;
+  display: flex;
+  transform: translateY(-200%);
+}
+.skip:focus-within {
+  transform: none;
 }
 button {
-  position: absolute;
-  transform: translateY(-200%);
   white-space: nowrap;
   padding: 0.5rem 0.9rem;
-  border: 1px solid var(--accent);
+  border: 1px solid var(--line);
   border-radius: 0 0 4px 0;
   background: var(--panel);
   color: var(--ink);
   font: inherit;
 }
 button:focus {
-  transform: none;
+  border-color: var(--accent);
 }
 </style>
