@@ -63,6 +63,8 @@ export const layout = {
     usual: 'As usual',
     mirrored: 'Mirror left and right margins on backs',
     watermark: 'A word across every page',
+    draft: 'Marked as a draft until it is offered to others',
+    draftWord: 'the word for a draft',
     fit: 'Fit on so many pages',
     fitAny: 'as many as it takes',
     fitHint: 'In smaller type, down to half of its size.',

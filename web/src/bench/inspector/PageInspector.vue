@@ -149,9 +149,15 @@ function setMargin(side: (typeof sides)[number], value: number | null) {
   <InspectorField :label="words.layout.page.watermark" :problem="problem('watermark')">
     <TextInput
       :model-value="report.page.watermark"
+      :placeholder="report.page.draft ? words.layout.page.draftWord : undefined"
       @update:model-value="(watermark) => change({ watermark: watermark || undefined }, 'watermark')"
     />
   </InspectorField>
+  <LayoutSwitch
+    :label="words.layout.page.draft"
+    :model-value="report.page.draft"
+    @update:model-value="(on) => change({ draft: on || undefined }, 'draft')"
+  />
   <InspectorField :label="text.pageHeader" :problem="problem('header')">
     <ExpressionField
       :model-value="report.page.header"

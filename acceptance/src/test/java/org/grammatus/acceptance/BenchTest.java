@@ -364,9 +364,14 @@ class BenchTest {
         page.locator("[data-role=TITLE] span").first().dblclick();
         page.keyboard().type("Hives sent to towns");
         bench.edit(() -> page.keyboard().press("Enter"));
+        page.getByText("Paper, margins, texts").click();
+        bench.edit(() -> page.getByText("Marked as a draft until it is offered to others")
+                .click());
+        Locator draft = page.locator(".paper [data-role=WATERMARK]").first();
+        assertThat(draft).containsText("Draft");
         page.keyboard().press("Control+S");
         assertThat(page.locator(".state")).hasText("Saved");
-        page.getByText("All reports").click();
+        page.locator(".back").click();
         page.getByPlaceholder("Find a report").fill("town hives marrow");
         Locator found =
                 page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Hives sent to towns"));
@@ -385,7 +390,9 @@ class BenchTest {
         assertThat(found).containsText("Offered");
         Accessibility.check(page);
         Page reader = PRODUCT.signedIn("reader", "/reports");
-        assertThat(reader.getByText("Hives sent to towns")).isVisible();
+        reader.getByText("Hives sent to towns").click();
+        assertThat(reader.locator(".paper [data-role=ROW]").first()).isVisible();
+        assertThat(reader.locator(".paper [data-role=WATERMARK]")).hasCount(0);
         found.getByLabel("More for Hives sent to towns").click();
         page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Delete"))
                 .click();

@@ -233,6 +233,32 @@ class EditingTest {
         assertThat(author.get("/api/reports").body()).contains("\"folder\":\"North\"");
     }
 
+    /** The texts of the first page of a run, as JSON. */
+    private static String firstPage(Browser browser, String report) throws Exception {
+        String run = json(browser.post("/api/runs", "{\"report\": \"" + report + "\", \"answers\": {}}"))
+                .path("id")
+                .asString();
+        browser.get("/api/runs/" + run + "/events");
+        return json(browser.get("/api/runs/" + run + "/pages/1")).path("texts").toString();
+    }
+
+    @Test
+    void pagesAreMarkedAsADraftUntilTheReportIsOffered() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        ObjectNode report = starter().put("id", "tried");
+        ((ObjectNode) report.path("page")).put("draft", true).put("watermark", "Not checked");
+        assertThat(author.post("/api/reports", report.toString()).statusCode()).isEqualTo(201);
+        assertThat(firstPage(author, "tried")).contains("Not checked");
+        send(author, "PATCH", "/api/reports/tried", "{\"offered\": true}");
+        assertThat(firstPage(author, "tried")).doesNotContain("Not checked");
+        assertThat(firstPage(SERVER.signedIn("reader"), "tried")).doesNotContain("Not checked");
+        // On the bench it is what is being made.
+        assertThat(preview(author, report, 1).path("page").path("texts").toString())
+                .contains("Not checked");
+        send(author, "PATCH", "/api/reports/tried", "{\"offered\": false}");
+        assertThat(firstPage(author, "tried")).contains("Not checked");
+    }
+
     @Test
     void aDraftFollowsARenaming() throws Exception {
         Browser author = SERVER.signedIn("author");

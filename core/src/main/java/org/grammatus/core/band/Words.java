@@ -55,6 +55,11 @@ public final class Words {
         return text("grand-total");
     }
 
+    /** Stands across the pages of a report that is not offered to others yet. */
+    public String draft() {
+        return text("draft");
+    }
+
     public String total(String group) {
         return text("total", group);
     }

@@ -17,6 +17,7 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what else stands at the edges of pages
  * @param watermark a word across every page
+ * @param draft whether the watermark, else the word for a draft, is there only until the report is offered to others
  * @param pages on how many it is to fit, in smaller type, down to half
  * @param block id of the block whose rows its texts add up; the only table unless given
  */
@@ -31,6 +32,7 @@ import org.grammatus.core.choice.layout.PageLines;
     "footer",
     "lines",
     "watermark",
+    "draft",
     "pages",
     "block"
 })
@@ -44,6 +46,7 @@ public record PageSetup(
         Optional<String> footer,
         Optional<PageLines<String>> lines,
         Optional<String> watermark,
+        Optional<Boolean> draft,
         Optional<Integer> pages,
         Optional<String> block) {
 
@@ -63,8 +66,28 @@ public record PageSetup(
                         all.firstHeader().map(line -> mapped(line, to)),
                         all.firstFooter().map(line -> mapped(line, to)))),
                 watermark,
+                draft,
                 pages,
                 block.map(to::part));
+    }
+
+    /** The same without what marks a draft. */
+    PageSetup offered() {
+        return draft.orElse(false)
+                ? new PageSetup(
+                        paper,
+                        size,
+                        orientation,
+                        margins,
+                        mirrored,
+                        header,
+                        footer,
+                        lines,
+                        Optional.empty(),
+                        Optional.empty(),
+                        pages,
+                        block)
+                : this;
     }
 
     private static PageLine<String> mapped(PageLine<String> line, DefinitionMapping to) {

@@ -123,6 +123,11 @@ public record Report(
         return with(id, beside, fields, prompts, filters, shown, arrangement, page);
     }
 
+    /** The same report as it is for others: without what marks a draft. */
+    public Report offered() {
+        return with(id, beside, fields, prompts, filters, blocks, arrangement, page.offered());
+    }
+
     /** The same report with all its texts changed. */
     public Report mapped(DefinitionMapping all) {
         DefinitionMapping to = all.over(dataset);

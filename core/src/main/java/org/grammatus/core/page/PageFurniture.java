@@ -107,7 +107,8 @@ final class PageFurniture {
 
     /** A word across the page, behind everything else. */
     void watermark(Sheet sheet) {
-        page.watermark().ifPresent(word -> {
+        Optional<String> asked = page.watermark();
+        asked.or(() -> page.draft() ? Optional.of(words.draft()) : asked).ifPresent(word -> {
             int firstCell = sheet.size();
             Face face = type.family().face(Weight.SEMIBOLD);
             int size = Math.min(

@@ -14,6 +14,7 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what stands at the edges instead
  * @param watermark a word across every page
+ * @param draft whether pages say that they are those of a draft, with the watermark where there is one
  * @param pages on how many it is to fit, in smaller type
  * @param block id of the block whose rows its texts add up; the only table's unless given
  */
@@ -30,6 +31,7 @@ public record PagePlan(
         Optional<PageText> footer,
         PageLines<PageText> lines,
         Optional<String> watermark,
+        boolean draft,
         Optional<Integer> pages,
         Optional<String> block) {
 

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
+import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.prompt.Answers;
@@ -278,6 +279,34 @@ class PageLayoutTest {
             assertThat(word.x()).isGreaterThan(15 * MM);
             assertThat(word.x() + word.width()).isLessThan(page.width() - 15 * MM);
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "en-GB, '\"draft\": true', Draft",
+        "de-DE, '\"draft\": true', Entwurf",
+        "de-DE, '\"draft\": true, \"watermark\": \"Noch nicht\"', Noch nicht"
+    })
+    void aDraftSaysSoUntilTheReportIsOffered(String locale, String asked, String word) {
+        Report report = Definitions.readReport(Samples.REPORT
+                .replace("\"paper\": \"A4\"", "\"paper\": \"A4\", " + asked)
+                .replace("en-GB", locale));
+        assertThat(watermarks(report)).containsOnly(word);
+        assertThat(watermarks(report.offered())).containsOnly("");
+    }
+
+    @Test
+    void aWordThatIsNotThatOfADraftStaysWhenTheReportIsOffered() {
+        Report report = Definitions.readReport(
+                Samples.REPORT.replace("\"paper\": \"A4\"", "\"paper\": \"A4\", \"watermark\": \"Internal\""));
+        assertThat(watermarks(report.offered())).containsOnly("Internal");
+    }
+
+    /** The word across each page. */
+    private static List<String> watermarks(Report report) {
+        return all(Pages.of(Bands.of(rows().grouped(report, Answers.NONE)), () -> false)).stream()
+                .map(page -> String.join(" ", texts(page, BandRole.WATERMARK)))
+                .toList();
     }
 
     @ParameterizedTest

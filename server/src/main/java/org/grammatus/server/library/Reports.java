@@ -74,8 +74,9 @@ public class Reports {
      * A saved state of a report.
      *
      * @param editable whether the account asked for may save changes to it
+     * @param offered whether others may run it, as everybody may the reports that come along
      */
-    public record Saved(Report report, long revision, boolean editable) {}
+    public record Saved(Report report, long revision, boolean editable, boolean offered) {}
 
     /** The reports an account may run, by title. */
     public List<Entry> visibleTo(Account account) {
@@ -126,20 +127,31 @@ public class Reports {
     }
 
     /**
+     * A report as last saved, as it is printed: nothing marks it as a draft once it is offered to others.
+     *
+     * @throws NotFoundException if there is none, or it is somebody else's
+     */
+    public Report printed(String id, Account account) {
+        Saved saved = saved(id, account);
+        return saved.offered() ? saved.report().offered() : saved.report();
+    }
+
+    /**
      * A report as last saved.
      *
      * @throws NotFoundException if there is none, it was deleted, or it is somebody else's
      */
     public Saved saved(String id, Account account) {
         return store.read()
-                .select(REPORT.DEFINITION, REPORT.REVISION, REPORT.STARTER)
+                .select(REPORT.DEFINITION, REPORT.REVISION, REPORT.STARTER, REPORT.OFFERED)
                 .from(REPORT)
                 .where(REPORT.ID.eq(id))
                 .and(ReportRecords.visible(account))
                 .fetchOptional(row -> new Saved(
                         Definitions.readReport(row.value1()),
                         row.value2(),
-                        account.role() != Role.READER && !row.value3()))
+                        account.role() != Role.READER && !row.value3(),
+                        row.value3() || row.value4()))
                 .orElseThrow(() -> ReportRecords.missing(id));
     }
 

@@ -106,7 +106,7 @@ class RunController {
     }
 
     private RunRequest request(RunView.Start body, Account account) {
-        Report report = reports.definition(body.report() == null ? "" : body.report(), account);
+        Report report = reports.printed(body.report() == null ? "" : body.report(), account);
         RunContext context = businessDate.of(report);
         ReportDatasets of = datasets.of(report);
         Answers answers = DayValues.found(

@@ -84,6 +84,7 @@ final class PagePlanning {
                 text("/page/footer", page.footer(), PageText::parse),
                 edges(),
                 page.watermark(),
+                page.draft().orElse(false),
                 page.pages(),
                 page.block());
     }
