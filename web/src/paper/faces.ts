@@ -1,5 +1,16 @@
 /** The families that come along, which the page's style sheet knows. */
-const SHIPPED = ['base', 'wide', 'hebrew', 'arabic', 'thai', 'armenian', 'georgian', 'symbols']
+const SHIPPED = [
+  'base',
+  'wide',
+  'hebrew',
+  'arabic',
+  'thai',
+  'armenian',
+  'georgian',
+  'symbols',
+  'han',
+  'korean',
+]
 const WEIGHTS = { regular: '400', semibold: '600' }
 const offered = new Set<string>(SHIPPED)
 

@@ -23,13 +23,18 @@ public final class Family {
     public static final Family ARMENIAN = shipped("armenian", "NotoSansArmenian");
     public static final Family GEORGIAN = shipped("georgian", "NotoSansGeorgian");
     /** Signs, which have one weight only. */
-    public static final Family SYMBOLS = shipped("symbols", "NotoSansSymbols2");
+    public static final Family SYMBOLS = ofOneWeight("symbols", "NotoSansSymbols2");
+    /** Chinese and Japanese, in one weight: a face of them is larger than all others together. */
+    public static final Family HAN = ofOneWeight("han", "NotoSansSC");
+    /** Korean, in one weight likewise. */
+    public static final Family KOREAN = ofOneWeight("korean", "NotoSansKR");
 
     /**
      * Those that come along. A character that a report's own family lacks is set in the first of them that has it, so that it is
-     * printed all the same.
+     * printed all the same. The large ones are the last, so that they are read for what no other has.
      */
-    public static final List<Family> SHIPPED = List.of(BASE, WIDE, HEBREW, ARABIC, THAI, ARMENIAN, GEORGIAN, SYMBOLS);
+    public static final List<Family> SHIPPED =
+            List.of(BASE, WIDE, HEBREW, ARABIC, THAI, ARMENIAN, GEORGIAN, SYMBOLS, HAN, KOREAN);
 
     private final String word;
     private final Function<Weight, byte[]> files;
@@ -45,12 +50,15 @@ public final class Family {
     }
 
     private static Family shipped(String word, String file) {
-        return new Family(word, weight -> resource(file, weight));
+        return new Family(word, weight -> resource(file, weight == Weight.SEMIBOLD ? "SemiBold" : "Regular"));
     }
 
-    private static byte[] resource(String file, Weight weight) {
-        String heavy = weight == Weight.SEMIBOLD && !file.equals("NotoSansSymbols2") ? "SemiBold" : "Regular";
-        try (InputStream in = Family.class.getResourceAsStream(file + "-" + heavy + ".ttf")) {
+    private static Family ofOneWeight(String word, String file) {
+        return new Family(word, weight -> resource(file, "Regular"));
+    }
+
+    private static byte[] resource(String file, String weight) {
+        try (InputStream in = Family.class.getResourceAsStream(file + "-" + weight + ".ttf")) {
             return in.readAllBytes();
         } catch (IOException e) {
             throw new UncheckedIOException(e);

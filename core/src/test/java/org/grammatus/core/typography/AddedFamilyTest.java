@@ -79,7 +79,7 @@ class AddedFamilyTest {
         assertThat(face.isPlain("Net")).isTrue();
         assertThat(face.isPlain("→")).isFalse();
         assertThat(face.runs(face.printable("→"), SIZE).getFirst().family()).isEqualTo(Family.BASE);
-        assertThat(face.printable("蜂")).isEqualTo("⟨8702⟩");
+        assertThat(face.printable("ꯃ")).isEqualTo("⟨ABC3⟩");
     }
 
     @Test

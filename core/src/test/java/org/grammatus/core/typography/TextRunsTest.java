@@ -66,15 +66,18 @@ class TextRunsTest {
         assertThat(families("თაფლი")).containsExactly(Family.GEORGIAN);
         assertThat(families("น้ำผึ้ง")).containsExactly(Family.THAI);
         assertThat(families("Ѯ")).containsExactly(Family.WIDE);
+        assertThat(families("Honey 蜂蜜 はちみつ")).containsExactly(Family.BASE, Family.HAN);
+        assertThat(families("꿀벌")).containsExactly(Family.KOREAN);
     }
 
     @Test
     void nothingIsLost() {
         assertThat(REGULAR.printable("a\u0308b")).as("joined with its accent").isEqualTo("äb");
         assertThat(REGULAR.printable("a\tb\u0000")).isEqualTo("a b ");
-        assertThat(REGULAR.printable("蜂 x")).as("by its number").isEqualTo("⟨8702⟩ x");
+        assertThat(REGULAR.printable("蜂 x")).isEqualTo("蜂 x");
+        assertThat(REGULAR.printable("ꯃ x")).as("by its number").isEqualTo("⟨ABC3⟩ x");
         assertThat(REGULAR.printable("🐝")).isEqualTo("⟨1F41D⟩");
-        assertThat(REGULAR.isPlain("⟨8702⟩")).isTrue();
+        assertThat(REGULAR.isPlain("⟨ABC3⟩")).isTrue();
     }
 
     @Test
@@ -89,7 +92,8 @@ class TextRunsTest {
 
     @Test
     void runsStandBesideEachOtherAndAreAsWideAsTheText() {
-        List<String> words = List.of("Honey", "דבש", "12", "(عسل)", "Мёд", "☎", "ქ", "a-b", "سلام");
+        List<String> words =
+                List.of("Honey", "דבש", "12", "(عسل)", "Мёд", "☎", "ქ", "a-b", "سلام", "蜂蜜、", "น้ำผึ้ง", "꿀");
         Random random = new Random(7);
         for (int i = 0; i < 500; i++) {
             String text = random.ints(1 + random.nextInt(6), 0, words.size())

@@ -54,7 +54,10 @@ class OtherScriptsTest {
             "Պարսից Մեղր ☎ 12",
             "თაფლის სახლი",
             "น้ำผึ้งป่า",
-            "Honey דבש Co");
+            "Honey דבש Co",
+            "北谷养蜂场（1950）",
+            "はちみつの家",
+            "꿀벌 농장");
 
     private static final String TURNED = "Depot מחסן";
 
