@@ -25,12 +25,12 @@ const begins = (at: number) => severalBlocks.value && shown.value[at - 1]?.block
     :tabindex="severalBlocks ? 0 : undefined"
   >
     <template v-if="!severalBlocks">
-      <dt class="name">{{ words.run.grandTotal }}</dt>
+      <dt class="name">{{ shown[0]?.name ?? words.run.grandTotal }}</dt>
       <dd class="visually-hidden" />
     </template>
     <template v-for="(total, i) in shown" :key="`${total.block} ${total.label}`">
       <template v-if="begins(i)">
-        <dt class="name">{{ total.title || words.run.grandTotal }}</dt>
+        <dt class="name">{{ total.title || total.name }}</dt>
         <dd class="visually-hidden" />
       </template>
       <dt>{{ total.label }}</dt>

@@ -1,5 +1,6 @@
 import { operand, over } from './among'
 import { figureWords } from './readyFigures'
+import { typeOfTotal } from './typeOfTotal'
 import { columnLabel } from '../fieldNames'
 import { offered, perRow, printsInRows } from '../perRow'
 import { block } from '../report'
@@ -41,7 +42,12 @@ export function ruleValues(report: Report, dataset: DatasetView, rule: Highlight
   const { columns, totals, figures } = block(report)
   const figure = figures?.find((one) => one.id === rule.reach?.figure)
   if (figure) {
-    return figureWords(figure).map((word) => ({ text: word, label: text.words[word], type: 'DECIMAL' }))
+    const type = typeOfTotal(figure.value, dataset)
+    return figureWords(figure).map((word) => ({
+      text: word,
+      label: text.words[word],
+      type: word === 'change' ? 'DECIMAL' : type,
+    }))
   }
   const fields = offered(dataset.fields).filter(perRow)
   const typeOf = (value?: string) => fields.find((field) => field.value === value)?.type
@@ -60,7 +66,7 @@ export function ruleValues(report: Report, dataset: DatasetView, rule: Highlight
       return {
         text: operand(total.value),
         label: text.total(column ? columnLabel(report, column, dataset) : total.value),
-        type: 'DECIMAL',
+        type: typeOfTotal(total.value, dataset),
       }
     })
   const counted = { text: 'COUNT(*)', label: text.count, type: 'INTEGER' }

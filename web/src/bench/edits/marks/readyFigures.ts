@@ -1,4 +1,5 @@
-import { ofNumber, type ReadyMark } from './readyMarks'
+import { ofDate, ofNumber, type ReadyMark } from './readyMarks'
+import { typeOfTotal } from './typeOfTotal'
 import { figureLabel } from '../fieldNames'
 import type { DatasetView, Figure, Report } from '@/api/client'
 import { words } from '@/words'
@@ -17,7 +18,8 @@ export function readyFigures(report: Report, figure: Figure, dataset: DatasetVie
   const text = words.bench.ready
   const name = figureLabel(report, figure, dataset)
   const than = figure.compare ? text.than[figure.compare.with] : ''
-  const isNumber = !/^(MIN|MAX|FIRST|LAST)\b/i.test(figure.value)
+  const type = typeOfTotal(figure.value, dataset)
+  const isNumber = type === 'INTEGER' || type === 'DECIMAL'
   const besides: { label: string; when: string }[] = !figure.compare
     ? []
     : figure.good
@@ -31,13 +33,14 @@ export function readyFigures(report: Report, figure: Figure, dataset: DatasetVie
           { label: text.less(name, than), when: 'figure < other' },
           { label: text.more(name, than), when: 'figure > other' },
         ]
-  const far = figure.compare
-    ? [{ label: text.farFrom(name, than), when: 'ABS(figure - other) > 0.1 * ABS(other)' }]
-    : []
+  const far =
+    isNumber && figure.compare
+      ? [{ label: text.farFrom(name, than), when: 'ABS(figure - other) > 0.1 * ABS(other)' }]
+      : []
   return [
     ...besides,
     ...far,
-    ...(isNumber ? ofNumber('figure', name, report) : []),
+    ...(isNumber ? ofNumber('figure', name, report) : type === 'DATE' ? ofDate('figure', name) : []),
     { label: text.missing(name), when: 'figure IS NULL' },
   ].map((mark) => ({ ...mark, reach: { of: 'figure' as const, figure: figure.id } }))
 }

@@ -39,7 +39,7 @@ export function readyMarks(report: Report, dataset: DatasetView, column: Column)
   ]
 }
 
-function ofDate(x: string, name: string): ReadyMark[] {
+export function ofDate(x: string, name: string): ReadyMark[] {
   const text = words.bench.ready
   return [
     { label: text.overdue(name), when: `${x} < CURRENT_DATE` },

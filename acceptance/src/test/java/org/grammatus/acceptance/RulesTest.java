@@ -64,6 +64,29 @@ class RulesTest {
         assertThat(bench.undoName()).isEqualTo("change a highlight");
     }
 
+    /** The last day of something is compared with days, not with numbers. */
+    @Test
+    void aRuleOfAFigureThatIsADayIsPutTogetherOfDays() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/sales-and-purchasing"));
+        Page page = bench.page();
+        item(bench, "^Orders$").first().click();
+        bench.edit(() -> bench.inspector().getByLabel("Figure").first().fill("MAX(promised_date)"));
+        Bench.button(page, "Mark it").scrollIntoViewIfNeeded();
+        bench.edit(() -> bench.pickFrom(Bench.button(page, "Mark it"), "Orders before today"));
+        item(bench, "Orders before today").click();
+        assertThat(typed(bench)).hasValue("figure < CURRENT_DATE");
+        choose(bench, "Where it is", "more than");
+        choose(bench, "Compared with", "a value");
+        bench.edit(() -> bench.field("Value").fill("2020-01-31"));
+        assertThat(typed(bench)).hasValue("figure > DATE '2020-01-31'");
+        assertThat(item(bench, "Orders before today")).containsText("1 marked");
+        assertThat(page.locator(".paper").first()).containsText("▲ Orders before today");
+        page.locator(".paper").first().click();
+        while (bench.canUndo()) {
+            bench.edit(() -> page.keyboard().press("Control+z"));
+        }
+    }
+
     @Test
     void aRuleOfRowsIsPutTogetherAndOneThatWasTypedIsToldToBeSo() {
         Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/open-orders"));

@@ -88,6 +88,22 @@ class TextsOnPagesTest {
     }
 
     @Test
+    void theBarOfTotalsCallsThemAsThePagesDo() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/large-orders"));
+        Page page = bench.page();
+        page.locator(".spine .item")
+                .filter(new Locator.FilterOptions().setHasText("Table 1"))
+                .click();
+        Locator totals = page.locator("dl[aria-label='Grand total']");
+        assertThat(totals).containsText("Grand total");
+        bench.field("What the grand total is called").click();
+        bench.edit(() -> page.keyboard().insertText("Sold in all"));
+        assertThat(totals).containsText("Sold in all");
+        assertThat(totals).not().containsText("Grand total");
+        undo(bench, 1);
+    }
+
+    @Test
     void groupsInLineAreNamedAboveTheirRows() {
         Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/sales-by-fiscal-year"));
         Page page = bench.page();

@@ -172,8 +172,9 @@ public final class RunResult implements Printout {
      *
      * @param block the table's id
      * @param title what the table is called; empty where nothing
+     * @param name what the table calls its grand total
      */
-    public record GrandTotal(String block, String title, String label, String figure) {}
+    public record GrandTotal(String block, String title, String name, String label, String figure) {}
 
     /** The grand totals of its blocks, in the order of their columns. */
     public List<GrandTotal> grandTotals() {
@@ -187,6 +188,7 @@ public final class RunResult implements Printout {
                         .ifPresent(total -> totals.add(new GrandTotal(
                                 grouped.plan().id(),
                                 grouped.plan().title().orElse(""),
+                                printed.totalName(GroupTree.ROOT),
                                 label,
                                 printed.total(total, GroupTree.ROOT))));
             }

@@ -91,7 +91,7 @@ class RunServiceTest {
         assertThat(run.progress().state()).isEqualTo(RunState.DONE);
         assertThat(run.progress().rowsKept()).isEqualTo(2);
         assertThat(run.result().orElseThrow().grandTotals())
-                .containsExactly(new RunResult.GrandTotal("b", "", "Net", "7"));
+                .containsExactly(new RunResult.GrandTotal("b", "", "Grand total", "Net", "7"));
         assertThat(service.find(run.id())).containsSame(run);
     }
 
