@@ -56,6 +56,40 @@ class PageSettingsTest {
         return found;
     }
 
+    /** Right edges of the columns, by their headings. */
+    private static int rightOf(Page page, String heading) {
+        return page.cells().stream()
+                .filter(cell -> page.texts().get(cell.text()).equals(heading))
+                .mapToInt(cell -> cell.x() + cell.width())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aTextIsNotSetFarFromItsFiguresAndTheLastColumnStandsAtTheEdge() {
+        Page page = pages(
+                        "\"paper\": \"A4\", \"orientation\": \"portrait\"",
+                        "\"paper\": \"A3\", \"orientation\": \"landscape\"",
+                        "\"columns\": [",
+                        "\"columns\": [{\"id\": \"c-order\", \"label\": \"Number\", \"value\": \"order_number\"},")
+                .page(1);
+        int number = rightOf(page, "Number");
+        int net = rightOf(page, "Net");
+        int freight = rightOf(page, "Freight");
+        assertThat(freight).isBetween(page.width() - 4_300, page.width() - 4_200);
+        // What is left over is shared, but for an inch that texts have more.
+        assertThat(net - number).isBetween(2 * (freight - net) + 5_200, 2 * (freight - net) + 9_200);
+    }
+
+    @Test
+    void aColumnOfAGivenWidthTakesNothingOfWhatIsLeft() {
+        String[] wide = {"\"label\": \"Freight\"", "\"label\": \"Freight\", \"width\": 60"};
+        String text = "{\"id\": \"c-order\", \"label\": \"Number\", \"value\": \"order_number\"},";
+        Page page = pages("\"columns\": [", "\"columns\": [" + text, wide[0], wide[1])
+                .page(1);
+        assertThat(rightOf(page, "Freight") - rightOf(page, "Net")).isEqualTo(6_000 + 900);
+    }
+
     @Test
     void eachGroupBeginsOnAPageOfItsOwn() {
         Pages pages = pages("\"name\": \"Region\"", "\"name\": \"Region\", \"newPage\": true");

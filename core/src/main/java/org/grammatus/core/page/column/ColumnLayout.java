@@ -29,6 +29,8 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
     public static final int GAP = 900;
     private static final int LEAST_TEXT = 4_000;
     private static final int WIDEST_TEXT = 18_000;
+    /** How far texts are set apart from what follows them. */
+    private static final int MOST_APART = 7_200;
     /** The smallest that type is set. */
     public static final int LEAST_PERCENT = 50;
 
@@ -116,7 +118,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         if (texts > room) {
             narrow(hosts, rigid, widths, least, texts - leastTexts, texts - room);
         } else {
-            widen(hosts, rigid, count > 0 && columns.getFirst().isFree(), widths, room - texts);
+            widen(hosts, rigid, columns, widths, room - texts);
         }
         int[] x = new int[count];
         int at = left;
@@ -144,21 +146,30 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         }
     }
 
-    /** Spreads what is left over among the text columns, so that the figures stand at the paper's right edge. */
-    private static void widen(int[] hosts, boolean[] rigid, boolean isFirstFree, int[] widths, int left) {
-        int texts = (int) IntStream.of(hosts).filter(c -> !rigid[c]).count();
-        if (texts == 0 && isFirstFree) {
-            widths[0] += left;
-        }
-        int spread = 0;
-        int seen = 0;
-        for (int c : hosts) {
-            if (!rigid[c]) {
-                seen++;
-                int share = (int) ((long) left * seen / texts) - spread;
-                widths[c] += share;
-                spread += share;
+    /**
+     * Spreads what is left over, so that the last column stands at the paper's right edge: among the texts, as far as the eye finds from
+     * one column to the next, and what is more among all columns whose width is not given.
+     */
+    private static void widen(int[] hosts, boolean[] rigid, List<ColumnPlan> columns, int[] widths, int left) {
+        int[] texts = IntStream.of(hosts).filter(c -> !rigid[c]).toArray();
+        if (texts.length == 0) {
+            // Names of groups have it before the first figure.
+            if (hosts.length > 0 && columns.getFirst().isFree()) {
+                widths[0] += left;
             }
+            return;
+        }
+        int among = Math.min(left, texts.length * MOST_APART);
+        spread(texts, widths, among);
+        spread(IntStream.of(hosts).filter(c -> columns.get(c).isFree()).toArray(), widths, left - among);
+    }
+
+    private static void spread(int[] over, int[] widths, int room) {
+        int spread = 0;
+        for (int i = 0; i < over.length; i++) {
+            int share = (int) ((long) room * (i + 1) / over.length) - spread;
+            widths[over[i]] += share;
+            spread += share;
         }
     }
 
