@@ -21,6 +21,7 @@ class ArchitectureTest {
             "problem",
             "value",
             "choice",
+            "words",
             "drawing",
             "typography",
             "definition",

@@ -21,6 +21,7 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.plan.style.MarkStyle;
+import org.grammatus.core.words.Words;
 
 /** What bands print, cell by cell, made here and nowhere else. Not thread-safe. */
 public final class BandContents {
@@ -198,7 +199,10 @@ public final class BandContents {
     /** What columns are called; they stand below the report's header and at the top of every other page. */
     public List<BandCell.Words> columnHeadings() {
         return printedColumns().stream()
-                .map(column -> new BandCell.Words(Role.COLUMN_HEADING, column.id(), words().heading(column)))
+                .map(column -> new BandCell.Words(
+                        Role.COLUMN_HEADING,
+                        column.id(),
+                        column.heading(printed.grouped().plan().locale())))
                 .toList();
     }
 

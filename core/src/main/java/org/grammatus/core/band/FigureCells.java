@@ -12,9 +12,13 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.words.Words;
 
 /** The cells of key figures: what each is called, what it is, how it has changed, and what it is compared with. */
 public final class FigureCells {
+
+    /** Holds what is before it and behind it on one line. */
+    private static final char NO_BREAK = '\u00A0';
 
     private final FiguresPlan plan;
     private final Grouped grouped;
@@ -39,15 +43,22 @@ public final class FigureCells {
             words.add(new BandCell.Words(
                     Role.OTHER_FIGURE,
                     id(beside.other()),
-                    beside.with() + ": " + (other.isEmpty() ? Words.NO_FIGURE : other)));
+                    beside.with() + ": " + (other.isEmpty() ? Words.NO_FIGURE : unbroken(other))));
         });
         return words;
     }
 
+    /** A figure with its unit, which stand on one line. */
+    private static String unbroken(String figure) {
+        return figure.replace(' ', NO_BREAK);
+    }
+
     /** What a figure is called. */
     public String label(int figure) {
-        return words().heading(
-                        grouped.plan().columns().get(plan.figures().get(figure).column()));
+        return grouped.plan()
+                .columns()
+                .get(plan.figures().get(figure).column())
+                .heading(grouped.plan().locale());
     }
 
     /** A figure by itself. */

@@ -33,6 +33,7 @@ import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
+import org.grammatus.core.words.Words;
 
 /** The texts of a report's bands: labels, figures, totals in words. Not thread-safe. */
 public final class Printed {
@@ -284,6 +285,6 @@ public final class Printed {
 
     /** A day with its month's name. */
     public String day(long epochDay) {
-        return DateBucket.format("d MMMM y", epochDay, locale);
+        return DateBucket.day(epochDay, locale);
     }
 }

@@ -14,6 +14,7 @@ import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
+import org.grammatus.core.words.Words;
 
 /** Prints the values of one column by a CLDR pattern, rounded half away from zero; NULL prints as nothing. Not thread-safe. */
 public final class ValueFormat {

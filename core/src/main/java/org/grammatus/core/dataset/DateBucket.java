@@ -1,6 +1,7 @@
 package org.grammatus.core.dataset;
 
 import com.ibm.icu.text.DateFormat;
+import com.ibm.icu.text.DateTimePatternGenerator;
 import com.ibm.icu.text.SimpleDateFormat;
 import com.ibm.icu.util.GregorianCalendar;
 import com.ibm.icu.util.TimeZone;
@@ -9,6 +10,8 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.IsoFields;
 import java.util.Date;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.value.Type;
 
@@ -27,6 +30,8 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) implements Coar
     private static final int DAYS_OF_WEEK = 7;
     /** A year that starts on a Monday, to name the days of a week and the months by. */
     private static final LocalDate MONDAY = LocalDate.of(2001, 1, 1);
+    /** By language, the pattern of a day with the name of its month: it takes a while to be found. */
+    private static final Map<ULocale, String> DAYS = new ConcurrentHashMap<>();
 
     /** Whether it is a place in a cycle, not a span of time. */
     public boolean isCyclic() {
@@ -143,6 +148,13 @@ public record DateBucket(Bucket bucket, FiscalCalendar calendar) implements Coar
 
     private static String monthName(int month, ULocale locale) {
         return format("LLLL", MONDAY.withMonth(month).toEpochDay(), locale);
+    }
+
+    /** A day as a language writes it, with the name of its month: {@code 20 November 2026}, {@code 20. November 2026}. */
+    public static String day(long epochDay, ULocale locale) {
+        String pattern = DAYS.computeIfAbsent(
+                locale, l -> DateTimePatternGenerator.getInstance(l).getBestPattern("yMMMMd"));
+        return format(pattern, epochDay, locale);
     }
 
     /** A day in a CLDR date pattern. */

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.band.NumberText;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
@@ -57,7 +56,7 @@ public record WhyFigure(
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
-                Words.of(plan.locale()).heading(plan.columns().get(planned.column())),
+                plan.columns().get(planned.column()).heading(plan.locale()),
                 figure,
                 exact(Scalars.at(result.grouped().figures().totals().get(total), node), figure),
                 words.made(planned),

@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.words.Words;
 
 /**
  * Why a group stands where it stands among its siblings.

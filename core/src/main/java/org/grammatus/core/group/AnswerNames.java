@@ -52,13 +52,13 @@ final class AnswerNames {
     }
 
     /** What several chosen keys are called, those that have no name by themselves. */
-    private static AnswerName together(Names.Chosen chosen, List<Optional<AnswerName>> names) {
+    private AnswerName together(Names.Chosen chosen, List<Optional<AnswerName>> names) {
         List<String> called = new ArrayList<>();
         for (int i = 0; i < names.size(); i++) {
             Scalar key = chosen.values().get(i);
             called.add(ScalarText.write(names.get(i).map(AnswerName::name).orElse(key)));
         }
-        return new AnswerName("", new Scalar.Text(ResolvedPrompt.inWords(chosen, called)));
+        return new AnswerName("", new Scalar.Text(ResolvedPrompt.inWords(plan.locale(), chosen, called)));
     }
 
     private Optional<AnswerName> name(Scalar choice, String field) {

@@ -10,7 +10,6 @@ import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.GroupLines;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.ColumnLayout;
@@ -21,6 +20,7 @@ import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.plan.style.Picture;
 import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.words.Words;
 
 /** Measures bands and places their words: what both page breaks and pages are made from. Not thread-safe. */
 final class BandMeasures {

@@ -6,7 +6,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.ColumnLayout;
 import org.grammatus.core.page.column.HeadingSpan;
@@ -91,7 +90,7 @@ final class BlockLayout {
 
     /** A heading that is turned stands on one line, as long as it is. */
     private List<String> headingLines(int column) {
-        String heading = Words.of(plan.locale()).heading(plan.columns().get(column));
+        String heading = plan.columns().get(column).heading(plan.locale());
         return isTurned(column)
                 ? List.of(type().printable(heading, TextStyle.COLUMN_HEADING))
                 : type().lines(heading, TextStyle.COLUMN_HEADING, columns.widths()[column]);

@@ -5,7 +5,6 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
@@ -15,6 +14,7 @@ import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
+import org.grammatus.core.words.Words;
 
 /** Puts measured bands one below the other on a sheet. Used once. */
 final class PageBuilder {

@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageWord;
@@ -17,6 +16,7 @@ import org.grammatus.core.plan.PageText;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.typography.Face;
 import org.grammatus.core.typography.Weight;
+import org.grammatus.core.words.Words;
 
 /** What stands at the top and the bottom of every page. */
 final class PageFurniture {

@@ -1,11 +1,13 @@
 package org.grammatus.core.plan;
 
+import com.ibm.icu.util.ULocale;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.words.Words;
 
 /**
  * A column.
@@ -44,6 +46,11 @@ public record ColumnPlan(
     /** Whether nothing is said of how wide it is. */
     public boolean isFree() {
         return width.isEmpty() && room.share().isEmpty();
+    }
+
+    /** What stands above it: its label, with what its figures are counted in. */
+    public String heading(ULocale locale) {
+        return Words.of(locale).heading(label, unit);
     }
 
     /** The same column called and counted in another way. */

@@ -17,6 +17,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.core.words.Words;
 
 /**
  * A banded table, ready to be read and computed. Immutable.
@@ -136,7 +137,7 @@ public record TablePlan(
                 columns,
                 highlights,
                 rows.markedOnly(true),
-                append(reach, "Only what is marked is printed; totals are of everything"),
+                append(reach, Words.of(locale()).markedOnly()),
                 fields);
     }
 

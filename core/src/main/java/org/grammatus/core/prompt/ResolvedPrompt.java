@@ -12,6 +12,7 @@ import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
+import org.grammatus.core.words.Words;
 
 /**
  * A prompt with its answer.
@@ -67,12 +68,15 @@ public record ResolvedPrompt(
         return switch (answer) {
             case Answer.Days days -> words(days.period(), locale);
             case Answer.One one ->
-                one.isOpen() ? "all" : type == PromptType.CHOICE ? called(asked) : word(one.value(), locale);
+                one.isOpen()
+                        ? Words.of(locale).all()
+                        : type == PromptType.CHOICE ? called(asked) : word(one.value(), locale);
             case Answer.Ends ends -> words(ends, locale);
             case Answer.Several several ->
                 several.isOpen()
-                        ? "all"
+                        ? Words.of(locale).all()
                         : inWords(
+                                locale,
                                 several.chosen(),
                                 several.chosen().values().stream()
                                         .map(ScalarText::write)
@@ -86,35 +90,31 @@ public record ResolvedPrompt(
     }
 
     /** Chosen values in words, by what they are called: {@code Kiln Yard, Finch Lane}, {@code all but Kiln Yard}. */
-    public static String inWords(Names.Chosen chosen, List<String> called) {
+    public static String inWords(ULocale locale, Names.Chosen chosen, List<String> called) {
+        Words words = Words.of(locale);
         String values = called.stream().limit(MOST_SAID).collect(Collectors.joining(", "));
         int more = called.size() - MOST_SAID;
-        String all = more > 0 ? values + " and " + more + " more" : values;
-        String withBlank = !chosen.blank() ? all : all.isEmpty() ? ChosenText.NONE : all + ", " + ChosenText.NONE;
-        return (chosen.except() ? "all but " : "") + withBlank;
+        String all = more > 0 ? words.andMore(values, more) : values;
+        String withBlank = !chosen.blank() ? all : all.isEmpty() ? words.none() : all + ", " + words.none();
+        return chosen.except() ? words.allBut(withBlank) : withBlank;
     }
 
     private static String words(Period period, ULocale locale) {
         String from = period.from().map(d -> day(d.toEpochDay(), locale)).orElse("");
         String to = period.to().map(d -> day(d.toEpochDay(), locale)).orElse("");
-        return period.isOpen() ? "all dates" : ends(from, to);
+        return period.isOpen() ? Words.of(locale).allDates() : Words.of(locale).span(from, to);
     }
 
     private static String words(Answer.Ends ends, ULocale locale) {
-        return ends.isOpen() ? "all" : ends(word(ends.from(), locale), word(ends.to(), locale));
-    }
-
-    private static String ends(String from, String to) {
-        if (from.equals(to)) {
-            return from;
-        }
-        return to.isEmpty() ? "from " + from : from.isEmpty() ? "up to " + to : from + " to " + to;
+        Words words = Words.of(locale);
+        return ends.isOpen() ? words.all() : words.span(word(ends.from(), locale), word(ends.to(), locale));
     }
 
     private static String word(Scalar value, ULocale locale) {
         return switch (value) {
             case Scalar.Number number -> new NumberAnswer(locale).words(number);
             case Scalar.Date date -> day(date.value().toEpochDay(), locale);
+            case Scalar.Bool bool -> Words.of(locale).yesOrNo(bool.value());
             default -> ScalarText.write(value);
         };
     }
@@ -130,6 +130,6 @@ public record ResolvedPrompt(
     }
 
     private static String day(long epochDay, ULocale locale) {
-        return DateBucket.format("d MMMM y", epochDay, locale);
+        return DateBucket.day(epochDay, locale);
     }
 }

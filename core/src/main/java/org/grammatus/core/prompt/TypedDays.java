@@ -12,10 +12,12 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.grammatus.core.value.Days;
 import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.Period;
+import org.grammatus.core.words.Words;
 
 /**
  * Days as people type them in the language of a report: in its order of day, month and year, with the names of its months or the English
@@ -30,6 +32,13 @@ final class TypedDays {
             Pattern.compile("(?i)(?:from|since|ab|ab dem)\\s+(.+)|(.+?)\\s*(?:\u2013|\\.\\.)");
     private static final Pattern OPEN_START =
             Pattern.compile("(?i)(?:up to|until|to|bis)\\s+(.+)|(?:\u2013|\\.\\.)\\s*(.+)");
+    /** Stand for the ends of a span in the words of a language. */
+    private static final String FROM = "\u0001";
+
+    private static final String TO = "\u0002";
+    /** Spanish has it between the day, the month and the year. */
+    private static final String BETWEEN_PARTS = "de";
+
     private static final Pattern WHOLE = Pattern.compile("\\d{1,4}");
 
     private final LocalDate today;
@@ -37,9 +46,18 @@ final class TypedDays {
     private final String order;
 
     private final List<String[]> monthNames;
+    /** How the language says spans: with both ends, without a last day, without a first. */
+    private final Pattern between;
+
+    private final Pattern openEnd;
+    private final Pattern openStart;
 
     TypedDays(ULocale locale, LocalDate today) {
         this.today = today;
+        Words words = Words.of(locale);
+        this.between = patternOf(words.span(FROM, TO));
+        this.openEnd = patternOf(words.span(FROM, ""));
+        this.openStart = patternOf(words.span("", TO));
         String pattern = DateTimePatternGenerator.getInstance(locale).getBestPattern("yMd");
         this.order = pattern.codePoints()
                 .filter(letter -> "dMy".indexOf(letter) >= 0)
@@ -54,6 +72,33 @@ final class TypedDays {
                 .toList();
     }
 
+    private static Pattern patternOf(String span) {
+        return Pattern.compile(
+                Stream.of(span.split("[" + FROM + TO + "]", -1))
+                        .map(Pattern::quote)
+                        .collect(Collectors.joining("(.+)")),
+                Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE);
+    }
+
+    /** A period as the language of the report says it. */
+    private Optional<Period> asSaid(String text) {
+        Matcher both = between.matcher(text);
+        Matcher from = openEnd.matcher(text);
+        Matcher to = openStart.matcher(text);
+        if (both.matches()) {
+            return between(both.group(1), both.group(2));
+        }
+        return from.matches()
+                ? day(from.group(1)).map(day -> new Period(Optional.of(day), Optional.empty()))
+                : to.matches()
+                        ? day(to.group(1)).map(day -> new Period(Optional.empty(), Optional.of(day)))
+                        : Optional.empty();
+    }
+
+    private Optional<Period> between(String first, String last) {
+        return day(first).flatMap(from -> day(last).map(to -> PeriodText.between(Optional.of(from), Optional.of(to))));
+    }
+
     /**
      * Reads a period: one day, two with a dash or "to" between them, or one with "from" or "up to" before it.
      *
@@ -61,6 +106,10 @@ final class TypedDays {
      * @throws IllegalArgumentException if it is, but stands for no days; the message says why
      */
     Optional<Period> period(String text) {
+        return asSaid(text.strip()).or(() -> asTyped(text));
+    }
+
+    private Optional<Period> asTyped(String text) {
         Matcher openStart = OPEN_START.matcher(text);
         if (openStart.matches()) {
             return day(openStart).map(to -> new Period(Optional.empty(), Optional.of(to)));
@@ -72,10 +121,7 @@ final class TypedDays {
         String[] ends = BETWEEN.split(text, -1);
         return switch (ends.length) {
             case 1 -> day(text).map(day -> Period.of(day, day));
-            case 2 ->
-                day(ends[0])
-                        .flatMap(
-                                from -> day(ends[1]).map(to -> PeriodText.between(Optional.of(from), Optional.of(to))));
+            case 2 -> between(ends[0], ends[1]);
             default -> Optional.empty();
         };
     }
@@ -90,6 +136,9 @@ final class TypedDays {
         int month = 0;
         for (String word : text.strip().split("[\\s./,-]+")) {
             String number = word.replaceFirst("(?i)(?<=\\d)(st|nd|rd|th|er|º)$", "");
+            if (word.equalsIgnoreCase(BETWEEN_PARTS)) {
+                continue;
+            }
             if (WHOLE.matcher(number).matches()) {
                 numbers.add(number);
             } else if (month == 0 && month(word) > 0) {

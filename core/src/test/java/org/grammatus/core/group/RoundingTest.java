@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
@@ -70,8 +69,7 @@ class RoundingTest {
     void thousandsAreNamedInTheHeadingAndCanBeRoundedFirstToo() {
         String thousands = "\"unit\": \"thousands\",";
         Grouped exact = sales().grouped(report("", thousands, false), Answers.NONE);
-        assertThat(Words.of(exact.plan().locale())
-                        .heading(exact.plan().columns().getFirst()))
+        assertThat(exact.plan().columns().getFirst().heading(exact.plan().locale()))
                 .isEqualTo("Net (thousands)");
         assertThat(TreeText.of(exact))
                 .startsWith("all | 2 | 16", "  Lakeside | 3 | 13", "    S1 | 2 | 6", "    S2 | 0 | 8");

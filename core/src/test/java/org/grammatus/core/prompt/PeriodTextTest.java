@@ -115,7 +115,7 @@ class PeriodTextTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"en-GB", "de-DE", "fr-FR", "sv-SE", "pl-PL"})
+    @ValueSource(strings = {"en-GB", "de-DE", "fr-FR", "es-ES", "it-IT", "nl-NL", "sv-SE", "pl-PL", "en-US"})
     void whatIsSaidOfAnAnswerCanBeTypedAgain(String locale) {
         ULocale language = ULocale.forLanguageTag(locale);
         PeriodText typed = new PeriodText(CONTEXT, new FiscalCalendar(10), language);

@@ -129,7 +129,7 @@ class TaggedPdfTest {
     /** Letters in any order: figures of a row are read by their columns, whatever is drawn first. */
     private static String letters(String text) {
         return text.chars()
-                .filter(c -> c > ' ')
+                .filter(c -> c > ' ' && !Character.isSpaceChar(c))
                 .sorted()
                 .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
                 .toString();

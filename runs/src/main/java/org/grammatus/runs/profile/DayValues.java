@@ -59,7 +59,7 @@ public final class DayValues {
                 .sorted(Comparator.comparing(Map.Entry<Long, Integer>::getKey).reversed())
                 .map(day -> new FieldValues.Value(
                         LocalDate.ofEpochDay(day.getKey()).toString(),
-                        DateBucket.format("d MMMM y", day.getKey(), locale),
+                        DateBucket.day(day.getKey(), locale),
                         Optional.of(day.getValue()),
                         List.of()))
                 .filter(day -> FoldedText.of(day.label()).contains(sought)

@@ -39,7 +39,7 @@ public record AnswerView(
 
         private static Beyond of(CompleteDays days, ULocale locale) {
             return new Beyond(
-                    DateBucket.format("d MMMM y", days.until().toEpochDay(), locale),
+                    DateBucket.day(days.until().toEpochDay(), locale),
                     days.complete().map(Period::toString));
         }
     }

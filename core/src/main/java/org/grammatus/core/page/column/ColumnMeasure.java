@@ -10,7 +10,6 @@ import java.util.Set;
 import org.grammatus.core.band.GroupLines;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
-import org.grammatus.core.band.Words;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.ColumnScale;
@@ -79,8 +78,7 @@ public final class ColumnMeasure {
         if (plan.columns().get(index).room().hasTurnedHeading()) {
             widest = type.lineHeight(TextStyle.COLUMN_HEADING);
         } else {
-            for (String word :
-                    Words.of(plan.locale()).heading(plan.columns().get(index)).split(" ")) {
+            for (String word : plan.columns().get(index).heading(plan.locale()).split(" ")) {
                 text(word, TextStyle.COLUMN_HEADING);
             }
         }

@@ -32,6 +32,7 @@ import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problems;
+import org.grammatus.core.words.Words;
 
 /**
  * What all parts of a block are planned over: the names that its expressions may use, the filters that reach it, and the place where what
@@ -231,6 +232,7 @@ final class BlockScope {
 
     /** What narrows the block beyond the report, and what of the report does not reach it. */
     private List<String> reachInWords() {
+        Words language = Words.of(inputs.locale());
         List<String> words = new ArrayList<>();
         String only = reached.beyond().stream()
                 .map(i -> reached.filters().get(i).filter())
@@ -238,13 +240,13 @@ final class BlockScope {
                 .map(filter -> FilterWords.of(filter, dataset, inputs))
                 .collect(Collectors.joining(" · "));
         if (!only.isEmpty()) {
-            words.add("Only " + only);
+            words.add(language.only(only));
         }
         String missed = reached.missed().stream()
                 .map(filter -> FilterWords.of(filter, main, inputs))
                 .collect(Collectors.joining(" · "));
         if (!missed.isEmpty()) {
-            words.add("Not narrowed by " + missed);
+            words.add(language.notNarrowedBy(missed));
         }
         return List.copyOf(words);
     }

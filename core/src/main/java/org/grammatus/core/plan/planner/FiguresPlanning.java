@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.dataset.DatasetModel;
@@ -21,6 +22,7 @@ import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.words.Words;
 
 /** Plans key figures: each is a column of a table without groups, and the grand totals in it. */
 final class FiguresPlanning {
@@ -137,14 +139,12 @@ final class FiguresPlanning {
     }
 
     private String inWords(ReportCompare compare) {
+        Words words = Words.of(scope.inputs.locale());
         return switch (compare) {
-            case ReportCompare.WithPlan plan -> "plan";
+            case ReportCompare.WithPlan plan -> words.compared("plan", false);
             case ReportCompare.WithTime time -> {
                 boolean cut = time.cut().orElse(false);
-                yield switch (time.with()) {
-                    case LAST_YEAR -> cut ? "last year to the same day" : "same time last year";
-                    default -> cut ? "period before, to the same day" : "period before";
-                };
+                yield words.compared(time.with() == ComparedWith.LAST_YEAR ? "year" : "before", cut);
             }
             case ReportCompare.WithPeriod period ->
                 scope.inputs.prompts().stream()

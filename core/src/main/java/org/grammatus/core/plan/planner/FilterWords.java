@@ -9,6 +9,7 @@ import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.prompt.ResolvedPrompt;
+import org.grammatus.core.words.Words;
 
 /** What filters keep, as people say it: "Status is not cancelled", "Ordered in the period “Order date”". */
 final class FilterWords {
@@ -19,15 +20,20 @@ final class FilterWords {
         return switch (filter) {
             case ReportFilter.Typed typed -> typed.where();
             case ReportFilter.OfPeriod period ->
-                label(period.field(), dataset) + " in the period “" + prompt(period.prompt(), inputs) + "”";
+                words(inputs).filter("period", label(period.field(), dataset), prompt(period.prompt(), inputs));
             case ReportFilter.Condition condition ->
-                (label(condition.field(), dataset) + " " + comparison(condition) + " "
-                                + operands(condition, dataset, inputs))
-                        .strip();
+                words(inputs)
+                        .filter(
+                                comparison(condition),
+                                label(condition.field(), dataset),
+                                operands(condition, dataset, inputs));
             case ReportFilter.Several several -> several(several.kind(), several.filters(), dataset, inputs);
             case ReportFilter.Top top ->
-                "the " + top.count() + " with the " + (top.end() == LimitEnd.LARGEST ? "largest " : "smallest ")
-                        + label(top.field(), dataset);
+                words(inputs)
+                        .filter(
+                                top.end() == LimitEnd.LARGEST ? "largest" : "smallest",
+                                Integer.toString(top.count()),
+                                label(top.field(), dataset));
             case RelatedFilter related -> related(related, inputs);
         };
     }
@@ -40,30 +46,33 @@ final class FilterWords {
                         : of(part, dataset, inputs))
                 .toList();
         return switch (kind) {
-            case ANY -> String.join(" or ", parts);
-            case NONE -> "neither " + String.join(" nor ", parts);
-            default -> String.join(" and ", parts);
+            case ANY -> joined("or", parts, inputs);
+            case NONE -> words(inputs).filter("neither", joined("nor", parts, inputs));
+            default -> joined("and", parts, inputs);
         };
     }
 
     private static String related(RelatedFilter related, RunInputs inputs) {
+        Words words = words(inputs);
         Optional<DatasetModel> other = inputs.datasets().byId(related.dataset());
         boolean none = related.kind() == FilterKind.HAS_NONE;
         String rows = other.map(there -> there.table(DatasetModel.GRAIN).noun().other())
                 .orElse(related.dataset());
         String counted = related.counted()
-                .flatMap(field -> other.map(there -> "different " + label(field, there)))
+                .flatMap(field -> other.map(there -> words.filter("different", label(field, there))))
                 .orElse(rows);
         int least = related.least().orElse(1);
         String many = least == 1 && related.counted().isEmpty()
-                ? (none ? "no " + rows : "some " + rows)
-                : (none ? "fewer than " : "at least ") + least + " " + counted;
+                ? words.filter(none ? "has-none" : "has-some", rows)
+                : words.filter(none ? "has-fewer" : "has-least", Integer.toString(least), counted);
         List<ReportFilter> filters = related.filters().orElse(List.of());
         return filters.stream().allMatch(ReportFilter::isOff)
-                ? "has " + many
-                : "has " + many + " with "
-                        + other.map(there -> several(FilterKind.ALL, filters, there, inputs))
-                                .orElse("…");
+                ? many
+                : words.filter(
+                        "with",
+                        many,
+                        other.map(there -> several(FilterKind.ALL, filters, there, inputs))
+                                .orElse("…"));
     }
 
     static String label(String field, DatasetModel dataset) {
@@ -80,20 +89,21 @@ final class FilterWords {
                 .orElse(name);
     }
 
+    /** The key by which the catalogue has it. */
     private static String comparison(ReportFilter.Condition condition) {
         return switch (condition.comparison()) {
             case IS -> "is";
-            case IS_NOT -> "is not";
-            case LESS -> "is less than";
-            case AT_MOST -> "is at most";
-            case MORE -> "is more than";
-            case AT_LEAST -> "is at least";
-            case BETWEEN -> "is between";
+            case IS_NOT -> "is-not";
+            case LESS -> "less";
+            case AT_MOST -> "at-most";
+            case MORE -> "more";
+            case AT_LEAST -> "at-least";
+            case BETWEEN -> "between";
             case CONTAINS -> "contains";
-            case DOES_NOT_CONTAIN -> "does not contain";
-            case STARTS_WITH -> "starts with";
-            case BLANK -> "is blank";
-            case NOT_BLANK -> "is not blank";
+            case DOES_NOT_CONTAIN -> "does-not-contain";
+            case STARTS_WITH -> "starts-with";
+            case BLANK -> "blank";
+            case NOT_BLANK -> "not-blank";
         };
     }
 
@@ -102,13 +112,23 @@ final class FilterWords {
             return label(condition.other().get(), dataset);
         }
         if (condition.prompt().isPresent()) {
-            return "“" + prompt(condition.prompt().get(), inputs) + "”";
+            return words(inputs).filter("asked", prompt(condition.prompt().get(), inputs));
         }
         List<String> values = condition.values().orElse(List.of());
         return switch (condition.comparison()) {
-            case BETWEEN -> String.join(" and ", values);
-            case IS_NOT -> String.join(" nor ", values);
-            default -> String.join(" or ", values);
+            case BETWEEN -> joined("and", values, inputs);
+            case IS_NOT -> joined("nor", values, inputs);
+            default -> joined("or", values, inputs);
         };
+    }
+
+    private static String joined(String by, List<String> parts, RunInputs inputs) {
+        return parts.stream()
+                .reduce((before, next) -> words(inputs).filter(by, before, next))
+                .orElse("");
+    }
+
+    private static Words words(RunInputs inputs) {
+        return Words.of(inputs.locale());
     }
 }

@@ -27,6 +27,7 @@ import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
+import org.grammatus.core.words.Words;
 
 /**
  * What a reader narrows a report to: the rows of a group, wherever it stands, or all others; or the rows with some values of a field.
@@ -63,7 +64,7 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
                 table.dataset(),
                 FilterText.of(field.filter(WANTED), scope),
                 List.of(wanted),
-                "Only " + field.label() + ": " + wanted.inWords(table.locale()));
+                Words.of(table.locale()).only(field.label() + ": " + wanted.inWords(table.locale())));
     }
 
     /**
@@ -124,8 +125,12 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
                 table.dataset(),
                 condition,
                 List.of(),
-                (only.except() ? "All but " : "Only ") + level.name() + " "
-                        + only.key().orElse("without a value"));
+                words(only, level.name(), Words.of(table.locale())));
+    }
+
+    private static String words(ReaderView.Only only, String level, Words words) {
+        String group = only.key().map(key -> level + " " + key).orElseGet(() -> words.withoutValue(level));
+        return only.except() ? words.allBut(group) : words.only(group);
     }
 
     /** A table with some narrowings on top of its filters, as far as they are about its dataset. */

@@ -1,4 +1,4 @@
-package org.grammatus.core.band;
+package org.grammatus.core.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -9,9 +9,11 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Properties;
 import java.util.regex.Pattern;
 import org.grammatus.core.Samples;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
@@ -79,6 +81,34 @@ class WordsTest {
         Page first = Pages.of(Bands.of(rows.grouped(Definitions.readReport(report), Answers.NONE)), () -> false)
                 .page(1);
         assertThat(first.texts()).contains(total, grand, page, figure);
+    }
+
+    /** What is asked and answered, and what narrows a part, is said in the language of the report, too. */
+    @ParameterizedTest
+    @CsvSource({
+        "en-GB, Ordered: 1 January 2026 to 31 March 2026, Only Region is not Upland",
+        "en-US, 'Ordered: January 1, 2026 to March 31, 2026', Only Region is not Upland",
+        "de-DE, Ordered: 1. Januar 2026 bis 31. März 2026, Nur Region ist nicht Upland",
+        "fr-FR, Ordered: 1 janvier 2026 à 31 mars 2026, Seulement Region n’est pas Upland",
+        "es-ES, Ordered: 1 de enero de 2026 a 31 de marzo de 2026, Solo Region no es Upland",
+        "it-IT, Ordered: 1 gennaio 2026 – 31 marzo 2026, Solo Region non è Upland",
+        "nl-NL, Ordered: 1 januari 2026 tot en met 31 maart 2026, Alleen Region is niet Upland",
+        "pl-PL, Ordered: 1 stycznia 2026 do 31 marca 2026, Tylko Region to nie Upland"
+    })
+    void answersAndConditionsAreSaidInTheLanguageOfTheReport(String locale, String answer, String only) {
+        Samples rows = new Samples()
+                .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
+                .line("S1", "Hives", "200.50");
+        String narrowed =
+                "\"kind\": \"banded\", \"filters\": [{\"id\": \"f-own\", \"kind\": \"condition\", \"field\": \"region\","
+                        + " \"comparison\": \"is-not\", \"values\": [\"Upland\"]}],";
+        String report = Samples.REPORT
+                .replace("\"en-GB\"", "\"" + locale + "\"")
+                .replaceFirst("\"kind\": \"banded\",", narrowed);
+        Answers asked = new Answers(Map.of("period", "2026-01-01/2026-03-31"));
+        Page first = Pages.of(Bands.of(rows.grouped(Definitions.readReport(report), asked)), () -> false)
+                .page(1);
+        assertThat(first.texts()).contains(answer, only);
     }
 
     @Test

@@ -1,10 +1,13 @@
-package org.grammatus.core.band;
+package org.grammatus.core.words;
 
 import com.ibm.icu.util.ULocale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.concurrent.ConcurrentHashMap;
-import org.grammatus.core.plan.ColumnPlan;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.grammatus.core.choice.FigureUnit;
 
 /**
  * The words that the program itself puts on pages, in the language of a report: a catalogue each for English, German, French, Spanish,
@@ -17,6 +20,9 @@ public final class Words {
 
     private static final Map<String, Words> BY_LANGUAGE = new ConcurrentHashMap<>();
 
+    /** Where a value stands in a text. */
+    private static final Pattern PLACE = Pattern.compile("\\{(\\d)}");
+
     private final ResourceBundle catalogue;
 
     private Words(ResourceBundle catalogue) {
@@ -28,18 +34,15 @@ public final class Words {
         return BY_LANGUAGE.computeIfAbsent(
                 locale.getLanguage(),
                 language -> new Words(ResourceBundle.getBundle(
-                        "org.grammatus.core.band.words",
+                        "org.grammatus.core.words.words",
                         ULocale.forLanguageTag(language).toLocale(),
                         // Never the machine's own language.
                         ResourceBundle.Control.getNoFallbackControl(ResourceBundle.Control.FORMAT_PROPERTIES))));
     }
 
     private String text(String key, String... values) {
-        String text = catalogue.getString(key);
-        for (int i = 0; i < values.length; i++) {
-            text = text.replace("{" + i + "}", Isolated.of(values[i]));
-        }
-        return text;
+        return PLACE.matcher(catalogue.getString(key))
+                .replaceAll(found -> Matcher.quoteReplacement(Isolated.of(values[Integer.parseInt(found.group(1))])));
     }
 
     /** What a group without a key is called. */
@@ -90,7 +93,7 @@ public final class Words {
      *
      * @param key {@code unchanged}, {@code better}, {@code worse}, {@code more} or {@code less}
      */
-    String direction(String key) {
+    public String direction(String key) {
         return text(key);
     }
 
@@ -105,13 +108,12 @@ public final class Words {
     }
 
     /** What a column is called, with what its figures are counted in. */
-    public String heading(ColumnPlan column) {
-        return column.unit()
-                .map(unit -> switch (unit) {
-                    case THOUSANDS -> text("thousands", column.label());
-                    case MILLIONS -> text("millions", column.label());
+    public String heading(String label, Optional<FigureUnit> counted) {
+        return counted.map(unit -> switch (unit) {
+                    case THOUSANDS -> text("thousands", label);
+                    case MILLIONS -> text("millions", label);
                 })
-                .orElse(column.label())
+                .orElse(label)
                 .strip();
     }
 
@@ -132,5 +134,69 @@ public final class Words {
     /** What stands below every page unless the report says otherwise. */
     public String source(String datasets, String businessDate) {
         return text("source", datasets, businessDate);
+    }
+
+    /** An answer that leaves nothing out. */
+    public String all() {
+        return text("all");
+    }
+
+    public String allDates() {
+        return text("all-dates");
+    }
+
+    /** The ends of a span as it is said; empty where it is open. */
+    public String span(String from, String to) {
+        if (from.equals(to)) {
+            return from;
+        }
+        return to.isEmpty() ? text("from", from) : from.isEmpty() ? text("up-to", to) : text("from-to", from, to);
+    }
+
+    public String allBut(String values) {
+        return text("all-but", values);
+    }
+
+    /** Values that are said, and how many there are besides. */
+    public String andMore(String values, int more) {
+        return text("and-more", values, Integer.toString(more));
+    }
+
+    /**
+     * What a figure is compared with.
+     *
+     * @param key {@code plan}, {@code year}, {@code before}
+     * @param cut whether up to the same day only
+     */
+    public String compared(String key, boolean cut) {
+        return text("compared-" + key + (cut ? "-cut" : ""));
+    }
+
+    /** What narrows what is printed. */
+    public String only(String what) {
+        return text("only", what);
+    }
+
+    /** What of the report does not narrow a block of it. */
+    public String notNarrowedBy(String what) {
+        return text("not-narrowed", what);
+    }
+
+    /** The group of a level that has no key. */
+    public String withoutValue(String level) {
+        return text("without-value", level);
+    }
+
+    public String markedOnly() {
+        return text("marked-only");
+    }
+
+    /**
+     * A part of what a filter keeps.
+     *
+     * @param key of the catalogue, without what all keys of filters begin with
+     */
+    public String filter(String key, String... values) {
+        return text("filter." + key, values);
     }
 }

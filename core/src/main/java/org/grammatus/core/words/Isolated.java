@@ -1,4 +1,4 @@
-package org.grammatus.core.band;
+package org.grammatus.core.words;
 
 import com.ibm.icu.text.Bidi;
 
