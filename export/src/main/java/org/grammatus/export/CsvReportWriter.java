@@ -23,14 +23,11 @@ import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.band.MarkedAlone;
 import org.grammatus.core.band.Printed;
-import org.grammatus.core.choice.Footer;
-import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
-import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
 
@@ -135,17 +132,11 @@ final class CsvReportWriter implements ReportWriter {
         }
     }
 
-    /** Depth of the innermost level of which anything is printed; of the innermost at all where nothing is. */
+    /** Depth of the groups that have a line each; of the innermost at all where nothing is printed of any. */
     private int deepestPrinted() {
-        int depth = plan.levels().size();
-        while (depth > 0 && isUnprinted(plan.levels().get(depth - 1))) {
-            depth--;
-        }
-        return depth > 0 ? depth : Math.max(1, plan.levels().size());
-    }
-
-    private static boolean isUnprinted(LevelPlan level) {
-        return level.header() == Header.NONE && level.footer() == Footer.NONE;
+        return plan.innermostPrinted() > 0
+                ? plan.innermostPrinted()
+                : Math.max(1, plan.levels().size());
     }
 
     private void head(CSVPrinter csv) throws IOException {

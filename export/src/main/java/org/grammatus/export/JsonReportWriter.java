@@ -185,7 +185,12 @@ final class JsonReportWriter implements ReportWriter {
     /** A table's groups, with what they are groups of. */
     private void table() {
         json.writeArrayPropertyStart("levels");
-        grouped.plan().levels().forEach(level -> json.writeString(level.id()));
+        grouped.plan().levels().stream()
+                .limit(
+                        grouped.plan().printsRows()
+                                ? Integer.MAX_VALUE
+                                : grouped.plan().innermostPrinted())
+                .forEach(level -> json.writeString(level.id()));
         json.writeEndArray();
         json.writeNumberProperty("rowsKept", grouped.rowsKept());
         json.writeName("result");
@@ -210,7 +215,9 @@ final class JsonReportWriter implements ReportWriter {
             if (grouped.groups().isOthers(node)) {
                 json.writeNumberProperty("others", grouped.groups().others().get(node));
             }
-            marked(marks.ofNode(node));
+        }
+        marked(marks.ofNode(node));
+        if (depth > 0) {
             cells(node);
         }
         json.writeObjectPropertyStart("counts");
@@ -224,7 +231,9 @@ final class JsonReportWriter implements ReportWriter {
         json.writeEndObject();
         values("totals", contents.totals(node));
         int next = place + 1;
-        if (depth < tree.depths() - 1) {
+        if (isFolded(depth)) {
+            next = tree.lastPlace(node) + 1;
+        } else if (depth < tree.depths() - 1) {
             json.writeArrayPropertyStart("groups");
             while (next <= tree.lastPlace(node)) {
                 next = shown.hasPlace(next) ? node(next) : tree.lastPlaceFrom(next) + 1;
@@ -236,6 +245,11 @@ final class JsonReportWriter implements ReportWriter {
         }
         json.writeEndObject();
         return next;
+    }
+
+    /** Whether nothing is printed of what stands inside the groups of a depth. */
+    private boolean isFolded(int depth) {
+        return !grouped.plan().printsRows() && depth >= grouped.plan().innermostPrinted();
     }
 
     private void values(String name, List<BandCell.Value> values) {

@@ -106,17 +106,17 @@ public record Reading(
     private static List<Typed> conditions(TablePlan plan) {
         return plan.filters().stream()
                 .map(FilterPlan::condition)
-                .filter(condition -> otherTimes(plan).noneMatch(shift -> reads(condition, shift.field())))
+                .filter(condition -> otherTimes(plan).noneMatch(date -> reads(condition, date)))
                 .filter(condition -> otherDays(plan).allMatch(others -> others.contains(condition)))
                 .toList();
     }
 
     /** Rows of another time than the one that was asked for are wanted where figures are compared with theirs. */
-    private static Stream<TablePlan.Shift> otherTimes(TablePlan plan) {
+    private static Stream<String> otherTimes(TablePlan plan) {
         return plan.totals().stream()
                 .flatMap(total -> total.comparison().stream())
                 .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithTime time
-                        ? time.shift().stream()
+                        ? Stream.of(time.date())
                         : Stream.empty());
     }
 
@@ -125,7 +125,7 @@ public record Reading(
         return plan.totals().stream()
                 .flatMap(total -> total.comparison().stream())
                 .flatMap(comparison -> comparison instanceof TablePlan.Comparison.WithPeriod days
-                        ? days.conditions().stream()
+                        ? Stream.of(days.conditions())
                         : Stream.empty())
                 .map(conditions ->
                         conditions.stream().map(FilterPlan::condition).toList());

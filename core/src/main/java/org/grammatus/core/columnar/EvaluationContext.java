@@ -6,6 +6,20 @@ import org.grammatus.core.expression.Typed;
 /** Where an expression is computed: a number of places, and what its names stand for at each. */
 public interface EvaluationContext {
 
+    /** One place without fields, for expressions of constants alone. */
+    EvaluationContext NO_FIELDS = new EvaluationContext() {
+
+        @Override
+        public int size() {
+            return 1;
+        }
+
+        @Override
+        public Column field(String id) {
+            throw new IllegalStateException("An expression of constants has no field " + id);
+        }
+    };
+
     int size();
 
     /** The values of a field. */

@@ -1,6 +1,7 @@
 package org.grammatus.core.columnar;
 
 import java.math.BigInteger;
+import java.util.BitSet;
 import java.util.EnumMap;
 import java.util.Map;
 import org.grammatus.core.value.Decimals;
@@ -10,7 +11,7 @@ public final class Faults {
 
     /** Why a figure is NULL. */
     public enum Kind {
-        DIVISION_BY_ZERO("divided by zero"),
+        DIVISION_BY_ZERO("is divided by zero"),
         TOO_LARGE("has more than 38 digits"),
         UNREADABLE("is no value of the type it is cast to");
 
@@ -25,18 +26,10 @@ public final class Faults {
         }
     }
 
-    /**
-     * Faults of one kind.
-     *
-     * @param count how many there are
-     * @param first the place, in the frame computed over, of the first
-     */
-    public record Found(int count, int first) {}
-
-    private final Map<Kind, Found> found = new EnumMap<>(Kind.class);
+    private final Map<Kind, BitSet> found = new EnumMap<>(Kind.class);
 
     public void note(Kind kind, int place) {
-        found.merge(kind, new Found(1, place), (a, b) -> new Found(a.count() + 1, a.first()));
+        found.computeIfAbsent(kind, none -> new BitSet()).set(place);
     }
 
     /** The value; null, and noted, where it has more digits than values can have. Null stays null. */
@@ -51,11 +44,12 @@ public final class Faults {
     /** The same faults, to which others can be added. */
     public Faults copy() {
         Faults copy = new Faults();
-        copy.found.putAll(found);
+        found.forEach((kind, places) -> copy.found.put(kind, (BitSet) places.clone()));
         return copy;
     }
 
-    public Map<Kind, Found> found() {
+    /** By kind, the places in the frame computed over whose figures are NULL. */
+    public Map<Kind, BitSet> found() {
         return Map.copyOf(found);
     }
 }

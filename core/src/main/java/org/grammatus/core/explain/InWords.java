@@ -13,6 +13,9 @@ import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.rows.ComparedDays;
+import org.grammatus.core.rows.KeptDays;
+import org.grammatus.core.rows.Shift;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
@@ -188,10 +191,10 @@ public final class InWords {
     }
 
     /** What a total shows, in words: "share of its parent, of sum of Net". */
-    public String made(TotalPlan total) {
+    public String made(TotalPlan total, TablePlan plan) {
         String value = definition(total.value());
         if (total.comparison().isPresent()) {
-            return compared(total.comparison().get(), value);
+            return compared(total.comparison().get(), value, plan);
         }
         return switch (total.shown()) {
             case VALUE -> value;
@@ -205,16 +208,23 @@ public final class InWords {
         };
     }
 
-    private String compared(TablePlan.Comparison comparison, String value) {
+    private String compared(TablePlan.Comparison comparison, String value, TablePlan plan) {
         String other = switch (comparison) {
-            case TablePlan.Comparison.WithPlan plan -> definition(plan.plan());
-            case TablePlan.Comparison.WithTime time ->
-                time.shift().map(shift -> value + ", " + earlier(shift)).orElse("no figure, since the period is open");
+            case TablePlan.Comparison.WithPlan with -> definition(with.plan());
+            case TablePlan.Comparison.WithTime time -> {
+                ComparedDays days = ComparedDays.of(plan, time.date());
+                yield days.shift(time)
+                        .map(shift -> value + ", " + earlier(shift)
+                                + (days.from().isEmpty() ? ", inside groups that are spans of it" : ""))
+                        .orElse("no figure, since the period has no start");
+            }
             case TablePlan.Comparison.WithPeriod period ->
-                period.conditions()
-                        .map(conditions -> value + ", where "
-                                + conditions.stream().map(FilterPlan::words).collect(Collectors.joining(" and ")))
-                        .orElse("no figure, since no other days were asked for");
+                KeptDays.of(period.conditions(), period.date()).from().isEmpty()
+                        ? "no figure, since no other days were asked for"
+                        : value + ", where "
+                                + period.conditions().stream()
+                                        .map(FilterPlan::words)
+                                        .collect(Collectors.joining(" and "));
         };
         return switch (comparison.shown()) {
             case FIGURE -> other;
@@ -224,7 +234,7 @@ public final class InWords {
     }
 
     /** When rows of another time were, seen from theirs. */
-    private String earlier(TablePlan.Shift shift) {
+    private String earlier(Shift shift) {
         String step = shift.days() > 0
                 ? shift.days() + " days"
                 : shift.months() == MONTHS_OF_YEAR

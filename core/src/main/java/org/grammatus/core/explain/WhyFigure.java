@@ -59,7 +59,7 @@ public record WhyFigure(
                 plan.columns().get(planned.column()).heading(plan.locale()),
                 figure,
                 exact(Scalars.at(result.grouped().figures().totals().get(total), node), figure),
-                words.made(planned),
+                words.made(planned, plan),
                 planned.text(),
                 path(result, printed, node),
                 conditions(plan, words),

@@ -20,7 +20,7 @@ public enum Comparator {
     }
 
     /** The comparison that holds where this one does not, and is as unknown as this one beside NULL. */
-    Comparator negated() {
+    public Comparator negated() {
         return switch (this) {
             case EQUAL -> NOT_EQUAL;
             case NOT_EQUAL -> EQUAL;
@@ -28,6 +28,17 @@ public enum Comparator {
             case LESS_OR_EQUAL -> GREATER;
             case GREATER -> LESS_OR_EQUAL;
             case GREATER_OR_EQUAL -> LESS;
+        };
+    }
+
+    /** The comparison that holds of the right side to the left where this one holds of the left to the right. */
+    public Comparator mirrored() {
+        return switch (this) {
+            case EQUAL, NOT_EQUAL -> this;
+            case LESS -> GREATER;
+            case LESS_OR_EQUAL -> GREATER_OR_EQUAL;
+            case GREATER -> LESS;
+            case GREATER_OR_EQUAL -> LESS_OR_EQUAL;
         };
     }
 

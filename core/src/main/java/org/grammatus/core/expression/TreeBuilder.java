@@ -19,6 +19,7 @@ import org.grammatus.core.expression.grammar.SqlParser;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Days;
+import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -128,12 +129,11 @@ final class TreeBuilder extends SqlBaseVisitor<Expression> {
 
     @Override
     public Expression visitNumber(SqlParser.NumberContext c) {
-        BigDecimal value = new BigDecimal(c.getText());
-        if (value.precision() > Type.MOST_DIGITS || value.scale() > Type.MOST_SCALE) {
-            throw fault(
-                    at(c),
-                    "found " + c.getText() + ", expected at most " + Type.MOST_DIGITS + " digits, " + Type.MOST_SCALE
-                            + " of them after the point");
+        BigDecimal value;
+        try {
+            value = Decimals.parse(c.getText());
+        } catch (IllegalArgumentException e) {
+            throw fault(at(c), e.getMessage());
         }
         boolean whole = value.scale() == 0 && value.unscaledValue().bitLength() < Long.SIZE;
         return new Expression.Literal(

@@ -269,18 +269,30 @@ public final class Typing {
     Typed compare(Comparator operator, Expression left, Expression right) {
         Typed a = visit(left);
         Typed b = besides(a, right);
+        // An unanswered prompt is NULL of its own type, unlike a NULL that is written down: what could never be
+        // answered is found at once.
+        boolean promptOfOtherType = (left instanceof Expression.Prompt || right instanceof Expression.Prompt)
+                && !(left instanceof Expression.Literal)
+                && !(right instanceof Expression.Literal)
+                && !comparable(a.type(), b.type());
+        if (promptOfOtherType) {
+            throw mismatch(right, a, b);
+        }
         if (isNull(a)) {
             a = new Typed.Constant(new Scalar.Null(b.type()));
         } else if (isNull(b)) {
             b = new Typed.Constant(new Scalar.Null(a.type()));
         }
         if (!comparable(a.type(), b.type())) {
-            throw fault(
-                    right.position(),
-                    "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with"
-                            + byName(a, b));
+            throw mismatch(right, a, b);
         }
         return new Typed.Compare(operator, a, b);
+    }
+
+    private ProblemException mismatch(Expression right, Typed a, Typed b) {
+        return fault(
+                right.position(),
+                "found " + article(b.type()) + ", expected " + article(a.type()) + " to compare with" + byName(a, b));
     }
 
     /** Where a key is compared with a text that may be meant for its name, how that is said; empty elsewhere. */

@@ -2,9 +2,10 @@ package org.grammatus.core.group;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
+import org.grammatus.core.group.figure.FigureNotice;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.problem.Problem;
 
 /**
@@ -13,6 +14,8 @@ import org.grammatus.core.problem.Problem;
  *
  * @param answers by prompt: what the chosen key is called
  * @param rowsKept how many rows of the grain met the conditions
+ * @param groupNotices what a reader should know of groups and rows
+ * @param figureNotices what a reader should know of figures
  */
 public record Grouped(
         TablePlan plan,
@@ -22,7 +25,8 @@ public record Grouped(
         Marks marks,
         List<Optional<AnswerName>> answers,
         int rowsKept,
-        List<Problem> notices) {
+        List<Problem> groupNotices,
+        List<FigureNotice> figureNotices) {
 
     public GroupTree tree() {
         return groups.tree();
@@ -30,29 +34,20 @@ public record Grouped(
 
     /** The same facts, chosen keys called as another block's rows call them. */
     public Grouped answeredBy(Grouped other) {
-        return new Grouped(plan, groups, figures, rows, marks, other.answers, rowsKept, notices);
+        return new Grouped(plan, groups, figures, rows, marks, other.answers, rowsKept, groupNotices, figureNotices);
     }
 
-    /**
-     * The same facts under a plan that groups, orders and totals alike, but prints them in another way; notices call totals and blocks as
-     * it does.
-     */
+    /** The same facts under a plan that groups, orders and totals alike, but prints them in another way. */
     public Grouped printedBy(TablePlan other) {
-        List<Problem> called = notices.stream()
-                .map(notice -> notice.saying(called(notice.message(), other)))
-                .toList();
-        return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, called);
+        return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, groupNotices, figureNotices);
     }
 
-    private static String called(String message, TablePlan plan) {
-        String called = message;
-        for (TotalPlan total : plan.totals()) {
-            String label = plan.columns().get(total.column()).label().strip();
-            if (!label.isEmpty()) {
-                called = called.replace("total \"" + total.id() + "\"", "\"" + label + "\"");
-            }
-        }
-        String said = called;
-        return plan.title().map(title -> title + ": " + said).orElse(said);
+    /** What a reader should know of groups and figures; of a table with a title, each begins with it. */
+    public List<Problem> notices() {
+        return Stream.concat(groupNotices.stream(), figureNotices.stream().map(notice -> notice.of(plan)))
+                .map(notice -> plan.title()
+                        .map(title -> notice.saying(title + ": " + notice.message()))
+                        .orElse(notice))
+                .toList();
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntFunction;
@@ -17,6 +16,7 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.figure.FigureNotices;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.Overlap;
 import org.grammatus.core.group.figure.RoundedLines;
@@ -51,6 +51,7 @@ public final class Grouping {
     private final Figures figures;
     private final Faults faults;
     private final List<Problem> notices = new ArrayList<>();
+    private final FigureNotices figureNotices = new FigureNotices();
     private final GroupNotices advice;
     private final BesideGroups beside;
 
@@ -121,7 +122,8 @@ public final class Grouping {
                 marking.marks(rows),
                 AnswerNames.of(plan, star),
                 kept.rows().length,
-                notices);
+                notices,
+                figureNotices.found());
         return new Result(grouped, drillDown);
     }
 
@@ -186,18 +188,35 @@ public final class Grouping {
     }
 
     private List<Column> totals(Groups groups, Stepping stepping) {
-        InPrintedOrder printed = new InPrintedOrder(groups.tree(), nodes.nodeCount(), groups::isOthers);
-        TotalFigures totalFigures = new TotalFigures(figures, selection, printed, stepping);
+        GroupTree tree = groups.tree();
+        InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), groups::isOthers);
+        TotalFigures totalFigures = new TotalFigures(figures, selection, printed, stepping, figureNotices);
+        Overlap overlap = new Overlap(figures);
         List<Column> totals = new ArrayList<>();
-        for (TotalPlan total : plan.totals()) {
+        for (int index = 0; index < plan.totals().size(); index++) {
+            TotalPlan total = plan.totals().get(index);
             Faults own = new Faults();
-            totals.add(totalFigures.of(total, own));
-            notices.addAll(inWords(total.pointer(), own, "total \"" + total.id() + "\""));
-            RoundedLines.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
-            Overlap.notice(total, figures).ifPresent(why -> notices.add(Problem.notice(total.pointer(), why)));
+            totals.add(totalFigures.of(index, total, own));
+            noteBlanks(index, total, own, tree);
+            int of = index;
+            RoundedLines.whyNotRounded(total, figures)
+                    .ifPresent(why -> figureNotices.add(of, "Each line is rounded first, but not for ", ": " + why));
+            overlap.note(index, total, figureNotices);
         }
         notices.addAll(inWords("", faults, "a value of a row"));
         return totals;
+    }
+
+    /** Notes figures that could not be computed where they are printed: beside groups that stand in the tree, at the levels of the total. */
+    private void noteBlanks(int index, TotalPlan total, Faults own, GroupTree tree) {
+        own.found().forEach((why, places) -> {
+            int count = 0;
+            for (int place = 0; place < tree.nodeCount(); place++) {
+                int node = tree.nodeAt(place);
+                count += places.get(node) && total.standsAt(tree.depthOf(node)) ? 1 : 0;
+            }
+            figureNotices.addBlanks(index, why, count);
+        });
     }
 
     private <T> List<T> byDepth(IntFunction<T> ofDepth) {
@@ -238,12 +257,9 @@ public final class Grouping {
 
     private static List<Problem> inWords(String pointer, Faults faults, String what) {
         List<Problem> notices = new ArrayList<>();
-        for (Map.Entry<Faults.Kind, Faults.Found> fault : faults.found().entrySet()) {
-            notices.add(Problem.notice(
-                    pointer,
-                    what + " " + fault.getKey().words() + " and is blank, "
-                            + fault.getValue().count() + " times"));
-        }
+        faults.found()
+                .forEach((why, places) -> notices.add(Problem.notice(
+                        pointer, what + " " + why.words() + " and is blank, " + places.cardinality() + " times")));
         return notices;
     }
 }

@@ -7,8 +7,6 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.choice.Footer;
-import org.grammatus.core.choice.Header;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.PageFigure;
@@ -63,23 +61,12 @@ final class PageFigures {
                     .toArray();
         }
         GroupTree tree = bands.grouped().tree();
-        int depth = innermost(plan);
+        int depth = plan.innermostPrinted();
         return here.filter(band -> depth > 0
                         && tree.depthOf(bands.node(band)) == depth
                         && begins(bands.kind(band), plan.levels().get(depth - 1)))
                 .flatMap(band -> bands.grouped().rows().ofPages().of(bands.node(band), tree))
                 .toArray();
-    }
-
-    /** Depth of the innermost level of which anything is printed. */
-    private static int innermost(TablePlan plan) {
-        int depth = plan.levels().size();
-        while (depth > 0
-                && plan.levels().get(depth - 1).header() == Header.NONE
-                && plan.levels().get(depth - 1).footer() == Footer.NONE) {
-            depth--;
-        }
-        return depth;
     }
 
     private static boolean begins(BandKind kind, LevelPlan level) {

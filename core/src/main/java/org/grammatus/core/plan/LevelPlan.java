@@ -69,6 +69,11 @@ public record LevelPlan(
                 .isPresent();
     }
 
+    /** Whether neither headings nor lines nor totals of its groups are printed. */
+    public boolean isUnprinted() {
+        return header == Header.NONE && footer == Footer.NONE;
+    }
+
     /** Whether it shows every value that the data have, in whichever rows. */
     public boolean showsAllValues() {
         return empty.isPresent() && coarsening.isEmpty() && listed.isEmpty();

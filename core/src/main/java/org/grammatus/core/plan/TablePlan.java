@@ -1,7 +1,6 @@
 package org.grammatus.core.plan;
 
 import com.ibm.icu.util.ULocale;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -9,6 +8,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Compared;
+import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Rounding;
@@ -65,6 +65,15 @@ public record TablePlan(
         return rows.shown() && !columns.isEmpty();
     }
 
+    /** Depth of the innermost level of which anything is printed, 0 where nothing is printed of any. */
+    public int innermostPrinted() {
+        int depth = levels.size();
+        while (depth > 0 && levels.get(depth - 1).isUnprinted()) {
+            depth--;
+        }
+        return depth;
+    }
+
     @Override
     public TablePlan facts() {
         return this;
@@ -104,8 +113,7 @@ public record TablePlan(
         Stream<FilterPlan> others = totals.stream()
                 .flatMap(total -> total.comparison().stream())
                 .flatMap(comparison ->
-                        comparison instanceof Comparison.WithPeriod days ? days.conditions().stream() : Stream.empty())
-                .flatMap(List::stream);
+                        comparison instanceof Comparison.WithPeriod days ? days.conditions().stream() : Stream.empty());
         return Stream.concat(filters.stream(), others)
                 .flatMap(filter -> filter.condition().looks())
                 .distinct();
@@ -233,25 +241,22 @@ public record TablePlan(
         /**
          * The same aggregate of another time.
          *
-         * @param shift none where the answers leave the other time open
+         * @param date id of the date field that tells the time
+         * @param with which time
+         * @param cut whether the other time ends on the day that answers to the business date
+         * @param prompt name of the prompt whose period filters the date, where there is one
          */
-        record WithTime(Optional<Shift> shift, Compared shown) implements Comparison {}
+        record WithTime(String date, ComparedWith with, boolean cut, Optional<String> prompt, Compared shown)
+                implements Comparison {}
 
         /**
          * The same aggregate of other days.
          *
-         * @param conditions what keeps their rows, in the place of the plan's own; none where no other days were asked for
+         * @param date id of the date field that tells the time
+         * @param prompt name of the prompt that asks for them
+         * @param conditions what keeps their rows, in the place of the plan's own
          */
-        record WithPeriod(Optional<List<FilterPlan>> conditions, Compared shown) implements Comparison {}
+        record WithPeriod(String date, String prompt, List<FilterPlan> conditions, Compared shown)
+                implements Comparison {}
     }
-
-    /**
-     * A step in time: rows of another time are taken for rows of this one by moving their dates.
-     *
-     * @param field id of the date field that is moved
-     * @param months how far, in months
-     * @param days how far beyond that, in days
-     * @param until the last day, once moved, that takes part; none takes all
-     */
-    public record Shift(String field, int months, int days, Optional<LocalDate> until) {}
 }

@@ -55,6 +55,11 @@ public record TotalPlan(
         return shown == Shown.VALUE && comparison.isEmpty();
     }
 
+    /** Whether it is printed beside groups of a depth; one without a place stands for the whole report. */
+    public boolean standsAt(int depth) {
+        return places.isEmpty() ? depth == 0 : places.containsKey(depth - 1);
+    }
+
     /** Depth of the innermost groups beside which it stands; none where it stands nowhere. */
     public Optional<Integer> deepestPlace() {
         return places.keySet().stream().map(level -> level + 1).max(Integer::compare);

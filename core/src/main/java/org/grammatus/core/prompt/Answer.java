@@ -4,6 +4,7 @@ import java.util.List;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
 
 /** What a prompt was answered, by what it asks for. */
 public sealed interface Answer {
@@ -39,14 +40,18 @@ public sealed interface Answer {
     }
 
     /** Several values of a type. */
-    record Several(Names.Chosen chosen) implements Answer {
+    record Several(Names.Chosen chosen, Type type) implements Answer {
+
+        private static final Names.Chosen ALL = new Names.Chosen(List.of(), false, true);
 
         /** No answer. */
-        static final Several OPEN = new Several(new Names.Chosen(List.of(), false, true));
+        static Several open(Type type) {
+            return new Several(ALL, type);
+        }
 
         @Override
         public boolean isOpen() {
-            return equals(OPEN);
+            return chosen.equals(ALL);
         }
     }
 }

@@ -26,19 +26,6 @@ import org.grammatus.core.value.Scalar;
  */
 final class AnswerConditions {
 
-    /** Nothing but what was answered. */
-    private static final EvaluationContext ANSWERS = new EvaluationContext() {
-        @Override
-        public int size() {
-            return 1;
-        }
-
-        @Override
-        public Column field(String id) {
-            throw new IllegalStateException("Answers have no fields");
-        }
-    };
-
     private final List<ReportPrompt> prompts;
     private final Problems problems;
 
@@ -130,7 +117,7 @@ final class AnswerConditions {
 
     /** What a condition comes to; none for NULL. */
     private static Optional<Boolean> truth(Typed condition) {
-        Column.Longs values = (Column.Longs) Evaluator.evaluate(condition, ANSWERS, new Faults());
+        Column.Longs values = (Column.Longs) Evaluator.evaluate(condition, EvaluationContext.NO_FIELDS, new Faults());
         return values.isNull(0) ? Optional.empty() : Optional.of(values.values()[0] == 1);
     }
 }

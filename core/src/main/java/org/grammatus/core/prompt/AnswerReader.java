@@ -50,7 +50,9 @@ final class AnswerReader {
         String at = "/answers/" + prompt.name();
         Read open = new Read(open(prompt), text);
         Read read = text.isEmpty() ? new Read(open.answer, "") : noting(at, () -> read(prompt, text), open);
-        if (answers.complete() && prompt.required().orElse(false) && text.isEmpty()) {
+        boolean wrong = read == open;
+        // A default that has no value today answers nothing either, nor does a period or a range with both ends open.
+        if (answers.complete() && prompt.required().orElse(false) && !wrong && read.answer.isOpen()) {
             problems.add(Problem.error(at, "\"" + prompt.label() + "\" needs an answer; " + give(prompt)));
         }
         return resolved(prompt, read, false);
@@ -113,7 +115,7 @@ final class AnswerReader {
             case ReportPrompt.OfPeriod p -> new Answer.Days(Period.OPEN);
             case ReportPrompt.Choice c ->
                 c.type() == PromptType.CHOICES
-                        ? Answer.Several.OPEN
+                        ? Answer.Several.open(typeOf(c).orElse(Type.TEXT))
                         : new Answer.One(new Scalar.Null(typeOf(c).orElse(Type.TEXT)));
             case ReportPrompt.Value v -> new Answer.One(new Scalar.Null(typeOf(v.type())));
             case ReportPrompt.Range r ->
@@ -140,9 +142,10 @@ final class AnswerReader {
     }
 
     private Read several(ReportPrompt.Choice prompt, String text) {
-        Names.Chosen chosen = ChosenText.parse(text, typeOf(prompt).orElse(Type.TEXT));
+        Type type = typeOf(prompt).orElse(Type.TEXT);
+        Names.Chosen chosen = ChosenText.parse(text, type);
         chosen.values().forEach(value -> requireListed(prompt, ScalarText.write(value)));
-        return new Read(new Answer.Several(chosen), ChosenText.write(chosen));
+        return new Read(new Answer.Several(chosen, type), ChosenText.write(chosen));
     }
 
     /** A choice is one value of its field; one that no row has is no mistake, since rows come and go. */
@@ -246,9 +249,11 @@ final class AnswerReader {
         };
     }
 
-    /** The type of the field whose values are offered; none where there is no such field. */
+    /** The type of the field whose values are offered, or of the values that are listed; none where there is no such field. */
     private Optional<Type> typeOf(ReportPrompt.Choice prompt) {
-        return prompt.field().flatMap(field -> datasets.of(prompt).flatMap(dataset -> dataset.typeOf(field)));
+        return prompt.field().isEmpty()
+                ? prompt.listed().map(ListedType::of)
+                : prompt.field().flatMap(field -> datasets.of(prompt).flatMap(dataset -> dataset.typeOf(field)));
     }
 
     private static Type typeOf(PromptType type) {

@@ -59,7 +59,7 @@ public final class NamedAnswers implements Names {
             case Answer.One one -> answers.put(name, one.value());
             case Answer.Several several -> {
                 // What was chosen stands in lists alone.
-                answers.put(name, new Scalar.Null(Type.TEXT));
+                answers.put(name, new Scalar.Null(several.type()));
                 if (!several.isOpen()) {
                     chosen.put(name, several.chosen());
                 }

@@ -23,7 +23,33 @@ public final class Decimals {
         }
     }
 
+    /** Of a number as it is written: sign, point and exponent beside its digits. */
+    private static final int MOST_CHARACTERS = Type.MOST_DIGITS + 8;
+
     private Decimals() {}
+
+    /**
+     * Reads a number of at most {@value Type#MOST_DIGITS} digits, at most {@value Type#MOST_SCALE} of them after the point. Its length is
+     * looked at first: what is longer is refused before anything is computed with it.
+     *
+     * @throws IllegalArgumentException that says what is wrong with the text
+     */
+    public static BigDecimal parse(String text) {
+        if (text.length() > MOST_CHARACTERS) {
+            throw tooLong();
+        }
+        BigDecimal value = new BigDecimal(text);
+        long whole = (long) value.precision() - value.scale();
+        if (whole > Type.MOST_DIGITS || value.scale() > Type.MOST_SCALE || value.precision() > Type.MOST_DIGITS) {
+            throw tooLong();
+        }
+        return value.scale() < 0 ? value.setScale(0) : value;
+    }
+
+    private static IllegalArgumentException tooLong() {
+        return new IllegalArgumentException("a number has at most " + Type.MOST_DIGITS + " digits, at most "
+                + Type.MOST_SCALE + " of them after the point");
+    }
 
     /** 10 to the given power, 0 to 18. */
     public static long power(int exponent) {

@@ -1,6 +1,5 @@
 package org.grammatus.core.value;
 
-import java.math.BigDecimal;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -23,7 +22,7 @@ public final class ScalarText {
             return switch (type.kind()) {
                 case TEXT -> new Scalar.Text(text);
                 case INTEGER -> Scalar.Number.of(Long.parseLong(trimmed));
-                case DECIMAL -> Scalar.Number.decimal(new BigDecimal(trimmed));
+                case DECIMAL -> Scalar.Number.decimal(Decimals.parse(trimmed));
                 case DATE -> new Scalar.Date(LocalDate.parse(trimmed));
                 case TIMESTAMP -> new Scalar.Timestamp(time(trimmed));
                 case BOOLEAN -> new Scalar.Bool(truth(trimmed));

@@ -202,7 +202,7 @@ class EvaluatorTest {
     @Test
     void beyond38DigitsIsNullAndSaidSoNeverWrapped() {
         assertThat(value("huge * 10 * 10")).isInstanceOf(Scalar.Null.class);
-        assertThat(faults.found().get(Faults.Kind.TOO_LARGE).count()).isEqualTo(1);
+        assertThat(faults.found().get(Faults.Kind.TOO_LARGE).cardinality()).isEqualTo(1);
     }
 
     @Test

@@ -124,8 +124,8 @@ class RoundingTest {
         assertThat(sales().grouped(byCategory, Answers.NONE).notices())
                 .extracting(Problem::message)
                 .contains(
-                        "total \"t-freight\" is of exact figures, though each line is rounded first: one order may stand in"
-                                + " several groups of level \"Order\"",
-                        "total \"t-net\" is of exact figures, though each line is rounded first: it is no plain sum");
+                        "Each line is rounded first, but not for Freight: one order may stand in several groups of level"
+                                + " \"Order\"",
+                        "Each line is rounded first, but not for Net: it is no plain sum");
     }
 }

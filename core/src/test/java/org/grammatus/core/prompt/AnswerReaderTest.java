@@ -7,7 +7,9 @@ import com.ibm.icu.util.ULocale;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
@@ -19,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is understood of answers of every kind, how they are written on, and what is said of wrong ones. */
 class AnswerReaderTest {
@@ -154,5 +157,58 @@ class AnswerReaderTest {
         boolean blank = values.isEmpty() || random.nextBoolean();
         Names.Chosen chosen = new Names.Chosen(values, blank, random.nextBoolean());
         assertThat(chosen(ChosenText.write(chosen))).isEqualTo(chosen);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "date | , \"field\": \"ordered_at\" | latest",
+                "period | | last 7 days with data",
+                "period | | ../..",
+                "number-range | | ..",
+            })
+    void aRequiredPromptWhoseAnswerHasNoValueIsAsked(String type, String more, String text) {
+        String properties = (more == null ? "" : more) + ", \"required\": true";
+        // The data have no day, so that the latest of them is none.
+        assertThatThrownBy(() -> resolved(type, properties, text, ULocale.UK))
+                .hasMessageContaining("\"It\" needs an answer");
+        assertThatThrownBy(() -> resolved(type, properties + ", \"default\": \"" + text + "\"", "", ULocale.UK))
+                .hasMessageContaining("needs an answer");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"decimal", "whole-number", "number-range"})
+    void aNumberThatIsTooLongIsRefusedBeforeAnythingIsComputed(String type) {
+        for (String tooLong : List.of(
+                "1e1000000",
+                "1e-999999999",
+                "-1E+2147483647",
+                "9".repeat(100_000),
+                "0." + "0".repeat(90_000) + "1",
+                "9".repeat(39),
+                "1e39",
+                "0.1234567890123456789")) {
+            long start = System.nanoTime();
+            assertThatThrownBy(() -> resolved(type, "", tooLong, ULocale.UK)).hasMessageContaining("/answers/p");
+            assertThat(System.nanoTime() - start).isLessThan(1_000_000_000L);
+        }
+        assertThat(resolved("decimal", "", "9".repeat(38), ULocale.UK).asked()).isEqualTo("9".repeat(38));
+    }
+
+    @Test
+    void listedNumbersAreNumbersAndCodesAreTexts() {
+        assertThat(chosen("10", "10", "200")).isEqualTo(Scalar.Number.of(10));
+        assertThat(chosen("1.5", "1.5", "2")).isInstanceOf(Scalar.Number.class);
+        assertThat(chosen("007", "007", "12")).isEqualTo(new Scalar.Text("007"));
+        assertThat(chosen("12", "12", "large")).isEqualTo(new Scalar.Text("12"));
+    }
+
+    private static Scalar chosen(String text, String... listed) {
+        String values = Stream.of(listed)
+                .map(value -> "{\"value\": \"%s\", \"label\": \"%s\"}".formatted(value, value))
+                .collect(Collectors.joining(","));
+        return resolved("choice", ", \"listed\": [" + values + "]", text, ULocale.UK)
+                .choice();
     }
 }

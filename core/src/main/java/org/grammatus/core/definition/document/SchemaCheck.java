@@ -3,11 +3,14 @@ package org.grammatus.core.definition.document;
 import com.networknt.schema.Error;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SchemaRegistryConfig;
 import com.networknt.schema.SpecificationVersion;
+import com.networknt.schema.regex.RegularExpression;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Suggestion;
@@ -24,8 +27,19 @@ final class SchemaCheck {
 
     SchemaCheck(String schemaText) {
         this.text = JsonMapper.shared().readTree(schemaText);
-        this.schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+        this.schema = SchemaRegistry.withDefaultDialect(
+                        SpecificationVersion.DRAFT_2020_12,
+                        builder -> builder.schemaRegistryConfig(SchemaRegistryConfig.builder()
+                                .regularExpressionFactory(SchemaCheck::wholeText)
+                                .build()))
                 .getSchema(schemaText);
+    }
+
+    /** A pattern as ECMA-262 has it, in which the dollar sign is the very end; in Java's it stands before a last line break, too. */
+    private static RegularExpression wholeText(String pattern) {
+        Pattern compiled =
+                Pattern.compile(pattern.endsWith("$") ? pattern.substring(0, pattern.length() - 1) + "\\z" : pattern);
+        return text -> compiled.matcher(text).find();
     }
 
     /** Every fault, in the order of the document's pointers, and the document with harmless values in their places. */

@@ -33,18 +33,14 @@ public final class RoundedLines {
         return wanted(figures.plan()) && whyExact(total, figures).isEmpty();
     }
 
-    /** Why a total is of exact figures although its report rounds each line first, in words; nothing where it rounds, or need not. */
-    public static Optional<String> notice(TotalPlan total, Figures figures) {
+    /** Why a total adds up exact figures although its report rounds each line first, in words; nothing where it rounds, or need not. */
+    public static Optional<String> whyNotRounded(TotalPlan total, Figures figures) {
         boolean rounds = wanted(figures.plan())
                 && total.isAmount()
                 && !total.places().isEmpty()
                 && digits(total, figures.plan()) < total.value().type().scale()
                 && !isAverage(total.value());
-        return rounds
-                ? whyExact(total, figures)
-                        .map(why -> "total \"" + total.id()
-                                + "\" is of exact figures, though each line is rounded first: " + why)
-                : Optional.empty();
+        return rounds ? whyExact(total, figures) : Optional.empty();
     }
 
     private static boolean wanted(TablePlan plan) {

@@ -34,7 +34,7 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
         KeptRows kept = new KeptRows(left, shown.kept().afterEach());
         Nodes others = Nodes.of(plan, shown.star(), kept, shown.folding(), new Faults(), () -> false);
         Figures theirs = new Figures(plan, others, new Faults());
-        int[] namesake = SamePaths.ofAll(others, shown);
+        int[] namesake = SamePaths.ofAll(others, shown, shown::keys);
         for (int node = 0; node < namesake.length; node++) {
             boolean last = node >= shown.first(shown.depths() - 1);
             namesake[node] = last && standsAlone.test(node) ? namesake[node] : -1;

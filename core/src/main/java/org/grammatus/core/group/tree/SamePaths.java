@@ -1,6 +1,8 @@
 package org.grammatus.core.group.tree;
 
 import java.util.Arrays;
+import java.util.function.IntFunction;
+import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.JointCodes;
 import org.grammatus.core.columnar.PairTable;
 
@@ -18,17 +20,25 @@ public final class SamePaths {
      * @return by depth and node within it: the namesake within its depth; -1 where there is none
      */
     public static int[][] of(Nodes in, Nodes of, int deepest) {
+        return of(in, of, of::keys, deepest);
+    }
+
+    private static int[][] of(Nodes in, Nodes of, IntFunction<Column> keys, int deepest) {
         int[][] found = new int[deepest + 1][];
         found[0] = new int[] {0};
         for (int depth = 1; depth <= deepest; depth++) {
-            found[depth] = at(depth, in, of, found[depth - 1]);
+            found[depth] = at(depth, in, of, keys.apply(depth), found[depth - 1]);
         }
         return found;
     }
 
-    /** For each node of one tree its namesake in the other, both counted from the report; -1 where there is none. */
-    public static int[] ofAll(Nodes in, Nodes of) {
-        int[][] within = of(in, of, of.depths() - 1);
+    /**
+     * For each node of one tree its namesake in the other, both counted from the report; -1 where there is none.
+     *
+     * @param keys by depth, the keys that are looked up
+     */
+    public static int[] ofAll(Nodes in, Nodes of, IntFunction<Column> keys) {
+        int[][] within = of(in, of, keys, of.depths() - 1);
         int[] namesake = new int[of.nodeCount()];
         for (int depth = 0; depth < within.length; depth++) {
             for (int node = 0; node < within[depth].length; node++) {
@@ -39,8 +49,8 @@ public final class SamePaths {
         return namesake;
     }
 
-    private static int[] at(int depth, Nodes in, Nodes of, int[] parents) {
-        JointCodes codes = JointCodes.of(in.keys(depth), of.keys(depth));
+    private static int[] at(int depth, Nodes in, Nodes of, Column keys, int[] parents) {
+        JointCodes codes = JointCodes.of(in.keys(depth), keys);
         int fates = Visibility.DROPPED + 1;
         PairTable paths = new PairTable(codes.left().length);
         int[] nodeOfPath = new int[codes.left().length];

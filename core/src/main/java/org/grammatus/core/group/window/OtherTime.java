@@ -1,7 +1,9 @@
 package org.grammatus.core.group.window;
 
+import java.time.LocalDate;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
@@ -21,6 +23,7 @@ import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.rows.KeptRows;
+import org.grammatus.core.rows.Shift;
 import org.grammatus.core.rows.ShiftedStar;
 import org.grammatus.core.value.Kind;
 
@@ -29,7 +32,7 @@ import org.grammatus.core.value.Kind;
  * choices of groups hold for them, and each group has its namesake there. Groups that only the other time has count in what is
  * around them.
  */
-public final class OtherTime {
+final class OtherTime {
 
     private final Figures ours;
     private final Figures theirs;
@@ -42,43 +45,62 @@ public final class OtherTime {
         this.namesake = namesake;
     }
 
-    public static OtherTime of(Figures ours, Selection selection, TablePlan.Shift shift) {
+    /** The groups as rows of another time make them, whose dates are moved into this one. */
+    static OtherTime of(Figures ours, Selection selection, Shift shift) {
         TablePlan plan = ours.plan();
         Star star = ShiftedStar.of(ours.nodes().star(), shift);
         KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
-        return of(ours, selection, plan, star, shift.until().isPresent() ? until(kept, star, shift) : kept);
+        return of(ours, selection, plan, star, until(kept, star, shift.field(), shift.until()), LeapDays.of(shift));
     }
 
-    /** The groups as rows make them that meet other conditions than the plan's. */
-    public static OtherTime of(Figures ours, Selection selection, List<FilterPlan> conditions) {
+    /** The groups as rows make them that meet other conditions than the plan's, up to a day of a date field. */
+    static OtherTime of(
+            Figures ours, Selection selection, List<FilterPlan> conditions, String field, Optional<LocalDate> until) {
         TablePlan plan = ours.plan().withFilters(conditions);
         Star star = ours.nodes().star();
-        return of(ours, selection, plan, star, KeptRows.of(plan, star, new Faults(), () -> false));
+        KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
+        return of(ours, selection, plan, star, until(kept, star, field, until), Optional.empty());
     }
 
-    private static OtherTime of(Figures ours, Selection selection, TablePlan plan, Star star, KeptRows kept) {
+    private static OtherTime of(
+            Figures ours, Selection selection, TablePlan plan, Star star, KeptRows kept, Optional<LeapDays> leapDays) {
         Nodes all = Nodes.of(plan, star, kept, new Faults(), () -> false);
         Nodes theirs = selection.repeated(all, star);
-        return new OtherTime(ours, new Figures(plan, theirs, new Faults()), SamePaths.ofAll(theirs, ours.nodes()));
+        Nodes own = ours.nodes();
+        int[] namesake = SamePaths.ofAll(
+                theirs,
+                own,
+                depth -> leapDays.map(days -> days.keys(depth, own)).orElseGet(() -> own.keys(depth)));
+        return new OtherTime(ours, new Figures(plan, theirs, new Faults()), namesake);
     }
 
-    /** The rows whose moved day is not after the last one that takes part. */
-    private static KeptRows until(KeptRows kept, Star star, TablePlan.Shift shift) {
-        int home = star.dataset().field(shift.field()).table();
-        Column.Longs days = (Column.Longs) star.table(home).fields().get(shift.field());
+    /** Whether any row that is kept is after the last day that takes part. */
+    static boolean hasLater(Figures figures, Shift shift) {
+        KeptRows kept = figures.nodes().kept();
+        KeptRows upTo = until(kept, figures.nodes().star(), shift.field(), shift.until());
+        return upTo.rows().length < kept.rows().length;
+    }
+
+    /** The rows whose day is not after the last one that takes part. */
+    private static KeptRows until(KeptRows kept, Star star, String field, Optional<LocalDate> last) {
+        if (last.isEmpty()) {
+            return kept;
+        }
+        int home = star.dataset().field(field).table();
+        Column.Longs days = (Column.Longs) star.table(home).fields().get(field);
         long unit = days.type().kind() == Kind.TIMESTAMP ? Scalars.MICROS_OF_DAY : 1;
-        long end = (shift.until().orElseThrow().toEpochDay() + 1) * unit;
+        long end = (last.get().toEpochDay() + 1) * unit;
         int[] path = star.path(DatasetModel.GRAIN, home);
         BitSet rows = new BitSet(star.rowCount());
         for (int row : kept.rows()) {
-            long day = days.values()[path[row]];
+            long day = path[row] < 0 ? Column.Longs.NULL : days.values()[path[row]];
             rows.set(row, day != Column.Longs.NULL && day < end);
         }
         return new KeptRows(rows.stream().toArray(), kept.afterEach());
     }
 
     /** What a total's value comes to at the other time, by node of the report; each line is rounded there as it is here. */
-    public Column figures(TotalPlan total) {
+    Column figures(TotalPlan total) {
         if (RoundedLines.apply(total, theirs)) {
             return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake);
         }

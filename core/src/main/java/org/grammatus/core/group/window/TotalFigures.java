@@ -1,48 +1,49 @@
 package org.grammatus.core.group.window;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.function.Function;
+import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.expression.ArithmeticOperator;
+import org.grammatus.core.group.figure.FigureNotices;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.RoundedLines;
 import org.grammatus.core.group.select.Selection;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
 /** The figures of the totals grid, by node: aggregates, what is made of them in printed order, and comparisons. */
 public final class TotalFigures {
 
     private final Figures figures;
-    private final Selection selection;
     private final InPrintedOrder printed;
     private final Stepping stepping;
-    /** By the step in time, or by the conditions, that they are told apart by. */
-    private final Map<Object, OtherTime> otherTimes = new HashMap<>();
+    private final OtherTimes otherTimes;
 
-    public TotalFigures(Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping) {
+    /** @param notices where it is noted why figures are not compared */
+    public TotalFigures(
+            Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping, FigureNotices notices) {
         this.stepping = stepping;
         this.figures = figures;
-        this.selection = selection;
         this.printed = printed;
+        this.otherTimes = new OtherTimes(figures, selection, notices);
     }
 
-    /** A total's figures. */
-    public Column of(TotalPlan total, Faults faults) {
+    /**
+     * A total's figures.
+     *
+     * @param index of the total among the plan's
+     */
+    public Column of(int index, TotalPlan total, Faults faults) {
         Column exact = new PrintedGroups(figures.aggregates(), stepping, List.of(), faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
         return total.comparison()
-                .map(comparison -> compared(values, comparison, total, faults))
+                .map(comparison ->
+                        compared(beside(index, total, comparison, values, faults), comparison.shown(), total, faults))
                 .orElseGet(() -> isRunning(total) && values == exact
                         ? stepping.running(total.value(), total.shown() == Shown.RUNNING_IN_PARENT, faults)
                         : printed.of(total, values, faults));
@@ -52,29 +53,21 @@ public final class TotalFigures {
         return total.shown() == Shown.RUNNING_IN_PARENT || total.shown() == Shown.RUNNING_IN_REPORT;
     }
 
-    private Column compared(Column values, TablePlan.Comparison comparison, TotalPlan total, Faults faults) {
-        Column other = other(comparison, total, faults);
-        Type type = total.type();
-        return switch (comparison.shown()) {
-            case FIGURE -> other;
-            case DIFFERENCE -> Arithmetic.apply(ArithmeticOperator.SUBTRACT, values, other, type, faults);
-            case PERCENT -> InPrintedOrder.percent(values, other, type, faults);
-        };
-    }
-
-    private Column other(TablePlan.Comparison comparison, TotalPlan total, Faults faults) {
+    private OtherTimes.Pair beside(
+            int index, TotalPlan total, TablePlan.Comparison comparison, Column values, Faults faults) {
         return switch (comparison) {
-            case TablePlan.Comparison.WithPlan plan -> figures.of(plan.plan(), faults);
-            case TablePlan.Comparison.WithTime time ->
-                atOtherTime(time.shift(), total, shift -> OtherTime.of(figures, selection, shift));
-            case TablePlan.Comparison.WithPeriod days ->
-                atOtherTime(days.conditions(), total, conditions -> OtherTime.of(figures, selection, conditions));
+            case TablePlan.Comparison.WithPlan plan -> new OtherTimes.Pair(values, figures.of(plan.plan(), faults));
+            case TablePlan.Comparison.WithTime time -> otherTimes.of(index, total, time, values);
+            case TablePlan.Comparison.WithPeriod days -> otherTimes.of(index, total, days, values);
         };
     }
 
-    private <T> Column atOtherTime(Optional<T> time, TotalPlan total, Function<T, OtherTime> made) {
-        return time.map(t -> otherTimes.computeIfAbsent(t, key -> made.apply(t)).figures(total))
-                .orElseGet(() -> Scalars.repeat(
-                        new Scalar.Null(total.value().type()), figures.nodes().nodeCount()));
+    private static Column compared(OtherTimes.Pair pair, Compared shown, TotalPlan total, Faults faults) {
+        Type type = total.type();
+        return switch (shown) {
+            case FIGURE -> pair.other();
+            case DIFFERENCE -> Arithmetic.apply(ArithmeticOperator.SUBTRACT, pair.ours(), pair.other(), type, faults);
+            case PERCENT -> InPrintedOrder.percent(pair.ours(), pair.other(), type, faults);
+        };
     }
 }

@@ -13,11 +13,13 @@ import org.grammatus.core.value.Period;
 final class AskedPeriods {
 
     private final Map<String, Period> byField = new HashMap<>();
+    private final Map<String, String> promptOfField = new HashMap<>();
 
     AskedPeriods(List<ReportFilter> filters, List<ResolvedPrompt> prompts) {
         for (ReportFilter filter :
                 filters.stream().flatMap(ReportFilter::conjuncts).toList()) {
             if (filter instanceof ReportFilter.OfPeriod asked && !filter.isOff()) {
+                promptOfField.putIfAbsent(asked.field(), asked.prompt());
                 prompts.stream()
                         .filter(prompt -> asked.prompt().equals(prompt.name()))
                         .filter(prompt -> !prompt.period().isOpen())
@@ -35,5 +37,10 @@ final class AskedPeriods {
     /** What is asked of a field; none where every day will do. */
     Optional<Period> of(String field) {
         return Optional.ofNullable(byField.get(field));
+    }
+
+    /** Name of the prompt whose period filters a field; none where no filter asks for one. */
+    Optional<String> prompt(String field) {
+        return Optional.ofNullable(promptOfField.get(field));
     }
 }

@@ -113,6 +113,7 @@ public final class BuiltForm {
                         id, n.value(), n.negated() ? FilterComparison.NOT_BLANK : FilterComparison.BLANK, List.of()));
             case Expression.Like like when !like.negated() && isField(like.value()) -> part(like, id);
             case Expression.Logic logic -> exclusion(logic, id).or(() -> period(logic, id));
+            case Expression.Not not -> exclusionOfSeveral(not, id);
             default -> Optional.empty();
         };
     }
@@ -129,8 +130,29 @@ public final class BuiltForm {
                         && field(in.value()).equals(field(blank.value()))
                 ? values(in.value(), in.list())
                         .map(values -> condition(id, in.value(), FilterComparison.IS_NOT, values))
-                        .or(() -> asked(id, in.value(), FilterComparison.IS_NOT, in.list()))
+                        .or(() -> asked(id, in.value(), FilterComparison.IS_NOT, in.list())
+                                .filter(built -> !asksForSeveral(in)))
                 : Optional.empty();
+    }
+
+    /** {@code NOT COALESCE(f IN (:p), FALSE)}: all rows but those that meet an answer of several values. */
+    private Optional<ReportFilter> exclusionOfSeveral(Expression.Not not, String id) {
+        return not.operand() instanceof Expression.Coalesce coalesce
+                        && coalesce.values().size() == 2
+                        && coalesce.values().getFirst() instanceof Expression.In in
+                        && !in.negated()
+                        && coalesce.values().getLast() instanceof Expression.Literal literal
+                        && literal.value().equals(new Scalar.Bool(false))
+                        && isField(in.value())
+                        && asksForSeveral(in)
+                ? asked(id, in.value(), FilterComparison.IS_NOT, in.list())
+                : Optional.empty();
+    }
+
+    private boolean asksForSeveral(Expression.In in) {
+        return in.list().getFirst() instanceof Expression.Prompt prompt
+                && scope.prompts().stream()
+                        .anyMatch(p -> p.name().equals(prompt.name()) && p.type() == PromptType.CHOICES);
     }
 
     /** What the typed form of a period filter is. */

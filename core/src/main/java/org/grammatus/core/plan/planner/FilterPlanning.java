@@ -50,12 +50,29 @@ final class FilterPlanning {
     /** The filters that restrict something, in their order. */
     List<FilterPlan> filters() {
         List<FilterPlan> plans = new ArrayList<>();
+        requireOneTop();
         for (ReachedFilters.Reached each : reached.filters()) {
             if (!each.filter().isOff() && isSound(each.pointer(), each.filter())) {
                 plan(each.filter()).ifPresent(plans::add);
             }
         }
         return List.copyOf(plans);
+    }
+
+    /** The first rows are taken of those that all other filters keep: of two such filters neither could be the last. */
+    private void requireOneTop() {
+        List<ReachedFilters.Reached> tops = reached.filters().stream()
+                .filter(each -> each.filter() instanceof ReportFilter.Top
+                        && !each.filter().isOff())
+                .toList();
+        tops.stream()
+                .skip(1)
+                .forEach(
+                        second -> problems.error(
+                                second.pointer(),
+                                "keeps the first rows of block \"" + reached.block() + "\" as filter \""
+                                        + tops.getFirst().filter().id()
+                                        + "\" does already; remove or switch off one of the two, or let each reach other blocks"));
     }
 
     /**

@@ -31,6 +31,8 @@ public final class FilterText {
     private final Type type;
     /** Whether it compares with a day that is asked for. */
     private final boolean asksForDay;
+    /** Whether it compares with any number of values that are asked for, blanks perhaps among them. */
+    private final boolean asksForSeveral;
     /** Whether small letters are taken for capitals. */
     private final boolean folded;
 
@@ -38,7 +40,8 @@ public final class FilterText {
         this.filter = filter;
         this.type = scope.typeOf(filter.field());
         this.asksForDay = scope.asksForDay(filter);
-        this.folded = filter.ignoreCase().orElse(false) && type.kind() == Kind.TEXT && !scope.asksForSeveral(filter);
+        this.asksForSeveral = scope.asksForSeveral(filter);
+        this.folded = filter.ignoreCase().orElse(false) && type.kind() == Kind.TEXT && !asksForSeveral;
         this.field = folded(quotedName(filter.field()));
     }
 
@@ -123,8 +126,18 @@ public final class FilterText {
             case DOES_NOT_CONTAIN -> condition(FilterComparison.CONTAINS);
             case BLANK -> condition(FilterComparison.NOT_BLANK);
             case NOT_BLANK -> condition(FilterComparison.BLANK);
-            default -> "NOT (" + condition() + ")" + blank();
+            case IS -> asksForSeveral ? condition(FilterComparison.IS_NOT) : negated();
+            default -> negated();
         };
+    }
+
+    private String negated() {
+        return "NOT (" + condition() + ")" + blank();
+    }
+
+    /** All rows but those that meet the answer: a blank field meets it where the answer names blanks, so that no row meets both. */
+    private String noneOf(List<String> values) {
+        return "NOT COALESCE(" + oneOf(values, "") + ", FALSE)";
     }
 
     private String condition() {
@@ -144,7 +157,10 @@ public final class FilterText {
         }
         return switch (comparison) {
             case IS -> days ? anyDay(values) : oneOf(values, "");
-            case IS_NOT -> days ? orBlank("NOT (" + anyDay(values) + ")") : orBlank(oneOf(values, "NOT "));
+            case IS_NOT ->
+                asksForSeveral
+                        ? noneOf(values)
+                        : days ? orBlank("NOT (" + anyDay(values) + ")") : orBlank(oneOf(values, "NOT "));
             case LESS -> field + " < " + literal(values.getFirst());
             case AT_MOST -> atMost(values.getFirst(), days);
             case MORE ->

@@ -28,6 +28,7 @@ import org.grammatus.core.plan.LimitPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
@@ -113,7 +114,8 @@ final class LevelPlanning {
     private NumberClasses classes(String pointer, List<NumberClass> classes) {
         List<NumberClasses.Entry> entries = new ArrayList<>();
         for (int i = 0; i < classes.size(); i++) {
-            Optional<BigDecimal> upTo = classes.get(i).upTo().map(BigDecimal::new);
+            Optional<BigDecimal> upTo =
+                    number(pointer + "/" + i + "/upTo", classes.get(i).upTo());
             boolean last = i == classes.size() - 1;
             if (last && upTo.isPresent()) {
                 problems.error(
@@ -191,7 +193,7 @@ final class LevelPlanning {
             return Optional.empty();
         }
         if (filter.value().isPresent()) {
-            return filter.value().map(BigDecimal::new);
+            return number(pointer + "/value", filter.value());
         }
         String name = filter.prompt().get();
         Optional<Scalar> answer = names.prompt(name);
@@ -205,6 +207,16 @@ final class LevelPlanning {
             problems.error(pointer + "/prompt", "\"" + name + "\" does not ask for a number; choose one that does");
         }
         return answer.get() instanceof Scalar.Number number ? Optional.of(number.value()) : Optional.empty();
+    }
+
+    /** A number of the definition; none where there is none, or it is longer than numbers can be, which is noted. */
+    private Optional<BigDecimal> number(String pointer, Optional<String> text) {
+        try {
+            return text.map(Decimals::parse);
+        } catch (IllegalArgumentException e) {
+            problems.error(pointer, e.getMessage());
+            return Optional.empty();
+        }
     }
 
     private LimitPlan limit(String pointer, ReportLimit limit) {

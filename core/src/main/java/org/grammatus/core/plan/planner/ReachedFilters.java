@@ -13,11 +13,12 @@ import org.grammatus.core.definition.ReportFilter;
  * dataset, one built on it, or one in which they name a field. Two datasets' "status" need not mean the same, so that equal names alone
  * are not enough.
  *
+ * @param block its id
  * @param filters that reach it, the report's first, each as the block's dataset has its field
  * @param beyond indexes of those among them that do not reach the whole report
  * @param missed the report's own that do not reach it, although they name no blocks
  */
-record ReachedFilters(List<Reached> filters, List<Integer> beyond, List<ReportFilter> missed) {
+record ReachedFilters(String block, List<Reached> filters, List<Integer> beyond, List<ReportFilter> missed) {
 
     /**
      * A filter that reaches the block.
@@ -50,7 +51,7 @@ record ReachedFilters(List<Reached> filters, List<Integer> beyond, List<ReportFi
             reached.add(new Reached(
                     "/blocks/" + index + "/filters/" + i, block.ownFilters().get(i)));
         }
-        return new ReachedFilters(List.copyOf(reached), List.copyOf(beyond), List.copyOf(missed));
+        return new ReachedFilters(block.id(), List.copyOf(reached), List.copyOf(beyond), List.copyOf(missed));
     }
 
     /** The filters alone. */

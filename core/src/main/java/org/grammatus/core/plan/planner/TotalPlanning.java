@@ -1,13 +1,10 @@
 package org.grammatus.core.plan.planner;
 
-import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.Compared;
-import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.dataset.DatasetModel;
@@ -23,18 +20,14 @@ import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
-import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
-import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.value.Decimals;
-import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Type;
 
 /** Plans the lines of the totals grid. */
 final class TotalPlanning {
 
-    private static final int MONTHS_OF_YEAR = 12;
     static final String PERCENT = "0.0%";
 
     private final BlockScope scope;
@@ -42,8 +35,6 @@ final class TotalPlanning {
     private final Names names;
     private final Problems problems;
     private final PlanExpressions expressions;
-    private final AskedPeriods asked;
-    private final LocalDate businessDate;
 
     TotalPlanning(BlockScope scope) {
         this.scope = scope;
@@ -51,8 +42,6 @@ final class TotalPlanning {
         this.names = scope.names;
         this.problems = scope.problems;
         this.expressions = scope.expressions;
-        this.asked = scope.asked;
-        this.businessDate = scope.inputs.context().businessDate();
     }
 
     /** A total; none where its column is switched off. */
@@ -177,24 +166,20 @@ final class TotalPlanning {
 
     private TablePlan.Comparison withTime(String pointer, ReportCompare.WithTime compare) {
         isDate(pointer, compare.date());
-        return new TablePlan.Comparison.WithTime(shift(pointer, compare, compare.date()), compare.shown());
+        return new TablePlan.Comparison.WithTime(
+                compare.date(),
+                compare.with(),
+                compare.cut().orElse(false),
+                scope.asked.prompt(compare.date()),
+                compare.shown());
     }
 
-    /** Days without a start are all days before, too: with those nothing is compared. */
     private TablePlan.Comparison withPeriod(String pointer, ReportCompare.WithPeriod compare) {
         boolean date = isDate(pointer, compare.date());
-        Optional<ResolvedPrompt> prompt = scope.inputs.prompts().stream()
-                .filter(asked -> asked.name().equals(compare.prompt()))
-                .findFirst();
-        boolean hasStart = prompt.flatMap(asked -> asked.period().from()).isPresent();
-        if (prompt.isPresent() && !hasStart) {
-            problems.add(Problem.notice(
-                    pointer,
-                    "there are no other days to compare with: answer \""
-                            + prompt.get().label() + "\" with a start"));
-        }
         return new TablePlan.Comparison.WithPeriod(
-                date && hasStart ? Optional.of(scope.conditions(compare.date(), compare.prompt())) : Optional.empty(),
+                compare.date(),
+                compare.prompt(),
+                date ? scope.conditions(compare.date(), compare.prompt()) : List.of(),
                 compare.shown());
     }
 
@@ -212,31 +197,6 @@ final class TotalPlanning {
                     "\"" + field + "\" is not a date or timestamp of a table; choose one to compare another time by");
         }
         return is;
-    }
-
-    private Optional<TablePlan.Shift> shift(String pointer, ReportCompare.WithTime compare, String field) {
-        Optional<LocalDate> until = compare.cut().orElse(false) ? Optional.of(businessDate) : Optional.empty();
-        if (compare.with() == ComparedWith.LAST_YEAR) {
-            return Optional.of(new TablePlan.Shift(field, MONTHS_OF_YEAR, 0, until));
-        }
-        Optional<Period> period = asked.of(field).filter(p -> p.from().isPresent() && p.to().isPresent());
-        if (period.isEmpty()) {
-            problems.add(Problem.notice(
-                    pointer,
-                    "there is no previous period to compare with: answer the prompt that filters \"" + field
-                            + "\" with a start and an end"));
-        }
-        return period.map(p -> step(p, field, until));
-    }
-
-    /** The step from the period before to this one: whole months where the period is made of them, else its days. */
-    private static TablePlan.Shift step(Period period, String field, Optional<LocalDate> until) {
-        LocalDate from = period.from().orElseThrow();
-        LocalDate after = period.to().orElseThrow().plusDays(1);
-        boolean months = from.getDayOfMonth() == 1 && after.getDayOfMonth() == 1;
-        return months
-                ? new TablePlan.Shift(field, (int) ChronoUnit.MONTHS.between(from, after), 0, until)
-                : new TablePlan.Shift(field, 0, (int) ChronoUnit.DAYS.between(from, after), until);
     }
 
     /** Depth of a level that is switched on, 0 for the report. */

@@ -201,4 +201,47 @@ class PlannerTest {
                         Samples.REPORT.replace("\"value\": \"net\"}", "\"value\": \"net\", \"format\": \"0.0.0\"}")))
                 .hasMessageContaining("/blocks/0/columns/0/format: found \"0.0.0\", expected a CLDR pattern");
     }
+
+    private static String top(String id) {
+        return "{\"id\": \"%s\", \"kind\": \"top\", \"field\": \"net\", \"end\": \"largest\", \"count\": 2}"
+                .formatted(id);
+    }
+
+    @Test
+    void twoFiltersThatKeepTheFirstRowsOfABlockAreAFault() {
+        String two = Samples.REPORT.replace("\"filters\": [", "\"filters\": [" + top("a") + "," + top("b") + ",");
+        assertThatThrownBy(() -> plan(two)).hasMessageContaining("/filters/1").hasMessageContaining("filter \"a\"");
+        String own = Samples.REPORT
+                .replace("\"filters\": [", "\"filters\": [" + top("a") + ",")
+                .replace("\"kind\": \"banded\",", "\"kind\": \"banded\", \"filters\": [" + top("b") + "],");
+        assertThatThrownBy(() -> plan(own)).hasMessageContaining("/blocks/0/filters/0");
+        plan(own.replace("\"count\": 2}],", "\"count\": 2, \"off\": true}],"));
+    }
+
+    @Test
+    void listedChoicesThatCannotHaveTheFieldsTypeAreAFaultBeforeAnythingIsAnswered() {
+        String prompt = "\"prompts\": [{\"id\": \"p-size\", \"name\": \"size\", \"type\": \"%s\", \"label\": \"Size\","
+                + " \"listed\": [{\"value\": \"%s\", \"label\": \"Small\"}, {\"value\": \"20\", \"label\": \"Large\"}]},";
+        String built = "\"filters\": [{\"id\": \"f-size\", \"kind\": \"condition\", \"field\": \"net\","
+                + " \"comparison\": \"is\", \"prompt\": \"size\"},";
+        String typed = "\"filters\": [{\"id\": \"f-size\", \"kind\": \"expression\", \"where\": \"net IN (:size)\"},";
+        for (String type : List.of("choice", "choices")) {
+            for (String filter : List.of(built, typed)) {
+                String report = Samples.REPORT.replace("\"filters\": [", filter);
+                assertThatThrownBy(() -> plan(report.replace("\"prompts\": [", prompt.formatted(type, "small"))))
+                        .hasMessageContaining("/filters/0")
+                        .hasMessageContaining("found a text, expected a decimal number");
+                plan(report.replace("\"prompts\": [", prompt.formatted(type, "10")));
+            }
+        }
+    }
+
+    @Test
+    void boundsOfClassesAndGroupsAreNumbersOfAtMost38Digits() {
+        for (String bound : List.of("5\\n", "9".repeat(40), "0.1234567890123456789")) {
+            String classes = Samples.REPORT.replace(
+                    "\"key\": \"region\"", "\"key\": \"net\", \"classes\": [{\"upTo\": \"" + bound + "\"}, {}]");
+            assertThatThrownBy(() -> plan(classes)).hasMessageContaining("/classes/0/upTo");
+        }
+    }
 }
