@@ -23,7 +23,7 @@ function edgeOf(band: Band): Edge | undefined {
   const lines = props.report.page.lines
   const first = props.page.number === 1
   if (band.role === 'PAGE_HEADER') {
-    const edge = first ? 'firstHeader' : 'header'
+    const edge = first && lines?.firstHeader ? 'firstHeader' : 'header'
     return lines?.[edge] && edge
   }
   const edge = first && lines?.firstFooter ? 'firstFooter' : 'footer'

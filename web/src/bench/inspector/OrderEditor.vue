@@ -47,6 +47,12 @@ const bases = [
 /** A group's own figure can be compared inside its parent or across the report; what is read from a row is the same either way. */
 const hasBasis = (term: Order) => !!props.level && measureTexts.value.has(term.by)
 const measureTexts = computed(() => new Set(measureChoices(props.report, props.dataset).map((m) => m.value)))
+/** A date or a moment is put in order by itself, or by the span in which it lies. */
+const isTime = (term: Order) =>
+  ['DATE', 'TIMESTAMP'].includes(
+    props.dataset.fields.find((field) => perRow(field) && field.value === term.by)?.type ?? '',
+  )
+const buckets = Object.entries(text.buckets).map(([value, label]) => ({ value, label }))
 const directions = [
   { value: 'ascending', label: text.ascending },
   { value: 'descending', label: text.descending },
@@ -87,7 +93,7 @@ function add() {
         :options="choices"
         filter
         :aria-label="`${text.by} ${i + 1}`"
-        @update:model-value="(by: string) => change(i, { by })"
+        @update:model-value="(by: string) => change(i, { by, bucket: undefined })"
       />
       <OneOf
         :model-value="term.direction"
@@ -111,6 +117,17 @@ function add() {
         severity="secondary"
         :aria-label="`${text.remove}: ${term.by}`"
         @click="set(order.filter((_, j) => j !== i))"
+      />
+      <OneOf
+        v-if="isTime(term)"
+        class="basis"
+        :model-value="term.bucket ?? 'none'"
+        :options="buckets"
+        :aria-label="`${text.bucket} ${i + 1}`"
+        @update:model-value="
+          (bucket: string) =>
+            change(i, { bucket: bucket === 'none' ? undefined : (bucket as Order['bucket']) })
+        "
       />
       <OneOf
         v-if="hasBasis(term)"

@@ -252,7 +252,7 @@ public final class InWords {
         for (TablePlan.Term term : level.order()) {
             boolean natural = dataset.naturalOrder(term.by()).isPresent();
             boolean down = term.direction() == Direction.DESCENDING;
-            terms.add("by " + term(term.by(), totals) + ", "
+            terms.add("by " + bucket(term) + term(term.by(), totals) + ", "
                     + (natural
                             ? down ? "in its own order turned round" : "in its own order"
                             : direction(term.by().type(), term.direction()))
@@ -260,6 +260,12 @@ public final class InWords {
         }
         terms.add(byName(level));
         return String.join(", then ", terms);
+    }
+
+    private static String bucket(TablePlan.Term term) {
+        return term.bucket()
+                .map(of -> of.bucket().name().toLowerCase(Locale.ROOT).replace('_', ' ') + " of ")
+                .orElse("");
     }
 
     private String byName(LevelPlan level) {

@@ -86,6 +86,12 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
         if (value instanceof Scalar.Null) {
             return Words.of(plan.locale()).none();
         }
+        if (term.bucket().isPresent()) {
+            long key = value instanceof Scalar.Date date
+                    ? date.value().toEpochDay()
+                    : ((Scalar.Number) value).value().longValue();
+            return term.bucket().get().label(key, plan.locale());
+        }
         return new ValueFormat(value.type(), Formats.of(term.by(), plan.dataset()), plan.locale()).format(value);
     }
 }

@@ -45,7 +45,7 @@ public final class RowOrder {
     }
 
     private static Column values(TablePlan.Term term, Star star, Faults faults) {
-        return Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults);
+        return term.keys(Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults));
     }
 
     private static IntOrder order(Column values, TablePlan.Term term, TablePlan plan) {

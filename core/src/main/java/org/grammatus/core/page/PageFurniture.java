@@ -69,10 +69,12 @@ final class PageFurniture {
 
     /** Whether something stands above the first page, too. */
     boolean hasFirstHeader() {
-        return page.lines().firstHeader().isPresent();
+        return page.header().isPresent()
+                || page.lines().header().isPresent()
+                || page.lines().firstHeader().isPresent();
     }
 
-    /** What stands above a page; above the first nothing does unless it is asked for. */
+    /** What stands above a page; the usual line repeats the title, which the first page has. */
     void header(Sheet sheet, OfPage says) {
         boolean first = sheet.number() == 1;
         if (first && !hasFirstHeader()) {
@@ -80,8 +82,8 @@ final class PageFurniture {
         }
         int firstCell = sheet.size();
         int top = paper.top();
-        Optional<PageLine<PageText>> asked =
-                first ? page.lines().firstHeader() : page.lines().header();
+        Optional<PageLine<PageText>> asked = (first ? page.lines().firstHeader() : Optional.<PageLine<PageText>>empty())
+                .or(() -> page.lines().header());
         String[] usual = {text(page.header(), plan.inputs().title(), sheet, says), "", printed.answersInWords()};
         line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, says));
         sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, firstCell);

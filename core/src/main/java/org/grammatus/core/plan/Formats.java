@@ -50,6 +50,12 @@ public final class Formats {
         };
     }
 
+    /** Whether a pattern of moments prints their day and not their time: no field of it is an hour, a minute or smaller. */
+    public static boolean printsDayAlone(String pattern) {
+        String fields = pattern.replaceAll("'[^']*'", "");
+        return !fields.isEmpty() && fields.chars().noneMatch(letter -> "ahHkKmsSABbC".indexOf(letter) >= 0);
+    }
+
     /** Notes a pattern that CLDR does not know. */
     public static void check(String pointer, String format, Type type, Problems problems) {
         try {

@@ -13,7 +13,10 @@ import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.layout.TableLayout;
+import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.DateKeys;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.prompt.ResolvedPrompt;
 import org.grammatus.core.prompt.RunContext;
@@ -227,8 +230,21 @@ public record TablePlan(
      *
      * @param overScope whether it is computed over a group's rows, rather than read from its first row
      * @param acrossReport whether it is computed over all groups of a key, whatever their parents
+     * @param bucket of a date, the span or the place in a cycle by which it is put in order
      */
-    public record Term(Typed by, boolean overScope, Direction direction, boolean acrossReport) {}
+    public record Term(
+            Typed by, boolean overScope, Direction direction, boolean acrossReport, Optional<DateBucket> bucket) {
+
+        /** A term of the values themselves. */
+        public Term(Typed by, boolean overScope, Direction direction, boolean acrossReport) {
+            this(by, overScope, direction, acrossReport, Optional.empty());
+        }
+
+        /** What stands in order: the values, or of dates the spans in which they lie. */
+        public Column keys(Column values) {
+            return bucket.map(of -> DateKeys.of((Column.Longs) values, of)).orElse(values);
+        }
+    }
 
     /** What a total is compared with. */
     public sealed interface Comparison {

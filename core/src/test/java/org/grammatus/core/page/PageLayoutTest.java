@@ -220,6 +220,24 @@ class PageLayoutTest {
     }
 
     @Test
+    void aHeaderStandsOnTheFirstPageTooUnlessThatHasItsOwn() {
+        for (String header : List.of("\"header\": \"Ours\"", "\"lines\": {\"header\": {\"start\": \"Ours\"}}")) {
+            Page first = all(pages("\"paper\": \"A4\"", "\"paper\": \"A4\", " + header))
+                    .getFirst();
+            assertThat(texts(first, BandRole.PAGE_HEADER)).as(header).contains("Ours");
+        }
+        Page own = all(pages(
+                        "\"paper\": \"A4\"",
+                        "\"paper\": \"A4\", \"lines\": {\"header\": {\"start\": \"Ours\"}, \"firstHeader\": {}}"))
+                .getFirst();
+        assertThat(texts(own, BandRole.PAGE_HEADER)).isEmpty();
+        Page usual = all(pages("\"paper\": \"A4\"", "\"paper\": \"A4\"")).getFirst();
+        assertThat(bands(usual, BandRole.PAGE_HEADER))
+                .as("the title is there already")
+                .isEmpty();
+    }
+
+    @Test
     void linesAtTheEdgesHaveThreePartsAndTheFirstPageItsOwn() {
         List<Page> pages = all(pages(
                 "\"name\": \"Region\"",

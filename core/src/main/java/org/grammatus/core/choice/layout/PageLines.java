@@ -5,7 +5,7 @@ import java.util.Optional;
 /**
  * What stands at the edges of pages; usual where it says nothing.
  *
- * @param firstHeader above the first page, on which nothing stands unless given
+ * @param firstHeader above the first page; as on the others unless given
  * @param firstFooter below the first page, as below all unless given
  * @param <T> of its texts: as they are written, or read
  */

@@ -89,10 +89,12 @@ public final class SiblingOrder {
 
     /** A term's values: by node where it is computed over groups, by node within the depth otherwise. */
     public Column values(TablePlan.Term term, int depth, IntConsumer varying) {
-        if (term.acrossReport()) {
-            return figures.acrossReport(term.by(), depth);
-        }
-        return term.overScope() ? figures.of(term.by()) : figures.values().atFirstRow(term.by(), depth, varying);
+        return term.keys(
+                term.acrossReport()
+                        ? figures.acrossReport(term.by(), depth)
+                        : term.overScope()
+                                ? figures.of(term.by())
+                                : figures.values().atFirstRow(term.by(), depth, varying));
     }
 
     /** Where a node's value stands among a term's values. */

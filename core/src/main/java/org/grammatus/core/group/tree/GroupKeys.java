@@ -3,16 +3,13 @@ package org.grammatus.core.group.tree;
 import java.math.BigInteger;
 import java.util.Arrays;
 import org.grammatus.core.columnar.Column;
+import org.grammatus.core.columnar.DateKeys;
 import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.KeyCodes;
-import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.value.Kind;
-import org.grammatus.core.value.Type;
 
 /** The keys by which rows are grouped: values, or the buckets and classes in which they lie. */
 public final class GroupKeys {
@@ -24,32 +21,10 @@ public final class GroupKeys {
         Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
         return level.coarsening()
                 .map(coarsening -> switch (coarsening) {
-                    case DateBucket bucket -> bucketed((Column.Longs) key, bucket);
+                    case DateBucket bucket -> DateKeys.of((Column.Longs) key, bucket);
                     case NumberClasses classes -> classed(key, classes);
                 })
                 .orElse(key);
-    }
-
-    private static Column bucketed(Column.Longs key, DateBucket bucket) {
-        boolean time = key.type().kind() == Kind.TIMESTAMP;
-        long[] days = new long[key.size()];
-        for (int i = 0; i < days.length; i++) {
-            long value = key.values()[i];
-            days[i] = value == Column.Longs.NULL || !time ? value : Math.floorDiv(value, Scalars.MICROS_OF_DAY);
-        }
-        // A bucket is worked out once per distinct day.
-        KeyCodes distinct = KeyCodes.of(new Column.Longs(Type.DATE, days));
-        long[] keyOf = new long[distinct.count()];
-        Arrays.fill(keyOf, Column.Longs.NULL);
-        long[] values = new long[days.length];
-        for (int i = 0; i < values.length; i++) {
-            int code = distinct.codes()[i];
-            if (days[i] != Column.Longs.NULL && keyOf[code] == Column.Longs.NULL) {
-                keyOf[code] = bucket.key(days[i]);
-            }
-            values[i] = keyOf[code];
-        }
-        return new Column.Longs(bucket.type(), values);
     }
 
     private static Column classed(Column key, NumberClasses classes) {

@@ -82,7 +82,7 @@ final class BlockScope {
                 Optional.of(inputs.datasets()));
         this.homes = new Homes(dataset);
         this.lookups = new Lookups(dataset, names);
-        this.expressions = new PlanExpressions(names, lookups, problems);
+        this.expressions = new PlanExpressions(names, lookups, dataset.calendar(), problems);
         this.reached = ReachedFilters.of(report, index, own, main);
         this.asked = new AskedPeriods(reached.all(), inputs.prompts());
         noteNames();

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Basis;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.expression.Expression;
@@ -24,9 +26,11 @@ final class PlanExpressions {
 
     private final Names names;
     private final Lookups lookups;
+    private final FiscalCalendar calendar;
     private final Problems problems;
 
-    PlanExpressions(Names names, Lookups lookups, Problems problems) {
+    PlanExpressions(Names names, Lookups lookups, FiscalCalendar calendar, Problems problems) {
+        this.calendar = calendar;
         this.names = names;
         this.lookups = lookups;
         this.problems = problems;
@@ -46,7 +50,8 @@ final class PlanExpressions {
             }
             Typed by =
                     lookups.shown(typed(pointer + "/" + i + "/by", order.get(i).by(), Typing.Place.ROW));
-            terms.add(new TablePlan.Term(by, false, order.get(i).direction(), false));
+            terms.add(new TablePlan.Term(
+                    by, false, order.get(i).direction(), false, bucket(pointer + "/" + i, order.get(i), by)));
         }
         return List.copyOf(terms);
     }
@@ -76,7 +81,19 @@ final class PlanExpressions {
         if (by.stepping().findAny().isPresent()) {
             problems.error(pointer + "/by", "an order cannot depend on the order that it makes; leave out ORDER BY");
         }
-        return new TablePlan.Term(lookups.shown(by), scope[0], term.direction(), across && scope[0]);
+        return new TablePlan.Term(
+                lookups.shown(by), scope[0], term.direction(), across && scope[0], bucket(pointer, term, by));
+    }
+
+    /** The span of time by which a term puts dates in order; anything else has none, which is noted. */
+    private Optional<DateBucket> bucket(String pointer, OrderTerm term, Typed by) {
+        if (term.bucket().isPresent() && by != NOTHING && !by.type().isTime()) {
+            problems.error(
+                    pointer + "/bucket",
+                    "\"" + term.by() + "\" is a " + by.type()
+                            + "; only a date or timestamp has a bucket. Remove this property");
+        }
+        return term.bucket().filter(bucket -> by.type().isTime()).map(bucket -> new DateBucket(bucket, calendar));
     }
 
     /**

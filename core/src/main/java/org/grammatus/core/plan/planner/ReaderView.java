@@ -5,15 +5,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Reach;
+import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.Plan;
@@ -21,6 +25,7 @@ import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.Kind;
 
 /**
  * How a reader looks at a report: an order of their own, groups and values narrowed to and widths of columns. It changes a plan:
@@ -232,7 +237,9 @@ public record ReaderView(
         List<TablePlan.Term> terms = new ArrayList<>();
         for (Sort sort : order) {
             ColumnPlan column = column(table, sort.column(), "/view/order", "order by");
-            ColumnOrder.by(table, index, column).ifPresent(by -> terms.add(term(by, sort, column)));
+            ColumnOrder.by(table, index, column)
+                    .ifPresent(by ->
+                            terms.add(term(by, sort, column, table.dataset().calendar())));
         }
         return terms.isEmpty() ? level : level.ordered(List.copyOf(terms));
     }
@@ -248,14 +255,21 @@ public record ReaderView(
                                 + "\" looks at the groups around a row; order by one that does not"));
             }
             if (column.text().isPresent()) {
-                terms.add(term(column.value(), sort, column));
+                terms.add(term(column.value(), sort, column, table.dataset().calendar()));
             }
         }
         terms.addAll(table.rows().order());
         return List.copyOf(terms);
     }
 
-    private static TablePlan.Term term(Typed by, Sort sort, ColumnPlan column) {
+    /** Of a moment of which the column prints the day alone, the day: rows that look alike stand by what comes next. */
+    private static Optional<DateBucket> day(Typed by, ColumnPlan column, FiscalCalendar calendar) {
+        return by.type().kind() == Kind.TIMESTAMP && Formats.printsDayAlone(column.format())
+                ? Optional.of(new DateBucket(Bucket.DAY, calendar))
+                : Optional.empty();
+    }
+
+    private static TablePlan.Term term(Typed by, Sort sort, ColumnPlan column, FiscalCalendar calendar) {
         if (by.stepping().findAny().isPresent()) {
             throw new ProblemException(
                     Problem.error(
@@ -263,7 +277,7 @@ public record ReaderView(
                             "the column \"" + column.label()
                                     + "\" steps over groups in printed order, and an order cannot depend on the order that it makes"));
         }
-        return new TablePlan.Term(by, by.aggregates(), sort.direction(), false);
+        return new TablePlan.Term(by, by.aggregates(), sort.direction(), false, day(by, column, calendar));
     }
 
     private List<ColumnPlan> widened(TablePlan table) {
