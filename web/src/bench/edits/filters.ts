@@ -31,8 +31,20 @@ export function valueCount(comparison: Comparison): 0 | 1 | 2 | 'many' {
   }
 }
 
+/** Rows can be the first of all that the other filters keep in one way only: a new such filter switches off the one before it. */
+function withoutFirstRows(report: Report): Report {
+  const off = (filters: Filter[]) =>
+    filters.map((filter) =>
+      filter.kind === 'top' && !filter.off && !filter.blocks ? { ...filter, off: true } : filter,
+    )
+  const own = ownFilters(report)
+  const reports = { ...report, filters: off(report.filters) }
+  return own.some((filter) => filter.kind === 'top') ? withBlock(reports, { filters: off(own) }) : reports
+}
+
 /** A filter more: of the report, or of the block that is worked on where that is over a dataset of its own. */
-export function addFilter(report: Report, filter: Omit<Filter, 'id'>): Report {
+export function addFilter(before: Report, filter: Omit<Filter, 'id'>): Report {
+  const report = filter.kind === 'top' ? withoutFirstRows(before) : before
   const added = { id: freeId(report, `f-${filter.field ?? filter.kind}`), ...filter }
   const { dataset } = block(report)
   return dataset !== undefined && dataset !== report.dataset
@@ -170,7 +182,8 @@ export function copyFilter(report: Report, id: string): Report {
   const copied = (filter: Filter): Filter => {
     const own = freeId(report, filter.id, taken)
     taken.push(own)
-    return stripped({ ...filter, id: own, filters: filter.filters?.map(copied) })
+    const off = filter.kind === 'top' || filter.off
+    return stripped({ ...filter, id: own, filters: filter.filters?.map(copied), off: off || undefined })
   }
   return withList(report, id, (filters) => within(filters, id, (filter) => [filter, copied(filter)]))
 }

@@ -24,8 +24,8 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
-/** The packaged product and one browser, started once for all tests. */
-public final class Product implements BeforeAllCallback, AutoCloseable {
+/** The packaged product and one browser, started once for all tests of a lane. */
+public final class Product implements BeforeAllCallback {
 
     static final Path JAR = Path.of(System.getProperty("grammatus.jar"));
 
@@ -53,7 +53,8 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
             if (started == null) {
                 start();
                 started = this;
-                context.getRoot().getStore(ExtensionContext.Namespace.GLOBAL).put("product", this);
+                // A lane of its own, which runs one class after the other, keeps it until it ends.
+                Runtime.getRuntime().addShutdownHook(new Thread(this::close));
             } else {
                 address = started.address;
                 folder = started.folder;
@@ -176,8 +177,7 @@ public final class Product implements BeforeAllCallback, AutoCloseable {
         page.waitForURL(url -> !url.contains("sign-in"));
     }
 
-    @Override
-    public void close() {
+    private void close() {
         playwright.close();
         server.destroy();
     }

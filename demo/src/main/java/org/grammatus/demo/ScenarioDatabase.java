@@ -33,7 +33,7 @@ public final class ScenarioDatabase {
             Files.createDirectories(parent);
             Path part = Files.createTempFile(parent, "scenario", ".part");
             try {
-                Files.delete(part);
+                // SQLite fills the empty file, which only its owner may read.
                 fill(part, size);
                 Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
             } finally {

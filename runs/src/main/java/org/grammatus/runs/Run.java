@@ -41,7 +41,7 @@ public final class Run {
         this.lookedAt = startedAt;
     }
 
-    void execute(RunEngine engine, DatasetReader reader, ComputingGate gate) {
+    void execute(RunEngine engine, DatasetReader reader, Turns gate) {
         try {
             begin();
             RunProgress[] last = new RunProgress[1];

@@ -47,7 +47,7 @@ public final class RunService implements AutoCloseable {
     private final long mostBytes;
     private final Clock clock;
     private final HeldMemory held;
-    private final ComputingGate gate;
+    private final Turns gate;
     private final ExecutorService executor = Executors.newCachedThreadPool(
             Thread.ofPlatform().name("run-", 1).daemon().factory());
     private final ScheduledExecutorService timer = Executors.newSingleThreadScheduledExecutor(
@@ -68,7 +68,7 @@ public final class RunService implements AutoCloseable {
         this.mostBytes = mostBytes;
         this.clock = clock;
         this.held = held;
-        this.gate = new ComputingGate(Runtime.getRuntime().availableProcessors());
+        this.gate = Turns.ofProcessors(Runtime.getRuntime().availableProcessors());
         timer.scheduleWithFixedDelay(this::beginWaiting, TRY_AGAIN_SECONDS, TRY_AGAIN_SECONDS, TimeUnit.SECONDS);
     }
 
@@ -154,7 +154,7 @@ public final class RunService implements AutoCloseable {
      */
     public void compute(String owner, Runnable work) {
         executor.execute(() -> {
-            try (ComputingGate.Permit turn = gate.enter(owner)) {
+            try (Turns.Permit turn = gate.enter(owner)) {
                 work.run();
             }
         });

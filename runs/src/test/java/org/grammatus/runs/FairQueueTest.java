@@ -62,8 +62,8 @@ class FairQueueTest {
 
     @Test
     void aTurnAtComputingIsGivenUpByWhoeverIsInterrupted() throws Exception {
-        ComputingGate gate = new ComputingGate(2);
-        ComputingGate.Permit first = gate.enter("tobin");
+        Turns gate = Turns.ofProcessors(2);
+        Turns.Permit first = gate.enter("tobin");
         CompletableFuture<Throwable> ended = new CompletableFuture<>();
         Thread second = Thread.ofPlatform().start(() -> {
             try {

@@ -4,6 +4,7 @@ import java.time.Clock;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunService;
+import org.grammatus.runs.Turns;
 import org.grammatus.runs.compose.Composer;
 import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
@@ -27,6 +28,8 @@ class ServerConfiguration {
 
     /** How much more room there is on disk for rows that memory has no room for. */
     private static final int SPILL = 4;
+    /** How many of one person's requests may wait for their turn. */
+    private static final int MOST_WAITING = 24;
 
     @Bean
     Clock clock() {
@@ -48,6 +51,13 @@ class ServerConfiguration {
     @Bean
     RunService runService(Clock clock, HeldRows held) {
         return new RunService(RunLimits.DEFAULT, HeldRows.defaultBudget(), clock, held);
+    }
+
+    /** Turns of requests that look through many rows; what waits holds a request thread, so that little may. */
+    @Bean
+    Turns turns() {
+        int processors = Runtime.getRuntime().availableProcessors();
+        return new Turns(Math.max(4, 2 * processors), Math.max(1, processors - 1), MOST_WAITING);
     }
 
     @Bean

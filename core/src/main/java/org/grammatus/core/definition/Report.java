@@ -94,6 +94,15 @@ public record Report(
 
     /** The same report in another house style, without what it says otherwise than its own. */
     public Report inStyle(String otherStyle) {
+        return looking(Optional.of(otherStyle), Optional.empty());
+    }
+
+    /** The same report with another look of its own over its house style. */
+    public Report looking(Optional<StyleParts> otherLook) {
+        return looking(style, otherLook);
+    }
+
+    private Report looking(Optional<String> otherStyle, Optional<StyleParts> otherLook) {
         return new Report(
                 format,
                 version,
@@ -110,8 +119,8 @@ public record Report(
                 filters,
                 blocks,
                 arrangement,
-                Optional.of(otherStyle),
-                Optional.empty(),
+                otherStyle,
+                otherLook,
                 page);
     }
 

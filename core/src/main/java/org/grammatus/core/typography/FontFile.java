@@ -41,6 +41,7 @@ final class FontFile {
         try {
             ByteBuffer file = ByteBuffer.wrap(bytes);
             Map<String, Integer> tables = tables(file);
+            FontBounds.check(file, tables);
             licence(file, tables);
             outlines(file, tables);
             font = TrueTypeFont.read(bytes);

@@ -26,7 +26,7 @@ final class TrueTypeFont {
     static TrueTypeFont read(byte[] bytes) {
         ByteBuffer font = ByteBuffer.wrap(bytes);
         Map<String, Integer> tables = tables(font);
-        int unitsPerEm = font.getShort(tables.get("head") + 18);
+        int unitsPerEm = unsigned(font, tables.get("head") + 18);
         int metrics = unsigned(font, tables.get("hhea") + 34);
         int widths = tables.get("hmtx");
         short[] advances = new short[BASIC_PLANE];
@@ -35,7 +35,9 @@ final class TrueTypeFont {
             int glyph = TextRuns.isUnseen(c) || Character.isISOControl(c) ? 0 : glyph(font, subtable, c);
             advances[c] = glyph == 0
                     ? -1
-                    : (short) (unsigned(font, widths + 4 * Math.min(glyph, metrics - 1)) * EM / unitsPerEm);
+                    : (short) Math.min(
+                            Short.MAX_VALUE,
+                            unsigned(font, widths + 4 * Math.min(glyph, metrics - 1)) * EM / unitsPerEm);
         }
         return new TrueTypeFont(advances);
     }

@@ -7,7 +7,6 @@ import java.util.Optional;
 import org.grammatus.core.drawing.Drawing;
 import org.grammatus.core.drawing.Shape;
 import org.grammatus.core.drawing.Step;
-import org.grammatus.core.drawing.SvgFile;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.plan.style.Picture;
 import org.openpdf.text.DocumentException;
@@ -23,9 +22,9 @@ final class PdfPictures {
         for (Page.PictureBox box : page.pictures()) {
             float left = box.x() / PdfPainter.HUNDREDTHS;
             float bottom = PdfPainter.up(page, box.y() + box.picture().height());
-            switch (box.picture().format()) {
-                case PNG -> dots(box.picture(), left, bottom, content);
-                case SVG -> drawing(box.picture(), left, bottom, content);
+            switch (box.picture()) {
+                case Picture.Dots dots -> dots(dots, left, bottom, content);
+                case Picture.Drawn drawn -> drawing(drawn, left, bottom, content);
             }
         }
     }
@@ -34,7 +33,7 @@ final class PdfPictures {
         return hundredths / PdfPainter.HUNDREDTHS;
     }
 
-    private static void dots(Picture picture, float left, float bottom, PdfContentByte content)
+    private static void dots(Picture.Dots picture, float left, float bottom, PdfContentByte content)
             throws DocumentException {
         try {
             Image image = Image.getInstance(Base64.getDecoder().decode(picture.content()));
@@ -46,8 +45,8 @@ final class PdfPictures {
         }
     }
 
-    private static void drawing(Picture picture, float left, float bottom, PdfContentByte content) {
-        Drawing drawing = SvgFile.read(picture.content());
+    private static void drawing(Picture.Drawn picture, float left, float bottom, PdfContentByte content) {
+        Drawing drawing = picture.drawing();
         content.saveState();
         content.rectangle(left, bottom, points(picture.width()), points(picture.height()));
         content.clip();

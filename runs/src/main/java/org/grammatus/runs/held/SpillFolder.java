@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import org.grammatus.core.columnar.Star;
+import org.grammatus.runs.OwnerOnly;
 import org.grammatus.sources.Reading;
 
 /**
@@ -58,11 +59,12 @@ public final class SpillFolder {
     Optional<Path> write(Star star) {
         Path file = folder.resolve(numbers.incrementAndGet() + ENDING);
         try {
-            Files.createDirectories(folder);
+            OwnerOnly.folder(folder);
             if (folder.toFile().getUsableSpace() < ROOM_LEFT * star.bytes()) {
                 LOG.log(System.Logger.Level.WARNING, "The disk has too little room to keep rows in " + folder);
                 return Optional.empty();
             }
+            OwnerOnly.file(file);
             ColumnFileWriter.write(star, file);
             return Optional.of(file);
         } catch (IOException e) {

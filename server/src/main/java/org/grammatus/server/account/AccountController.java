@@ -5,9 +5,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.Objects;
+import java.util.Optional;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.TooManyException;
+import org.grammatus.server.web.NetworkOf;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -77,7 +79,7 @@ class AccountController {
         try {
             first.make(body.secret(), body.name(), body.displayName(), body.password());
         } catch (org.grammatus.server.problem.NotFoundException e) {
-            throttle.failed("set-up", address);
+            throttle.failed("set-up", origin(address));
             throw e;
         }
         log.note(SecurityLog.Event.SET_UP, body.name(), address);
@@ -92,7 +94,7 @@ class AccountController {
         String name = principal.getName();
         requireNoDelay(name, request.getRemoteAddr());
         if (!accounts.matches(name, body.present())) {
-            throttle.failed(name, request.getRemoteAddr());
+            throttle.failed(name, origin(request.getRemoteAddr()));
             log.note(SecurityLog.Event.SIGN_IN_FAILED, name, request.getRemoteAddr());
             throw new ProblemException(Problem.error("/present", "this is not your present password"));
         }
@@ -101,9 +103,13 @@ class AccountController {
     }
 
     private void requireNoDelay(String name, String address) {
-        Duration delay = throttle.delay(name, address);
+        Duration delay = throttle.delay(name, origin(address));
         if (delay.isPositive()) {
             throw new TooManyException("Too many tries went wrong; try again in a while", delay);
         }
+    }
+
+    private static SignInThrottle.Origin origin(String address) {
+        return new SignInThrottle.Origin(NetworkOf.address(address), Optional.empty());
     }
 }

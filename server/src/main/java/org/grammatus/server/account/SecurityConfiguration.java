@@ -48,7 +48,12 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain filterChain(
-            HttpSecurity http, Accounts accounts, SignInThrottle throttle, SecurityLog log, Clock clock)
+            HttpSecurity http,
+            Accounts accounts,
+            SignInThrottle throttle,
+            KnownDevices devices,
+            SecurityLog log,
+            Clock clock)
             throws Exception {
         CookieCsrfTokenRepository csrfTokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
         csrfTokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
@@ -100,12 +105,13 @@ class SecurityConfiguration {
                         .usernameParameter("name")
                         .passwordParameter("password")
                         .successHandler((request, response, who) -> {
-                            throttle.succeeded(who.getName(), request.getRemoteAddr());
+                            throttle.succeeded(who.getName(), SignInFilter.origin(request, devices));
+                            devices.remember(request, response, who.getName());
                             log.note(SecurityLog.Event.SIGNED_IN, who.getName(), request.getRemoteAddr());
                             response.setStatus(204);
                         })
                         .failureHandler((request, response, failure) -> {
-                            throttle.failed(SignInFilter.name(request), request.getRemoteAddr());
+                            throttle.failed(SignInFilter.name(request), SignInFilter.origin(request, devices));
                             log.note(
                                     SecurityLog.Event.SIGN_IN_FAILED,
                                     SignInFilter.name(request),
@@ -113,7 +119,7 @@ class SecurityConfiguration {
                             ProblemAnswer.write(
                                     response, HttpStatus.UNAUTHORIZED, "The name or the password is not right");
                         }))
-                .addFilterBefore(new SignInFilter(throttle, log), UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new SignInFilter(throttle, devices, log), UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(new SessionFilter(accounts, clock), AuthorizationFilter.class)
                 .logout(logout -> logout.logoutUrl(SIGN_OUT)
                         .logoutSuccessHandler((request, response, who) -> response.setStatus(204)))

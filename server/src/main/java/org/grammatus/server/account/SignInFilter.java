@@ -6,18 +6,26 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.concurrent.Semaphore;
 import org.grammatus.server.problem.ProblemAnswer;
+import org.grammatus.server.web.NetworkOf;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** Has whoever guesses passwords wait, before any password is looked at. */
 final class SignInFilter extends OncePerRequestFilter {
 
-    private final SignInThrottle throttle;
-    private final SecurityLog log;
+    private static final int MOST_AT_ONCE = 2;
 
-    SignInFilter(SignInThrottle throttle, SecurityLog log) {
+    private final SignInThrottle throttle;
+    private final KnownDevices devices;
+    private final SecurityLog log;
+    /** Checking a password takes computing on purpose. */
+    private final Semaphore checking = new Semaphore(MOST_AT_ONCE, true);
+
+    SignInFilter(SignInThrottle throttle, KnownDevices devices, SecurityLog log) {
         this.throttle = throttle;
+        this.devices = devices;
         this.log = log;
     }
 
@@ -30,7 +38,7 @@ final class SignInFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String name = name(request);
-        Duration delay = throttle.delay(name, request.getRemoteAddr());
+        Duration delay = throttle.delay(name, origin(request, devices));
         if (delay.isPositive()) {
             log.note(SecurityLog.Event.SIGN_IN_DELAYED, name, request.getRemoteAddr());
             ProblemAnswer.later(
@@ -40,7 +48,18 @@ final class SignInFilter extends OncePerRequestFilter {
                     "Too many tries went wrong; try again in " + inWords(delay.plusMillis(999)));
             return;
         }
-        chain.doFilter(request, response);
+        checking.acquireUninterruptibly();
+        try {
+            chain.doFilter(request, response);
+        } finally {
+            checking.release();
+        }
+    }
+
+    /** Where a try to sign in comes from. */
+    static SignInThrottle.Origin origin(HttpServletRequest request, KnownDevices devices) {
+        return new SignInThrottle.Origin(
+                NetworkOf.address(request.getRemoteAddr()), devices.of(request, name(request)));
     }
 
     static String name(HttpServletRequest request) {

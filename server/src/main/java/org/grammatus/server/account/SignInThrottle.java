@@ -4,13 +4,16 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /**
  * Slows down whoever guesses passwords: after some failures each further try waits longer, most of all for one account from one
- * address. Nobody is locked out for good: what nobody tries any more is forgotten, and a success forgets its failures. Thread-safe.
+ * network. Nobody is locked out for good: what nobody tries any more is forgotten, and a success forgets its failures. Thread-safe.
  */
 @Component
 public class SignInThrottle {
@@ -19,12 +22,14 @@ public class SignInThrottle {
     private static final long MOST_REMEMBERED = 100_000;
 
     private enum Of {
-        /** One account from one address: whoever mistypes waits seconds, whoever guesses minutes. */
+        /** A browser in which the account has signed in before: whoever guesses elsewhere does not hold it up. */
+        DEVICE(8, Duration.ofMinutes(5)),
+        /** One account from one network: whoever mistypes waits seconds, whoever guesses minutes. */
         BOTH(4, Duration.ofMinutes(5)),
         /** One account from everywhere: many guess together, but its owner waits no longer than this. */
         ACCOUNT(20, Duration.ofSeconds(10)),
-        /** One address, whatever the account: many people may share it. */
-        ADDRESS(40, Duration.ofMinutes(1));
+        /** One network, whatever the account: many people may share it, so that the first try of each account is looked at all the same. */
+        NETWORK(40, Duration.ofMinutes(1));
 
         private final int free;
         private final Duration longest;
@@ -44,7 +49,7 @@ public class SignInThrottle {
         }
     }
 
-    private record Key(Of of, String account, String address) {}
+    private record Key(Of of, String account, String from) {}
 
     private record Failures(int count, long lastMillis) {}
 
@@ -60,39 +65,57 @@ public class SignInThrottle {
                 .build();
     }
 
+    /**
+     * Where a try comes from.
+     *
+     * @param network the address, or the network that it belongs to
+     * @param device what the browser is called, where the account has signed in there before
+     */
+    record Origin(String network, Optional<String> device) {}
+
     /** How long the next try has to wait; nothing where it may come now. */
-    public Duration delay(String account, String address) {
-        Duration longest = Duration.ZERO;
-        for (Of of : Of.values()) {
-            Failures known = failures.getIfPresent(key(of, account, address));
-            if (known != null) {
-                Duration left = of.after(known.count).minusMillis(clock.millis() - known.lastMillis);
-                longest = left.compareTo(longest) > 0 ? left : longest;
-            }
+    Duration delay(String account, Origin origin) {
+        if (origin.device().isPresent()) {
+            return delay(Of.DEVICE, account, origin);
         }
-        return longest;
+        boolean first = failures.getIfPresent(key(Of.BOTH, account, origin)) == null;
+        return Stream.of(Of.BOTH, Of.ACCOUNT, Of.NETWORK)
+                .filter(of -> of != Of.NETWORK || !first)
+                .map(of -> delay(of, account, origin))
+                .max(Duration::compareTo)
+                .orElseThrow();
     }
 
-    public void failed(String account, String address) {
+    private Duration delay(Of of, String account, Origin origin) {
+        Failures known = failures.getIfPresent(key(of, account, origin));
+        Duration left =
+                known == null ? Duration.ZERO : of.after(known.count).minusMillis(clock.millis() - known.lastMillis);
+        return left.isNegative() ? Duration.ZERO : left;
+    }
+
+    void failed(String account, Origin origin) {
         long now = clock.millis();
-        for (Of of : Of.values()) {
+        List<Of> noted = origin.device().isPresent() ? List.of(Of.DEVICE) : List.of(Of.BOTH, Of.ACCOUNT, Of.NETWORK);
+        for (Of of : noted) {
             failures.asMap()
-                    .merge(key(of, account, address), new Failures(1, now), (a, b) -> new Failures(a.count + 1, now));
+                    .merge(key(of, account, origin), new Failures(1, now), (a, b) -> new Failures(a.count + 1, now));
         }
     }
 
-    public void succeeded(String account, String address) {
-        failures.invalidate(key(Of.BOTH, account, address));
-        failures.invalidate(key(Of.ACCOUNT, account, address));
+    void succeeded(String account, Origin origin) {
+        failures.invalidate(key(Of.DEVICE, account, origin));
+        failures.invalidate(key(Of.BOTH, account, origin));
+        failures.invalidate(key(Of.ACCOUNT, account, origin));
     }
 
-    private static Key key(Of of, String account, String address) {
+    private static Key key(Of of, String account, Origin origin) {
         String name = account.strip().toLowerCase(Locale.ROOT);
         String shortened = name.substring(0, Math.min(100, name.length()));
         return switch (of) {
-            case BOTH -> new Key(of, shortened, address);
+            case DEVICE -> new Key(of, shortened, origin.device().orElse(""));
+            case BOTH -> new Key(of, shortened, origin.network());
             case ACCOUNT -> new Key(of, shortened, "");
-            case ADDRESS -> new Key(of, "", address);
+            case NETWORK -> new Key(of, "", origin.network());
         };
     }
 }

@@ -19,6 +19,7 @@ import org.grammatus.server.BusinessDate;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.library.PromptView;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -44,6 +45,7 @@ class DraftPromptsController {
     /** A definition with answers by prompt name, as written. */
     record DraftAnswers(JsonNode definition, Optional<Map<String, String>> answers) {}
 
+    @TakesTurn
     @PostMapping("/prompts")
     @Operation(operationId = "draftPrompts", summary = "What a definition asks, and what answers to it stand for")
     List<PromptView> prompts(@RequestBody DraftAnswers body) {
@@ -74,6 +76,7 @@ class DraftPromptsController {
             Optional<Set<String>> only,
             Optional<Map<String, String>> answers) {}
 
+    @TakesTurn
     @PostMapping("/choices")
     @Operation(operationId = "draftChoices", summary = "What can be chosen at a prompt of a definition")
     List<FieldValues.Value> choices(@RequestBody DraftChoices body) {

@@ -22,12 +22,14 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.Previews;
 import org.grammatus.runs.Run;
 import org.grammatus.runs.RunRequest;
+import org.grammatus.runs.Turns;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.MayBeMissing;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.style.Styles;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -50,9 +52,16 @@ class PreviewController {
     private final DatasetReader reader;
     private final Styles styles;
     private final BusinessDate businessDate;
+    private final Turns turns;
 
     PreviewController(
-            Previews previews, Datasets datasets, DatasetReader reader, Styles styles, BusinessDate businessDate) {
+            Previews previews,
+            Datasets datasets,
+            DatasetReader reader,
+            Styles styles,
+            BusinessDate businessDate,
+            Turns turns) {
+        this.turns = turns;
         this.styles = styles;
         this.reader = reader;
         this.previews = previews;
@@ -94,6 +103,22 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         try {
+            RunRequest request = planned(body, principal.getName());
+            Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
+            return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
+                    .orElseGet(() -> PreviewView.outdated(body.edit()));
+        } catch (ProblemException e) {
+            return PreviewView.wrong(body.edit(), e.problems());
+        }
+    }
+
+    /**
+     * What is to be run, checked whole, in the author's turn.
+     *
+     * @throws ProblemException with whatever is wrong with the definition and what it says of its dataset
+     */
+    private RunRequest planned(PreviewBody body, String author) {
+        try (Turns.Permit turn = turns.enter(author)) {
             Optional<HouseStyle> draft = Optional.ofNullable(body.style())
                     .filter(style -> !style.isNull())
                     .map(style -> Definitions.readStyle(style.toString()));
@@ -111,12 +136,7 @@ class PreviewController {
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
             HouseLook look = draft.map(styles::look).orElseGet(() -> styles.of(report));
             Planner.plan(checked, found, look, answers, businessDate.of(report));
-            RunRequest request = new RunRequest(report, found, look, answers, businessDate.of(report), body.view());
-            Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
-            return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
-                    .orElseGet(() -> PreviewView.outdated(body.edit()));
-        } catch (ProblemException e) {
-            return PreviewView.wrong(body.edit(), e.problems());
+            return new RunRequest(report, found, look, answers, businessDate.of(report), body.view());
         }
     }
 
@@ -153,6 +173,7 @@ class PreviewController {
      */
     record FilterText(String id, String text, Optional<JsonNode> built) {}
 
+    @TakesTurn
     @PostMapping("/filters")
     @Operation(operationId = "filterTexts", summary = "The expressions that a definition's filters stand for")
     List<FilterText> filters(@RequestBody FiltersBody body) {

@@ -8,6 +8,8 @@ import org.grammatus.demo.ScenarioSize;
 import org.grammatus.server.Network;
 import org.grammatus.server.Server;
 import org.grammatus.server.ServerSettings;
+import org.grammatus.server.problem.CannotStartException;
+import org.grammatus.server.store.DataFolder;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -45,6 +47,12 @@ final class DemoCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
+        try {
+            // A folder of real data stays as it is.
+            DataFolder.requireFitting(dataDir, true);
+        } catch (CannotStartException e) {
+            throw new CommandFailure(e.getMessage());
+        }
         Path database = database(dataDir);
         if (!Files.exists(database)) {
             spec.commandLine().getOut().println("Making the demo data in " + database);

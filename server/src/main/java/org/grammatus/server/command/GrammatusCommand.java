@@ -13,7 +13,13 @@ import picocli.CommandLine.Command;
         mixinStandardHelpOptions = true,
         version = "Grammatus 0.1.0",
         description = "Defines, runs and exports parameterised order reports.",
-        subcommands = {DemoCommand.class, ServeCommand.class, RenderCommand.class, AccountCommand.class})
+        subcommands = {
+            DemoCommand.class,
+            ServeCommand.class,
+            RenderCommand.class,
+            AccountCommand.class,
+            TryFaceCommand.class
+        })
 public final class GrammatusCommand implements Runnable {
 
     /** Stands for a server that goes on after its command has returned. */

@@ -17,6 +17,7 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.Reading;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -81,6 +82,7 @@ class DatasetController {
         return DatasetView.of(dataset(id));
     }
 
+    @TakesTurn
     @GetMapping("/{id}/values")
     @Operation(operationId = "values", summary = "A field's values, most frequent first")
     List<FieldValues.Value> values(
@@ -91,6 +93,7 @@ class DatasetController {
         return FieldValues.of(reader, dataset, requireField(dataset, field), FieldValues.Sought.of(find), today());
     }
 
+    @TakesTurn
     @GetMapping("/{id}/profile")
     @Operation(
             operationId = "datasetProfile",
@@ -99,6 +102,7 @@ class DatasetController {
         return DatasetProfile.of(reader, dataset(id), today());
     }
 
+    @TakesTurn
     @GetMapping("/{id}/fields/{field}/profile")
     @Operation(operationId = "fieldProfile", summary = "All that is known of a field's values")
     FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field) {
@@ -106,6 +110,7 @@ class DatasetController {
         return FieldDetail.of(reader, dataset, requireField(dataset, field), today());
     }
 
+    @TakesTurn
     @GetMapping("/{id}/rows")
     @Operation(
             operationId = "datasetRows",
@@ -121,6 +126,7 @@ class DatasetController {
         return DataRows.of(reader, dataset, only, offset, limit, today());
     }
 
+    @TakesTurn
     @GetMapping("/{id}/find")
     @Operation(operationId = "findData", summary = "Where a text stands in the data, whatever field holds it")
     FoundData find(@PathVariable("id") String id, @RequestParam("text") String text) {

@@ -13,6 +13,7 @@ import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.problem.ProblemView;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -70,6 +71,7 @@ class DatasetEditingController {
         return new DatasetEditingView(json.readTree(Definitions.write(saved.definition())), saved.revision());
     }
 
+    @TakesTurn
     @PostMapping("/check")
     @Operation(
             operationId = "checkDataset",
@@ -89,6 +91,7 @@ class DatasetEditingController {
                 List.of(), Optional.of(NamedValueCheck.of(reader, model, body.value(), businessDate.now())));
     }
 
+    @TakesTurn
     @PutMapping
     @Operation(operationId = "saveDataset", summary = "Saves a changed document; refused where somebody saved since")
     SavedDatasetView save(@PathVariable("id") String id, @RequestBody ChangedDatasetBody body, Principal principal) {

@@ -22,6 +22,7 @@ import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.ProblemView;
+import org.grammatus.server.web.TakesTurn;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -73,6 +74,7 @@ class DatasetEffectController {
      */
     record UsesView(List<UsingReport> reports, int others, List<String> datasets) {}
 
+    @TakesTurn
     @GetMapping("/uses")
     @Operation(operationId = "fieldUses", summary = "The reports that use a field")
     UsesView uses(@PathVariable("id") String id, @RequestParam("field") String field, Principal principal) {
@@ -102,6 +104,7 @@ class DatasetEffectController {
         return new UsesView(using, others, built);
     }
 
+    @TakesTurn
     @PostMapping("/renaming")
     @Operation(
             operationId = "renameField",
@@ -125,6 +128,7 @@ class DatasetEffectController {
      */
     record EffectView(List<Broken> broken, int others, List<Broken> datasets) {}
 
+    @TakesTurn
     @PostMapping("/effect")
     @Operation(
             operationId = "datasetEffect",

@@ -8,6 +8,7 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.problem.MayBeMissing;
+import org.grammatus.server.web.TakesTurn;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -103,6 +104,7 @@ class EditingController {
         drafts.discard(id, account(principal));
     }
 
+    @TakesTurn
     @PutMapping
     @Operation(operationId = "save", summary = "Saves changes; refused where somebody saved since, and both are kept")
     SavedView save(@PathVariable("id") String id, @RequestBody ChangedBody body, Principal principal) {
@@ -113,6 +115,7 @@ class EditingController {
         return new SavedView(revision);
     }
 
+    @TakesTurn
     @PostMapping("/copy")
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "copy", summary = "Saves a copy under another title, private to this person")
@@ -143,6 +146,7 @@ class EditingController {
         reports.delete(id, account(principal));
     }
 
+    @TakesTurn
     @PostMapping("/restore")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "restore", summary = "Puts a deleted report back")

@@ -5,10 +5,13 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.plan.style.StyleCheck;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.dataset.Datasets;
+import org.grammatus.server.style.LookTrial;
+import org.grammatus.server.style.Styles;
 import org.springframework.stereotype.Component;
 
 /** Whether a report may be written: it can be loaded again, and it fits its dataset. */
@@ -17,8 +20,10 @@ class ReportCheck {
 
     private final Datasets datasets;
     private final BusinessDate businessDate;
+    private final Styles styles;
 
-    ReportCheck(Datasets datasets, BusinessDate businessDate) {
+    ReportCheck(Datasets datasets, BusinessDate businessDate, Styles styles) {
+        this.styles = styles;
         this.datasets = datasets;
         this.businessDate = businessDate;
     }
@@ -48,5 +53,9 @@ class ReportCheck {
             throw new ProblemException(checked.with(e.problems()).faults());
         }
         Planner.plan(checked, found, Answers.UNASKED, businessDate.of(report));
+        if (report.look().isPresent()) {
+            StyleCheck.requireLogo(report.look().get());
+            LookTrial.require(styles.of(report), report.look());
+        }
     }
 }

@@ -26,6 +26,7 @@ import org.grammatus.server.account.Accounts;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.run.RunRecords;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -174,6 +175,7 @@ class ReportController {
                         .toList());
     }
 
+    @TakesTurn
     @PostMapping("/{id}/answers")
     @Operation(operationId = "resolveAnswers", summary = "Says what answers stand for, and what is wrong with each")
     List<AnswerView> resolve(@PathVariable("id") String id, @RequestBody AnswersBody body, Principal principal) {
@@ -201,6 +203,7 @@ class ReportController {
     record ChoicesBody(
             String prompt, Optional<String> find, Optional<Set<String>> only, Optional<Map<String, String>> answers) {}
 
+    @TakesTurn
     @PostMapping("/{id}/choices")
     @Operation(operationId = "choices", summary = "What can be chosen at a prompt, given the answers above")
     List<FieldValues.Value> choices(@PathVariable("id") String id, @RequestBody ChoicesBody body, Principal principal) {
@@ -225,6 +228,7 @@ class ReportController {
         return Definitions.write(definition(id, principal));
     }
 
+    @TakesTurn
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addReport", summary = "Adds a report from its definition document; authors only")

@@ -29,6 +29,7 @@ import org.grammatus.runs.SelectionSummary;
 import org.grammatus.runs.TextSearch;
 import org.grammatus.server.file.FileSender;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -51,6 +52,7 @@ class ExplainController {
         this.reader = reader;
     }
 
+    @TakesTurn
     @GetMapping("/figure")
     @Operation(operationId = "whyFigure", summary = "Why a total of a group is what it is")
     WhyFigure figure(
@@ -68,6 +70,7 @@ class ExplainController {
      */
     record SourceAnswer(Optional<AskedAgain> asked) {}
 
+    @TakesTurn
     @GetMapping("/figure/at-source")
     @Operation(
             operationId = "figureAtSource",
@@ -81,6 +84,7 @@ class ExplainController {
         return new SourceAnswer(AskedAgain.of(run.request(), OwnRuns.result(run), place, total, reader));
     }
 
+    @TakesTurn
     @GetMapping("/uncounted")
     @Operation(operationId = "uncounted", summary = "Those of some rows of a group that do not count in a total of it")
     List<Integer> uncounted(
@@ -92,12 +96,14 @@ class ExplainController {
         return found(explanations(id, principal).uncounted(place, total, rows));
     }
 
+    @TakesTurn
     @GetMapping("/order")
     @Operation(operationId = "whyOrder", summary = "Why a group stands where it stands, with the values compared")
     WhyOrder order(@PathVariable("id") String id, @RequestParam("place") int place, Principal principal) {
         return found(explanations(id, principal).order(place));
     }
 
+    @TakesTurn
     @GetMapping("/rows")
     @Operation(operationId = "rowsBehind", summary = "The rows behind a group's figures")
     RowsBehind rows(
@@ -110,6 +116,7 @@ class ExplainController {
         return found(explanations(id, principal).rows(place, offset, limit, fields, reader));
     }
 
+    @TakesTurn
     @GetMapping("/dropped")
     @Operation(operationId = "droppedRows", summary = "The rows that a condition drops")
     RowsBehind dropped(
@@ -139,6 +146,7 @@ class ExplainController {
         send(rows, FileNames.ofRows(result, "what is dropped", Format.CSV.word()), principal, request, response);
     }
 
+    @TakesTurn
     @GetMapping("/absent")
     @Operation(
             operationId = "whyAbsent",
@@ -204,6 +212,7 @@ class ExplainController {
         return found(explanations(id, principal).path(place));
     }
 
+    @TakesTurn
     @GetMapping("/together")
     @Operation(operationId = "figuresTogether", summary = "How many several figures are, their sum and their average")
     SelectionSummary together(
@@ -211,6 +220,7 @@ class ExplainController {
         return explanations(id, principal).together(figures);
     }
 
+    @TakesTurn
     @GetMapping("/find")
     @Operation(operationId = "find", summary = "Where a text stands in a run, ignoring case and accents")
     List<TextSearch.Hit> find(@PathVariable("id") String id, @RequestParam("text") String text, Principal principal) {

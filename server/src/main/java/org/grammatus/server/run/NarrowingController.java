@@ -17,6 +17,7 @@ import org.grammatus.runs.RunService;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.server.library.AnswerView;
 import org.grammatus.server.problem.NotFoundException;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -63,6 +64,7 @@ class NarrowingController {
     /** What a run may be narrowed by, and what it is. */
     record Narrowings(List<NarrowableField> fields, List<NarrowedField> narrowed) {}
 
+    @TakesTurn
     @GetMapping
     @Operation(
             operationId = "narrowableFields",
@@ -102,6 +104,7 @@ class NarrowingController {
         return List.copyOf(fields);
     }
 
+    @TakesTurn
     @GetMapping("/values")
     @Operation(
             operationId = "narrowableValues",

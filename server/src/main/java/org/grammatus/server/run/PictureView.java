@@ -18,11 +18,12 @@ public record PictureView(
 
     static PictureView of(Page.PictureBox box) {
         Picture picture = box.picture();
-        String file = switch (picture.format()) {
-            case PNG -> "image/png;base64," + picture.content();
-            case SVG ->
+        String file = switch (picture) {
+            case Picture.Dots dots -> "image/png;base64," + dots.content();
+            case Picture.Drawn drawn ->
                 "image/svg+xml;base64,"
-                        + Base64.getEncoder().encodeToString(picture.content().getBytes(StandardCharsets.UTF_8));
+                        + Base64.getEncoder()
+                                .encodeToString(drawn.drawing().svg().getBytes(StandardCharsets.UTF_8));
         };
         return new PictureView(box.x(), box.y(), picture.width(), picture.height(), "data:" + file);
     }

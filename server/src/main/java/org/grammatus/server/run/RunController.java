@@ -38,6 +38,7 @@ import org.grammatus.server.file.FileSender;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.style.Styles;
+import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -91,6 +92,7 @@ class RunController {
         this.files = files;
     }
 
+    @TakesTurn
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "startRun", summary = "Starts a run of a report")
@@ -125,6 +127,7 @@ class RunController {
     /** @param count of the rows that a run would keep; none where that is not known without reading them */
     record CountView(Optional<RowsBeforehand> count) {}
 
+    @TakesTurn
     @PostMapping("/count")
     @Operation(operationId = "countRows", summary = "How many rows a run would keep, where its rows are held")
     CountView count(@RequestBody RunView.Start body, Principal principal) {

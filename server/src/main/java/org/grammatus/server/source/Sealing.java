@@ -1,23 +1,20 @@
 package org.grammatus.server.source;
 
 import java.io.IOException;
-import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.Optional;
-import java.util.Set;
 import javax.crypto.AEADBadTagException;
 import javax.crypto.Cipher;
 import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
+import org.grammatus.runs.OwnerOnly;
 import org.grammatus.server.problem.CannotStartException;
 
 /**
@@ -65,15 +62,15 @@ final class Sealing {
     private static void make(Path file) throws IOException {
         byte[] key = new byte[KEY_BYTES];
         new SecureRandom().nextBytes(key);
-        boolean posix = file.getFileSystem().supportedFileAttributeViews().contains("posix");
-        var forOwner = PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------"));
-        try (var out = posix
-                ? Files.newByteChannel(file, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), forOwner)
-                : Files.newByteChannel(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-            out.write(ByteBuffer.wrap(
-                    (Base64.getEncoder().encodeToString(key) + "\n").getBytes(StandardCharsets.US_ASCII)));
+        Path parent = file.toAbsolutePath().getParent();
+        Path made = Files.createTempFile(parent, "key", null);
+        try {
+            OwnerOnly.file(made);
+            Files.writeString(made, Base64.getEncoder().encodeToString(key) + "\n", StandardCharsets.US_ASCII);
+            Files.move(made, file);
         } catch (FileAlreadyExistsException e) {
             // Somebody made it in between; theirs is taken.
+            Files.deleteIfExists(made);
         }
     }
 

@@ -7,12 +7,14 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import org.grammatus.runs.OwnerOnly;
 import org.grammatus.server.problem.CannotStartException;
 
 /** The folder in which a server keeps its records, locked while the server runs. */
 public final class DataFolder implements AutoCloseable {
 
     private static final String RECORDS = "records.db";
+    private static final String KIND = "kind.txt";
     private static final String DEMO = "demo";
 
     private final Path path;
@@ -30,9 +32,15 @@ public final class DataFolder implements AutoCloseable {
      * @throws CannotStartException if another server has it, it cannot be written to, or it is of the other kind
      */
     public static DataFolder open(Path path, boolean demo) {
+        requireFitting(path, demo);
         DataFolder folder = locked(path);
         try {
-            folder.requireKind(demo);
+            requireFitting(path, demo);
+            OwnerOnly.file(folder.path.resolve(KIND));
+            Files.writeString(folder.path.resolve(KIND), demo ? DEMO : "real");
+            OwnerOnly.file(folder.records());
+            OwnerOnly.file(folder.securityLog());
+            OwnerOnly.folder(folder.exports());
             return folder;
         } catch (IOException | CannotStartException e) {
             folder.close();
@@ -49,13 +57,24 @@ public final class DataFolder implements AutoCloseable {
         return locked(path);
     }
 
-    /** A new folder takes the kind it is opened as; one from before kinds were noted is told by what is in it. */
-    private void requireKind(boolean demo) throws IOException {
-        Path kind = path.resolve("kind.txt");
-        boolean known = Files.exists(kind) || Files.exists(records());
-        boolean isDemo = Files.exists(kind)
-                ? Files.readString(kind).strip().equals(DEMO)
-                : Files.exists(path.resolve("demo").resolve("merrowdale.db"));
+    /**
+     * Refuses a folder that the demo, or anything but the demo, must not open; changes nothing in it. A new folder takes the kind it is
+     * opened as; one from before kinds were noted is told by what is in it.
+     *
+     * @throws CannotStartException if it is of the other kind, or cannot be looked into
+     */
+    public static void requireFitting(Path path, boolean demo) {
+        Path kind = path.resolve(KIND);
+        boolean noted = Files.exists(kind);
+        boolean known = noted || Files.exists(path.resolve(RECORDS));
+        boolean isDemo;
+        try {
+            isDemo = noted
+                    ? Files.readString(kind).strip().equals(DEMO)
+                    : Files.exists(path.resolve("demo").resolve("merrowdale.db"));
+        } catch (IOException e) {
+            throw unwritable(path, e);
+        }
         if (known && isDemo != demo) {
             throw new CannotStartException(
                     demo
@@ -64,7 +83,6 @@ public final class DataFolder implements AutoCloseable {
                             : path.toAbsolutePath() + " holds the demo, whose passwords everybody knows; give your own"
                                     + " data another folder with --data-dir");
         }
-        Files.writeString(kind, demo ? DEMO : "real");
     }
 
     private static CannotStartException unwritable(Path path, IOException e) {
@@ -74,9 +92,10 @@ public final class DataFolder implements AutoCloseable {
 
     private static DataFolder locked(Path path) {
         try {
-            Files.createDirectories(path);
-            FileChannel channel = FileChannel.open(
-                    path.resolve("grammatus.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            OwnerOnly.folder(path);
+            Path lock = path.resolve("grammatus.lock");
+            OwnerOnly.file(lock);
+            FileChannel channel = FileChannel.open(lock, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
             if (!locked(channel)) {
                 channel.close();
                 throw new CannotStartException(
@@ -107,6 +126,11 @@ public final class DataFolder implements AutoCloseable {
 
     public Path securityLog() {
         return path.resolve("security.log");
+    }
+
+    /** The key by which browsers are known again. */
+    public Path deviceKey() {
+        return path.resolve("devices.key");
     }
 
     /** Where files are made before they are sent. */

@@ -10,6 +10,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Accounts;
 import org.grammatus.server.problem.ConflictException;
+import org.grammatus.server.web.TakesTurn;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -53,6 +54,7 @@ class AddedFaceController {
         return faces.all();
     }
 
+    @TakesTurn
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addFace", summary = "Adds a face from its files")

@@ -2,6 +2,8 @@ package org.grammatus.server.style;
 
 import static org.grammatus.server.store.generated.Tables.FACE;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +14,6 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.typography.Faces;
 import org.grammatus.core.typography.Family;
-import org.grammatus.export.pdf.FaceTrial;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
@@ -25,6 +26,8 @@ public class AddedFaces implements Faces {
 
     /** So many are enough for any house, and are held in memory. */
     static final int MOST = 20;
+    /** Of both files of a face together. */
+    static final int MOST_BYTES = 3_600_000;
 
     private final Store store;
     private final Clock clock;
@@ -110,8 +113,13 @@ public class AddedFaces implements Faces {
             faults.add(Problem.error(
                     "/licence", "expected a note of the licence under which the face may be used and put into files"));
         }
-        usable("/regular", face.id(), regular, faults);
-        semibold.ifPresent(file -> usable("/semibold", face.id(), file, faults));
+        if (regular.length + semibold.map(file -> file.length).orElse(0) > MOST_BYTES) {
+            faults.add(Problem.error("/regular", "the files of a face take at most 3.6 MB together"));
+        }
+        if (faults.isEmpty()) {
+            usable("/regular", face.id(), regular, faults);
+            semibold.ifPresent(file -> usable("/semibold", face.id(), file, faults));
+        }
         if (!faults.isEmpty()) {
             throw new ProblemException(faults);
         }
@@ -119,11 +127,14 @@ public class AddedFaces implements Faces {
 
     private static void usable(String pointer, String id, byte[] file, List<Problem> faults) {
         try {
-            if (!FaceTrial.passes(Family.of(id, file, Optional.empty()))) {
+            Family.of(id, file, Optional.empty());
+            if (!FaceProcess.passes(file)) {
                 faults.add(Problem.error(pointer, "the face cannot be used: a file cannot be written with it"));
             }
         } catch (IllegalArgumentException e) {
             faults.add(Problem.error(pointer, "the face cannot be used: " + e.getMessage()));
+        } catch (IOException e) {
+            throw new UncheckedIOException("The face could not be tried", e);
         }
     }
 

@@ -13,6 +13,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.web.TakesTurn;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -102,6 +103,7 @@ class StyleController {
         return json.readTree(Definitions.write(styles.revision(id, number)));
     }
 
+    @TakesTurn
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "addStyle", summary = "Adds a house style")
@@ -109,6 +111,7 @@ class StyleController {
         return new SavedStyleView(styles.add(styles.sound(text(body.definition())), account(principal)));
     }
 
+    @TakesTurn
     @PutMapping("/{id}")
     @Operation(
             operationId = "saveStyle",

@@ -108,6 +108,7 @@ public class Styles {
         if (!faults.isEmpty()) {
             throw new ProblemException(faults);
         }
+        LookTrial.require(new HouseLook(style, faces), Optional.empty());
         return style;
     }
 

@@ -2,24 +2,23 @@ package org.grammatus.server.web;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
-import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.time.Duration;
-import org.grammatus.server.problem.BodyTooLargeException;
-import org.grammatus.server.problem.ProblemAnswer;
+import java.util.Optional;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Refuses bodies that nothing here needs: by their stated length at once, by their real length and the time they take while they are
- * read. Of whoever has not signed in, bodies are small, few at a time, and read before anything else begins.
+ * Reads bodies whole before anything else begins, each within a size and a time, few at once from one person, so that whoever lets
+ * them drip holds up nobody else. Of whoever has not signed in, bodies are small: a name and a password, and no more.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
@@ -28,45 +27,42 @@ class BodyLimitFilter extends OncePerRequestFilter {
     static final long MOST_BYTES = 5_000_000;
     static final int MOST_ANONYMOUS_BYTES = 16_000;
 
-    private static final Duration LONGEST = Duration.ofSeconds(60);
-    private static final String REFUSAL = "The body is larger than 5 MB, the most that is read";
-
-    private final AnonymousBodies anonymous = new AnonymousBodies();
+    private final SenderBodies ofPeople = new SenderBodies(new SenderBodies.Limits(
+            128,
+            8,
+            (int) MOST_BYTES,
+            Duration.ofSeconds(60),
+            "The body is larger than 5 MB, the most that is read",
+            "Too many of your requests send their bodies at once; try again in a moment"));
+    private final SenderBodies anonymous = new SenderBodies(new SenderBodies.Limits(
+            48,
+            6,
+            MOST_ANONYMOUS_BYTES,
+            Duration.ofSeconds(8),
+            "Sign in first; so long a body is not read",
+            "Too many people sign in at once; try again in a moment"));
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean body = request.getContentLengthLong() > 0 || request.getHeader("Transfer-Encoding") != null;
-        if (request.getContentLengthLong() > MOST_BYTES) {
-            ProblemAnswer.write(response, HttpStatus.CONTENT_TOO_LARGE, REFUSAL);
-        } else if (body && isAnonymous(request)) {
-            anonymous.filter(request, response, chain);
+        if (request.getContentLengthLong() <= 0 && request.getHeader("Transfer-Encoding") == null) {
+            chain.doFilter(request, response);
+            return;
+        }
+        Optional<String> person = person(request);
+        if (person.isPresent()) {
+            ofPeople.filter(person.get(), request, response, chain);
         } else {
-            chain.doFilter(body ? new Limited(request) : request, response);
+            anonymous.filter(NetworkOf.address(request.getRemoteAddr()), request, response, chain);
         }
     }
 
-    private static boolean isAnonymous(HttpServletRequest request) {
-        var session = request.getSession(false);
-        return session == null
-                || session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY) == null;
-    }
-
-    private static final class Limited extends HttpServletRequestWrapper {
-        Limited(HttpServletRequest request) {
-            super(request);
-        }
-
-        @Override
-        public ServletInputStream getInputStream() throws IOException {
-            return new LimitedStream(super.getInputStream(), LONGEST) {
-                @Override
-                protected void counted(long read) {
-                    if (read > MOST_BYTES) {
-                        throw new BodyTooLargeException(REFUSAL);
-                    }
-                }
-            };
-        }
+    private static Optional<String> person(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return Optional.ofNullable(session)
+                .map(s -> s.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY))
+                .map(SecurityContext.class::cast)
+                .map(SecurityContext::getAuthentication)
+                .map(Authentication::getName);
     }
 }

@@ -23,14 +23,19 @@ final class LogoFile {
         }
         if (logo.png().isPresent()) {
             int[] dots = PngFile.size(logo.png().get());
-            return picture(Picture.Format.PNG, logo.png().get(), logo.width(), dots[0], dots[1]);
+            int width = width(logo);
+            return new Picture.Dots(logo.png().get(), width, height(width, dots[0], dots[1]));
         }
         Drawing drawing = SvgFile.read(logo.svg().get());
-        return picture(Picture.Format.SVG, drawing.svg(), logo.width(), drawing.width(), drawing.height());
+        int width = width(logo);
+        return new Picture.Drawn(drawing, width, height(width, drawing.width(), drawing.height()));
     }
 
-    private static Picture picture(Picture.Format format, String content, int millimetres, double wide, double high) {
-        int width = (int) Math.round(millimetres * HUNDREDTHS_OF_MM);
-        return new Picture(format, content, width, (int) (width * high / wide));
+    private static int width(Logo logo) {
+        return (int) Math.round(logo.width() * HUNDREDTHS_OF_MM);
+    }
+
+    private static int height(int width, double wide, double high) {
+        return Math.max(1, (int) (width * high / wide));
     }
 }

@@ -1,16 +1,17 @@
 package org.grammatus.core.plan.style;
 
-/**
- * A picture of some size, in hundredths of a point.
- *
- * @param format of the file
- * @param content the file: a PNG file (ISO/IEC 15948) in Base64, a drawing as an SVG document of paths alone
- */
-public record Picture(Format format, String content, int width, int height) {
+import org.grammatus.core.drawing.Drawing;
 
-    /** What pictures are kept in. */
-    public enum Format {
-        PNG,
-        SVG
-    }
+/** A picture of some size, in hundredths of a point. */
+public sealed interface Picture {
+
+    int width();
+
+    int height();
+
+    /** @param content a PNG file (ISO/IEC 15948) in Base64 */
+    record Dots(String content, int width, int height) implements Picture {}
+
+    /** @param drawing as it was read from its file */
+    record Drawn(Drawing drawing, int width, int height) implements Picture {}
 }

@@ -4,6 +4,8 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.List;
+import java.util.Set;
 import java.util.zip.CRC32;
 import java.util.zip.DataFormatException;
 import java.util.zip.Inflater;
@@ -20,13 +22,36 @@ final class PngFile {
     private static final long SIGNATURE = 0x89504E470D0A1A0AL;
     private static final int NAME = 4;
     private static final int[] CHANNELS = {1, 0, 3, 1, 2, 0, 4};
+    private static final int PALETTE = 3;
+    private static final int LAST_FILTER = 4;
+    /** By type of colour, how many bits a channel may have (ISO/IEC 15948, table 11.1). */
+    private static final List<Set<Integer>> DEPTHS = List.of(
+            Set.of(1, 2, 4, 8, 16),
+            Set.of(),
+            Set.of(8, 16),
+            Set.of(1, 2, 4, 8),
+            Set.of(8, 16),
+            Set.of(),
+            Set.of(8, 16));
 
     private final ByteBuffer bytes;
     private final Inflater dots = new Inflater();
     private int width;
     private int height;
+    private int type;
+    private long line;
     private long expected;
     private long found;
+    private boolean palette;
+    private Parts part = Parts.BEFORE;
+
+    /** How far the parts of the file have been read: a header, then anything, then all dots in one go, then anything to the end. */
+    private enum Parts {
+        BEFORE,
+        HEADER,
+        DOTS,
+        AFTER
+    }
 
     private PngFile(byte[] file) {
         this.bytes = ByteBuffer.wrap(file);
@@ -83,26 +108,52 @@ final class PngFile {
             throw new IllegalArgumentException("the file is damaged");
         }
         byte[] content = Arrays.copyOfRange(whole, NAME, whole.length);
-        switch (new String(whole, 0, NAME, StandardCharsets.US_ASCII)) {
-            case "IHDR" -> header(ByteBuffer.wrap(content));
-            case "IDAT" -> inflate(content);
+        String name = new String(whole, 0, NAME, StandardCharsets.US_ASCII);
+        if (name.equals("IHDR") != (part == Parts.BEFORE)) {
+            throw damaged();
+        }
+        switch (name) {
+            case "IHDR" -> {
+                header(ByteBuffer.wrap(content));
+                part = Parts.HEADER;
+            }
+            case "PLTE" -> palette(content.length);
+            case "IDAT" -> {
+                if (part == Parts.AFTER || type == PALETTE && !palette) {
+                    throw damaged();
+                }
+                part = Parts.DOTS;
+                inflate(content);
+            }
             case "IEND" -> {
                 return true;
             }
-            default -> {}
+            default -> part = part == Parts.DOTS ? Parts.AFTER : part;
         }
         return false;
     }
 
+    private static IllegalArgumentException damaged() {
+        return new IllegalArgumentException("the file is damaged");
+    }
+
+    private void palette(int length) {
+        boolean fits = length > 0 && length % 3 == 0 && length / 3 <= 256;
+        if (palette || part != Parts.HEADER || !fits || type == 0 || type == 4) {
+            throw damaged();
+        }
+        palette = true;
+    }
+
     private void header(ByteBuffer header) {
-        if (header.remaining() < 13) {
-            throw new IllegalArgumentException("the file is damaged");
+        if (header.remaining() != 13) {
+            throw damaged();
         }
         width = header.getInt();
         height = header.getInt();
         int depth = header.get();
-        int type = header.get();
-        header.getShort();
+        type = header.get();
+        boolean usual = header.getShort() == 0;
         if (width < 1 || height < 1 || width > MOST_DOTS || height > MOST_DOTS) {
             throw new IllegalArgumentException(
                     "it has " + width + " × " + height + " dots, expected at most " + MOST_DOTS + " either way");
@@ -110,10 +161,11 @@ final class PngFile {
         if (header.get() != 0) {
             throw new IllegalArgumentException("it is interlaced; save it without");
         }
-        if (type < 0 || type >= CHANNELS.length || CHANNELS[type] == 0 || depth < 1 || depth > 16) {
-            throw new IllegalArgumentException("the file is damaged");
+        if (!usual || type < 0 || type >= DEPTHS.size() || !DEPTHS.get(type).contains(depth)) {
+            throw damaged();
         }
-        expected = (1 + ((long) width * depth * CHANNELS[type] + 7) / 8) * height;
+        line = 1 + ((long) width * depth * CHANNELS[type] + 7) / 8;
+        expected = line * height;
     }
 
     private void inflate(byte[] part) {
@@ -122,13 +174,23 @@ final class PngFile {
         try {
             int some;
             while ((some = dots.inflate(into)) > 0) {
+                filters(into, some);
                 found += some;
                 if (found > expected) {
-                    throw new IllegalArgumentException("the file is damaged");
+                    throw damaged();
                 }
             }
         } catch (DataFormatException e) {
-            throw new IllegalArgumentException("the file is damaged", e);
+            throw damaged();
+        }
+    }
+
+    /** Each line begins with the number of its filter. */
+    private void filters(byte[] some, int length) {
+        for (long at = (line - found % line) % line; at < length; at += line) {
+            if (some[(int) at] < 0 || some[(int) at] > LAST_FILTER) {
+                throw damaged();
+            }
         }
     }
 }

@@ -10,9 +10,11 @@ import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageLines;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.definition.style.Logo;
+import org.grammatus.core.definition.style.StyleParts;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.PageText;
 import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.typography.Faces;
 import org.grammatus.core.value.Type;
@@ -102,6 +104,13 @@ public final class StyleCheck {
         if (!List.of("d", "M", "y").stream().allMatch(pattern::contains)) {
             problems.error(pointer, "a pattern of days has their day, month and year, such as d MMM y or y-MM-dd");
         }
+    }
+
+    /** @throws ProblemException if a logo that a report has by itself cannot be printed */
+    public static void requireLogo(StyleParts look) {
+        Problems problems = new Problems();
+        look.logo().ifPresent(logo -> logo(logo, problems));
+        problems.throwIfErrors();
     }
 
     private static void logo(Logo logo, Problems problems) {

@@ -1,16 +1,20 @@
 package org.grammatus.runs;
 
+import java.time.Duration;
 import java.util.concurrent.CancellationException;
 
 /**
- * Lets as many compute at once as there are processors, people taking turns. One person never has all of them, so that whoever comes
- * waits for a short piece of work at most, not for somebody's long ones. Reading from sources is not computing. Thread-safe.
+ * Lets a bounded number of pieces of work go on at once, people taking turns: one person never has all of them, so that whoever comes
+ * next waits for a short piece of work at most, not for all that somebody else has asked for. Thread-safe.
  */
-public final class ComputingGate {
+public final class Turns {
+
+    private static final Duration RETRY = Duration.ofSeconds(2);
 
     private final FairQueue<Permit> queue;
+    private final int mostWaiting;
 
-    /** A turn at computing; given back when it is closed. */
+    /** A turn; given back when it is closed. */
     public final class Permit implements AutoCloseable {
 
         private final String owner;
@@ -29,20 +33,35 @@ public final class ComputingGate {
         }
     }
 
-    /** @param processors how many may compute at once */
-    public ComputingGate(int processors) {
+    /**
+     * @param most how many go on at once
+     * @param mostOfOne how many of these for one person
+     * @param mostWaiting how many of one person wait; more are refused
+     */
+    public Turns(int most, int mostOfOne, int mostWaiting) {
+        this.queue = new FairQueue<>(most, mostOfOne);
+        this.mostWaiting = mostWaiting;
+    }
+
+    /** Turns at computing: as many as there are processors, of which one person never has all. */
+    static Turns ofProcessors(int processors) {
         int all = Math.max(2, processors);
-        this.queue = new FairQueue<>(all, all - 1);
+        return new Turns(all, all - 1, Integer.MAX_VALUE);
     }
 
     /**
      * Waits for a turn.
      *
+     * @throws TooManyException if as many of the person's wait as may
      * @throws CancellationException if the thread is interrupted before its turn comes
      */
     public Permit enter(String owner) {
         Permit permit = new Permit(owner);
         synchronized (queue) {
+            if (queue.waiting(owner, waiting -> true) >= mostWaiting) {
+                throw new TooManyException(
+                        mostWaiting + " of your requests wait already; try again in a moment", RETRY);
+            }
             queue.add(owner, permit);
             admit();
             try {
