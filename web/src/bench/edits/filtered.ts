@@ -54,8 +54,10 @@ function aggregates(text: string): Part[] {
       return end ? [{ end, filterEnd: end }] : []
     }
     const from = end + filter[0].length
-    const filterEnd = closing(text, from)
-    return filterEnd ? [{ end, filterEnd, where: text.slice(from, filterEnd - 1).trim() }] : []
+    // A condition that is still being typed may hold an open quote or bracket: of a total of one aggregate it reaches to the end.
+    const alone = [...text.matchAll(AGGREGATE)].length === 1 && text.endsWith(')')
+    const filterEnd = closing(text, from) ?? (alone ? text.length : undefined)
+    return filterEnd ? [{ end, filterEnd, where: text.slice(from, filterEnd - 1) }] : []
   })
 }
 

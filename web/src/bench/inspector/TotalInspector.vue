@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import OneOf from '@/shell/OneOf.vue'
-import { computed } from 'vue'
 import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
+import OnlyRowsWhere from './OnlyRowsWhere.vue'
 import ReadyMarks from './highlight/ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
-import { filteredParts, filteredText } from '../edits/filtered'
 import { readyTotals } from '../edits/marks/readyTotals'
 import { setShown, shownAs } from '../edits/shown'
 import { shownChoices } from '../totals/shownChoices'
@@ -25,15 +24,6 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.inspector
 
 const shown = shownChoices()
-/** What measures stand for, so that they can take some rows only, too. */
-const formulas = computed(() =>
-  Object.fromEntries(
-    props.dataset.fields.flatMap((field) =>
-      field.made === 'MEASURE' && field.formula && field.usual ? [[field.usual, field.formula]] : [],
-    ),
-  ),
-)
-const parts = computed(() => filteredParts(props.total.value, formulas.value))
 function changeCompare(what: Partial<NonNullable<Total['compare']>>, key: string) {
   change({ compare: { ...props.total.compare!, ...what } }, key)
 }
@@ -56,16 +46,13 @@ function change(what: Partial<Total>, key: string) {
       @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
     />
   </InspectorField>
-  <InspectorField v-if="parts" :label="text.onlyWhere" :hint="text.onlyWhereHint">
-    <ExpressionField
-      :model-value="parts.where"
-      placeholder="status = 'open'"
-      :invalid="!!problem('value')"
-      @update:model-value="
-        (where) => change({ value: filteredText({ aggregate: parts!.aggregate, where }) }, 'where')
-      "
-    />
-  </InspectorField>
+  <OnlyRowsWhere
+    :key="total.id"
+    :value="total.value"
+    :dataset="dataset"
+    :invalid="!!problem('value')"
+    @change="(value) => change({ value }, 'where')"
+  />
   <InspectorField :label="text.shownAs" :problem="problem('shown')">
     <OneOf
       :aria-label="text.shownAs"

@@ -6,6 +6,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.io.BufferedReader;
 import java.io.File;
@@ -38,6 +39,9 @@ public final class Product implements BeforeAllCallback {
             "--disable-background-networking",
             "--disable-component-update",
             "--disable-sync");
+
+    /** By account, the cookies of a session on the server of this lane. */
+    private static final Map<String, List<Cookie>> SESSIONS = new HashMap<>();
 
     private static Product started;
 
@@ -89,6 +93,8 @@ public final class Product implements BeforeAllCallback {
         static Server start(Path data, int port) throws IOException {
             Process process = new ProcessBuilder(
                             java(),
+                            // It lives for minutes: the time that better code takes to be made does not come back.
+                            "-XX:TieredStopAtLevel=1",
                             "-jar",
                             JAR.toString(),
                             "demo",
@@ -152,6 +158,12 @@ public final class Product implements BeforeAllCallback {
     }
 
     Page openAt(String url) {
+        Page page = newPage();
+        page.navigate(url);
+        return page;
+    }
+
+    private Page newPage() {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(1280, 800)
                 .setLocale("en-GB")
@@ -159,14 +171,21 @@ public final class Product implements BeforeAllCallback {
                 .setAcceptDownloads(true));
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
-        page.navigate(url);
         return page;
     }
 
-    /** A page on which somebody is signed in. */
+    /** A page on which somebody is signed in: by the form the first time, by that session's cookies from then on. */
     Page signedIn(String name, String path) {
-        Page page = open(path);
-        signIn(page, name);
+        List<Cookie> session = SESSIONS.get(name);
+        if (session == null) {
+            Page page = open(path);
+            signIn(page, name);
+            SESSIONS.put(name, page.context().cookies());
+            return page;
+        }
+        Page page = newPage();
+        page.context().addCookies(session);
+        page.navigate(address + path);
         return page;
     }
 

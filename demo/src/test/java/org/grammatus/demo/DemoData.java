@@ -3,6 +3,7 @@ package org.grammatus.demo;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -15,6 +16,10 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
+import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.held.SpillFolder;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Reading;
 import org.grammatus.sources.sqlite.SqliteSource;
 import org.grammatus.sources.star.StarReader;
 
@@ -40,6 +45,30 @@ public final class DemoData {
                 throw new IllegalStateException(e);
             }
         });
+    }
+
+    /** Reads the demo's rows, which are held in memory after the first time. */
+    public static DatasetReader held() {
+        return Held.READER;
+    }
+
+    /** Made when it is first asked for. */
+    private static final class Held {
+
+        private static final long BUDGET = 1_000_000_000L;
+        private static final HeldRows READER = new HeldRows(
+                StarReader.over(new SqliteSource(database(ScenarioSize.DEMO))),
+                BUDGET,
+                new SpillFolder(database(ScenarioSize.DEMO).resolveSibling("held"), 0),
+                Clock.systemUTC(),
+                CONTEXT.zone());
+
+        static {
+            Starters.datasetIds().stream()
+                    .flatMap(id -> Starters.dataset(id).stream())
+                    .map(DatasetModel::of)
+                    .forEach(dataset -> READER.readAhead(Reading.all(dataset)));
+        }
     }
 
     /** The datasets of a report's blocks. */

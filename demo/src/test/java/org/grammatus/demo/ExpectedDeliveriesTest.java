@@ -22,8 +22,6 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -44,7 +42,7 @@ class ExpectedDeliveriesTest {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
                         request,
-                        StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))),
+                        DemoData.held(),
                         progress -> {},
                         () -> false);
     }

@@ -16,8 +16,6 @@ import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** What rules mark is what SQL counts: of rows, of groups, and among the others of their group. Amounts are in cents there. */
@@ -97,7 +95,7 @@ class MarksBySqlTest {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
                         new RunRequest(report, DemoData.datasets(report), Answers.NONE, DemoData.CONTEXT),
-                        StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))),
+                        DemoData.held(),
                         p -> {},
                         () -> false)
                 .first()

@@ -22,14 +22,12 @@ import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.profile.FieldValues.Value;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 42: what a reader may tick is counted as plain SQL counts it, although the source left rows out of the run. */
 class NarrowedValuesTest {
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
     private static final String MAY = "2026-05-01/2026-05-31";
     private static final String OF_MAY = "ordered_at >= '2026-05-01' AND ordered_at < '2026-06-01'"
             + " AND (status <> 'cancelled' OR status IS NULL)";

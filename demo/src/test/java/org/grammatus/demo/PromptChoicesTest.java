@@ -22,14 +22,12 @@ import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FieldValues.Value;
 import org.grammatus.runs.profile.PromptChoices;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** What can be chosen at a prompt, given the answers above: counted as plain SQL counts it. */
 class PromptChoicesTest {
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
 
     private static final String REGION =
             "{\"id\": \"p1\", \"name\": \"region\", \"type\": \"choice\", \"label\": \"Region\", \"field\": \"region\"}";

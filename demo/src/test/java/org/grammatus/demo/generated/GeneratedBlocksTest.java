@@ -32,8 +32,6 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
@@ -73,7 +71,7 @@ class GeneratedBlocksTest {
                     "COUNT(*)", "COUNT(*) * 100",
                     "COUNT(order_number)", "COUNT(DISTINCT o.order_id) * 100"));
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
 
     private static final ReportDatasets DATASETS = new ReportDatasets(
             DatasetModel.of(Starters.dataset(OF_SALES.id).orElseThrow()),

@@ -25,8 +25,6 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -39,7 +37,7 @@ class GeneratedPromptsTest {
     private static final String FROM = " FROM sales_order_line l LEFT JOIN sales_order o ON o.order_id = l.order_id"
             + " LEFT JOIN product p ON p.product_id = l.product_id";
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
     private static final DatasetModel DATASET =
             DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow());
 

@@ -21,7 +21,6 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.demo.DemoData;
-import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
@@ -30,8 +29,6 @@ import org.grammatus.runs.RunResult;
 import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -78,7 +75,7 @@ class EditedRunsTest {
     void editsAndCancelsGiveThePagesOfColdRuns(int seed) {
         Random random = new Random(seed);
         DatasetReader held = new HeldRows(
-                StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))),
+                DemoData.held(),
                 HeldRows.defaultBudget(),
                 new SpillFolder(folder, 0),
                 Clock.systemUTC(),

@@ -11,7 +11,6 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.DemoData;
-import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -20,8 +19,6 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,7 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** The result as JSON has what is printed and no more: the mark of the grand total, and no groups inside those that are folded. */
 class JsonResultTest {
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
     private static final String ABOVE = """
             {"id": "h-much", "label": "Much", "when": "SUM(net_amount) > 0", "look": "attention",
              "reach": {"of": "totals", "level": "report"}}""";

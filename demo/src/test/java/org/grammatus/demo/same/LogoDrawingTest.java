@@ -14,7 +14,6 @@ import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.DemoData;
-import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -22,8 +21,6 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** A drawing beside the title is in the PDF what it is in its file, as a reader that is not ours paints it. */
@@ -51,7 +48,7 @@ class LogoDrawingTest {
         return new RunEngine(RunLimits.DEFAULT)
                 .run(
                         new RunRequest(report, DemoData.datasets(report), new Answers(Map.of()), DemoData.CONTEXT),
-                        StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO))),
+                        DemoData.held(),
                         p -> {},
                         () -> false);
     }

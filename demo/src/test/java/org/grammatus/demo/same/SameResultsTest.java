@@ -25,7 +25,6 @@ import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.demo.DemoData;
-import org.grammatus.demo.ScenarioSize;
 import org.grammatus.demo.Starters;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -37,8 +36,6 @@ import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.sqlite.SqliteSource;
-import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -54,7 +51,7 @@ class SameResultsTest {
     private static final List<String> PERIODS =
             List.of("previous month", "fiscal year to date", "2026-08-03/2026-08-16");
 
-    private static final DatasetReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));
+    private static final DatasetReader READER = DemoData.held();
 
     /**
      * A generated report as its reader looks at it.
