@@ -10,9 +10,38 @@ import java.util.stream.Collectors;
 public record Drawing(double width, double height, List<Shape> shapes) {
 
     private static final int DECIMALS = 4;
+    /** How long the longer side of a drawing is that is kept, in units of its own. */
+    private static final double FIELD = 1_000;
+
+    private static final int MOST_SHAPE = 100;
+    /** Farther away nothing of a drawing is meant to be, and readers of PDF go wrong. */
+    private static final double FARTHEST = 30_000;
 
     public Drawing {
         shapes = List.copyOf(shapes);
+    }
+
+    /**
+     * The drawing in a field of a usual size, whatever its own units are: what is rounded in it is too small to be seen.
+     *
+     * @throws IllegalArgumentException in words, if it is far longer one way than the other, or reaches far beyond its field
+     */
+    public Drawing inUsualField() {
+        if (width > MOST_SHAPE * height || height > MOST_SHAPE * width) {
+            throw new IllegalArgumentException("it is more than " + MOST_SHAPE + " times as long one way as the other");
+        }
+        double scale = FIELD / Math.max(width, height);
+        Drawing usual = new Drawing(
+                width * scale,
+                height * scale,
+                shapes.stream().map(shape -> shape.scaled(scale)).toList());
+        boolean near = usual.shapes.stream()
+                .flatMap(shape -> shape.outline().stream())
+                .allMatch(step -> step.isWithin(FARTHEST));
+        if (!near) {
+            throw new IllegalArgumentException("it reaches far beyond its own field");
+        }
+        return usual;
     }
 
     /** The drawing as an SVG document (SVG 1.1), of paths alone: nothing of the file that it was read from is left. */

@@ -15,6 +15,17 @@ public record Shape(List<Step> outline, Optional<String> fill, boolean evenOdd, 
         outline = List.copyOf(outline);
     }
 
+    /** The same so many times as large, from the corner where places begin. */
+    Shape scaled(double scale) {
+        Affine larger = new Affine(scale, 0, 0, scale, 0, 0);
+        return new Shape(
+                outline.stream().map(larger::of).toList(),
+                fill,
+                evenOdd,
+                stroke.map(line -> new Stroke(
+                        line.colour(), line.width() * scale, line.cap(), line.join(), line.miterLimit())));
+    }
+
     /**
      * How an outline is drawn.
      *

@@ -24,13 +24,6 @@ public final class SvgFile {
     /** The most steps of all outlines together. */
     static final int MOST_STEPS = 20_000;
 
-    /** How wide every drawing is, in its own units. */
-    private static final double FIELD = 1_000;
-
-    private static final int MOST_SHAPE = 100;
-    /** Farther away from its field nothing of a drawing is meant to be, and readers of PDF go wrong. */
-    private static final double FARTHEST = 30_000;
-
     private static final String NAMESPACE = "http://www.w3.org/2000/svg";
     private static final Set<String> SHAPES =
             Set.of("path", "rect", "circle", "ellipse", "line", "polyline", "polygon");
@@ -194,22 +187,14 @@ public final class SvgFile {
         if (wide <= 0 || high <= 0) {
             throw new IllegalArgumentException("it has no size");
         }
-        if (wide > MOST_SHAPE * high || high > MOST_SHAPE * wide) {
-            throw new IllegalArgumentException("it is more than " + MOST_SHAPE + " times as long one way as the other");
-        }
-        // In one size whatever its units are, so that what is rounded is too small to be seen.
-        double scale = FIELD / wide;
-        width = FIELD;
-        height = high * scale;
-        return new Affine(scale, 0, 0, scale, -left * scale, -top * scale);
+        width = wide;
+        height = high;
+        return new Affine(1, 0, 0, 1, -left, -top);
     }
 
     private void draw(String name, Map<String, String> said, Element element) {
         List<Step> outline =
                 SvgShapes.outline(name, said).stream().map(element.place()::of).toList();
-        if (!outline.stream().allMatch(step -> step.isWithin(FARTHEST))) {
-            throw new IllegalArgumentException("it reaches too far beyond the drawing");
-        }
         steps += outline.size();
         if (steps > MOST_STEPS) {
             throw new IllegalArgumentException("it has more than " + MOST_STEPS + " corners and curves; simplify it");

@@ -8,6 +8,7 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Base64;
 import java.util.stream.Collectors;
 import java.util.zip.CRC32;
@@ -27,6 +28,10 @@ class LogoTest {
 
     /** A picture of one grey, as a PNG file. */
     private static byte[] png(int width, int height, int interlaced) throws IOException {
+        return png(width, height, new byte[] {8, 0, 0, 0, (byte) interlaced}, (byte) 0);
+    }
+
+    private static byte[] png(int width, int height, byte[] kind, byte filter) throws IOException {
         ByteArrayOutputStream file = new ByteArrayOutputStream();
         DataOutputStream out = new DataOutputStream(file);
         out.writeLong(0x89504E470D0A1A0AL);
@@ -34,10 +39,14 @@ class LogoTest {
         DataOutputStream fields = new DataOutputStream(header);
         fields.writeInt(width);
         fields.writeInt(height);
-        fields.write(new byte[] {8, 0, 0, 0, (byte) interlaced});
+        fields.write(kind);
         chunk(out, "IHDR", header.toByteArray());
         Deflater deflater = new Deflater();
-        deflater.setInput(new byte[(width + 1) * height]);
+        byte[] lines = new byte[(width + 1) * height];
+        for (int line = 0; line < height; line++) {
+            lines[line * (width + 1)] = filter;
+        }
+        deflater.setInput(lines);
         deflater.finish();
         byte[] dots = new byte[1000 + (width + 1) * height];
         int length = deflater.deflate(dots);
@@ -151,6 +160,60 @@ class LogoTest {
                 .contains("/look/logo/width")
                 .contains("taller than");
         assertThat(page(base64(damaged)).pictures()).isEmpty();
+    }
+
+    /** A file made of the parts of a sound one in another order. */
+    private static byte[] ordered(int... chunks) throws IOException {
+        byte[] good = png(60, 40, 0);
+        int header = 8 + 12 + 13;
+        int end = good.length - 12;
+        byte[][] parts = {
+            Arrays.copyOfRange(good, 8, header),
+            Arrays.copyOfRange(good, header, end),
+            Arrays.copyOfRange(good, end, good.length)
+        };
+        ByteArrayOutputStream file = new ByteArrayOutputStream();
+        file.write(good, 0, 8);
+        for (int chunk : chunks) {
+            file.write(parts[chunk]);
+        }
+        return file.toByteArray();
+    }
+
+    @Test
+    void filesThatReadersStumbleOverAreRefused() throws IOException {
+        for (byte[] kind : List.of(
+                new byte[] {3, 0, 0, 0, 0},
+                new byte[] {16, 3, 0, 0, 0},
+                new byte[] {4, 2, 0, 0, 0},
+                new byte[] {8, 3, 0, 0, 0},
+                new byte[] {8, 0, 1, 0, 0},
+                new byte[] {8, 0, 0, 1, 0})) {
+            assertThat(faults(base64(png(60, 40, kind, (byte) 0)), 30)).contains("damaged");
+        }
+        assertThat(faults(base64(png(60, 40, new byte[] {8, 0, 0, 0, 0}, (byte) 5)), 30))
+                .contains("damaged");
+        assertThat(faults(base64(ordered(1, 0, 2)), 30)).contains("damaged");
+        assertThat(faults(base64(ordered(0, 0, 1, 2)), 30)).contains("damaged");
+        assertThat(faults(base64(ordered(0, 1, 2)), 30)).isEmpty();
+    }
+
+    @Test
+    void drawingsOfWhateverUnitsAreDrawnAlike() {
+        for (String box : List.of("0.00000006 0.00000004", "60000000 40000000")) {
+            String scale = box.startsWith("0") ? "0.000000001" : "1000000";
+            String drawing = "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 " + box + "'><path transform='scale("
+                    + scale + ")' d='M0 0L60 0L60 40Z' fill='#336699'/></svg>";
+            String text = "\"svg\": \"" + drawing + "\"";
+            if (box.startsWith("6")) {
+                assertThat(faultsOf(text, 30)).contains("too large");
+                continue;
+            }
+            assertThat(faultsOf(text, 30)).isEmpty();
+            Picture.Drawn drawn =
+                    (Picture.Drawn) pageWith(text).pictures().getFirst().picture();
+            assertThat(drawn.drawing().width()).isCloseTo(1000, org.assertj.core.data.Offset.offset(0.001));
+        }
     }
 
     @Test

@@ -134,7 +134,37 @@ class AddedFamilyTest {
     @Test
     void glyphsOutsideTheFileAreRefused() {
         refused(at(table("loca") + 400, 0x7FFF), "damaged");
-        refused(at(table("head") + 18, 0), "damaged");
+        refused(at(table("head") + 18, 0), "its size of an em");
+    }
+
+    /** The font with another map of characters behind it, as whoever wants to take memory writes one. */
+    private static byte[] mapped(int groups, int first, int charactersOfEach) {
+        byte[] file = Arrays.copyOf(REGULAR, REGULAR.length + 16 + 12 * groups);
+        ByteBuffer font = ByteBuffer.wrap(file);
+        int map = REGULAR.length;
+        font.putShort(map, (short) 12);
+        font.putInt(map + 12, groups);
+        for (int i = 0; i < groups; i++) {
+            font.putInt(map + 16 + 12 * i, first + i * charactersOfEach);
+            font.putInt(map + 20 + 12 * i, first + (i + 1) * charactersOfEach - 1);
+            font.putInt(map + 24 + 12 * i, 1);
+        }
+        int cmap = table("cmap");
+        font.putInt(cmap + 8, map - cmap);
+        return file;
+    }
+
+    @Test
+    void tablesThatClaimMoreThanAFontCanHaveAreRefused() {
+        refused(mapped(1, 0, Integer.MAX_VALUE), "a character map claims more");
+        refused(mapped(20_000, 0, 50), "a character map claims more");
+        byte[] endless = mapped(1, 65, 26);
+        ByteBuffer.wrap(endless).putInt(REGULAR.length + 12, 0x7FFFFFFF);
+        refused(endless, "a character map claims more");
+        refused(at(table("hhea") + 34, 0xFFFF), "its table of widths");
+        refused(at(table("hmtx") + 40, 0xFFFF), "the width of a glyph");
+        refused(at(table("name") + 2, 0xFFFF), "its list of names");
+        assertThat(Family.of("added", mapped(1, 65, 26), Optional.empty()).word()).isEqualTo("added");
     }
 
     /** Bytes changed at random come to a font, or are refused in words: never to another failure. */

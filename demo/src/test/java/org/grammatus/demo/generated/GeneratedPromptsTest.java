@@ -77,8 +77,8 @@ class GeneratedPromptsTest {
                         .collect(Collectors.joining(",", "COALESCE(o.depot IN (", "), 0)"));
         String any = "(" + in + (blank ? " OR o.depot IS NULL" : "") + ")";
         String meant = except ? "NOT " + any : any;
-        // A built exclusion keeps rows where the field is blank.
-        String sql = not ? "(NOT (" + meant + ") OR o.depot IS NULL)" : meant;
+        // Every row meets the condition or its exclusion, one where the field is blank among them, and none meets both.
+        String sql = not ? "NOT (" + meant + ")" : meant;
         return new Asked(
                 "choices",
                 ", \"field\": \"depot\"",

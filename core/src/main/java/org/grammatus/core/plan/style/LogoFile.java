@@ -26,7 +26,7 @@ final class LogoFile {
             int width = width(logo);
             return new Picture.Dots(logo.png().get(), width, height(width, dots[0], dots[1]));
         }
-        Drawing drawing = SvgFile.read(logo.svg().get());
+        Drawing drawing = SvgFile.read(logo.svg().get()).inUsualField();
         int width = width(logo);
         return new Picture.Drawn(drawing, width, height(width, drawing.width(), drawing.height()));
     }
