@@ -21,6 +21,7 @@ class TypingTest {
 
     /** Quotes, brackets and braces that stay open for a while, spaces at both sides of words, a sign that lists are divided at. */
     private static final String TEXT = "a = 'b, (\" {c ";
+
     private static final String NUMBER = "12";
 
     /** The boxes of a part that take a text; each is known by its element, which must stay. */
@@ -54,7 +55,9 @@ class TypingTest {
             boolean there = (boolean) box.evaluate("e => e.isConnected && document.activeElement === e");
             String expected = text.substring(0, end);
             String value = there ? (String) box.evaluate("e => e.value") : "";
-            boolean same = number ? value.replaceAll("\\.$", "").equals(expected.replaceAll("\\.$", "")) : value.equals(expected);
+            boolean same = number
+                    ? value.replaceAll("\\.$", "").equals(expected.replaceAll("\\.$", ""))
+                    : value.equals(expected);
             if (!there || !same) {
                 lost.add(where + ": after \"" + expected + "\" "
                         + (there ? "there is \"" + value + "\"" : "the box is gone or has lost the keyboard"));
@@ -66,7 +69,8 @@ class TypingTest {
         if (lost.isEmpty() && !number) {
             boolean there = (boolean) box.evaluate("e => e.isConnected");
             if (!there || !box.evaluate("e => e.value").equals(text)) {
-                lost.add(where + ": a moment later " + (there ? "it is \"" + box.evaluate("e => e.value") + "\"" : "the box is gone"));
+                lost.add(where + ": a moment later "
+                        + (there ? "it is \"" + box.evaluate("e => e.value") + "\"" : "the box is gone"));
             }
         }
         if (page.locator(".paper [role=row]").count() == 0) {
@@ -82,7 +86,8 @@ class TypingTest {
                 .map(section -> section.locator("button.item").first().getAttribute("title"))
                 .toList();
         for (String part : parts) {
-            Locator item = page.locator(".spine button.item[title=\"" + part.replace("\"", "\\\"") + "\"]").first();
+            Locator item = page.locator(".spine button.item[title=\"" + part.replace("\"", "\\\"") + "\"]")
+                    .first();
             item.click();
             int boxes = inspector(page).locator(BOXES).count();
             for (int i = 0; i < boxes; i++) {
@@ -90,8 +95,8 @@ class TypingTest {
                 if (box.count() == 0 || !box.isVisible()) {
                     continue;
                 }
-                String label = (String) box.evaluate(
-                        "e => e.labels?.[0]?.innerText ?? e.getAttribute('aria-label') ?? e.placeholder");
+                String label = (String)
+                        box.evaluate("e => e.labels?.[0]?.innerText ?? e.getAttribute('aria-label') ?? e.placeholder");
                 if (!seen.add(label)) {
                     continue;
                 }

@@ -39,12 +39,7 @@ class ExpectedDeliveriesTest {
                 DatasetModel.of(Starters.dataset("purchase-order-lines").orElseThrow()),
                 new Answers(answers),
                 DemoData.CONTEXT);
-        return new RunEngine(RunLimits.DEFAULT)
-                .run(
-                        request,
-                        DemoData.held(),
-                        progress -> {},
-                        () -> false);
+        return new RunEngine(RunLimits.DEFAULT).run(request, DemoData.held(), progress -> {}, () -> false);
     }
 
     private static List<String> query(String sql) throws Exception {

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 
@@ -207,7 +208,7 @@ public final class Draft {
         Dataset.Noun noun = noun(dataset, shape, pointer);
         String tableId = NameWords.freeId(NameWords.of(noun.other()), id -> !ids.add(id));
         Set<String> labels = new HashSet<>();
-        dataset.fields().forEach(field -> labels.add(field.label()));
+        dataset.fields().forEach(field -> labels.add(FoldedText.of(field.label())));
         List<Dataset.Field> fields = new ArrayList<>(dataset.fields());
         Optional<String> code = Optional.empty();
         Optional<String> name = Optional.empty();
@@ -272,9 +273,9 @@ public final class Draft {
         boolean generic = words.size() == 1 && GENERIC.contains(words.getFirst());
         List<String> called = new ArrayList<>(NameWords.of(noun.one()));
         called.addAll(words);
-        List<String> wanted = generic || labels.contains(NameWords.label(words)) ? called : words;
-        String label = NameWords.label(wanted);
-        labels.add(label);
+        boolean taken = labels.contains(FoldedText.of(label(words)));
+        List<String> wanted = generic || taken ? called : words;
+        String label = freeLabel(label(wanted), labels);
         Type type = guess.type();
         boolean joinedBy = FieldGuess.isKey(table.shape(), column.name())
                 && NameWords.last(column.name()).matches("id|key");
@@ -282,7 +283,7 @@ public final class Draft {
                 NameWords.freeId(wanted, id -> !ids.add(id)),
                 tableId,
                 column.name(),
-                label.substring(0, Math.min(LONGEST_LABEL, label.length())),
+                label,
                 Optional.empty(),
                 type.kind(),
                 type.kind() == Kind.DECIMAL ? Optional.of(type.scale()) : Optional.empty(),
@@ -292,5 +293,20 @@ public final class Draft {
                 type.kind() == Kind.TEXT ? CalendarNames.order(sample) : Optional.empty(),
                 Optional.empty(),
                 joinedBy ? Optional.of(true) : Optional.empty());
+    }
+
+    private static String label(List<String> words) {
+        String label = NameWords.label(words);
+        return label.substring(0, Math.min(LONGEST_LABEL, label.length()));
+    }
+
+    /** A label unlike those that are taken: one that differs in capitals or accents alone is the same to a reader. */
+    private static String freeLabel(String wanted, Set<String> taken) {
+        String label = wanted;
+        for (int i = 2; !taken.add(FoldedText.of(label)); i++) {
+            String number = " " + i;
+            label = wanted.substring(0, Math.min(LONGEST_LABEL - number.length(), wanted.length())) + number;
+        }
+        return label;
     }
 }

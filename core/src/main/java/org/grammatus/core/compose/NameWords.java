@@ -3,6 +3,7 @@ package org.grammatus.core.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.grammatus.core.definition.Dataset;
@@ -14,16 +15,25 @@ final class NameWords {
 
     private NameWords() {}
 
-    /** {@code unit_price}, {@code unitPrice} and {@code UNIT-PRICE} are "unit" and "price"; a schema's name is left out. */
+    /** What is called by a sign alone. */
+    private static final Map<String, String> SIGNS =
+            Map.of("#", "number", "%", "percent", "€", "euros", "$", "dollars");
+
+    /** {@code unit_price}, {@code unitPrice} and {@code UNIT-PRICE} are "unit" and "price"; a name without a letter or digit is a word all the same. */
     static List<String> of(String name) {
-        String plain = name.substring(name.lastIndexOf('.') + 1);
         List<String> words = new ArrayList<>();
-        for (String word : plain.replaceAll("(\\p{Ll}|\\d)(\\p{Lu})", "$1 $2").split("[^\\p{L}\\p{N}]+")) {
+        for (String word : name.replaceAll("(\\p{Ll}|\\d)(\\p{Lu})", "$1 $2").split("[^\\p{L}\\p{M}\\p{N}]+")) {
             if (!word.isEmpty()) {
                 words.add(word.toLowerCase(Locale.ROOT));
             }
         }
-        return words.isEmpty() ? List.of(plain.toLowerCase(Locale.ROOT)) : words;
+        return words.isEmpty() ? List.of(SIGNS.getOrDefault(name.strip(), "column")) : words;
+    }
+
+    /** The words of a table's name, without the name of its schema. */
+    private static List<String> ofTable(String name) {
+        int schema = name.lastIndexOf('.');
+        return of(schema >= 0 && schema < name.length() - 1 ? name.substring(schema + 1) : name);
     }
 
     static String last(String name) {
@@ -42,7 +52,7 @@ final class NameWords {
 
     /** What one row of a table and several are called. */
     static Dataset.Noun noun(String table) {
-        List<String> words = new ArrayList<>(of(table));
+        List<String> words = new ArrayList<>(ofTable(table));
         String last = words.removeLast();
         String before = words.isEmpty() ? "" : String.join(" ", words) + " ";
         String one = singular(last);

@@ -22,8 +22,8 @@ public record Shape(List<Step> outline, Optional<String> fill, boolean evenOdd, 
                 outline.stream().map(larger::of).toList(),
                 fill,
                 evenOdd,
-                stroke.map(line -> new Stroke(
-                        line.colour(), line.width() * scale, line.cap(), line.join(), line.miterLimit())));
+                stroke.map(line ->
+                        new Stroke(line.colour(), line.width() * scale, line.cap(), line.join(), line.miterLimit())));
     }
 
     /**

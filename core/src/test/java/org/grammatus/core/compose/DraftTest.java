@@ -11,6 +11,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Dataset.Role;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.value.FoldedText;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;
@@ -210,5 +211,43 @@ class DraftTest {
                 .filter(field -> field.column().equals(column))
                 .findFirst()
                 .flatMap(Dataset.Field::lookup);
+    }
+
+    /** Names as other programs leave them behind: signs, digits first, nothing at all, the same but for capitals or accents, very long. */
+    @Test
+    void columnsOfOddNamesGetLabelsThatTellThemApart() {
+        List<String> names = List.of(
+                "Desc.",
+                "desc",
+                "DÉSC",
+                "#",
+                "%",
+                "1st",
+                "…",
+                "",
+                " ",
+                "a.b.",
+                "x".repeat(200),
+                "X".repeat(199) + "x",
+                "\"quoted\"",
+                "select");
+        List<TableShape.Column> columns = names.stream()
+                .map(name -> new TableShape.Column(name, Optional.of(Type.TEXT), false, true))
+                .toList();
+        TableShape odd = new TableShape("export.2026", columns, List.of("#"), List.of(), List.of(), false);
+        Dataset dataset = Draft.of("d", new Draft.SampledTable(Optional.empty(), odd, Map.of()));
+        List<String> labels =
+                dataset.fields().stream().map(Dataset.Field::label).toList();
+        assertThat(labels)
+                .startsWith("Desc")
+                .contains("Percent", "1st", "Column")
+                .doesNotHaveDuplicates();
+        assertThat(labels).allMatch(label -> !label.isBlank() && label.length() <= 200);
+        assertThat(labels.stream().map(FoldedText::of).distinct()).hasSize(names.size());
+        assertThat(dataset.fields().stream().map(Dataset.Field::column)).containsExactlyElementsOf(names);
+        // What is written is read again, and every field can be named in an expression.
+        assertThat(DatasetModel.of(Definitions.readDataset(Definitions.write(dataset)))
+                        .fields())
+                .hasSize(names.size());
     }
 }

@@ -164,7 +164,8 @@ class AddedFamilyTest {
         refused(at(table("hhea") + 34, 0xFFFF), "its table of widths");
         refused(at(table("hmtx") + 40, 0xFFFF), "the width of a glyph");
         refused(at(table("name") + 2, 0xFFFF), "its list of names");
-        assertThat(Family.of("added", mapped(1, 65, 26), Optional.empty()).word()).isEqualTo("added");
+        assertThat(Family.of("added", mapped(1, 65, 26), Optional.empty()).word())
+                .isEqualTo("added");
     }
 
     /** Bytes changed at random come to a font, or are refused in words: never to another failure. */
