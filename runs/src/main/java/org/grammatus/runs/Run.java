@@ -9,6 +9,7 @@ import java.util.function.Consumer;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.runs.turns.Turns;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;

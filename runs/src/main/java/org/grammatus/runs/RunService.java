@@ -21,6 +21,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.group.DrillDown;
+import org.grammatus.runs.turns.FairQueue;
+import org.grammatus.runs.turns.TooManyException;
+import org.grammatus.runs.turns.Turns;
 import org.grammatus.sources.DatasetReader;
 
 /**

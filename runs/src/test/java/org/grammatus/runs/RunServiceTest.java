@@ -23,6 +23,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.Type;
+import org.grammatus.runs.turns.TooManyException;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.SourceException;

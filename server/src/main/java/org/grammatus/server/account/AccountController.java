@@ -8,7 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.runs.TooManyException;
+import org.grammatus.runs.turns.TooManyException;
 import org.grammatus.server.web.NetworkOf;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PostMapping;

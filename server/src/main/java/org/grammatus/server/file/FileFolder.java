@@ -8,7 +8,7 @@ import java.time.Duration;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.Stream;
-import org.grammatus.runs.TooManyException;
+import org.grammatus.runs.turns.TooManyException;
 import org.grammatus.server.store.DataFolder;
 import org.springframework.stereotype.Component;
 

@@ -8,7 +8,7 @@ import java.util.List;
 import org.apache.catalina.connector.ClientAbortException;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
-import org.grammatus.runs.TooManyException;
+import org.grammatus.runs.turns.TooManyException;
 import org.grammatus.server.store.StoreFailure;
 import org.grammatus.sources.SourceException;
 import org.jooq.exception.DataAccessException;

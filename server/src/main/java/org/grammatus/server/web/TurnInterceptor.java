@@ -3,7 +3,7 @@ package org.grammatus.server.web;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.security.Principal;
-import org.grammatus.runs.Turns;
+import org.grammatus.runs.turns.Turns;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.web.method.HandlerMethod;

@@ -1,4 +1,4 @@
-package org.grammatus.runs;
+package org.grammatus.runs.turns;
 
 import java.time.Duration;
 import java.util.concurrent.CancellationException;
@@ -44,7 +44,7 @@ public final class Turns {
     }
 
     /** Turns at computing: as many as there are processors, of which one person never has all. */
-    static Turns ofProcessors(int processors) {
+    public static Turns ofProcessors(int processors) {
         int all = Math.max(2, processors);
         return new Turns(all, all - 1, Integer.MAX_VALUE);
     }

@@ -1,4 +1,4 @@
-package org.grammatus.runs;
+package org.grammatus.runs.turns;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,4 +1,4 @@
-package org.grammatus.runs;
+package org.grammatus.runs.turns;
 
 import java.time.Duration;
 

@@ -1,4 +1,4 @@
-package org.grammatus.runs;
+package org.grammatus.runs.turns;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -15,7 +15,7 @@ import java.util.function.Predicate;
  *
  * @param <T> a piece of work
  */
-final class FairQueue<T> {
+public final class FairQueue<T> {
 
     private final int mostGoingOn;
     private final int mostOfOne;
@@ -31,24 +31,24 @@ final class FairQueue<T> {
      * @param mostGoingOn how much may go on at once
      * @param mostOfOne how much of that for one person
      */
-    FairQueue(int mostGoingOn, int mostOfOne) {
+    public FairQueue(int mostGoingOn, int mostOfOne) {
         this.mostGoingOn = mostGoingOn;
         this.mostOfOne = mostOfOne;
     }
 
-    void add(String owner, T work) {
+    public void add(String owner, T work) {
         waiting.computeIfAbsent(owner, o -> new ArrayDeque<>()).add(work);
     }
 
     /** How much of a person's waits that meets a condition. */
-    long waiting(String owner, Predicate<T> which) {
+    public long waiting(String owner, Predicate<T> which) {
         return waiting.getOrDefault(owner, new ArrayDeque<>()).stream()
                 .filter(which)
                 .count();
     }
 
     /** Takes what was waiting out again, where it still is. */
-    void remove(String owner, Predicate<T> which) {
+    public void remove(String owner, Predicate<T> which) {
         Deque<T> line = waiting.get(owner);
         if (line != null) {
             line.removeIf(which);
@@ -59,7 +59,7 @@ final class FairQueue<T> {
     }
 
     /** Takes what is to begin now, which then goes on until it is {@link #over}; none where nothing may. */
-    Optional<T> next() {
+    public Optional<T> next() {
         Iterator<Map.Entry<String, Deque<T>>> lines = waiting.entrySet().iterator();
         while (all < mostGoingOn && lines.hasNext()) {
             Map.Entry<String, Deque<T>> line = lines.next();
@@ -80,13 +80,13 @@ final class FairQueue<T> {
     }
 
     /** Notes that a piece of a person's work is over. */
-    void over(String owner) {
+    public void over(String owner) {
         goingOn.computeIfPresent(owner, (o, count) -> count > 1 ? count - 1 : null);
         all--;
     }
 
     /** How much goes on. */
-    int goingOn() {
+    public int goingOn() {
         return all;
     }
 }
