@@ -35,7 +35,9 @@ export const bench = {
   conflictCopy: 'Save mine as a copy',
   conflictOver: 'Put mine in its place',
   conflictTheirs: 'Take theirs',
-  conflictHint: 'Both states stay on record, whichever you choose.',
+  conflictWindow: 'Changed in another window',
+  conflictWindowTheirs: 'Use the other window’s',
+  conflictHint: 'Both versions are kept, whichever you choose.',
   cancel: 'Cancel',
   stale: 'The page below is the last good one.',
   waiting: (rows: number) =>

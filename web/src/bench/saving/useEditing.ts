@@ -11,6 +11,8 @@ interface LocalDraft {
   definition: Report
   base: number
   at: number
+  /** The draft on the server that it was made from. */
+  seen?: number
 }
 
 /**
@@ -21,8 +23,10 @@ export function useEditing(id: string) {
   const base = ref(0)
   const editable = ref(false)
   const keeping = ref<Keeping>('saved')
-  /** Set where somebody saved a newer revision: both are kept. */
-  const conflict = ref<{ message: string; revision: number }>()
+  /** Set where somebody saved a newer revision, or the same person changed the report in another window: both are kept. */
+  const conflict = ref<{ message: string; revision?: number }>()
+  /** When the draft on the server was kept that this window knows of; 0 for none. */
+  let seen = 0
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined
   let making: Promise<void> | undefined
@@ -40,9 +44,12 @@ export function useEditing(id: string) {
     }
     const view: Editing = await api.editing(id)
     editable.value = view.editable
+    seen = view.draft?.updatedAt ?? 0
     const local = localDraft()
+    // What another window has not kept yet is not taken for what this one goes on with.
+    const own = local && (!view.draft || (local.seen ?? 0) === seen)
     const draft =
-      local && (!view.draft || local.at > view.draft.updatedAt)
+      local && own && (!view.draft || local.at > view.draft.updatedAt)
         ? local
         : view.draft && { ...view.draft, at: view.draft.updatedAt }
     base.value = draft?.base ?? view.revision
@@ -93,7 +100,7 @@ export function useEditing(id: string) {
     keeping.value = 'keeping'
     try {
       const at = Date.now()
-      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at }))
+      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at, seen }))
       storedAt = at
     } catch {
       // A full store: the server's draft is enough.
@@ -115,14 +122,18 @@ export function useEditing(id: string) {
     }
     try {
       await ensure()
-      await api.keepDraft(id, sent, base.value)
+      seen = (await api.keepDraft(id, sent, base.value, seen)).updatedAt
       if (pending === sent) {
         pending = undefined
         keeping.value = 'kept'
         localStorage.removeItem(key)
       }
-    } catch {
+    } catch (e) {
       keeping.value = 'unreachable'
+      if (e instanceof ApiError && e.status === 409) {
+        conflict.value = { message: e.message }
+        return
+      }
       timer = setTimeout(() => void flush(), AGAIN_MILLISECONDS)
     }
   }
@@ -130,6 +141,9 @@ export function useEditing(id: string) {
   /** Saves as the next revision; says so where somebody was faster. */
   async function save(definition: Report): Promise<boolean> {
     await flush()
+    if (conflict.value) {
+      return false
+    }
     await ensure()
     try {
       const { revision } = await api.save(id, definition, base.value)
@@ -144,11 +158,32 @@ export function useEditing(id: string) {
     }
   }
 
-  /** Saves over the newer revision, which stays on record. */
+  /** Saves over the newer revision, which stays on record; over what another window changed, this window's state becomes the draft. */
   async function saveOver(definition: Report): Promise<void> {
-    base.value = conflict.value!.revision
+    const { revision } = conflict.value!
     conflict.value = undefined
-    await save(definition)
+    if (revision === undefined) {
+      seen = (await api.editing(id)).draft?.updatedAt ?? 0
+      keep(definition)
+      await flush()
+    } else {
+      base.value = revision
+      await save(definition)
+    }
+  }
+
+  /** Leaves what another window has changed as it is, and gives up what is here. */
+  function yieldToOther() {
+    clearTimeout(timer)
+    pending = undefined
+    localStorage.removeItem(key)
+    conflict.value = undefined
+  }
+
+  /** What another window has changed, in the place of what is here. */
+  function takeOther(): Promise<Report> {
+    yieldToOther()
+    return load()
   }
 
   /** Gives up what was not saved and returns what was. */
@@ -169,6 +204,7 @@ export function useEditing(id: string) {
     pending = undefined
     localStorage.removeItem(key)
     base.value = revision
+    seen = 0
     keeping.value = 'saved'
   }
 
@@ -179,5 +215,5 @@ export function useEditing(id: string) {
     gone = true
     void flush()
   })
-  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, discard }
+  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, yieldToOther, takeOther, discard }
 }

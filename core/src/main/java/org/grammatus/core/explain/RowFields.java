@@ -9,6 +9,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Suggestion;
 
 /** With what the rows behind a figure can be shown: the fields and calculated fields of their dataset. */
 public final class RowFields {
@@ -66,9 +69,13 @@ public final class RowFields {
         return needed;
     }
 
+    /** @throws ProblemException at {@code /fields} if there is no such field */
     static Typed value(TablePlan plan, String id) {
         return new DatasetNames(plan.dataset(), plan.context().businessDate())
                 .field(id, true)
-                .orElseThrow();
+                .orElseThrow(() -> new ProblemException(Problem.error(
+                        "/fields",
+                        "the dataset has no field \"" + id + "\""
+                                + Suggestion.inWords(id, plan.dataset().rowNames()))));
     }
 }

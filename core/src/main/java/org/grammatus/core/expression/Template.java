@@ -26,14 +26,18 @@ public record Template(List<Part> parts) {
         record Slot(String expression, Position position) implements Part {}
     }
 
+    /** How many expressions a text may hold: each is read, typed and computed. */
+    static final int MOST_SLOTS = 200;
+
     /**
      * Takes a template apart.
      *
-     * @throws ProblemException with the position of a brace that is not closed or holds nothing
+     * @throws ProblemException with the position of a brace that is not closed or holds nothing, or of the first of too many
      */
     public static Template parse(String text) {
         List<Part> parts = new ArrayList<>();
         StringBuilder literal = new StringBuilder();
+        int slots = 0;
         int i = 0;
         while (i < text.length()) {
             char c = text.charAt(i);
@@ -51,6 +55,9 @@ public record Template(List<Part> parts) {
             if (!literal.isEmpty()) {
                 parts.add(new Part.Literal(literal.toString()));
                 literal.setLength(0);
+            }
+            if (++slots > MOST_SLOTS) {
+                throw fault(text, i, "the text has more than " + MOST_SLOTS + " expressions; split it up");
             }
             parts.add(new Part.Slot(expression, position(text, i + 1)));
             i = end + 1;

@@ -1,5 +1,8 @@
 package org.grammatus.export.pdf;
 
+import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.problem.Problem;
+import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Optional;
@@ -21,6 +24,9 @@ public final class PdfReportWriter implements ReportWriter {
 
     /** What is kept of tags until a file is whole grows with its pages. */
     public static final int MOST_TAGGED = 5_000;
+
+    /** What is kept of every page until the file is whole fits the least memory that a server has. */
+    private static final int MOST_PAGES = 30_000;
 
     private final int mostTagged;
 
@@ -46,6 +52,15 @@ public final class PdfReportWriter implements ReportWriter {
     }
 
     private void write(Pages pages, CallersStream stream, WriteProgress progress) throws IOException {
+        if (pages.count() > MOST_PAGES) {
+            throw new ProblemException(Problem.error(
+                    "",
+                    String.format(
+                            Locale.ROOT,
+                            "the PDF would have %,d pages, more than the %,d that one file may have; narrow the report, or take it as CSV",
+                            pages.count(),
+                            MOST_PAGES)));
+        }
         PdfIdentity identity = new PdfIdentity(pages.inputs());
         Page first = pages.page(1);
         Document document = new Document(paper(first));

@@ -15,6 +15,7 @@ import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.sources.MissingInSourceException;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
 import org.grammatus.sources.SourceException;
@@ -212,7 +213,7 @@ public final class Composer {
 
     private TableShape shape(SourceView view, Optional<String> source, String table) {
         return view.table(table)
-                .orElseThrow(() -> new SourceException(sources.apply(source).name() + " has no table " + table
+                .orElseThrow(() -> new MissingInSourceException(sources.apply(source).name() + " has no table " + table
                         + Suggestion.inWords(table, view.tables())));
     }
 }

@@ -74,7 +74,8 @@ public class FileSender {
                 maker.make(place.path());
                 place.made();
                 begin(async, place, kind, response);
-            } catch (IOException | RuntimeException e) {
+            } catch (IOException | RuntimeException | Error e) {
+                // An error, too, such as too little memory: nobody else would give the file's place back.
                 refuse(async, response, e);
             }
         });
@@ -96,7 +97,7 @@ public class FileSender {
         out.setWriteListener(new Writing(async, out, Files.newInputStream(place.path())));
     }
 
-    private static void refuse(AsyncContext async, HttpServletResponse response, Exception failure) {
+    private static void refuse(AsyncContext async, HttpServletResponse response, Throwable failure) {
         try {
             switch (failure) {
                 case ProblemException e ->
@@ -110,6 +111,13 @@ public class FileSender {
                             response,
                             HttpStatus.INSUFFICIENT_STORAGE,
                             "The server could not write the file; its disk may be full. Nothing was lost; try again later");
+                }
+                case OutOfMemoryError e -> {
+                    LOG.log(System.Logger.Level.ERROR, "A file took more memory than there is", e);
+                    ProblemAnswer.write(
+                            response,
+                            HttpStatus.INSUFFICIENT_STORAGE,
+                            "The file takes more memory than the server has; narrow the report, or take it as CSV");
                 }
                 default -> {
                     LOG.log(System.Logger.Level.ERROR, "A file could not be made", failure);

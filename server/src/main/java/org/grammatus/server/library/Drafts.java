@@ -5,7 +5,9 @@ import static org.grammatus.server.store.generated.Tables.DRAFT;
 import java.time.Clock;
 import java.util.Optional;
 import org.grammatus.server.account.Account;
+import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.store.Store;
+import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 
 /** What people have changed but not saved, one draft a person and report. */
@@ -38,20 +40,40 @@ class Drafts {
                 .fetchOptional(row -> new Draft(row.value1(), row.value2(), row.value3()));
     }
 
-    void keep(String report, String definition, long base, Account account) {
-        store.write()
-                .insertInto(DRAFT)
-                .set(DRAFT.REPORT_ID, report)
-                .set(DRAFT.ACCOUNT_ID, account.id())
-                .set(DRAFT.DEFINITION, definition)
-                .set(DRAFT.BASE_REVISION, base)
-                .set(DRAFT.UPDATED_AT, clock.millis())
-                .onConflict(DRAFT.REPORT_ID, DRAFT.ACCOUNT_ID)
-                .doUpdate()
-                .set(DRAFT.DEFINITION, definition)
-                .set(DRAFT.BASE_REVISION, base)
-                .set(DRAFT.UPDATED_AT, clock.millis())
-                .execute();
+    /**
+     * Keeps a draft in the place of the one before it.
+     *
+     * @param seen when the draft before it was kept, as far as whoever sends this one knows, 0 for none; nothing where it does not matter
+     * @return when it was kept
+     * @throws ConflictException if another window of the same person has kept a draft since, which stays
+     */
+    long keep(String report, String definition, long base, Optional<Long> seen, Account account) {
+        return store.write().transactionResult(all -> {
+            DSLContext write = all.dsl();
+            Optional<Long> before = write.select(DRAFT.UPDATED_AT)
+                    .from(DRAFT)
+                    .where(DRAFT.REPORT_ID.eq(report))
+                    .and(DRAFT.ACCOUNT_ID.eq(account.id()))
+                    .fetchOptional(DRAFT.UPDATED_AT);
+            if (seen.isPresent() && before.isPresent() && !before.equals(seen)) {
+                throw new ConflictException("You have changed this report in another window since. What you see here is not"
+                        + " kept yet; what is in the other window is");
+            }
+            long now = Math.max(clock.millis(), before.orElse(0L) + 1);
+            write.insertInto(DRAFT)
+                    .set(DRAFT.REPORT_ID, report)
+                    .set(DRAFT.ACCOUNT_ID, account.id())
+                    .set(DRAFT.DEFINITION, definition)
+                    .set(DRAFT.BASE_REVISION, base)
+                    .set(DRAFT.UPDATED_AT, now)
+                    .onConflict(DRAFT.REPORT_ID, DRAFT.ACCOUNT_ID)
+                    .doUpdate()
+                    .set(DRAFT.DEFINITION, definition)
+                    .set(DRAFT.BASE_REVISION, base)
+                    .set(DRAFT.UPDATED_AT, now)
+                    .execute();
+            return now;
+        });
     }
 
     void discard(String report, Account account) {

@@ -62,6 +62,16 @@ class EditingController {
     /** A changed definition and the revision it was changed from. */
     record ChangedBody(JsonNode definition, long base) {}
 
+    /**
+     * A changed definition that is not saved yet.
+     *
+     * @param seen when the last draft was kept that this window knows of, 0 for none; a later one of another window stays
+     */
+    record DraftBody(JsonNode definition, long base, Optional<Long> seen) {}
+
+    /** When a draft was kept. */
+    record KeptView(long updatedAt) {}
+
     /** The newest revision's number. */
     record SavedView(long revision) {}
 
@@ -87,14 +97,13 @@ class EditingController {
     }
 
     @PutMapping("/draft")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(
             operationId = "keepDraft",
-            summary = "Keeps changes without saving them; any document is kept, right or wrong")
-    void keepDraft(@PathVariable("id") String id, @RequestBody ChangedBody body, Principal principal) {
+            summary = "Keeps changes without saving them, right or wrong; refused where another window kept some since")
+    KeptView keepDraft(@PathVariable("id") String id, @RequestBody DraftBody body, Principal principal) {
         Account account = account(principal);
         reports.saved(id, account);
-        drafts.keep(id, body.definition().toString(), body.base(), account);
+        return new KeptView(drafts.keep(id, body.definition().toString(), body.base(), body.seen(), account));
     }
 
     @DeleteMapping("/draft")

@@ -10,6 +10,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.turns.TooManyException;
 import org.grammatus.server.store.StoreFailure;
+import org.grammatus.sources.MissingInSourceException;
 import org.grammatus.sources.SourceException;
 import org.jooq.exception.DataAccessException;
 import org.springframework.http.HttpHeaders;
@@ -65,8 +66,10 @@ public class ProblemAdvice extends ResponseEntityExceptionHandler {
     /** What a source says of itself is for those who know sources; readers hear that it cannot be read, and whom to tell. */
     @ExceptionHandler
     ProblemDetail source(SourceException failure, HttpServletRequest request) {
+        boolean missing = failure instanceof MissingInSourceException;
         return ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_GATEWAY, request.isUserInRole("AUTHOR") ? failure.getMessage() : SOURCE_FOR_READERS);
+                missing ? HttpStatus.NOT_FOUND : HttpStatus.BAD_GATEWAY,
+                request.isUserInRole("AUTHOR") ? failure.getMessage() : SOURCE_FOR_READERS);
     }
 
     @ExceptionHandler

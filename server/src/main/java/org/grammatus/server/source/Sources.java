@@ -17,6 +17,7 @@ import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
 import org.grammatus.server.store.generated.tables.records.SourceRecord;
+import org.grammatus.sources.MissingInSourceException;
 import org.grammatus.sources.Drivers;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
@@ -75,7 +76,7 @@ public class Sources implements Function<Optional<String>, Source> {
                             return source(settings, password(record));
                         })
                         .orElseThrow(
-                                () -> new SourceException(
+                                () -> new MissingInSourceException(
                                         "There is no source \"" + id
                                                 + "\" any more; ask an administrator to add it, or take its tables out of the dataset")));
     }

@@ -6,6 +6,8 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -37,6 +39,12 @@ public final class Definitions {
 
     /** The longest document that is read, in characters. */
     public static final int MOST_CHARACTERS = 4_000_000;
+
+    /** Beyond the 38 digits that numbers have. */
+    private static final double LARGEST = 1e38;
+
+    /** The most properties and items that a document has. */
+    public static final int MOST_PARTS = 60_000;
 
     private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
@@ -166,6 +174,7 @@ public final class Definitions {
         }
         try {
             JsonNode document = MAPPER.readTree(json);
+            requireFewParts(document);
             requireNumbers(document, "");
             return document;
         } catch (JacksonException e) {
@@ -179,9 +188,32 @@ public final class Definitions {
         }
     }
 
+    /** What has too many parts is refused before any of them is looked at: each is checked, typed and planned. */
+    private static void requireFewParts(JsonNode document) {
+        int parts = 0;
+        Deque<JsonNode> left = new ArrayDeque<>(List.of(document));
+        while (!left.isEmpty() && parts <= MOST_PARTS) {
+            JsonNode node = left.pop();
+            parts += Math.max(1, node.size());
+            node.forEach(inside -> {
+                if (inside.isContainer()) {
+                    left.push(inside);
+                }
+            });
+        }
+        if (parts > MOST_PARTS) {
+            throw new ProblemException(Problem.error(
+                    "",
+                    String.format(
+                            Locale.ROOT,
+                            "the document has more than %,d values and parts; list fewer values, or take them from a field",
+                            MOST_PARTS)));
+        }
+    }
+
     /** A number that is larger than any can be is told before anything is compared with it. */
     private static void requireNumbers(JsonNode node, String pointer) {
-        if (node.isDouble() && !Double.isFinite(node.doubleValue())) {
+        if (node.isDouble() && !(Math.abs(node.doubleValue()) < LARGEST)) {
             throw new ProblemException(Problem.error(pointer, "the number is larger than any can be"));
         }
         node.properties().forEach(each -> requireNumbers(each.getValue(), pointer + "/" + each.getKey()));
