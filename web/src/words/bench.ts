@@ -24,6 +24,7 @@ export const bench = {
     keeping: 'Keeping the draft',
     kept: 'Draft kept, not saved yet',
     saved: 'Saved',
+    elsewhere: 'Not kept: changed in another window',
     unreachable: 'The server does not answer; the draft is kept in this browser',
   },
   notEditable: 'Comes with the product: save your changes as a copy',

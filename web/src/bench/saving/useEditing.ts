@@ -5,7 +5,7 @@ import { api, ApiError, type Editing, type Report } from '@/api/client'
 const AFTER_MILLISECONDS = 400
 const AGAIN_MILLISECONDS = 3000
 
-export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable'
+export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable' | 'elsewhere'
 
 interface LocalDraft {
   definition: Report
@@ -129,11 +129,12 @@ export function useEditing(id: string) {
         localStorage.removeItem(key)
       }
     } catch (e) {
-      keeping.value = 'unreachable'
       if (e instanceof ApiError && e.status === 409) {
+        keeping.value = 'elsewhere'
         conflict.value = { message: e.message }
         return
       }
+      keeping.value = 'unreachable'
       timer = setTimeout(() => void flush(), AGAIN_MILLISECONDS)
     }
   }

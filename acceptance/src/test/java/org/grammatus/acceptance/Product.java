@@ -22,11 +22,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 
 /** The packaged product and one browser, started once for all tests of a lane. */
-public final class Product implements BeforeAllCallback {
+public final class Product implements BeforeAllCallback, AfterEachCallback {
 
     static final Path JAR = Path.of(System.getProperty("grammatus.jar"));
 
@@ -42,6 +43,9 @@ public final class Product implements BeforeAllCallback {
 
     /** By account, the cookies of a session on the server of this lane. */
     private static final Map<String, List<Cookie>> SESSIONS = new HashMap<>();
+
+    /** The browsers of the test that is going on: left open, their pages would go on working beside all later ones. */
+    private static final List<BrowserContext> OPEN = new ArrayList<>();
 
     private static Product started;
 
@@ -65,6 +69,12 @@ public final class Product implements BeforeAllCallback {
                 browser = started.browser;
             }
         }
+    }
+
+    @Override
+    public void afterEach(ExtensionContext test) {
+        OPEN.forEach(BrowserContext::close);
+        OPEN.clear();
     }
 
     private void start() throws IOException {
@@ -169,6 +179,7 @@ public final class Product implements BeforeAllCallback {
                 .setLocale("en-GB")
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setAcceptDownloads(true));
+        OPEN.add(context);
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
         return page;

@@ -138,7 +138,7 @@ class EditingTest {
         Browser author = SERVER.signedIn("author");
         String path = added(author, "drafted");
         String half = "{\"definition\": {\"title\": \"half\"}, \"base\": 1}";
-        assertThat(send(author, "PUT", path + "/draft", half).statusCode()).isEqualTo(204);
+        assertThat(send(author, "PUT", path + "/draft", half).statusCode()).isEqualTo(200);
         JsonNode editing = json(SERVER.signedIn("author").get(path + "/editing"));
         assertThat(editing.path("draft").path("definition").path("title").asString())
                 .isEqualTo("half");

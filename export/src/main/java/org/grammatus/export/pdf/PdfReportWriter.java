@@ -1,14 +1,14 @@
 package org.grammatus.export.pdf;
 
-import org.grammatus.core.problem.ProblemException;
-import org.grammatus.core.problem.Problem;
-import java.util.Locale;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
+import org.grammatus.core.problem.Problem;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.export.CallersStream;
 import org.grammatus.export.Printout;
 import org.grammatus.export.ReportWriter;

@@ -18,7 +18,6 @@ import org.grammatus.core.problem.Suggestion;
 import org.grammatus.sources.MissingInSourceException;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.Source;
-import org.grammatus.sources.SourceException;
 import org.grammatus.sources.SourceView;
 import org.grammatus.sources.star.JoinTrial;
 
@@ -213,7 +212,7 @@ public final class Composer {
 
     private TableShape shape(SourceView view, Optional<String> source, String table) {
         return view.table(table)
-                .orElseThrow(() -> new MissingInSourceException(sources.apply(source).name() + " has no table " + table
-                        + Suggestion.inWords(table, view.tables())));
+                .orElseThrow(() -> new MissingInSourceException(sources.apply(source)
+                                .name() + " has no table " + table + Suggestion.inWords(table, view.tables())));
     }
 }

@@ -56,8 +56,8 @@ class Drafts {
                     .and(DRAFT.ACCOUNT_ID.eq(account.id()))
                     .fetchOptional(DRAFT.UPDATED_AT);
             if (seen.isPresent() && before.isPresent() && !before.equals(seen)) {
-                throw new ConflictException("You have changed this report in another window since. What you see here is not"
-                        + " kept yet; what is in the other window is");
+                throw new ConflictException(
+                        "This report was changed in another window of yours. Your changes in this window are not kept yet.");
             }
             long now = Math.max(clock.millis(), before.orElse(0L) + 1);
             write.insertInto(DRAFT)
