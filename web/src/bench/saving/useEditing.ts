@@ -216,5 +216,19 @@ export function useEditing(id: string) {
     gone = true
     void flush()
   })
-  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, yieldToOther, takeOther, discard }
+  return {
+    base,
+    editable,
+    keeping,
+    conflict,
+    load,
+    keep,
+    ensure,
+    flush,
+    save,
+    saveOver,
+    yieldToOther,
+    takeOther,
+    discard,
+  }
 }
