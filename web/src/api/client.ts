@@ -239,15 +239,13 @@ export const api = {
     }
   },
   /** Sent even while the page is being left. */
-  keepDraft: async (report: string, definition: Report, base: number, seen: number) =>
-    (
-      await send(
-        'PUT',
-        `/api/reports/${id(report)}/draft`,
-        { definition: documentOf(definition), base, seen },
-        { keepalive: true },
-      )
-    ).json() as Promise<{ updatedAt: number }>,
+  keepDraft: (report: string, definition: Report, base: number) =>
+    send(
+      'PUT',
+      `/api/reports/${id(report)}/draft`,
+      { definition: documentOf(definition), base },
+      { keepalive: true },
+    ),
   discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
   save: async (report: string, definition: Report, base: number) =>
     (

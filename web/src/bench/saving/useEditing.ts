@@ -5,14 +5,12 @@ import { api, ApiError, type Editing, type Report } from '@/api/client'
 const AFTER_MILLISECONDS = 400
 const AGAIN_MILLISECONDS = 3000
 
-export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable' | 'elsewhere'
+export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable'
 
 interface LocalDraft {
   definition: Report
   base: number
   at: number
-  /** The draft on the server that it was made from. */
-  seen?: number
 }
 
 /**
@@ -23,10 +21,8 @@ export function useEditing(id: string) {
   const base = ref(0)
   const editable = ref(false)
   const keeping = ref<Keeping>('saved')
-  /** Set where somebody saved a newer revision, or the same person changed the report in another window: both are kept. */
-  const conflict = ref<{ message: string; revision?: number }>()
-  /** When the draft on the server was kept that this window knows of; 0 for none. */
-  let seen = 0
+  /** Set where somebody saved a newer revision: both are kept. */
+  const conflict = ref<{ message: string; revision: number }>()
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined
   let making: Promise<void> | undefined
@@ -44,12 +40,9 @@ export function useEditing(id: string) {
     }
     const view: Editing = await api.editing(id)
     editable.value = view.editable
-    seen = view.draft?.updatedAt ?? 0
     const local = localDraft()
-    // What another window has not kept yet is not taken for what this one goes on with.
-    const own = local && (!view.draft || (local.seen ?? 0) === seen)
     const draft =
-      local && own && (!view.draft || local.at > view.draft.updatedAt)
+      local && (!view.draft || local.at > view.draft.updatedAt)
         ? local
         : view.draft && { ...view.draft, at: view.draft.updatedAt }
     base.value = draft?.base ?? view.revision
@@ -100,7 +93,7 @@ export function useEditing(id: string) {
     keeping.value = 'keeping'
     try {
       const at = Date.now()
-      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at, seen }))
+      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at }))
       storedAt = at
     } catch {
       // A full store: the server's draft is enough.
@@ -122,18 +115,13 @@ export function useEditing(id: string) {
     }
     try {
       await ensure()
-      seen = (await api.keepDraft(id, sent, base.value, seen)).updatedAt
+      await api.keepDraft(id, sent, base.value)
       if (pending === sent) {
         pending = undefined
         keeping.value = 'kept'
         localStorage.removeItem(key)
       }
-    } catch (e) {
-      if (e instanceof ApiError && e.status === 409) {
-        keeping.value = 'elsewhere'
-        conflict.value = { message: e.message }
-        return
-      }
+    } catch {
       keeping.value = 'unreachable'
       timer = setTimeout(() => void flush(), AGAIN_MILLISECONDS)
     }
@@ -142,9 +130,6 @@ export function useEditing(id: string) {
   /** Saves as the next revision; says so where somebody was faster. */
   async function save(definition: Report): Promise<boolean> {
     await flush()
-    if (conflict.value) {
-      return false
-    }
     await ensure()
     try {
       const { revision } = await api.save(id, definition, base.value)
@@ -159,32 +144,11 @@ export function useEditing(id: string) {
     }
   }
 
-  /** Saves over the newer revision, which stays on record; over what another window changed, this window's state becomes the draft. */
+  /** Saves over the newer revision, which stays on record. */
   async function saveOver(definition: Report): Promise<void> {
-    const { revision } = conflict.value!
+    base.value = conflict.value!.revision
     conflict.value = undefined
-    if (revision === undefined) {
-      seen = (await api.editing(id)).draft?.updatedAt ?? 0
-      keep(definition)
-      await flush()
-    } else {
-      base.value = revision
-      await save(definition)
-    }
-  }
-
-  /** Leaves what another window has changed as it is, and gives up what is here. */
-  function yieldToOther() {
-    clearTimeout(timer)
-    pending = undefined
-    localStorage.removeItem(key)
-    conflict.value = undefined
-  }
-
-  /** What another window has changed, in the place of what is here. */
-  function takeOther(): Promise<Report> {
-    yieldToOther()
-    return load()
+    await save(definition)
   }
 
   /** Gives up what was not saved and returns what was. */
@@ -205,7 +169,6 @@ export function useEditing(id: string) {
     pending = undefined
     localStorage.removeItem(key)
     base.value = revision
-    seen = 0
     keeping.value = 'saved'
   }
 
@@ -216,19 +179,5 @@ export function useEditing(id: string) {
     gone = true
     void flush()
   })
-  return {
-    base,
-    editable,
-    keeping,
-    conflict,
-    load,
-    keep,
-    ensure,
-    flush,
-    save,
-    saveOver,
-    yieldToOther,
-    takeOther,
-    discard,
-  }
+  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, discard }
 }
