@@ -16,6 +16,7 @@ import type { PromptProps } from './promptProps'
 const props = defineProps<PromptProps>()
 /** The answer as written: a rolling name, or days. */
 const asked = defineModel<string>({ required: true })
+const emit = defineEmits<{ run: [] }>()
 
 const CUSTOM = 'custom'
 const rolling = Object.keys(words.periods)
@@ -154,7 +155,7 @@ function pick(picked: unknown) {
         :label="words.run.completeOnly"
         text
         size="small"
-        @click="choose(resolved.beyond.complete)"
+        @click="(choose(resolved.beyond.complete), emit('run'))"
       />
     </p>
     <p v-if="prompt.help" class="help">{{ prompt.help }}</p>

@@ -60,6 +60,7 @@ function asking(type: PromptView['type']) {
         :fiscal="prompt.type === 'PERIOD' ? fiscal : undefined"
         :resolved="resolved[prompt.name]"
         :problem="problems[prompt.name]"
+        @run="emit('run')"
       />
     </template>
     <KeptAnswers v-if="report && prompts.length" v-model="asked" :report="report" />

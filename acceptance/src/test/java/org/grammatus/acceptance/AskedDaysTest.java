@@ -37,6 +37,7 @@ class AskedDaysTest {
     @Test
     void theCalendarMarksDaysWithRowsAndKnowsFiscalPeriods() {
         Page page = PRODUCT.signedIn("reader", "/reports/order-book");
+        Product.quick(page);
         Bench.button(page, "Ordered: Show a calendar").click();
         Locator calendar = page.locator(".calendar");
         // The last day that has rows is the 20th; the month goes on.
@@ -131,6 +132,7 @@ class AskedDaysTest {
     @Test
     void aSupplierIsOfferedWhereTheDepotHasIt() {
         Page page = PRODUCT.signedIn("reader", "/reports/expected-deliveries");
+        Product.quick(page);
         Locator paper = page.locator(".paper").first();
         assertThat(paper).containsText("Supplier: all");
         Locator supplier = page.getByLabel("Supplier", new Page.GetByLabelOptions().setExact(true));

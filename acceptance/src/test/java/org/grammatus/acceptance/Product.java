@@ -47,6 +47,9 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     /** The browsers of the test that is going on: left open, their pages would go on working beside all later ones. */
     private static final List<BrowserContext> OPEN = new ArrayList<>();
 
+    /** How many characters of a page are told of. */
+    private static final int MOST_TOLD = 1_500;
+
     private static Product started;
 
     private Process server;
@@ -73,8 +76,18 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
 
     @Override
     public void afterEach(ExtensionContext test) {
+        if (test.getExecutionException().isPresent()) {
+            OPEN.forEach(context -> context.pages().forEach(page -> tell(test, page)));
+        }
         OPEN.forEach(BrowserContext::close);
         OPEN.clear();
+    }
+
+    /** Says what stood on a page when its test failed. */
+    private static void tell(ExtensionContext test, Page page) {
+        String text = page.locator("body").innerText().strip();
+        System.out.println(test.getDisplayName() + " left " + page.url() + "\n"
+                + text.substring(0, Math.min(text.length(), MOST_TOLD)));
     }
 
     private void start() throws IOException {
@@ -198,6 +211,12 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
         page.context().addCookies(session);
         page.navigate(address + path);
         return page;
+    }
+
+    /** Lets every run of a page count as quick: how fast a machine is just now says nothing of the product. */
+    static void quick(Page page) {
+        page.addInitScript("const now = performance.now(); performance.now = () => now");
+        page.reload();
     }
 
     static void signIn(Page page, String name) {

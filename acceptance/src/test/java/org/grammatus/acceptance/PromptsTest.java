@@ -145,6 +145,7 @@ class PromptsTest {
     @Test
     void aQuickReportFollowsItsAnswersByKeyboardAloneAndKeepsThem() {
         Page page = PRODUCT.signedIn("reader", "/reports/quiet-apiaries");
+        Product.quick(page);
         Locator paper = page.locator(".paper").first();
         assertThat(paper).containsText("17 apiaries");
         page.getByLabel("Region", new Page.GetByLabelOptions().setExact(true)).focus();
