@@ -76,7 +76,7 @@ export interface Editing {
   definition: Report
   revision: number
   editable: boolean
-  draft?: { definition: Report; base: number; updatedAt: number }
+  draft?: { definition: Report; base: number; updatedAt: number; window?: string }
 }
 
 /** The same as the server keeps it. */
@@ -239,13 +239,15 @@ export const api = {
     }
   },
   /** Sent even while the page is being left. */
-  keepDraft: (report: string, definition: Report, base: number) =>
-    send(
-      'PUT',
-      `/api/reports/${id(report)}/draft`,
-      { definition: documentOf(definition), base },
-      { keepalive: true },
-    ),
+  keepDraft: async (report: string, definition: Report, base: number, window: { id: string; seen: number }) =>
+    (
+      await send(
+        'PUT',
+        `/api/reports/${id(report)}/draft`,
+        { definition: documentOf(definition), base, window },
+        { keepalive: true },
+      )
+    ).json() as Promise<{ updatedAt: number }>,
   discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
   save: async (report: string, definition: Report, base: number) =>
     (

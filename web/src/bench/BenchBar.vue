@@ -106,6 +106,7 @@ h1 {
   white-space: nowrap;
   margin-left: 0.6rem;
 }
+.state.elsewhere,
 .state.unreachable {
   color: var(--danger);
 }

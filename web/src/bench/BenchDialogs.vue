@@ -15,7 +15,9 @@ const emit = defineEmits<{ copy: [title: string]; over: []; theirs: [] }>()
 const palette = defineModel<boolean>('palette', { required: true })
 const help = defineModel<boolean>('help', { required: true })
 const copy = defineModel<boolean>('copy', { required: true })
-const conflict = defineModel<{ message: string } | undefined>('conflict', { required: true })
+const conflict = defineModel<{ message: string; revision?: number } | undefined>('conflict', {
+  required: true,
+})
 
 const menu = useTemplateRef('menu')
 const menuItems = computed(() => {
@@ -39,6 +41,7 @@ defineExpose({ showMenu: (event: MouseEvent) => menu.value?.show(event) })
   />
   <ConflictDialog
     :message="conflict?.message"
+    :other-window="conflict?.revision === undefined"
     @copy="((conflict = undefined), (copy = true))"
     @over="emit('over')"
     @theirs="emit('theirs')"

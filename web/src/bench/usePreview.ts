@@ -8,6 +8,7 @@ import {
   type ProblemView,
   type Report,
 } from '@/api/client'
+import { randomId } from '@/shell/randomId'
 
 const SLOW_MILLISECONDS = 500
 
@@ -16,7 +17,7 @@ const SLOW_MILLISECONDS = 500
  * stays until a new one is there, and beside the problems of an edit that is wrong.
  */
 export function usePreview() {
-  const session = crypto.randomUUID()
+  const session = randomId()
   const page = shallowRef<PageView>()
   const preview = shallowRef<PreviewView>()
   const problems = shallowRef<ProblemView[]>([])

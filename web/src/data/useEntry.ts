@@ -31,6 +31,13 @@ function inWords(failure: Error, document: DatasetDefinition | undefined): strin
     : failure.message
 }
 
+/** What is not as it was before. */
+function changesOf(now: Details, before: Details): Partial<Details> {
+  const isNew = ([key, value]: [string, unknown]) =>
+    JSON.stringify(value) !== JSON.stringify(before[key as keyof Details])
+  return Object.fromEntries(Object.entries(now).filter(isNew))
+}
+
 /**
  * An entry of a dataset's dictionary while it is edited: checked as it is typed, saved into the newest state of the dataset, so that two
  * people who edit different entries do not get in each other's way.
@@ -71,7 +78,7 @@ export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<D
       const entry = edited.id && entryOf(opened.value, edited.id)
       if (entry) {
         const { label, description, format, unit } = entry
-        details.value = {
+        const found: Details = {
           label,
           description,
           format,
@@ -84,7 +91,10 @@ export function useEntry(edited: Edited, details: Ref<Details>, start: Partial<D
           hidden: 'hidden' in entry ? entry.hidden : undefined,
           ...start,
         }
-        first.value = JSON.stringify(details.value)
+        // What was typed while it was still on its way stays.
+        const typed = changesOf(details.value, JSON.parse(first.value) as Details)
+        first.value = JSON.stringify(found)
+        details.value = { ...found, ...typed }
       }
     } catch (e) {
       problem.value = (e as Error).message

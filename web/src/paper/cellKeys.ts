@@ -1,3 +1,5 @@
+import { takeSteps } from './stepsPastDrawn'
+
 /** The keyboard on a page: arrows go from cell to cell, and what the mouse does to a cell has a key. */
 
 const STEPS: Record<string, [across: number, down: number]> = {
@@ -39,15 +41,28 @@ function move(desk: HTMLElement, from: HTMLElement | undefined, across: number, 
     focus(cellsOf(headings ?? bands[0]!)[0])
     return true
   }
-  const band = from.closest('[data-band]')!
   if (across) {
-    const cells = cellsOf(band).sort((a, b) => middle(a) - middle(b))
+    const cells = cellsOf(from.closest('[data-band]')!).sort((a, b) => middle(a) - middle(b))
     focus(cells[cells.indexOf(from) + across])
   } else {
-    const next = bands[bands.indexOf(band) + down]
-    focus(next && nearest(cellsOf(next), middle(from)))
+    takeSteps(desk, down, (steps) => moveDown(desk, steps))
   }
   return true
+}
+
+/** Moves from the cell in hand over so many of the bands that are drawn; returns how many there were not. */
+function moveDown(desk: HTMLElement, steps: number): number {
+  const from = document.activeElement
+  if (!(from instanceof HTMLElement) || !from.matches('[data-cell]')) {
+    return 0
+  }
+  const bands = [...desk.querySelectorAll('[data-band]')].filter((band) => cellsOf(band).length)
+  const here = bands.indexOf(from.closest('[data-band]')!)
+  const there = Math.min(Math.max(here + steps, 0), bands.length - 1)
+  if (there !== here) {
+    focus(nearest(cellsOf(bands[there]!), middle(from)))
+  }
+  return steps - (there - here)
 }
 
 function as(type: string, cell: HTMLElement, shiftKey: boolean, ctrlKey = false): boolean {

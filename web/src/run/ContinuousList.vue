@@ -171,6 +171,7 @@ defineExpose({ goTo, scroller })
   <div
     ref="scroller"
     class="list"
+    data-drawn-in-sight
     :style="{ '--held': held }"
     tabindex="0"
     role="region"

@@ -14,7 +14,11 @@ const at = ref(0)
 const tried = ref(false)
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
 
+/** What is being looked for, or was found: keys that come before the answer step through it, too. */
+let finding: Promise<Hit[]> | undefined
+
 watch([sought, () => props.run], () => {
+  finding = undefined
   hits.value = []
   at.value = 0
   tried.value = false
@@ -24,12 +28,17 @@ async function next(step: 1 | -1) {
   if (!sought.value.trim()) {
     return
   }
-  if (!tried.value) {
-    hits.value = await api.find(props.run, sought.value).catch(() => [])
-    tried.value = true
-    at.value = 0
-  } else if (hits.value.length) {
-    at.value = (at.value + step + hits.value.length) % hits.value.length
+  const isFirst = !finding
+  finding ??= api.find(props.run, sought.value).catch(() => [])
+  const mine = finding
+  const found = await mine
+  if (mine !== finding) {
+    return
+  }
+  hits.value = found
+  tried.value = true
+  if (!isFirst && found.length) {
+    at.value = (at.value + step + found.length) % found.length
   }
   const hit = hits.value[at.value]
   if (hit) {

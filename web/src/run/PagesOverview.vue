@@ -99,37 +99,24 @@ watch(
   { immediate: true },
 )
 
-/** Where arrows have led that the focus has not reached: a page stands there once it is scrolled to. */
-let aimed: number | undefined
-
-/** Arrows go from page to page, as they stand. */
-function onKey(event: KeyboardEvent, number: number) {
+/** Arrows go from page to page, as they stand: the focus is there before the next key, however late the page is drawn. */
+async function onKey(event: KeyboardEvent, number: number) {
   const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: perRow.value, ArrowUp: -perRow.value }[event.key]
-  const from = aimed ?? number
-  if (event.key === 'Enter' && from !== number) {
-    event.preventDefault()
-    emit('open', from)
-    return
-  }
-  const wanted = from + (step ?? 0)
+  const wanted = number + (step ?? 0)
   if (!step || wanted < 1 || wanted > props.pages) {
     return
   }
   event.preventDefault()
   event.stopPropagation()
+  const view = scroller.value!
   const row = Math.floor((wanted - 1) / perRow.value) * rowHeight.value
   if (row < top.value || row + rowHeight.value > top.value + height.value) {
-    scroller.value?.scrollTo({ top: row - (step > 0 ? height.value - rowHeight.value - GAP : 0) })
+    view.scrollTo({ top: row - (step > 0 ? height.value - rowHeight.value - GAP : 0) })
+    // Whoever waits to be told of it waits for a frame.
+    top.value = view.scrollTop
+    await nextTick()
   }
-  aimed = wanted
-  requestAnimationFrame(() =>
-    requestAnimationFrame(() => {
-      if (aimed === wanted) {
-        aimed = undefined
-        scroller.value?.querySelector<HTMLElement>(`[data-page='${wanted}']`)?.focus({ preventScroll: true })
-      }
-    }),
-  )
+  view.querySelector<HTMLElement>(`[data-page='${wanted}']`)?.focus({ preventScroll: true })
 }
 
 defineExpose({ scroller })

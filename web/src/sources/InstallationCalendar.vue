@@ -16,9 +16,9 @@ const saidOfHolidays = ref('')
 
 async function load() {
   try {
-    const { fiscalYearStart, yearName } = await api.calendar()
+    const [{ fiscalYearStart, yearName }, free] = await Promise.all([api.calendar(), api.holidays()])
+    holidays.value = free.days.join('\n')
     calendar.value = { fiscalYearStart, yearName }
-    holidays.value = (await api.holidays()).days.join('\n')
   } catch (e) {
     problem.value = (e as Error).message
   }

@@ -29,6 +29,8 @@ async function onRecord(id: string): Promise<SourceBody> {
   }
 }
 const body = ref<SourceBody>(empty())
+/** Nothing is typed into a form that is still to be filled. */
+const loaded = ref(false)
 const faults = ref<Record<string, string>>({})
 const problem = ref('')
 const verdict = ref<{ ok: boolean; verdict: string }>()
@@ -57,7 +59,9 @@ watch(
   () => props.line?.id,
   (id) =>
     doing(async () => {
+      loaded.value = !id
       body.value = id ? await onRecord(id) : empty()
+      loaded.value = true
     }),
   { immediate: true },
 )
@@ -89,7 +93,7 @@ async function remove() {
 </script>
 
 <template>
-  <form :aria-label="line ? text.edit(line.label) : text.new" @submit.prevent="save">
+  <form :aria-label="line ? text.edit(line.label) : text.new" :inert="!loaded" @submit.prevent="save">
     <h2>{{ line ? text.edit(line.label) : text.new }}</h2>
     <SelectButton
       v-model="body.kind"

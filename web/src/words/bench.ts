@@ -24,6 +24,7 @@ export const bench = {
     keeping: 'Keeping the draft',
     kept: 'Draft kept, not saved yet',
     saved: 'Saved',
+    elsewhere: 'Not kept: changed in another window',
     unreachable: 'The server does not answer; the draft is kept in this browser',
   },
   notEditable: 'Comes with the product: save your changes as a copy',
@@ -35,7 +36,9 @@ export const bench = {
   conflictCopy: 'Save mine as a copy',
   conflictOver: 'Put mine in its place',
   conflictTheirs: 'Take theirs',
-  conflictHint: 'Both states stay on record, whichever you choose.',
+  conflictWindow: 'Changed in another window',
+  conflictWindowTheirs: 'Use the other window’s',
+  conflictHint: 'Both versions are kept, whichever you choose.',
   cancel: 'Cancel',
   stale: 'The page below is the last good one.',
   waiting: (rows: number) =>

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { words } from '@/words'
 
-defineProps<{ message?: string }>()
+defineProps<{ message?: string; otherWindow?: boolean }>()
 const emit = defineEmits<{ copy: []; over: []; theirs: []; cancel: [] }>()
 </script>
 
@@ -11,14 +11,19 @@ const emit = defineEmits<{ copy: []; over: []; theirs: []; cancel: [] }>()
   <Dialog
     :visible="message !== undefined"
     modal
-    :header="words.bench.conflictTitle"
+    :header="otherWindow ? words.bench.conflictWindow : words.bench.conflictTitle"
     :style="{ width: '36rem' }"
     @update:visible="emit('cancel')"
   >
     <p>{{ message }}</p>
     <p>{{ words.bench.conflictHint }}</p>
     <div class="actions">
-      <Button :label="words.bench.conflictTheirs" text severity="secondary" @click="emit('theirs')" />
+      <Button
+        :label="otherWindow ? words.bench.conflictWindowTheirs : words.bench.conflictTheirs"
+        text
+        severity="secondary"
+        @click="emit('theirs')"
+      />
       <Button :label="words.bench.conflictOver" outlined @click="emit('over')" />
       <Button :label="words.bench.conflictCopy" autofocus @click="emit('copy')" />
     </div>

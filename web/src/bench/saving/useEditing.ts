@@ -1,16 +1,25 @@
 import { onScopeDispose, ref } from 'vue'
 import { begun, onRecord } from '../newReport'
 import { api, ApiError, type Editing, type Report } from '@/api/client'
+import { randomId } from '@/shell/randomId'
 
 const AFTER_MILLISECONDS = 400
 const AGAIN_MILLISECONDS = 3000
 
-export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable'
+/** Also of reports that are opened in it one after the other: a window is not in its own way. */
+const windowId = randomId()
+
+/** By report, what this window knows of its drafts since the report was opened last. */
+const newest = new Map<string, { id: string; seen: number }>()
+
+export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable' | 'elsewhere'
 
 interface LocalDraft {
   definition: Report
   base: number
   at: number
+  /** The window it was made in, and the draft on the server that this window knew of. */
+  window?: { id: string; seen: number }
 }
 
 /**
@@ -21,11 +30,18 @@ export function useEditing(id: string) {
   const base = ref(0)
   const editable = ref(false)
   const keeping = ref<Keeping>('saved')
-  /** Set where somebody saved a newer revision: both are kept. */
-  const conflict = ref<{ message: string; revision: number }>()
+  /** Set where somebody saved a newer revision, or the same person changed the report in another window: both are kept. */
+  const conflict = ref<{ message: string; revision?: number }>()
+  /** This window, and when the draft on the server was kept that it knows of; 0 for none. */
+  const mine = { id: windowId, seen: 0 }
+  newest.set(id, mine)
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined
+  /** What is being sent: one draft after the other, so that none arrives after a later one. */
+  let sending = Promise.resolve()
   let making: Promise<void> | undefined
+  /** What was said of another window's changes: once, and again when the author saves. */
+  let elsewhere = ''
   /** When what is pending was put into this browser's store; none where it has no room. */
   let storedAt: number | undefined
   let gone = false
@@ -40,11 +56,9 @@ export function useEditing(id: string) {
     }
     const view: Editing = await api.editing(id)
     editable.value = view.editable
+    mine.seen = view.draft?.updatedAt ?? 0
     const local = localDraft()
-    const draft =
-      local && (!view.draft || local.at > view.draft.updatedAt)
-        ? local
-        : view.draft && { ...view.draft, at: view.draft.updatedAt }
+    const draft = local && goesOn(local, view.draft) ? local : view.draft
     base.value = draft?.base ?? view.revision
     if (!draft) {
       keeping.value = 'saved'
@@ -56,6 +70,14 @@ export function useEditing(id: string) {
       keeping.value = 'kept'
     }
     return draft.definition
+  }
+
+  /** Whether what this browser keeps was made later than, and from, what the server keeps. */
+  function goesOn(local: LocalDraft, kept: Editing['draft']): boolean {
+    const { window } = local
+    return (
+      !kept || (local.at > kept.updatedAt && (kept.window === window?.id || kept.updatedAt === window?.seen))
+    )
   }
 
   /**
@@ -87,13 +109,20 @@ export function useEditing(id: string) {
     }
   }
 
+  /** Takes this window's draft out of this browser's store; that of another one stays. */
+  function forgetLocal() {
+    if (localDraft()?.window?.id === windowId) {
+      localStorage.removeItem(key)
+    }
+  }
+
   /** Keeps a changed definition. */
   function keep(definition: Report) {
     pending = definition
     keeping.value = 'keeping'
     try {
       const at = Date.now()
-      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at }))
+      localStorage.setItem(key, JSON.stringify({ definition, base: base.value, at, window: mine }))
       storedAt = at
     } catch {
       // A full store: the server's draft is enough.
@@ -103,10 +132,16 @@ export function useEditing(id: string) {
     timer = setTimeout(() => void flush(), AFTER_MILLISECONDS)
   }
 
-  async function flush(): Promise<void> {
+  /** Sends what is not kept on the server yet, once all that was sent before has arrived. */
+  function flush(): Promise<void> {
     clearTimeout(timer)
+    sending = sending.then(send)
+    return sending
+  }
+
+  async function send(): Promise<void> {
     // A bench that was left, such as by the end of a session, must not put its old state over that of the one opened since.
-    if (gone && storedAt !== undefined && localDraft()?.at !== storedAt) {
+    if (gone && storedAt !== undefined && newest.get(id) !== mine) {
       pending = undefined
     }
     const sent = pending
@@ -115,13 +150,19 @@ export function useEditing(id: string) {
     }
     try {
       await ensure()
-      await api.keepDraft(id, sent, base.value)
+      mine.seen = (await api.keepDraft(id, sent, base.value, mine)).updatedAt
       if (pending === sent) {
         pending = undefined
         keeping.value = 'kept'
-        localStorage.removeItem(key)
+        forgetLocal()
       }
-    } catch {
+    } catch (e) {
+      if (e instanceof ApiError && e.status === 409) {
+        keeping.value = 'elsewhere'
+        conflict.value ??= elsewhere ? undefined : { message: e.message }
+        elsewhere = e.message
+        return
+      }
       keeping.value = 'unreachable'
       timer = setTimeout(() => void flush(), AGAIN_MILLISECONDS)
     }
@@ -130,6 +171,10 @@ export function useEditing(id: string) {
   /** Saves as the next revision; says so where somebody was faster. */
   async function save(definition: Report): Promise<boolean> {
     await flush()
+    if (elsewhere) {
+      conflict.value = { message: elsewhere }
+      return false
+    }
     await ensure()
     try {
       const { revision } = await api.save(id, definition, base.value)
@@ -144,11 +189,34 @@ export function useEditing(id: string) {
     }
   }
 
-  /** Saves over the newer revision, which stays on record. */
+  /** Saves over the newer revision, which stays on record; over what another window changed, this window's state becomes the draft. */
   async function saveOver(definition: Report): Promise<void> {
-    base.value = conflict.value!.revision
+    const { revision } = conflict.value!
     conflict.value = undefined
-    await save(definition)
+    elsewhere = ''
+    if (revision === undefined) {
+      mine.seen = (await api.editing(id)).draft?.updatedAt ?? 0
+      keep(definition)
+      await flush()
+    } else {
+      base.value = revision
+      await save(definition)
+    }
+  }
+
+  /** Leaves what another window has changed as it is, and gives up what is here. */
+  function yieldToOther() {
+    clearTimeout(timer)
+    pending = undefined
+    forgetLocal()
+    conflict.value = undefined
+    elsewhere = ''
+  }
+
+  /** What another window has changed, in the place of what is here. */
+  function takeOther(): Promise<Report> {
+    yieldToOther()
+    return load()
   }
 
   /** Gives up what was not saved and returns what was. */
@@ -156,7 +224,7 @@ export function useEditing(id: string) {
     await ensure()
     clearTimeout(timer)
     pending = undefined
-    localStorage.removeItem(key)
+    forgetLocal()
     conflict.value = undefined
     await api.discardDraft(id)
     const view = await api.editing(id)
@@ -167,17 +235,34 @@ export function useEditing(id: string) {
   function settled(revision: number) {
     clearTimeout(timer)
     pending = undefined
-    localStorage.removeItem(key)
+    forgetLocal()
     base.value = revision
+    elsewhere = ''
+    mine.seen = 0
     keeping.value = 'saved'
   }
 
-  const leaving = () => void flush()
+  // A page that is being left waits for no answer.
+  const leaving = () => void send()
   window.addEventListener('pagehide', leaving)
   onScopeDispose(() => {
     window.removeEventListener('pagehide', leaving)
     gone = true
     void flush()
   })
-  return { base, editable, keeping, conflict, load, keep, ensure, flush, save, saveOver, discard }
+  return {
+    base,
+    editable,
+    keeping,
+    conflict,
+    load,
+    keep,
+    ensure,
+    flush,
+    save,
+    saveOver,
+    yieldToOther,
+    takeOther,
+    discard,
+  }
 }

@@ -1,4 +1,4 @@
-import { computed, ref, type Ref } from 'vue'
+import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { useEditing } from './useEditing'
 import { api, type Report } from '@/api/client'
@@ -18,6 +18,14 @@ export function useSaving(
   const wrong = ref('')
   /** Its button stays within the keyboard's reach, so that the place is not lost by saving. */
   const isSaved = computed(() => editing.keeping.value === 'saved' && editing.editable.value)
+
+  /** Whether what is in the way is of another window, not saved yet; asked before the dialog closes. */
+  const otherWindow = ref(false)
+  watch(editing.conflict, (conflict) => {
+    if (conflict) {
+      otherWindow.value = conflict.revision === undefined
+    }
+  })
 
   async function save() {
     if (!report.value || isSaved.value) {
@@ -40,7 +48,12 @@ export function useSaving(
   async function saveCopy(title: string) {
     try {
       const copy = await api.copy(id, title, { ...report.value!, title })
-      await editing.discard().catch(() => {})
+      // What another window has changed stays its draft.
+      if (otherWindow.value) {
+        editing.yieldToOther()
+      } else {
+        await editing.discard().catch(() => {})
+      }
       copyOpen.value = false
       await router.push({ name: 'bench', params: { id: copy.id } })
     } catch (e) {
@@ -50,14 +63,15 @@ export function useSaving(
   }
 
   async function takeTheirs() {
-    act.begin(await editing.discard())
+    act.begin(await (otherWindow.value ? editing.takeOther() : editing.discard()))
     await act.show()
   }
 
   async function saveOver() {
+    const drafts = otherWindow.value
     await editing.saveOver(report.value!)
-    said.value = text.saved(editing.base.value)
+    said.value = drafts ? '' : text.saved(editing.base.value)
   }
 
-  return { copyOpen, said, wrong, isSaved, save, saveCopy, takeTheirs, saveOver }
+  return { otherWindow, copyOpen, said, wrong, isSaved, save, saveCopy, takeTheirs, saveOver }
 }

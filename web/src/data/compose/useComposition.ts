@@ -9,6 +9,7 @@ import {
   type JoinBody,
 } from '@/api/client'
 import { words } from '@/words'
+import { randomId } from '@/shell/randomId'
 
 export interface Noun {
   one: string
@@ -159,7 +160,7 @@ export function useComposition(existing: string | undefined) {
 
   /** Called after its label; a few signs more make sure that no other has it. */
   const newId = (now: DatasetDefinition) =>
-    `${freeId({ ...now, fields: [], calculated: [], measures: [], tables: [], joins: [] }, now.label).replace(/_/g, '-')}-${crypto.randomUUID().slice(0, 4)}`
+    `${freeId({ ...now, fields: [], calculated: [], measures: [], tables: [], joins: [] }, now.label).replace(/_/g, '-')}-${randomId().slice(0, 4)}`
 
   return {
     definition,

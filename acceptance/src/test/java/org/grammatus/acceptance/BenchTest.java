@@ -319,6 +319,36 @@ class BenchTest {
     }
 
     @Test
+    void ofTwoWindowsTheLaterIsToldAndBothAreKept() {
+        Bench first = listOf("Order", "Town");
+        Page page = first.page();
+        assertThat(page.locator(".state")).hasText("Draft kept, not saved yet");
+        Page other = page.context().newPage();
+        other.navigate(page.url());
+        Bench second = Bench.opened(other);
+        first.addColumn("Depot");
+        assertThat(page.locator(".state")).hasText("Draft kept, not saved yet");
+        other.locator(".dataset").click();
+        other.getByLabel("Add Status as a column").click();
+        Locator dialog = other.getByRole(AriaRole.DIALOG);
+        assertThat(dialog).containsText("Changed in another window");
+        assertThat(dialog).containsText("Both versions are kept");
+        assertThat(second.heading("Status")).isVisible();
+        // The first window is as it was, also after it is loaded anew.
+        page.reload();
+        assertThat(Bench.opened(page).heading("Depot")).isVisible();
+        assertThat(first.heading("Status")).hasCount(0);
+        dialog.getByText("Save mine as a copy").click();
+        other.keyboard().press("Enter");
+        other.waitForURL(url -> !url.equals(page.url()));
+        assertThat(Bench.opened(other).heading("Status")).isVisible();
+        assertThat(second.heading("Depot")).hasCount(0);
+        page.reload();
+        assertThat(Bench.opened(page).heading("Depot")).isVisible();
+        page.context().close();
+    }
+
+    @Test
     void aClosedBrowserALostSessionAndAStoppedServerLoseNothing() throws Exception {
         Path data = Files.createTempDirectory("grammatus-crash");
         Product.Server server = Product.Server.start(data, 0);

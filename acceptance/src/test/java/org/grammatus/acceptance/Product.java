@@ -86,8 +86,9 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     /** Says what stood on a page when its test failed. */
     private static void tell(ExtensionContext test, Page page) {
         String text = page.locator("body").innerText().strip();
+        // Dialogs and messages come last.
         System.out.println(test.getDisplayName() + " left " + page.url() + "\n"
-                + text.substring(0, Math.min(text.length(), MOST_TOLD)));
+                + text.substring(Math.max(0, text.length() - MOST_TOLD)));
     }
 
     private void start() throws IOException {
@@ -101,7 +102,7 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
         browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(Path.of(System.getProperty("grammatus.browser", "/usr/bin/chromium")))
                         .setArgs(BROWSER_FLAGS));
     }
 

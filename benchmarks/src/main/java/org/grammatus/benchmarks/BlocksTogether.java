@@ -13,6 +13,7 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
+import org.grammatus.sources.RowsInMemory;
 
 /**
  * Three blocks of one report beside the same three as reports of their own, on rows that are held: what stands together costs no more than
@@ -108,7 +109,7 @@ final class BlocksTogether {
                 star.dataset(),
                 Answers.NONE,
                 RunContext.on(LocalDate.of(2026, 11, 20)));
-        RunResult result = runs.run(request, new HeldRows(star), progress -> {}, () -> false);
+        RunResult result = runs.run(request, new RowsInMemory(star), progress -> {}, () -> false);
         if (result.pages().page(1).cells().isEmpty()) {
             throw new IllegalStateException("The page is empty");
         }

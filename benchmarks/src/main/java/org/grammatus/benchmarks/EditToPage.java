@@ -16,6 +16,7 @@ import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.RowsInMemory;
 
 /**
  * From an edit on the bench to the page that shows it, on rows that are held: the document is read, planned, grouped and broken into pages,
@@ -81,7 +82,7 @@ final class EditToPage {
 
     private static double median(Star star, Edit edit) {
         RunEngine runs = new RunEngine(RunLimits.DEFAULT);
-        DatasetReader held = new HeldRows(star);
+        DatasetReader held = new RowsInMemory(star);
         // What is seen before an edit is there while it is made.
         RunResult seen = page(runs, held, star.dataset(), edit.document(0));
         List<Double> times = new ArrayList<>();

@@ -16,6 +16,7 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.sources.RowsInMemory;
 
 /**
  * What ten conditions keep, each by itself and in turn, once one of them was edited, beside DuckDB's counts of the same rows; and what can be
@@ -76,7 +77,7 @@ final class FiltersAndChoices {
                     star.dataset(),
                     Answers.NONE,
                     RunContext.on(TODAY));
-            var result = runs.compute(request, new HeldRows(star));
+            var result = runs.compute(request, new RowsInMemory(star));
             long start = System.nanoTime();
             if (PartCounts.of(result).filters().size() != CONDITIONS.size()) {
                 throw new IllegalStateException("Some conditions were not counted");
@@ -89,7 +90,7 @@ final class FiltersAndChoices {
         FieldValues.Sought all = FieldValues.Sought.of("");
         return median(() -> {
             long start = System.nanoTime();
-            if (FieldValues.of(new HeldRows(star), star.dataset(), "order_number", all, TODAY)
+            if (FieldValues.of(new RowsInMemory(star), star.dataset(), "order_number", all, TODAY)
                             .size()
                     != FieldValues.MOST) {
                 throw new IllegalStateException("Some values are missing");

@@ -132,8 +132,8 @@ final class BlockExplanations {
      * @param reader reads those that the report did not
      */
     Explanations.RowsFile rowsFile(Scoped of, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
-        return out -> RowsBehindCsv.write(
-                WiderRows.of(result, reading, of.rows, fields, reader).fields(), of.rows, cells, out);
+        return (out, wanted) -> RowsBehindCsv.write(
+                WiderRows.of(result, reading, of.rows, fields, reader).fields(), of.rows, cells, out, wanted);
     }
 
     /**

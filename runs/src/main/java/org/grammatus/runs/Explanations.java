@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyAbsent;
@@ -70,7 +71,13 @@ public final class Explanations {
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
     public interface RowsFile {
-        void write(OutputStream out) throws IOException;
+        /**
+         * Writes them; the stream stays open.
+         *
+         * @param wanted whether to go on; asked now and then
+         * @throws java.util.concurrent.CancellationException if not
+         */
+        void write(OutputStream out, BooleanSupplier wanted) throws IOException;
     }
 
     /**

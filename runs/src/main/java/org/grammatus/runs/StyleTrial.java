@@ -3,7 +3,6 @@ package org.grammatus.runs;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -23,11 +22,7 @@ import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.Type;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
-import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.FigureQuestion;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
-import org.grammatus.sources.SourceFigure;
+import org.grammatus.sources.RowsInMemory;
 
 /** A small report printed in a style before that is saved: what no page could be printed with is not kept. */
 public final class StyleTrial {
@@ -71,7 +66,8 @@ public final class StyleTrial {
     public static Page page(HouseLook look, Optional<StyleParts> own) {
         RunRequest request = new RunRequest(
                 REPORT.looking(own), ReportDatasets.of(DATASET), look, Answers.NONE, CONTEXT, ReaderView.PLAIN);
-        RunResult result = new RunEngine(RunLimits.DEFAULT).run(request, new TwoRows(), progress -> {}, () -> false);
+        RunResult result =
+                new RunEngine(RunLimits.DEFAULT).run(request, new RowsInMemory(rows()), progress -> {}, () -> false);
         try {
             Format.PDF.writer().write(result, OutputStream.nullOutputStream(), WriteProgress.SILENT);
         } catch (IOException e) {
@@ -81,46 +77,11 @@ public final class StyleTrial {
     }
 
     /** The rows that are printed. */
-    private static final class TwoRows implements DatasetReader {
-
-        @Override
-        public Star read(Reading reading, ReadProgress progress) {
-            Column name = new Column.Texts(new int[] {0, 1}, new String[] {"One", "Two"});
-            Column amount = new Column.Longs(Type.INTEGER, new long[] {1, -2});
-            Column key = new Column.Longs(Type.INTEGER, new long[] {1, 2});
-            Star.Rows rows = new Star.Rows(2, Map.of("name", name, "amount", amount), List.of(key), new int[0]);
-            return new Star(reading.dataset(), List.of(rows));
-        }
-
-        @Override
-        public void readAhead(Reading reading) {}
-
-        @Override
-        public long estimatedBytes(Reading reading) {
-            return 0;
-        }
-
-        @Override
-        public String version(DatasetModel dataset) {
-            return "";
-        }
-
-        @Override
-        public Map<String, String> missing(DatasetModel dataset) {
-            return Map.of();
-        }
-
-        @Override
-        public Optional<SourceFigure> figure(FigureQuestion question) {
-            return Optional.empty();
-        }
-
-        @Override
-        public Optional<Instant> readAt(Reading reading) {
-            return Optional.empty();
-        }
-
-        @Override
-        public void readAgain(DatasetModel dataset) {}
+    private static Star rows() {
+        Column name = new Column.Texts(new int[] {0, 1}, new String[] {"One", "Two"});
+        Column amount = new Column.Longs(Type.INTEGER, new long[] {1, -2});
+        Column key = new Column.Longs(Type.INTEGER, new long[] {1, 2});
+        return new Star(
+                DATASET, List.of(new Star.Rows(2, Map.of("name", name, "amount", amount), List.of(key), new int[0])));
     }
 }

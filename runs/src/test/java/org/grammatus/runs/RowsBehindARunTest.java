@@ -118,7 +118,7 @@ class RowsBehindARunTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ofARun().rowsFile(GroupTree.ROOT, Optional.of(List.of("margin", "number")), source(VALUES), Cells.EXACT)
                 .orElseThrow()
-                .write(out);
+                .write(out, () -> true);
         assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo("Line,Margin\r\n1,20\r\n2,-10\r\n");
     }
 }

@@ -2,6 +2,7 @@ package org.grammatus.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.io.InputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
@@ -48,21 +49,36 @@ class DownloadsTest {
             assertThat(another.get("/api/runs/" + own + "/file?format=csv").statusCode())
                     .as("another person takes a file away meanwhile")
                     .isEqualTo(200);
-            try (var files = Files.list(SERVER.dataDir().resolve("exports"))) {
-                assertThat(files.count()).as("of one person").isLessThanOrEqualTo(4);
-            }
+            assertThat(exported()).as("of one person").isLessThanOrEqualTo(4);
         } finally {
             for (Socket socket : slow) {
                 socket.close();
             }
         }
-        SERVER.until(() -> {
-            try (var left = Files.list(SERVER.dataDir().resolve("exports"))) {
-                return left.findAny().isEmpty();
-            }
-        });
+        SERVER.until(() -> exported() == 0);
         assertThat(reader.get("/api/runs/" + run + "/file?format=json").statusCode())
                 .isEqualTo(200);
+    }
+
+    @Test
+    void whoeverLeavesBeforeAFileIsMadeGivesItsPlaceBack() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        String request = "GET /api/slow-file HTTP/1.1\r\nHost: localhost\r\nCookie: GRAMMATUS="
+                + reader.cookie("GRAMMATUS").orElseThrow() + "\r\n\r\n";
+        try (Socket socket = SERVER.socket()) {
+            socket.getOutputStream().write(request.getBytes(StandardCharsets.UTF_8));
+            SERVER.until(() -> exported() == 1);
+            // Whoever stays, waits: for longer than it takes to look whether they do.
+            Thread.sleep(TimeUnit.SECONDS.toMillis(3));
+            assertThat(exported()).isEqualTo(1);
+        }
+        SERVER.until(() -> exported() == 0);
+    }
+
+    private static long exported() throws IOException {
+        try (var files = Files.list(SERVER.dataDir().resolve("exports"))) {
+            return files.count();
+        }
     }
 
     @Test

@@ -18,6 +18,8 @@ class KeptAnswersTest {
     static final RunningServer SERVER = new RunningServer();
 
     private static final String KEPT = "/api/reports/open-orders/kept-answers";
+    /** Of a report that no other test keeps any of. */
+    private static final String FULL = "/api/reports/order-book/kept-answers";
 
     private static JsonNode json(HttpResponse<String> answer) {
         return Browser.JSON.readTree(answer.body());
@@ -49,6 +51,22 @@ class KeptAnswersTest {
                         .statusCode())
                 .isEqualTo(204);
         assertThat(json(reader.get(KEPT))).hasSize(1);
+    }
+
+    @Test
+    void whatIsKeptForAllTakesNobodysOwnRoom() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        for (int i = 0; i < 200; i++) {
+            author.post(FULL, body("For all " + i, true, ""));
+        }
+        assertThat(author.post(FULL, body("One too many", true, "")).body()).contains("no room");
+        assertThat(author.post(FULL, body("For all 7", true, "Kiln Yard")).statusCode())
+                .as("the same name gives way")
+                .isEqualTo(200);
+        assertThat(SERVER.signedIn("reader")
+                        .post(FULL, body("My own", false, ""))
+                        .statusCode())
+                .isEqualTo(200);
     }
 
     @Test

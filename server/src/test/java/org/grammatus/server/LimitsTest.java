@@ -8,6 +8,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -148,18 +149,31 @@ class LimitsTest {
         Browser author = SERVER.signedIn("author");
         String report = SafetyTest.report("two-windows", "Two windows").toString();
         assertThat(author.post("/api/reports", report).statusCode()).isEqualTo(201);
-        String draft = "{\"base\": 1, \"seen\": %d, \"definition\": " + report + "}";
-        long first = SafetyTest.json(author.put("/api/reports/two-windows/draft", draft.formatted(0)))
+        String path = "/api/reports/two-windows/draft";
+        String one = UUID.randomUUID().toString();
+        String other = UUID.randomUUID().toString();
+        long first = SafetyTest.json(author.put(path, draft(report, one, 0)))
                 .path("updatedAt")
                 .asLong();
-        HttpResponse<String> later = author.put(
-                "/api/reports/two-windows/draft", draft.formatted(0).replace("Two windows", "Another title"));
+        String changed = report.replace("Two windows", "Another title");
+        HttpResponse<String> later = author.put(path, draft(changed, other, 0));
         assertThat(later.statusCode()).isEqualTo(409);
         assertThat(later.body()).contains("in another window");
         JsonNode editing = SafetyTest.json(author.get("/api/reports/two-windows/editing"));
         assertThat(editing.at("/draft/definition/title").asString()).isEqualTo("Two windows");
-        assertThat(author.put("/api/reports/two-windows/draft", draft.formatted(first))
-                        .statusCode())
-                .isEqualTo(200);
+        assertThat(editing.at("/draft/window").asString()).isEqualTo(one);
+        // What is the same is no news, a window that knows of the other's goes on, and none is in its own way.
+        assertThat(author.put(path, draft(report, other, 0)).statusCode()).isEqualTo(200);
+        assertThat(author.put(path, draft(changed, one, first)).statusCode()).isEqualTo(409);
+        assertThat(author.put(path, draft(changed, other, 0)).statusCode()).isEqualTo(200);
+        long last = SafetyTest.json(author.get("/api/reports/two-windows/editing"))
+                .at("/draft/updatedAt")
+                .asLong();
+        assertThat(author.put(path, draft(report, one, last)).statusCode()).isEqualTo(200);
+    }
+
+    private static String draft(String report, String window, long seen) {
+        return "{\"base\": 1, \"window\": {\"id\": \"%s\", \"seen\": %d}, \"definition\": %s}"
+                .formatted(window, seen, report);
     }
 }

@@ -105,6 +105,20 @@ class FileFolder {
                 bytes -= size;
                 byOwner.computeIfPresent(owner, (o, n) -> n > 1 ? n - 1 : null);
             }
+            delete();
+        }
+
+        /** Deletes what was written after the place was given back. */
+        void discardIfClosed() {
+            synchronized (FileFolder.this) {
+                if (!closed) {
+                    return;
+                }
+            }
+            delete();
+        }
+
+        private void delete() {
             try {
                 Files.deleteIfExists(path);
             } catch (IOException e) {

@@ -1,5 +1,6 @@
 package org.grammatus.server.file;
 
+import jakarta.annotation.PreDestroy;
 import jakarta.servlet.AsyncContext;
 import jakarta.servlet.AsyncEvent;
 import jakarta.servlet.AsyncListener;
@@ -14,6 +15,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.RunService;
 import org.grammatus.server.problem.ProblemAnswer;
@@ -33,21 +40,35 @@ public class FileSender {
     /** Whoever takes longer for one file asks again. */
     private static final Duration LONGEST = Duration.ofMinutes(60);
 
+    /** How often it is looked whether a browser still waits. */
+    private static final Duration LOOK = Duration.ofSeconds(1);
+
     private static final int PART = 32_768;
 
     private final RunService runs;
     private final FileFolder folder;
+    private final ScheduledExecutorService watches = Executors.newSingleThreadScheduledExecutor(
+            work -> Thread.ofPlatform().daemon().name("waiting-browsers").unstarted(work));
 
     FileSender(RunService runs, FileFolder folder) {
         this.runs = runs;
         this.folder = folder;
     }
 
+    @PreDestroy
+    void stop() {
+        watches.shutdownNow();
+    }
+
     /** Makes a file. */
     public interface Maker {
 
-        /** @throws ProblemException if what is asked for does not fit the format */
-        void make(Path file) throws IOException;
+        /**
+         * @param wanted whether somebody still waits for it; asked now and then
+         * @throws ProblemException if what is asked for does not fit the format
+         * @throws CancellationException if nobody waits for it any more
+         */
+        void make(Path file, BooleanSupplier wanted) throws IOException;
     }
 
     /**
@@ -68,17 +89,59 @@ public class FileSender {
                 folder.place(owner, kind.name().substring(kind.name().lastIndexOf('.')));
         AsyncContext async = request.startAsync(request, response);
         async.setTimeout(LONGEST.toMillis());
-        async.addListener(new Ending(place));
+        Waiting waiting = new Waiting(async, new Presence(request));
+        Future<?> watch =
+                watches.scheduleWithFixedDelay(waiting::look, LOOK.toMillis(), LOOK.toMillis(), TimeUnit.MILLISECONDS);
+        async.addListener(new Ending(place, waiting, watch));
         runs.compute(owner, () -> {
             try {
-                maker.make(place.path());
+                if (waiting.isOver()) {
+                    return;
+                }
+                maker.make(place.path(), () -> !waiting.isOver());
                 place.made();
-                begin(async, place, kind, response);
+                if (waiting.end()) {
+                    begin(async, place, kind, response);
+                }
             } catch (IOException | RuntimeException | Error e) {
                 // An error, too, such as too little memory: nobody else would give the file's place back.
-                refuse(async, response, e);
+                if (waiting.end()) {
+                    refuse(async, response, e);
+                }
+            } finally {
+                // Whoever left has given its place back already, and what was written since goes with it.
+                place.discardIfClosed();
             }
         });
+    }
+
+    /** A browser that waits for its file. Whoever ends the waiting first, the file's maker or the one who looks after it, goes on. */
+    private static final class Waiting {
+
+        private final AsyncContext async;
+        private final Presence presence;
+        private final AtomicBoolean over = new AtomicBoolean();
+
+        Waiting(AsyncContext async, Presence presence) {
+            this.async = async;
+            this.presence = presence;
+        }
+
+        boolean isOver() {
+            return over.get();
+        }
+
+        boolean end() {
+            return over.compareAndSet(false, true);
+        }
+
+        /** Ends it where the browser has left. */
+        void look() {
+            if (!isOver() && presence.hasLeft() && end()) {
+                LOG.log(System.Logger.Level.DEBUG, "A browser left before its file was made");
+                async.complete();
+            }
+        }
     }
 
     private static void begin(AsyncContext async, FileFolder.Place place, Kind kind, HttpServletResponse response)
@@ -174,10 +237,12 @@ public class FileSender {
     }
 
     /** However the sending ends, the file gives its place back. */
-    private record Ending(FileFolder.Place place) implements AsyncListener {
+    private record Ending(FileFolder.Place place, Waiting waiting, Future<?> watch) implements AsyncListener {
 
         @Override
         public void onComplete(AsyncEvent event) {
+            waiting.end();
+            watch.cancel(false);
             place.close();
         }
 

@@ -3,6 +3,7 @@ package org.grammatus.server.library;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.Optional;
+import java.util.UUID;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.server.account.Account;
@@ -56,8 +57,9 @@ class EditingController {
      *
      * @param base the revision they were made to
      * @param updatedAt milliseconds since 1970-01-01 UTC
+     * @param window id of the window that kept them, where that is known
      */
-    record DraftView(JsonNode definition, long base, long updatedAt) {}
+    record DraftView(JsonNode definition, long base, long updatedAt, Optional<UUID> window) {}
 
     /** A changed definition and the revision it was changed from. */
     record ChangedBody(JsonNode definition, long base) {}
@@ -65,9 +67,9 @@ class EditingController {
     /**
      * A changed definition that is not saved yet.
      *
-     * @param seen when the last draft was kept that this window knows of, 0 for none; a later one of another window stays
+     * @param window where it was changed: what another window has kept that this one does not know of stays
      */
-    record DraftBody(JsonNode definition, long base, Optional<Long> seen) {}
+    record DraftBody(JsonNode definition, long base, Optional<Drafts.Window> window) {}
 
     /** When a draft was kept. */
     record KeptView(long updatedAt) {}
@@ -92,8 +94,8 @@ class EditingController {
                 saved.revision(),
                 saved.editable(),
                 drafts.find(id, account)
-                        .map(draft ->
-                                new DraftView(json.readTree(draft.definition()), draft.base(), draft.updatedAt())));
+                        .map(draft -> new DraftView(
+                                json.readTree(draft.definition()), draft.base(), draft.updatedAt(), draft.window())));
     }
 
     @PutMapping("/draft")
@@ -103,7 +105,7 @@ class EditingController {
     KeptView keepDraft(@PathVariable("id") String id, @RequestBody DraftBody body, Principal principal) {
         Account account = account(principal);
         reports.saved(id, account);
-        return new KeptView(drafts.keep(id, body.definition().toString(), body.base(), body.seen(), account));
+        return new KeptView(drafts.keep(id, body.definition().toString(), body.base(), body.window(), account));
     }
 
     @DeleteMapping("/draft")

@@ -68,7 +68,12 @@ class KeptAnswersController {
             throw wrong("/forAll", "only authors keep answers for all; keep them for yourself");
         }
         int characters = body.answers.values().stream().mapToInt(String::length).sum();
-        if (characters > MOST_CHARACTERS || kept.of(report, account).size() >= MOST) {
+        // What others keep for all takes nobody's room, and what gives way makes some.
+        long others = kept.of(report, account).stream()
+                .filter(KeptAnswers.Kept::mine)
+                .filter(one -> !one.name().equals(name))
+                .count();
+        if (characters > MOST_CHARACTERS || others >= MOST) {
             throw wrong("/answers", "there is no room for so many; delete some that are kept");
         }
         kept.keep(report, name, body.forAll, body.answers, account);

@@ -196,9 +196,9 @@ class ExplainController {
         files.send(
                 principal.getName(),
                 new FileSender.Kind(name, Format.CSV.mediaType()),
-                file -> {
+                (file, wanted) -> {
                     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
-                        rows.write(out);
+                        rows.write(out, wanted);
                     }
                 },
                 request,

@@ -17,7 +17,6 @@ import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter;
-import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.FileNames;
 import org.grammatus.runs.MarkedPlaces;
 import org.grammatus.runs.Outline;
@@ -254,7 +253,7 @@ class RunController {
         files.send(
                 principal.getName(),
                 new FileSender.Kind(FileNames.of(result, chosen.ending(result)), chosen.mediaType(result)),
-                file -> ReportFile.write(result, writer, file, WriteProgress.SILENT),
+                (file, wanted) -> ReportFile.write(result, writer, file, pages -> wanted.getAsBoolean()),
                 request,
                 response);
     }

@@ -1,18 +1,13 @@
-package org.grammatus.benchmarks;
+package org.grammatus.sources;
 
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.sources.DatasetReader;
-import org.grammatus.sources.FigureQuestion;
-import org.grammatus.sources.ReadProgress;
-import org.grammatus.sources.Reading;
-import org.grammatus.sources.SourceFigure;
 
-/** Rows that are there. */
-record HeldRows(Star star) implements DatasetReader {
+/** Rows that stand in memory already: read without a source, and never anew. */
+public record RowsInMemory(Star star) implements DatasetReader {
 
     @Override
     public Star read(Reading reading, ReadProgress progress) {
