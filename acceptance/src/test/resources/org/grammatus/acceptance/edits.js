@@ -82,10 +82,13 @@ async ({ starter, seed, steps }) => {
     if (JSON.stringify(JSON.parse(JSON.stringify(next))) !== JSON.stringify(next)) {
       say('is no plain document')
     }
+    // A month is enough to be computed at each step.
+    const periods = next.prompts.filter((prompt) => prompt.type === 'period')
+    const answers = Object.fromEntries(periods.map((prompt) => [prompt.name, 'last 30 days']))
     const answer = await fetch(`/api/previews/${session}`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
-      body: JSON.stringify({ edit: step, definition: next, answers: {}, page: 1 }),
+      body: JSON.stringify({ edit: step, definition: next, answers, page: 1 }),
     })
     const seen = await answer.json()
     const wrong = (seen.problems ?? []).filter((p) => p.severity === 'ERROR')
