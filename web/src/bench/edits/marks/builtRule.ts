@@ -114,14 +114,16 @@ const fits = (prompt: string, type: string) =>
         ? type === 'BOOLEAN'
         : type === 'TEXT'
 
-/** A value as an expression, as it is typed: a number by itself, a day, or a text in quotes. */
-export function literal(typed: string, type: string): string {
+/**
+ * A value as an expression, as it is typed: a number by itself, a day, or a text in quotes.
+ *
+ * @param day stands where no day is typed yet
+ */
+export function literal(typed: string, type: string, day = ''): string {
   if (isNumber(type)) {
     return typed.replace(',', '.').replace(/\s/g, '') || '0'
   }
-  return isTime(type)
-    ? `DATE '${typed || new Date().toISOString().slice(0, 10)}'`
-    : `'${typed.replace(/'/g, "''")}'`
+  return isTime(type) ? `DATE '${typed || day}'` : `'${typed.replace(/'/g, "''")}'`
 }
 
 /** Whether what is typed is a value of a type already, or only its beginning: a sign, or half a day. */

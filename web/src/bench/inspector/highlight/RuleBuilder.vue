@@ -18,6 +18,7 @@ import {
   type Operator,
 } from '../../edits/marks/builtRule'
 import type { DatasetView, Highlight, Report } from '@/api/client'
+import { useSession } from '@/session/useSession'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
@@ -40,6 +41,9 @@ const isTyped = computed(() => rule.value !== undefined && typedValue(rule.value
 /** Text that is being typed is kept as it is, though a number of it is written otherwise. */
 const typing = ref<string>()
 
+/** What a rule begins with where a value is to be typed; a day is that of the data, wherever the browser stands. */
+const unwritten = () => literal('', value.value!.type, useSession().person?.businessDate)
+
 const change = (next: Partial<BuiltRule>) => emit('change', ruleText({ ...rule.value!, ...next }))
 
 function about(to: string) {
@@ -56,7 +60,7 @@ function about(to: string) {
 }
 
 function compare(operator: Operator) {
-  const than = rule.value!.than || literal('', value.value!.type)
+  const than = rule.value!.than || unwritten()
   change({ operator, than: comparesNothing(operator) ? '' : than })
 }
 
@@ -103,9 +107,7 @@ function type(typed?: string) {
           option-value="text"
           size="small"
           fluid
-          @update:model-value="
-            (than: string) => change({ than: than === TYPED ? literal('', value!.type) : than })
-          "
+          @update:model-value="(than: string) => change({ than: than === TYPED ? unwritten() : than })"
         />
       </InspectorField>
       <InspectorField v-if="isTyped" :label="text.typed">

@@ -54,6 +54,41 @@ class OverviewTest {
         assertThat(page).hasURL(Pattern.compile("page=" + found + "\\b"));
     }
 
+    /** Where the cell in hand lies in the list, in pixels from its beginning. */
+    private static final String IN_HAND = """
+            () => {
+              const list = document.querySelector('.list')
+              const cell = document.activeElement
+              return cell.matches('[data-cell]') ? Math.round(cell.getBoundingClientRect().top + list.scrollTop) : -1
+            }
+            """;
+
+    @Test
+    void theListCountsKeysThatComeFasterThanRowsAreDrawn() {
+        int steps = 90;
+        Page page = PRODUCT.signedIn("reader", "/reports/sales-by-fiscal-year?view=list");
+        enterList(page);
+        for (int i = 0; i < steps; i++) {
+            Object before = page.evaluate(IN_HAND);
+            page.keyboard().press("ArrowDown");
+            page.waitForFunction("before => (" + IN_HAND.strip() + ")() !== before", before);
+        }
+        Object slowly = page.evaluate(IN_HAND);
+        page.reload();
+        enterList(page);
+        for (int i = 0; i < steps; i++) {
+            page.keyboard().press("ArrowDown");
+        }
+        page.waitForFunction("there => Math.abs((" + IN_HAND.strip() + ")() - there) < 3", slowly);
+    }
+
+    private static void enterList(Page page) {
+        assertThat(page.locator(".list .body [data-cell]").first()).isVisible();
+        page.locator(".list").focus();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.locator(".list [data-cell]:focus")).hasCount(1);
+    }
+
     /** Pages far down are there at once, and few are held: the machine is not kept busy by what nobody sees. */
     @Test
     void scrollingThroughAllPagesStaysSmooth() {

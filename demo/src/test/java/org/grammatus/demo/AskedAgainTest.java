@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.TotalPlan;
@@ -20,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The source itself, asked in one statement for a figure of a starter report, says the same: at groups of every depth. */
+@Meaning(28)
 class AskedAgainTest {
 
     private static final StarReader READER = StarReader.over(new SqliteSource(DemoData.database(ScenarioSize.DEMO)));

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
@@ -28,6 +29,7 @@ import org.junit.jupiter.api.Test;
 import org.mockito.Mockito;
 
 /** Answers that only the data can tell: the latest day, the last days that have rows. */
+@Meaning(33)
 class DaysOfDataTest {
 
     private static final DatasetReader READER =

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.plan.planner.ReaderView.Narrow;
@@ -25,6 +26,7 @@ import org.grammatus.sources.DatasetReader;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 42: what a reader may tick is counted as plain SQL counts it, although the source left rows out of the run. */
+@Meaning(42)
 class NarrowedValuesTest {
 
     private static final DatasetReader READER = DemoData.held();

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
@@ -37,6 +38,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A report of three tables: each keeps and orders its own, over rows that are read once. */
+@Meaning(31)
 class OrderBookTest {
 
     private static final DatasetReader READER =

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.planner.Planner;
@@ -25,6 +26,7 @@ import org.grammatus.sources.DatasetReader;
 import org.junit.jupiter.api.Test;
 
 /** What can be chosen at a prompt, given the answers above: counted as plain SQL counts it. */
+@Meaning(35)
 class PromptChoicesTest {
 
     private static final DatasetReader READER = DemoData.held();

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Stream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
@@ -25,6 +26,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Who ordered before and not in the days that are asked for: rows without rows of another dataset, as SQL finds them. */
+@Meaning(39)
 class QuietApiariesTest {
 
     @ParameterizedTest

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
@@ -118,6 +119,7 @@ class RunServiceTest {
     }
 
     @Test
+    @Meaning(12)
     void tooManyRowsFailTheRunRatherThanShowPartOfThem() throws Exception {
         DatasetReader reader = mock(DatasetReader.class);
         when(reader.read(any(), any())).thenAnswer(call -> {

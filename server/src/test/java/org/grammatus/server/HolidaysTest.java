@@ -3,12 +3,14 @@ package org.grammatus.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import org.grammatus.core.Meaning;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
 
 /** The days on which nobody works. */
+@Meaning(40)
 class HolidaysTest {
 
     @RegisterExtension

@@ -28,8 +28,6 @@ class HttpInterfaceTest {
     @RegisterExtension
     static final RunningServer SERVER = new RunningServer();
 
-    private static final Path DESCRIPTION = Path.of("../web/openapi.json");
-
     private static JsonNode json(HttpResponse<String> response) {
         return Browser.JSON.readTree(response.body());
     }
@@ -266,20 +264,6 @@ class HttpInterfaceTest {
         } finally {
             Files.move(away, SERVER.database());
         }
-    }
-
-    @Test
-    void theDescriptionInTheRepositoryIsTheServersOwn() throws Exception {
-        Browser reader = SERVER.signedIn("reader");
-        JsonNode own = json(reader.get("/api/described"));
-        if (System.getProperty("grammatus.openapi", "").equals("write")) {
-            Files.writeString(DESCRIPTION, own.toPrettyString() + "\n");
-        }
-        boolean isOwn = Browser.JSON.readTree(Files.readString(DESCRIPTION)).equals(own);
-        assertThat(isOwn)
-                .as("web/openapi.json is up to date; -Dgrammatus.openapi=write makes it anew")
-                .isTrue();
-        assertThat(json(reader.get("/api/openapi"))).isEqualTo(own);
     }
 
     @Test

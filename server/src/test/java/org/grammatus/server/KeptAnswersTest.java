@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import org.grammatus.core.Meaning;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -12,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Answers under a name, and prompts that begin with what the same person answered last. */
+@Meaning(41)
 class KeptAnswersTest {
 
     @RegisterExtension

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpRequest.BodyPublisher;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +23,7 @@ import tools.jackson.databind.JsonNode;
  */
 class MutationsTest {
 
+    private static final Path DESCRIPTION = Path.of("../web/openapi.json");
     private static final int MUTATIONS = 5_000;
     private static final List<String> LEFT_OUT = List.of(
             "PUT /api/session/password",
@@ -38,6 +41,22 @@ class MutationsTest {
     static final RunningServer SERVER = new RunningServer();
 
     private final Map<String, SoundRequests.Sound> sound = new LinkedHashMap<>();
+
+    @Test
+    void theDescriptionInTheRepositoryIsTheServersOwn() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode own = Browser.JSON.readTree(reader.get("/api/described").body());
+        if (System.getProperty("grammatus.openapi", "").equals("write")) {
+            Files.writeString(DESCRIPTION, own.toPrettyString() + "\n");
+        }
+        boolean isOwn = Browser.JSON.readTree(Files.readString(DESCRIPTION)).equals(own);
+        assertThat(isOwn)
+                .as("web/openapi.json is up to date; -Dgrammatus.openapi=write makes it anew")
+                .isTrue();
+        assertThat(Browser.JSON.readTree(reader.get("/api/openapi").body()).equals(own))
+                .as("the server hands out the same")
+                .isTrue();
+    }
 
     @Test
     void noRequestIsAnsweredAsAFaultOfTheServers() throws Exception {

@@ -29,6 +29,10 @@ class SourceTreeTest {
     private static final int LONG = 300;
     private static final int FULLEST = 30;
     private static final Pattern IMPORT = Pattern.compile("(?:from|import)\\s+['\"]([@.][^'\"]*)['\"]");
+    /** A rule of {@code docs/meaning.md}, and the rules that a test names. */
+    private static final Pattern RULE = Pattern.compile("(?m)^(\\d+)\\. \\*\\*");
+
+    private static final Pattern NAMED = Pattern.compile("(?m)^ *@Meaning\\(([^)]*)\\)");
     private static final Pattern NO_CODE = Pattern.compile("\\s*(//.*|\\*.*|/\\*.*)?");
 
     /** Every source of ours by its path from the root, line by line. */
@@ -70,6 +74,23 @@ class SourceTreeTest {
                 .filter(file -> file.getValue().size() > lines)
                 .map(Map.Entry::getKey)
                 .toList();
+    }
+
+    @Test
+    void everyRuleOfMeaningIsNamedByATest() throws IOException {
+        Set<String> rules = found(RULE, Files.readString(ROOT.resolve("docs/meaning.md")));
+        Set<String> named = SOURCES.entrySet().stream()
+                .filter(file -> isTest(file.getKey()))
+                .flatMap(file -> found(NAMED, String.join("\n", file.getValue())).stream())
+                .flatMap(numbers -> Stream.of(numbers.split("[{, }]+")))
+                .filter(number -> !number.isEmpty())
+                .collect(Collectors.toSet());
+        assertThat(rules).hasSizeGreaterThan(40);
+        assertThat(named).as("rules that tests name").isEqualTo(rules);
+    }
+
+    private static Set<String> found(Pattern pattern, String text) {
+        return pattern.matcher(text).results().map(one -> one.group(1)).collect(Collectors.toSet());
     }
 
     @Test

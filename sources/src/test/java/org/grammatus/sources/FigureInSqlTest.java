@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
@@ -30,6 +31,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A figure that a source is asked for in one statement is the engine's: generated conditions, aggregates of every home table. */
+@Meaning(28)
 class FigureInSqlTest {
 
     private static final int CONDITIONS = 60;

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
@@ -30,6 +31,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** What a source leaves out changes nothing: generated conditions keep the same rows, whether they are pushed or not. */
+@Meaning(11)
 class PushedRowsTest {
 
     private static final int CONDITIONS = 400;

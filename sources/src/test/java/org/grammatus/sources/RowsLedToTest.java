@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
@@ -26,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Of tables that are large beside the rows that point to them, only the rows they lead to are read; nothing else is different. */
+@Meaning(11)
 class RowsLedToTest {
 
     private static final int MANY = 12_000;

@@ -15,6 +15,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
+import org.grammatus.core.value.Cancelled;
 
 /** Parses the text of an expression. */
 public final class ExpressionParser {
@@ -34,6 +35,8 @@ public final class ExpressionParser {
      * @throws ProblemException with the position of the first fault
      */
     public static Expression parse(String text) {
+        // A definition may have many thousands of expressions.
+        Cancelled.check();
         SqlLexer lexer = new SqlLexer(CharStreams.fromString(text));
         lexer.removeErrorListeners();
         CommonTokenStream tokens = new CommonTokenStream(lexer);

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.definition.document.Definitions;
@@ -58,6 +59,7 @@ class BandContentsTest {
     }
 
     @Test
+    @Meaning(4)
     void headingsNameTheirGroupAndFootersCountAndTotalIt() {
         Grouped grouped = grouped(Samples.REPORT);
         assertThat(texts(grouped, BandKind.GROUP_HEADING))
@@ -72,6 +74,7 @@ class BandContentsTest {
     }
 
     @Test
+    @Meaning(3)
     void aCoarserMeasureStandsInTheFirstOfItsRowsAlone() {
         assertThat(texts(grouped(Samples.REPORT), BandKind.DETAIL))
                 .containsExactly(

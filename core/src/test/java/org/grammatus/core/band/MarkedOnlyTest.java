@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
@@ -18,6 +19,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 45: what is not marked is hidden as folding hides it. */
+@Meaning(45)
 class MarkedOnlyTest {
 
     private static final ReaderView MARKED =

@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.ibm.icu.util.ULocale;
 import java.math.BigDecimal;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.value.Scalar;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** 11: a figure that rounds to zero has no sign. */
+@Meaning(1)
 class ZeroSignTest {
 
     @ParameterizedTest

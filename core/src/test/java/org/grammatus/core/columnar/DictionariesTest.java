@@ -9,9 +9,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.SplittableRandom;
+import org.grammatus.core.Meaning;
 import org.junit.jupiter.api.Test;
 
 /** The locale's order of texts: case ignored first, digits as numbers, ties by code point. */
+@Meaning(8)
 class DictionariesTest {
 
     @Test

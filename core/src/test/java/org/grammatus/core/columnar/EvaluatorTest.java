@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 1 on columns: exact decimals, half away from zero, three-valued logic, code points. */
+@Meaning({1, 18})
 class EvaluatorTest {
 
     private static final Map<String, Column> FIELDS = Map.of(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.definition.document.Definitions;
@@ -14,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /** Meaning 5: buckets of a date, by the fiscal calendar where they are fiscal. */
+@Meaning(5)
 class DateBucketTest {
 
     @ParameterizedTest

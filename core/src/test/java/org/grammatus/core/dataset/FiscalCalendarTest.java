@@ -3,6 +3,7 @@ package org.grammatus.core.dataset;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.definition.Dataset.YearName;
 import org.grammatus.core.definition.document.Definitions;
 import org.junit.jupiter.api.Test;
@@ -10,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Fiscal years start on the first of a month and are called as their calendar says. */
+@Meaning(5)
 class FiscalCalendarTest {
 
     @ParameterizedTest

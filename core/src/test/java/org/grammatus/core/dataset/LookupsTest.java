@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
@@ -18,6 +19,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 29: of a key its name is shown and put in order; rows are grouped, filtered and chosen by the key. */
+@Meaning(29)
 class LookupsTest {
 
     /** Orders by number; what people call them stands in the region, which two of them share. */

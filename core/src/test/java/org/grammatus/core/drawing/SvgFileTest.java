@@ -6,12 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Meaning 46: a logo may be a drawing, of which all is shown or nothing. */
+@Meaning(46)
 class SvgFileTest {
 
     private static Drawing of(String inside) {

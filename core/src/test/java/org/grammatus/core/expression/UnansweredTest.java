@@ -3,10 +3,12 @@ package org.grammatus.core.expression;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Set;
+import org.grammatus.core.Meaning;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 6: no answer restricts nothing. */
+@Meaning(6)
 class UnansweredTest {
 
     @ParameterizedTest

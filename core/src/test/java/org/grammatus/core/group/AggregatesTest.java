@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.document.Definitions;
@@ -11,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The five aggregates, with and without a filter, over the same six lines, blanks and a line without an order among them. */
+@Meaning({1, 3})
 class AggregatesTest {
 
     @ParameterizedTest

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.choice.GroupMeasure;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 43: built conditions on groups; shares and figures across the report are those before any group is left out. */
+@Meaning(43)
 class GroupConditionsTest {
 
     private static final Samples SALES = new Samples()

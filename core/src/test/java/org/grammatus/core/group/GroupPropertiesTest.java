@@ -9,6 +9,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.columnar.Scalars;
@@ -116,6 +117,7 @@ class GroupPropertiesTest {
     /** Freight of groups that share orders is that of the orders they hold, each once: the rows behind a group say which. */
     @ParameterizedTest
     @MethodSource("seeds")
+    @Meaning(3)
     void anOverlappingSumIsThatOfItsDistinctOrders(int seed) {
         Random random = new Random(seed);
         Grouping.Result result = rows(random).grouping(report(random, false), Answers.NONE);
@@ -144,6 +146,7 @@ class GroupPropertiesTest {
 
     @ParameterizedTest
     @MethodSource("seeds")
+    @Meaning({2, 8})
     void theOrderOfTheInputChangesNothing(int seed) {
         Random random = new Random(seed);
         Samples samples = rows(random);

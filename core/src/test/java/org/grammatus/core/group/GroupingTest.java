@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
@@ -22,6 +23,7 @@ import org.junit.jupiter.api.RepetitionInfo;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 3, 8 and 9 by worked example: order inside the parent, grain-safe totals, ties, blanks. */
+@Meaning({3, 7, 8})
 class GroupingTest {
 
     /** Two orders in Lakeside, one in Upland, one with no region, one line without an order. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
@@ -17,6 +18,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 14: how far a highlight reaches, and which of several rules mark the same place. */
+@Meaning(14)
 class HighlightReachTest {
 
     private static final Samples ROWS = new Samples()
@@ -117,6 +119,7 @@ class HighlightReachTest {
     }
 
     @Test
+    @Meaning(16)
     void aRuleWhoseLevelIsSwitchedOffMarksNothing() {
         String off = Samples.REPORT
                 .replace(

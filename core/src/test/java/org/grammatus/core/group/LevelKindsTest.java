@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.explain.InWords;
@@ -43,6 +44,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(22)
     void classesTakeNumbersUpToTheirEdges() {
         String classes = "\"classes\": [{\"upTo\": \"0\", \"label\": \"none\"}, {\"upTo\": \"8\", \"label\": \"1–8\"},"
                 + " {\"upTo\": \"20\"}, {}]";
@@ -86,6 +88,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(23)
     void listedKeysWithoutRowsAreShownWithZeroOrBlank() {
         String listed = "\"listed\": [\"Jars\", \"Wax\", \"Hives\"], \"empty\": ";
         assertThat(TreeText.of(grouped(
@@ -123,6 +126,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(23)
     void monthsWithoutRowsAreFilledInInsideTheirYears() {
         String levels = level("year", "ordered_at", "\"bucket\": \"fiscal-year\"")
                 + ", "
@@ -142,6 +146,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(23)
     void spansInsideCyclesAndCyclesInsideSpansAreFilledInWhereTheyShareADay() {
         String month = level("month", "ordered_at", "\"bucket\": \"month-of-year\", \"empty\": \"zero\"");
         String year = level("year", "ordered_at", "\"bucket\": \"year\", \"empty\": \"zero\"");
@@ -199,6 +204,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(23)
     void thePeriodThatWasAskedForIsFilledInToItsEnds() {
         Answers answers = new Answers(Map.of("period", "2025-10-10/2026-03-02"));
         assertThat(TreeText.of(grouped(
@@ -222,6 +228,7 @@ class LevelKindsTest {
     }
 
     @Test
+    @Meaning(27)
     void siblingsCanStandInTheOrderOfTheWholeReport() {
         String levels = level("region", "region", "") + ", " + """
                 {"id": "category", "name": "category", "key": "category", "order": [

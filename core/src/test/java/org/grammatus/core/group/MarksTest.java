@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.Report;
@@ -15,6 +16,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 14: the first rule that holds marks a row, by sign and weight as well as tint. */
+@Meaning(14)
 class MarksTest {
 
     private static final Samples ROWS = new Samples()

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
@@ -15,6 +16,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 8: values that list an order of their own stand in it, those not listed after them, blanks last. */
+@Meaning(8)
 class NaturalOrderTest {
 
     private static final Samples ROWS = new Samples()

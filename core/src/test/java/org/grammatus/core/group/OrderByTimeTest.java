@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.document.Definitions;
@@ -16,6 +17,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Orders by a span of a date: what lies in the same span stands by the next key. */
+@Meaning(8)
 class OrderByTimeTest {
 
     private static Samples sales() {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.definition.Report;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
  * Figures of another time where the days asked for are open, or end on 29 February. An open end is the business date, in both times;
  * without a start nothing is compared but inside spans of time. The business date is 20 November 2026.
  */
+@Meaning(25)
 class OtherTimeTest {
 
     private static final String LAST_YEAR = compared("last-year", "figure", "");

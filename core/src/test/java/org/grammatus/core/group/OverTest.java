@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.regex.Matcher;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
@@ -26,6 +27,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** 2.2: aggregates over the groups around; and those that depend on each row, against plain computation. */
+@Meaning({3, 7})
 class OverTest {
 
     private static Report report(String total, String cells) {

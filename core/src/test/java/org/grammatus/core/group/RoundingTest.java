@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.definition.Report;
@@ -11,6 +12,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** 9: exact values rounded for display alone, or each line first; figures in thousands. */
+@Meaning({1, 26})
 class RoundingTest {
 
     private static Samples sales() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.BandCell;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** 5 and 8.3: group filters, the largest and smallest, others, and what totals cover. */
+@Meaning({19, 20, 21})
 class SelectionTest {
 
     private static final String NET = "{\"value\": \"SUM(net)\"}";

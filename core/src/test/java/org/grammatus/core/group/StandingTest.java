@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Printed;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Where rows and groups stand among others: ranks, parts, what is printed before, what is alike. */
+@Meaning(30)
 class StandingTest {
 
     /** In printed order: Lakeside 30.00, 9.00 and 9.00, a blank; Upland 10.00. */

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -24,6 +25,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Several blocks on pages: below one another and side by side, refused in their place, kept together. */
+@Meaning(31)
 class BlocksTest {
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import org.assertj.core.data.Offset;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
@@ -14,6 +15,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 47: bars and dots beside figures, and what highlights mark, said below the title. */
+@Meaning(47)
 class ColumnScaleTest {
 
     private static Page page(String scale, String... more) {

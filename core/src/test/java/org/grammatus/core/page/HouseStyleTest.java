@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.assertj.core.data.Offset;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.TextStyle;
@@ -37,6 +38,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Meaning 46: house styles, what reports say otherwise, and that everybody can read what comes along. */
+@Meaning(46)
 class HouseStyleTest {
 
     private static final Samples ROWS = new Samples()

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
@@ -13,6 +14,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 9 and 15: groups that are lines in the columns above what stands inside them are named, set off and repeated. */
+@Meaning({9, 15})
 class InLineTest {
 
     /** Regions in line, their totals beside their names; the rows of each below. */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import java.util.zip.Deflater;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
@@ -24,6 +25,7 @@ import org.grammatus.core.typography.Faces;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 46: a logo stands at the right of the title; what is no sound picture is refused, and never breaks a page. */
+@Meaning(46)
 class LogoTest {
 
     /** A picture of one grey, as a PNG file. */

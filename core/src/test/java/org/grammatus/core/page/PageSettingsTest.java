@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
@@ -123,6 +124,7 @@ class PageSettingsTest {
     }
 
     @Test
+    @Meaning(17)
     void aValuePrintedOnceStandsAgainAtTheTopOfAPage() {
         Pages pages = pages(
                 "{\"id\": \"c-net\"",
@@ -139,6 +141,7 @@ class PageSettingsTest {
     }
 
     @Test
+    @Meaning(17)
     void onlyWhatEqualsTheRowAboveIsLeftOut() {
         Pages pages = Pages.of(
                 Bands.of(new Samples()
@@ -186,6 +189,7 @@ class PageSettingsTest {
     }
 
     @Test
+    @Meaning(16)
     void partsThatAreSwitchedOffAreNotPrinted() {
         Pages pages = pages(
                 "{\"id\": \"c-freight\"",

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
@@ -14,6 +15,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 11: breaks that keep together what belongs together, and nothing lost between pages. */
+@Meaning(9)
 class PagesTest {
 
     private static final int ORDERS = 60;
@@ -135,6 +137,7 @@ class PagesTest {
 
     /** A brace spans exactly the rows that feed its group's total. */
     @Test
+    @Meaning(10)
     void bracesSpanTheRowsOfTheirGroup() {
         for (Page page : all(many().pages())) {
             for (Page.Brace brace : page.braces()) {
@@ -164,6 +167,7 @@ class PagesTest {
     }
 
     @Test
+    @Meaning(11)
     void aReportWithoutRowsHasItsHeadingsAndItsTotal() {
         Pages pages = pages(many().grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/.."))));
         assertThat(pages.count()).isEqualTo(1);

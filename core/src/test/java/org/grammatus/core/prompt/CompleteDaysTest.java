@@ -7,6 +7,7 @@ import com.ibm.icu.util.ULocale;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
@@ -17,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 44: days that are asked for and not complete are told. The business date is 20 November 2026. */
+@Meaning(44)
 class CompleteDaysTest {
 
     private static DatasetModel complete(String field, int daysBefore) {

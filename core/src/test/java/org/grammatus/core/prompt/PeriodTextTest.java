@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.FiscalCalendar;
@@ -20,6 +21,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Meaning 6.2: periods, either end open, rolling ones resolved against the business date. */
+@Meaning(6)
 class PeriodTextTest {
 
     /** A Friday. */

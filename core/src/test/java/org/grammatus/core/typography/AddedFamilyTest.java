@@ -7,9 +7,11 @@ import java.nio.ByteBuffer;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.Random;
+import org.grammatus.core.Meaning;
 import org.junit.jupiter.api.Test;
 
 /** Meaning 49: faces from outside are looked through, and what they lack is set in those that come along. */
+@Meaning(49)
 class AddedFamilyTest {
 
     private static final byte[] REGULAR = Family.WIDE.bytes(Weight.REGULAR);

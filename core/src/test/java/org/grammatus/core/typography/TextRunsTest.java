@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
+import org.grammatus.core.Meaning;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** What is drawn of texts in other scripts than the report's own. */
+@Meaning(49)
 class TextRunsTest {
 
     private static final Face REGULAR = Family.BASE.face(Weight.REGULAR);

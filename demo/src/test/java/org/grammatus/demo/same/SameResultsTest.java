@@ -19,6 +19,7 @@ import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.plan.planner.ReaderView;
@@ -43,6 +44,7 @@ import org.junit.jupiter.api.Test;
  * what it was when they were last written down. Where a change is meant, {@code -Dgrammatus.results=write} writes them down anew, and the
  * change of the files says which reports it reached.
  */
+@Meaning(2)
 class SameResultsTest {
 
     private static final int GENERATED = 500;

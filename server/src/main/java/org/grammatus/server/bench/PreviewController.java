@@ -5,6 +5,7 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -47,6 +48,7 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/previews")
 class PreviewController {
 
+    private final Plannings plannings = new Plannings();
     private final Previews previews;
     private final Datasets datasets;
     private final DatasetReader reader;
@@ -103,12 +105,15 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         try {
-            RunRequest request = planned(body, principal.getName());
+            RunRequest request =
+                    plannings.plan(principal.getName(), session, body.edit(), () -> planned(body, principal.getName()));
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));
         } catch (ProblemException e) {
             return PreviewView.wrong(body.edit(), e.problems());
+        } catch (CancellationException e) {
+            return PreviewView.outdated(body.edit());
         }
     }
 
@@ -160,6 +165,7 @@ class PreviewController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "endPreviews", summary = "Ends a session")
     void end(@PathVariable("session") String session, Principal principal) {
+        plannings.end(principal.getName(), session);
         previews.end(principal.getName(), session);
     }
 

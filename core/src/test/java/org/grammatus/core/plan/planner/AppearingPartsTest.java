@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -19,6 +20,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** What is asked may also choose: which columns, levels and blocks appear, and what is grouped by. */
+@Meaning(34)
 class AppearingPartsTest {
 
     private static final String REPORT = """

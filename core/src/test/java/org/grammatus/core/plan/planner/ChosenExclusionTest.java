@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Collectors;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Built exclusions of several chosen values, blanks among them: no row meets a condition and its exclusion, and each meets one. */
+@Meaning({13, 32})
 class ChosenExclusionTest {
 
     private static final Samples ROWS = new Samples()

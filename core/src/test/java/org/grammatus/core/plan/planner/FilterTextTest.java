@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -15,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 13: what a built condition keeps, and that it means what its typed form means. */
+@Meaning(13)
 class FilterTextTest {
 
     private static final Samples ROWS = new Samples()
@@ -122,6 +124,7 @@ class FilterTextTest {
     }
 
     @Test
+    @Meaning(16)
     void aFilterThatIsSwitchedOffKeepsEverything() {
         assertThat(kept(with("`field`: `region`, `comparison`: `blank`, `off`: true")))
                 .isEqualTo(4);

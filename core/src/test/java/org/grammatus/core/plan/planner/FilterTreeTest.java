@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
@@ -22,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Filters that are made of others, that choose the first rows, and that look for rows of another dataset. */
+@Meaning({37, 38, 39})
 class FilterTreeTest {
 
     private static final Samples ROWS = new Samples()

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.PromptType;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 42: a reader narrows a report by the fields that it prints, as if a filter of its author asked. */
+@Meaning(42)
 class NarrowingTest {
 
     private static final Samples ROWS = new Samples()

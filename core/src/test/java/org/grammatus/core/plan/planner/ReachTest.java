@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
@@ -17,6 +18,7 @@ import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 
 /** Which blocks a filter and a reader's narrowing reach, and what the blocks say of it. */
+@Meaning(31)
 class ReachTest {
 
     private static final String PAGE = """
