@@ -249,9 +249,9 @@ export const api = {
       )
     ).json() as Promise<{ updatedAt: number }>,
   discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
-  save: async (report: string, definition: Report, base: number) =>
+  save: async (report: string, definition: Report, base: number, window: { id: string; seen: number }) =>
     (
-      await send('PUT', `/api/reports/${id(report)}`, { definition: documentOf(definition), base })
+      await send('PUT', `/api/reports/${id(report)}`, { definition: documentOf(definition), base, window })
     ).json() as Promise<{
       revision: number
     }>,

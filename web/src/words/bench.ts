@@ -39,6 +39,7 @@ export const bench = {
   conflictWindow: 'Changed in another window',
   conflictWindowTheirs: 'Use the other window’s',
   conflictHint: 'Both versions are kept, whichever you choose.',
+  conflictWindowHint: 'Until you choose, both versions stay as they are.',
   cancel: 'Cancel',
   stale: 'The page below is the last good one.',
   waiting: (rows: number) =>

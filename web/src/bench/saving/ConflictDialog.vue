@@ -16,7 +16,7 @@ const emit = defineEmits<{ copy: []; over: []; theirs: []; cancel: [] }>()
     @update:visible="emit('cancel')"
   >
     <p>{{ message }}</p>
-    <p>{{ words.bench.conflictHint }}</p>
+    <p>{{ otherWindow ? words.bench.conflictWindowHint : words.bench.conflictHint }}</p>
     <div class="actions">
       <Button
         :label="otherWindow ? words.bench.conflictWindowTheirs : words.bench.conflictTheirs"

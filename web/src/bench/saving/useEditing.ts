@@ -158,14 +158,18 @@ export function useEditing(id: string) {
       }
     } catch (e) {
       if (e instanceof ApiError && e.status === 409) {
-        keeping.value = 'elsewhere'
-        conflict.value ??= elsewhere ? undefined : { message: e.message }
-        elsewhere = e.message
+        changedElsewhere(e.message)
         return
       }
       keeping.value = 'unreachable'
       timer = setTimeout(() => void flush(), AGAIN_MILLISECONDS)
     }
+  }
+
+  function changedElsewhere(message: string) {
+    keeping.value = 'elsewhere'
+    conflict.value ??= elsewhere ? undefined : { message }
+    elsewhere = message
   }
 
   /** Saves as the next revision; says so where somebody was faster. */
@@ -177,10 +181,14 @@ export function useEditing(id: string) {
     }
     await ensure()
     try {
-      const { revision } = await api.save(id, definition, base.value)
+      const { revision } = await api.save(id, definition, base.value, mine)
       settled(revision)
       return true
     } catch (e) {
+      if (e instanceof ApiError && e.status === 409 && e.revision === undefined) {
+        changedElsewhere(e.message)
+        return false
+      }
       if (e instanceof ApiError && e.status === 409 && e.revision !== undefined) {
         conflict.value = { message: e.message, revision: e.revision }
         return false

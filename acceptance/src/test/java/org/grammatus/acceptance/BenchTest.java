@@ -332,7 +332,7 @@ class BenchTest {
         other.getByLabel("Add Status as a column").click();
         Locator dialog = other.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("Changed in another window");
-        assertThat(dialog).containsText("Both versions are kept");
+        assertThat(dialog).containsText("Until you choose, both versions stay as they are");
         assertThat(second.heading("Status")).isVisible();
         // The first window is as it was, also after it is loaded anew.
         page.reload();

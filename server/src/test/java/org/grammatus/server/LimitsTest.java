@@ -166,6 +166,10 @@ class LimitsTest {
         assertThat(author.put(path, draft(report, other, 0)).statusCode()).isEqualTo(200);
         assertThat(author.put(path, draft(changed, one, first)).statusCode()).isEqualTo(409);
         assertThat(author.put(path, draft(changed, other, 0)).statusCode()).isEqualTo(200);
+        // Nor is it saved over what the other one has kept.
+        assertThat(author.put("/api/reports/two-windows", draft(report, one, first))
+                        .statusCode())
+                .isEqualTo(409);
         long last = SafetyTest.json(author.get("/api/reports/two-windows/editing"))
                 .at("/draft/updatedAt")
                 .asLong();

@@ -74,12 +74,7 @@ class Drafts {
         return store.write().transactionResult(all -> {
             DSLContext write = all.dsl();
             Optional<Draft> before = find(write, report, account);
-            boolean isNews = before.filter(draft -> !draft.definition().equals(definition))
-                    .isPresent();
-            if (isNews && window.isPresent() && !before.get().yieldsTo(window.get())) {
-                throw new ConflictException(
-                        "This report was changed in another window of yours. Your changes in this window are not kept yet.");
-            }
+            requireKnown(before, definition, window);
             long now = Math.max(clock.millis(), before.map(Draft::updatedAt).orElse(0L) + 1);
             String windowId = window.map(Window::id).map(UUID::toString).orElse(null);
             write.insertInto(DRAFT)
@@ -98,6 +93,24 @@ class Drafts {
                     .execute();
             return now;
         });
+    }
+
+    /**
+     * Makes sure that nothing is lost where something else takes the place of a draft.
+     *
+     * @throws ConflictException if another window of the same person has kept a different draft that this one does not know of
+     */
+    void requireKnown(String report, String definition, Optional<Window> window, Account account) {
+        requireKnown(find(report, account), definition, window);
+    }
+
+    private static void requireKnown(Optional<Draft> before, String definition, Optional<Window> window) {
+        boolean isNews =
+                before.filter(draft -> !draft.definition().equals(definition)).isPresent();
+        if (isNews && window.isPresent() && !before.get().yieldsTo(window.get())) {
+            throw new ConflictException(
+                    "This report was changed in another window of yours. Your changes in this window are not kept yet.");
+        }
     }
 
     void discard(String report, Account account) {

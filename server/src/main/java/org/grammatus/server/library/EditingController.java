@@ -61,8 +61,12 @@ class EditingController {
      */
     record DraftView(JsonNode definition, long base, long updatedAt, Optional<UUID> window) {}
 
-    /** A changed definition and the revision it was changed from. */
-    record ChangedBody(JsonNode definition, long base) {}
+    /**
+     * A changed definition and the revision it was changed from.
+     *
+     * @param window where it was changed: it is not saved over what another window has kept that this one does not know of
+     */
+    record ChangedBody(JsonNode definition, long base, Optional<Drafts.Window> window) {}
 
     /**
      * A changed definition that is not saved yet.
@@ -120,6 +124,7 @@ class EditingController {
     @Operation(operationId = "save", summary = "Saves changes; refused where somebody saved since, and both are kept")
     SavedView save(@PathVariable("id") String id, @RequestBody ChangedBody body, Principal principal) {
         Account account = account(principal);
+        drafts.requireKnown(id, body.definition().toString(), body.window(), account);
         Report report = check.read(body.definition().toString()).withId(id);
         long revision = reports.save(report, body.base(), account);
         drafts.discard(id, account);
