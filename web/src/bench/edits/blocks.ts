@@ -124,11 +124,13 @@ export function pasteBlock(report: Report, found: Block, title?: string): Report
       Object.values(value).forEach(rename)
     }
   }
-  rename(found)
-  const references = ['id', 'column', 'at', 'once']
+  // What fields are called in it goes by the ids of the dataset, which stay.
+  const { fields, ...parts } = found
+  rename(parts)
+  const references = ['id', 'column', 'at', 'once', 'within', 'level', 'figure']
   const levels = found.levels.map((level) => level.id)
   const copy = JSON.parse(
-    JSON.stringify(found, (key, value) => {
+    JSON.stringify(parts, (key, value) => {
       if (typeof value !== 'string') {
         return value
       }
@@ -137,7 +139,8 @@ export function pasteBlock(report: Report, found: Block, title?: string): Report
         : levels.reduce((text, level) => inPartitions(text, level, renamed.get(level)!), value)
     }),
   ) as Block
-  return { ...report, blocks: [...report.blocks, { ...copy, ...(title ? { title } : {}) }] }
+  const whole = { ...copy, ...(fields ? { fields } : {}), ...(title ? { title } : {}) }
+  return { ...report, blocks: [...report.blocks, whole] }
 }
 
 /** An expression whose windows are over groups of a level that is called otherwise now. */

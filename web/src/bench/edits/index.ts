@@ -1,4 +1,5 @@
 /** All that can be done to a definition: plain functions from one to the next, which know no screen. */
+export * as blocks from './blocks'
 export * as columns from './columns'
 export * as filters from './filters'
 export * as highlights from './marks/highlights'

@@ -33,11 +33,43 @@ class EditsTest {
         }
     }
 
+    /** What is wrong with the copy of a block that names its own levels, and fields of the dataset. */
+    private static final String COPIED = """
+            async () => {
+              const report = (await (await fetch('/api/reports/sales-by-fiscal-year/editing')).json()).definition
+              const [block] = report.blocks
+              const [outer] = block.levels
+              block.fields = [{ id: 'net_amount', label: 'Turnover' }]
+              block.highlights = [
+                { id: 'h', label: 'Several', when: 'COUNT(*) > 1', reach: { of: 'group', level: outer.id }, look: 'note' },
+              ]
+              block.columns.at(-1).scale = { kind: 'steps', within: outer.id }
+              const copied = edits.blocks.copyBlock(report, block.id, 'Once more').blocks.at(-1)
+              const own = copied.levels.map((level) => level.id)
+              return [
+                JSON.stringify(copied.fields) === JSON.stringify(block.fields) ? '' : 'fields are called otherwise',
+                own.includes(outer.id) ? 'levels have the old ids' : '',
+                own.includes(copied.highlights[0].reach.level) ? '' : 'a highlight reaches into the other block',
+                own.includes(copied.columns.at(-1).scale.within) ? '' : 'a scale is of the other block',
+              ].filter(Boolean)
+            }
+            """;
+
+    @Test
+    void aCopiedBlockNamesItsOwnParts() throws IOException {
+        assertThat(editing().evaluate(COPIED)).isEqualTo(List.of());
+    }
+
+    private static Page editing() throws IOException {
+        Page page = PRODUCT.signedIn("author", "/reports");
+        page.evaluate(Files.readString(Path.of(System.getProperty("grammatus.edits"))) + "\nwindow.edits = edits; 0");
+        return page;
+    }
+
     @Test
     @SuppressWarnings("unchecked")
     void everyEditKeepsTheReportWholeAndChangesNothingItWasGiven() throws IOException {
-        Page page = PRODUCT.signedIn("author", "/reports");
-        page.evaluate(Files.readString(Path.of(System.getProperty("grammatus.edits"))) + "\nwindow.edits = edits; 0");
+        Page page = editing();
         String script = script();
         List<String> faults = new ArrayList<>();
         Set<String> done = new TreeSet<>();
