@@ -44,8 +44,27 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     /** By account, the cookies of a session on the server of this lane. */
     private static final Map<String, List<Cookie>> SESSIONS = new HashMap<>();
 
+    /** By account, the browser that its first page in each test opens in: what it has loaded once is there for the next. */
+    private static final Map<String, BrowserContext> KEPT = new HashMap<>();
+
     /** The browsers of the test that is going on: left open, their pages would go on working beside all later ones. */
     private static final List<BrowserContext> OPEN = new ArrayList<>();
+
+    /** A page without anything of ours on it. */
+    private static final String PLAIN = "/notices/server.txt";
+
+    /** Leaves nothing of what earlier tests did to the account: no draft, and nothing in its browser. */
+    private static final String FORGET = """
+            async () => {
+              localStorage.clear()
+              sessionStorage.clear()
+              const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '')
+              const reports = await (await fetch('/api/reports')).json()
+              for (const { id } of reports.filter((report) => report.drafted)) {
+                await fetch(`/api/reports/${id}/draft`, { method: 'DELETE', headers: { 'X-XSRF-TOKEN': token } })
+              }
+            }
+            """;
 
     /** How many characters of a page are told of. */
     private static final int MOST_TOLD = 1_500;
@@ -79,8 +98,9 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
         if (test.getExecutionException().isPresent()) {
             OPEN.forEach(context -> context.pages().forEach(page -> tell(test, page)));
         }
-        OPEN.forEach(BrowserContext::close);
+        OPEN.stream().filter(context -> !KEPT.containsValue(context)).forEach(BrowserContext::close);
         OPEN.clear();
+        KEPT.values().forEach(context -> List.copyOf(context.pages()).forEach(Page::close));
     }
 
     /** Says what stood on a page when its test failed. */
@@ -188,15 +208,32 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     }
 
     private Page newPage() {
-        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
-                .setLocale("en-GB")
-                .setReducedMotion(ReducedMotion.REDUCE)
-                .setAcceptDownloads(true));
+        return newPage(newContext());
+    }
+
+    private static Page newPage(BrowserContext context) {
         OPEN.add(context);
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
         return page;
+    }
+
+    private BrowserContext newContext() {
+        return browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(1280, 800)
+                .setLocale("en-GB")
+                .setReducedMotion(ReducedMotion.REDUCE)
+                .setAcceptDownloads(true));
+    }
+
+    /** The browser that is kept for an account, or another where a page of this test is open in it already. */
+    private BrowserContext contextOf(String name) {
+        BrowserContext kept = KEPT.computeIfAbsent(name, account -> {
+            BrowserContext made = newContext();
+            made.onClose(closed -> KEPT.remove(account, closed));
+            return made;
+        });
+        return OPEN.contains(kept) ? newContext() : kept;
     }
 
     /** A page on which somebody is signed in: by the form the first time, by that session's cookies from then on. */
@@ -208,8 +245,14 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
             SESSIONS.put(name, page.context().cookies());
             return page;
         }
-        Page page = newPage();
-        page.context().addCookies(session);
+        BrowserContext context = contextOf(name);
+        Page page = newPage(context);
+        context.clearCookies();
+        context.addCookies(session);
+        if (KEPT.containsValue(context)) {
+            page.navigate(address + PLAIN);
+            page.evaluate(FORGET);
+        }
         page.navigate(address + path);
         return page;
     }
