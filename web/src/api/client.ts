@@ -11,6 +11,8 @@ import { words } from '@/words'
 
 export type Session = components['schemas']['SessionView']
 export type FirstBody = components['schemas']['FirstBody']
+/** A window in which a report is changed, and the draft that it knows of. */
+export type EditingWindow = components['schemas']['Window']
 export type Unreadable = components['schemas']['Unreadable']
 export type ReportLine = components['schemas']['ReportLine']
 export type ReportView = components['schemas']['ReportView']
@@ -239,7 +241,7 @@ export const api = {
     }
   },
   /** Sent even while the page is being left. */
-  keepDraft: async (report: string, definition: Report, base: number, window: { id: string; seen: number }) =>
+  keepDraft: async (report: string, definition: Report, base: number, window: EditingWindow) =>
     (
       await send(
         'PUT',
@@ -249,7 +251,7 @@ export const api = {
       )
     ).json() as Promise<{ updatedAt: number }>,
   discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
-  save: async (report: string, definition: Report, base: number, window: { id: string; seen: number }) =>
+  save: async (report: string, definition: Report, base: number, window: EditingWindow) =>
     (
       await send('PUT', `/api/reports/${id(report)}`, { definition: documentOf(definition), base, window })
     ).json() as Promise<{

@@ -1,6 +1,6 @@
 import { onScopeDispose, ref } from 'vue'
 import { begun, onRecord } from '../newReport'
-import { api, ApiError, type Editing, type Report } from '@/api/client'
+import { api, ApiError, type Editing, type EditingWindow, type Report } from '@/api/client'
 import { randomId } from '@/shell/randomId'
 
 const AFTER_MILLISECONDS = 400
@@ -10,7 +10,7 @@ const AGAIN_MILLISECONDS = 3000
 const windowId = randomId()
 
 /** By report, what this window knows of its drafts since the report was opened last. */
-const newest = new Map<string, { id: string; seen: number }>()
+const newest = new Map<string, EditingWindow>()
 
 export type Keeping = 'kept' | 'keeping' | 'saved' | 'unreachable' | 'elsewhere'
 
@@ -19,7 +19,7 @@ interface LocalDraft {
   base: number
   at: number
   /** The window it was made in, and the draft on the server that this window knew of. */
-  window?: { id: string; seen: number }
+  window?: EditingWindow
 }
 
 /**
@@ -33,7 +33,7 @@ export function useEditing(id: string) {
   /** Set where somebody saved a newer revision, or the same person changed the report in another window: both are kept. */
   const conflict = ref<{ message: string; revision?: number }>()
   /** This window, and when the draft on the server was kept that it knows of; 0 for none. */
-  const mine = { id: windowId, seen: 0 }
+  const mine: EditingWindow = { id: windowId, seen: 0 }
   newest.set(id, mine)
   const key = `grammatus.draft.${id}`
   let pending: Report | undefined

@@ -26,6 +26,7 @@ import { words } from '@/words'
 const props = defineProps<{ report: Report; dataset: DatasetView; highlight: Highlight }>()
 const emit = defineEmits<{ change: [when: string] }>()
 
+const session = useSession()
 const text = words.bench.rule
 /** Stands for a value that is typed. */
 const TYPED = '='
@@ -42,7 +43,7 @@ const isTyped = computed(() => rule.value !== undefined && typedValue(rule.value
 const typing = ref<string>()
 
 /** What a rule begins with where a value is to be typed; a day is that of the data, wherever the browser stands. */
-const unwritten = () => literal('', value.value!.type, useSession().person?.businessDate)
+const unwritten = () => literal('', value.value!.type, session.person?.businessDate)
 
 const change = (next: Partial<BuiltRule>) => emit('change', ruleText({ ...rule.value!, ...next }))
 

@@ -42,7 +42,7 @@ class Drafts {
     /**
      * A window in which its author changes a report.
      *
-     * @param id its own, made anew whenever the report is opened
+     * @param id its own, made when the browser loads the product
      * @param seen when the last draft was kept that it knows of, in milliseconds since 1970-01-01 UTC; 0 for none
      */
     record Window(UUID id, long seen) {}
