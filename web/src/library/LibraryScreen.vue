@@ -139,7 +139,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey))
   <main class="library">
     <div class="head">
       <h1>{{ text.title }}</h1>
-      <span v-if="reports" class="count" aria-live="polite">{{ text.count(shown.length) }}</span>
+      <!-- There from the beginning: a button that moves as the list comes is missed by whoever clicks it just then. -->
+      <span class="count" aria-live="polite">{{ reports ? text.count(shown.length) : '' }}</span>
       <Button v-if="isAuthor" :label="text.make" icon="pi pi-plus" @click="making = true" />
       <label class="find">
         <span class="visually-hidden">{{ text.find }}</span>
@@ -245,6 +246,7 @@ h2 {
 .count {
   color: var(--quiet);
   flex: 1;
+  min-width: 6rem;
 }
 .find {
   position: relative;

@@ -1,4 +1,4 @@
-/** Marks what draws its rows only as they come into sight. */
+/** Marks what draws its rows only as they come into sight; it is busy while some in sight are not there yet. */
 const DRAWN_IN_SIGHT = 'data-drawn-in-sight'
 
 /** Steps past the last row that is drawn are remembered: rows are drawn as they come into sight, keys are pressed faster. */
@@ -14,12 +14,22 @@ function scrollerOf(element: Element | null): Element | undefined {
   return undefined
 }
 
-/** Brings more into sight; says whether there was any. */
+/**
+ * Brings more into sight; says whether there was any. The cell in hand stays in sight: what is out of it is not drawn,
+ * and a key has nothing to go on from.
+ */
 function bringMore(down: boolean): boolean {
-  const scroller = scrollerOf(document.activeElement)
-  const before = scroller?.scrollTop
-  scroller?.scrollBy({ top: (down ? 1 : -1) * (scroller.clientHeight / 2), behavior: 'instant' })
-  return scroller?.scrollTop !== before
+  const cell = document.activeElement
+  const scroller = scrollerOf(cell)
+  if (!cell || !scroller) {
+    return false
+  }
+  const [box, view] = [cell.getBoundingClientRect(), scroller.getBoundingClientRect()]
+  const room = down ? box.top - view.top - box.height : view.bottom - box.bottom - box.height
+  const way = Math.max(0, Math.min(room, scroller.clientHeight / 2))
+  const before = scroller.scrollTop
+  scroller.scrollBy({ top: down ? way : -way, behavior: 'instant' })
+  return scroller.scrollTop !== before
 }
 
 /**
@@ -28,13 +38,22 @@ function bringMore(down: boolean): boolean {
  * @param move takes as many as it can, and returns those that are left
  */
 export function takeSteps(desk: HTMLElement, steps: number, move: (steps: number) => number) {
-  const wanted = (remembered?.desk === desk ? remembered.steps : 0) + steps
-  remembered?.drawn.disconnect()
-  remembered = undefined
-  const left = move(wanted)
-  if (left && desk.hasAttribute(DRAWN_IN_SIGHT) && bringMore(left > 0)) {
+  const waited = remembered?.desk === desk
+  const left = move((waited ? remembered!.steps : 0) + steps)
+  forget()
+  if (!left || !desk.hasAttribute(DRAWN_IN_SIGHT)) {
+    return
+  }
+  // A key that comes before the list has seen how far it was moved waits like the one before it.
+  const waits = waited && steps !== 0
+  if (bringMore(left > 0) || waits || desk.ariaBusy === 'true') {
     const drawn = new MutationObserver(() => takeSteps(desk, 0, move))
-    drawn.observe(desk, { childList: true, subtree: true })
+    drawn.observe(desk, { childList: true, subtree: true, attributeFilter: ['aria-busy'] })
     remembered = { desk, steps: left, drawn }
   }
+}
+
+function forget() {
+  remembered?.drawn.disconnect()
+  remembered = undefined
 }

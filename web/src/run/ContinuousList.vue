@@ -158,6 +158,9 @@ const shown = computed(() => {
   return found
 })
 
+/** Whether rows in sight are still on their way. */
+const isBusy = computed(() => strips.value !== undefined && shown.value.length <= last.value - first.value)
+
 /** Braces take room at the left of every strip, as much as the deepest on any needs. */
 const depths = computed(() => Math.max(1, ...shown.value.flatMap((s) => s.page.nodes.map((n) => n.depth))))
 
@@ -172,6 +175,7 @@ defineExpose({ goTo, scroller })
     ref="scroller"
     class="list"
     data-drawn-in-sight
+    :aria-busy="isBusy"
     :style="{ '--held': held }"
     tabindex="0"
     role="region"

@@ -52,19 +52,19 @@ const tools = useTemplateRef('tools')
 const readerMenu = useTemplateRef('readerMenu')
 const folds = useFolds('run', { left: 272, right: 290 })
 const source = promptsOfReport(props.id)
-const { asked, resolved, problems, isRight, load: loadAnswers } = useAnswers(source)
+const { asked, resolved, problems, isRight, isSettled, load: loadAnswers } = useAnswers(source)
 const { run, problem: runProblem, start, cancel, isOver } = useRun(props.id)
 const looked = useView()
 
 /** Whether the report waits for its first answers. */
 const waits = ref(false)
 const isQuick = useQuickRuns(
-  { run, asked, isRight },
+  { run, asked, isSettled },
   // Whoever is still answering keeps what is asked in sight.
   () => void runReport(1, true),
 )
 
-const rows = useRowCount(props.id, { asked, isRight, view: () => looked.view() })
+const rows = useRowCount(props.id, { asked, isSettled, view: () => looked.view() })
 
 const fail = (message: string) => (failure.value = message)
 /** Whether two pages are looked at side by side. */

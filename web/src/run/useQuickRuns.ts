@@ -13,7 +13,7 @@ const PAUSE_MILLIS = 500
  * @param again runs it
  */
 export function useQuickRuns(
-  of: { run: Ref<RunView | undefined>; asked: Ref<Answers>; isRight: Ref<boolean> },
+  of: { run: Ref<RunView | undefined>; asked: Ref<Answers>; isSettled: Ref<boolean> },
   again: () => void,
 ) {
   let began = 0
@@ -30,9 +30,9 @@ export function useQuickRuns(
     },
   )
   watchDebounced(
-    [now, of.isRight],
+    [now, of.isSettled],
     () => {
-      if (ranWith && now() !== ranWith && of.isRight.value && took < QUICK_MILLIS) {
+      if (ranWith && now() !== ranWith && of.isSettled.value && took < QUICK_MILLIS) {
         again()
       }
     },

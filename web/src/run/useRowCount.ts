@@ -9,17 +9,17 @@ const PAUSE_MILLIS = 300
 /** How many rows a report would keep with answers that it was not run with yet, in words, where that is known. */
 export function useRowCount(
   report: string,
-  of: { asked: Ref<Answers>; isRight: Ref<boolean>; view: () => View },
+  of: { asked: Ref<Answers>; isSettled: Ref<boolean>; view: () => View },
 ) {
   const count = ref('')
   let ranWith = ''
   let newest = 0
 
   watchDebounced(
-    [of.asked, of.isRight],
+    [of.asked, of.isSettled],
     async () => {
       const mine = ++newest
-      const asks = of.isRight.value && JSON.stringify(of.asked.value) !== ranWith
+      const asks = of.isSettled.value && JSON.stringify(of.asked.value) !== ranWith
       const found = asks
         ? await api.countRows(report, of.asked.value, of.view()).catch(() => undefined)
         : undefined

@@ -10,6 +10,9 @@ export function useAnswers(source: PromptSource) {
   const resolved = ref<Record<string, AnswerView>>({})
   const problems = ref<Record<string, string>>({})
   const isRight = computed(() => Object.keys(problems.value).length === 0)
+  const looked = ref(true)
+  /** Whether the answers as they stand were looked at, and nothing is wrong with them. */
+  const isSettled = computed(() => looked.value && isRight.value)
   let prompts: PromptView[] = []
   /** The answers that the form had before. */
   let before: Answers = {}
@@ -46,6 +49,7 @@ export function useAnswers(source: PromptSource) {
     asked,
     async (answers) => {
       const mine = ++newest
+      looked.value = false
       const kept = await fitting(answers).catch(() => ({ ...answers }))
       const found = await source.resolve(kept).catch(() => [])
       if (mine !== newest) {
@@ -62,9 +66,10 @@ export function useAnswers(source: PromptSource) {
         }
       }
       before = { ...answers }
+      looked.value = true
     },
     { deep: true },
   )
 
-  return { asked, resolved, problems, isRight, load }
+  return { asked, resolved, problems, isRight, isSettled, load }
 }

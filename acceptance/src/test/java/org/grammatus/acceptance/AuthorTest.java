@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -198,6 +199,21 @@ class AuthorTest {
     }
 
     /** What is kept a moment later, and what is saved at once, both put a new report on record. */
+    @Test
+    void theButtonForANewReportStaysWhereItIsAsTheListComes() {
+        Page page = PRODUCT.signedIn("author", "/nowhere");
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/reports", held::add);
+        page.navigate(PRODUCT.address() + "/reports");
+        Locator button = Bench.button(page, "New report");
+        assertThat(button).isVisible();
+        BoundingBox before = button.boundingBox();
+        held.forEach(Route::resume);
+        assertThat(page.getByText("Open orders").first()).isVisible();
+        assertThat(button.boundingBox().x).isEqualTo(before.x);
+        assertThat(button.boundingBox().y).isEqualTo(before.y);
+    }
+
     @Test
     void aReportSavedWhileItIsPutOnRecordIsNoConflict() {
         Page page = PRODUCT.signedIn("author", "/reports");

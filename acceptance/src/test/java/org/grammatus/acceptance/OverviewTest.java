@@ -76,6 +76,8 @@ class OverviewTest {
         Object slowly = page.evaluate(IN_HAND);
         page.reload();
         enterList(page);
+        // The keys do not wait for the rows; those of a slow line are not lost either.
+        Product.late(page, 800);
         for (int i = 0; i < steps; i++) {
             page.keyboard().press("ArrowDown");
         }

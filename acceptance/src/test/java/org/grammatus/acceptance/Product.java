@@ -1,8 +1,10 @@
 package org.grammatus.acceptance;
 
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -44,8 +46,8 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     /** By account, the cookies of a session on the server of this lane. */
     private static final Map<String, List<Cookie>> SESSIONS = new HashMap<>();
 
-    /** By account, the browser that its first page in each test opens in: what it has loaded once is there for the next. */
-    private static final Map<String, BrowserContext> KEPT = new HashMap<>();
+    /** By account, the page that its first page in each test is: what it has loaded and made ready once is there for the next. */
+    private static final Map<String, Page> KEPT = new HashMap<>();
 
     /** The browsers of the test that is going on: left open, their pages would go on working beside all later ones. */
     private static final List<BrowserContext> OPEN = new ArrayList<>();
@@ -65,6 +67,9 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
               }
             }
             """;
+
+    private static final int WIDTH = 1280;
+    private static final int HEIGHT = 800;
 
     /** How many characters of a page are told of. */
     private static final int MOST_TOLD = 1_500;
@@ -98,9 +103,21 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
         if (test.getExecutionException().isPresent()) {
             OPEN.forEach(context -> context.pages().forEach(page -> tell(test, page)));
         }
-        OPEN.stream().filter(context -> !KEPT.containsValue(context)).forEach(BrowserContext::close);
+        OPEN.stream().filter(context -> !isKept(context)).forEach(BrowserContext::close);
         OPEN.clear();
-        KEPT.values().forEach(context -> List.copyOf(context.pages()).forEach(Page::close));
+        KEPT.values().forEach(this::leave);
+    }
+
+    private static boolean isKept(BrowserContext context) {
+        return KEPT.values().stream().anyMatch(page -> page.context() == context);
+    }
+
+    /** Leaves what a test has opened on a page, so that it does not go on working. */
+    private void leave(Page kept) {
+        kept.context().pages().stream().filter(page -> page != kept).forEach(Page::close);
+        kept.unrouteAll();
+        kept.setViewportSize(WIDTH, HEIGHT);
+        kept.navigate(address + PLAIN);
     }
 
     /** Says what stood on a page when its test failed. */
@@ -208,10 +225,7 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     }
 
     private Page newPage() {
-        return newPage(newContext());
-    }
-
-    private static Page newPage(BrowserContext context) {
+        BrowserContext context = newContext();
         OPEN.add(context);
         Page page = context.newPage();
         page.setDefaultTimeout(20_000);
@@ -220,20 +234,26 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
 
     private BrowserContext newContext() {
         return browser.newContext(new Browser.NewContextOptions()
-                .setViewportSize(1280, 800)
+                .setViewportSize(WIDTH, HEIGHT)
                 .setLocale("en-GB")
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setAcceptDownloads(true));
     }
 
-    /** The browser that is kept for an account, or another where a page of this test is open in it already. */
-    private BrowserContext contextOf(String name) {
-        BrowserContext kept = KEPT.computeIfAbsent(name, account -> {
-            BrowserContext made = newContext();
-            made.onClose(closed -> KEPT.remove(account, closed));
+    /** The page that is kept for an account, or another where this test has opened it already. */
+    private Page pageOf(String name) {
+        Page kept = KEPT.get(name);
+        if (kept == null) {
+            Page made = newPage();
+            KEPT.put(name, made);
+            made.onClose(closed -> KEPT.remove(name, closed));
             return made;
-        });
-        return OPEN.contains(kept) ? newContext() : kept;
+        }
+        if (OPEN.contains(kept.context())) {
+            return newPage();
+        }
+        OPEN.add(kept.context());
+        return kept;
     }
 
     /** A page on which somebody is signed in: by the form the first time, by that session's cookies from then on. */
@@ -245,11 +265,10 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
             SESSIONS.put(name, page.context().cookies());
             return page;
         }
-        BrowserContext context = contextOf(name);
-        Page page = newPage(context);
-        context.clearCookies();
-        context.addCookies(session);
-        if (KEPT.containsValue(context)) {
+        Page page = pageOf(name);
+        page.context().clearCookies();
+        page.context().addCookies(session);
+        if (KEPT.containsValue(page)) {
             page.navigate(address + PLAIN);
             page.evaluate(FORGET);
         }
@@ -257,10 +276,29 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
         return page;
     }
 
+    /** A page that is changed itself is not kept for other tests. */
+    private static void spend(Page page) {
+        KEPT.values().remove(page);
+    }
+
     /** Lets every run of a page count as quick: how fast a machine is just now says nothing of the product. */
     static void quick(Page page) {
+        spend(page);
         page.addInitScript("const now = performance.now(); performance.now = () => now");
         page.reload();
+    }
+
+    /** Makes every answer that a page waits for come so much later, in milliseconds: a slow line, a busy machine. */
+    static void late(Page page, int millis) {
+        spend(page);
+        CDPSession browser = page.context().newCDPSession(page);
+        browser.send("Network.enable");
+        JsonObject line = new JsonObject();
+        line.addProperty("offline", false);
+        line.addProperty("latency", millis);
+        line.addProperty("downloadThroughput", -1);
+        line.addProperty("uploadThroughput", -1);
+        browser.send("Network.emulateNetworkConditions", line);
     }
 
     static void signIn(Page page, String name) {
