@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -87,7 +88,7 @@ class MendingTest {
             "/nowhere"
         }) {
             page.navigate(PRODUCT.address() + path);
-            page.waitForTimeout(1_500);
+            page.waitForLoadState(LoadState.NETWORKIDLE);
             assertThat(page.locator("html")).hasClass(Pattern.compile("dark"));
             Accessibility.check(page);
         }

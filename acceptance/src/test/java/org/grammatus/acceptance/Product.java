@@ -37,6 +37,8 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
     private static final List<String> BROWSER_FLAGS = List.of(
             "--no-sandbox",
             "--disable-gpu",
+            // Pages live for seconds: code that is made well does not earn back what making it takes.
+            "--js-flags=--always-sparkplug,--no-opt",
             "--disable-quic",
             "--no-first-run",
             "--disable-background-networking",
