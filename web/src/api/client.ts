@@ -372,13 +372,13 @@ export const api = {
   strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),
   strip: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/strips/${number}`),
   find: (run: string, text: string) => get<Hit[]>(`/api/runs/${id(run)}/find?text=${id(text)}`),
-  whyFigure: (run: string, place: number, total: string) =>
-    get<WhyFigure>(`/api/runs/${id(run)}/figure?place=${place}&total=${id(total)}`),
-  uncounted: (run: string, place: number, total: string, rows: number[]) =>
-    get<number[]>(`/api/runs/${id(run)}/uncounted?place=${place}&total=${id(total)}&rows=${rows.join(',')}`),
-  whyOrder: (run: string, place: number) => get<WhyOrder>(`/api/runs/${id(run)}/order?place=${place}`),
-  rowsBehind: (run: string, place: number, offset: number, fields?: string[]) =>
-    get<RowsBehind>(`/api/runs/${id(run)}/rows?place=${place}&offset=${offset}${shownFields(fields)}`),
+  whyFigure: (run: string, figure: string) =>
+    get<WhyFigure>(`/api/runs/${id(run)}/figure?figure=${id(figure)}`),
+  uncounted: (run: string, figure: string, rows: number[]) =>
+    get<number[]>(`/api/runs/${id(run)}/uncounted?figure=${id(figure)}&rows=${rows.join(',')}`),
+  whyOrder: (run: string, group: string) => get<WhyOrder>(`/api/runs/${id(run)}/order?group=${id(group)}`),
+  rowsBehind: (run: string, group: string, offset: number, fields?: string[]) =>
+    get<RowsBehind>(`/api/runs/${id(run)}/rows?group=${id(group)}&offset=${offset}${shownFields(fields)}`),
   droppedRows: (run: string, filter: string, offset: number, fields?: string[]) =>
     get<RowsBehind>(
       `/api/runs/${id(run)}/dropped?filter=${id(filter)}&offset=${offset}${shownFields(fields)}`,
@@ -394,20 +394,21 @@ export const api = {
     get<FieldValue[]>(
       `/api/runs/${id(run)}/fields/values?block=${id(block)}&field=${id(field)}&find=${encodeURIComponent(find)}`,
     ),
-  path: (run: string, place: number) => get<PathStep[]>(`/api/runs/${id(run)}/path?place=${place}`),
+  path: (run: string, group: string) => get<PathStep[]>(`/api/runs/${id(run)}/path?group=${id(group)}`),
   together: (run: string, figures: string[]) =>
     get<SelectionSummary>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
   run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
   cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
   page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),
   marks: (run: string) => get<MarkedPlaces>(`/api/runs/${id(run)}/marks`),
-  outline: (run: string, below: number) => get<OutlineEntry[]>(`/api/runs/${id(run)}/outline?below=${below}`),
+  outline: (run: string, below?: string) =>
+    get<OutlineEntry[]>(`/api/runs/${id(run)}/outline${below ? `?below=${id(below)}` : ''}`),
   /** @param protect whether what a spreadsheet would run as a formula gets an apostrophe */
   file: (run: string, format: string, protect: boolean) =>
     named(`/api/runs/${id(run)}/file?format=${format}&protect=${protect}`),
-  figureAtSource: (run: string, place: number, total: string) =>
-    get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?place=${place}&total=${id(total)}`),
-  rowsFile: (run: string, place: number, fields?: string[]) =>
-    named(`/api/runs/${id(run)}/rows/file?place=${place}${shownFields(fields)}`),
+  figureAtSource: (run: string, figure: string) =>
+    get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?figure=${id(figure)}`),
+  rowsFile: (run: string, group: string, fields?: string[]) =>
+    named(`/api/runs/${id(run)}/rows/file?group=${id(group)}${shownFields(fields)}`),
   events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
 }

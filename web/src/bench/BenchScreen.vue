@@ -51,7 +51,7 @@ const {
   chooseNone,
   why,
   droppedBy,
-  rowsPlace,
+  rowsOf,
   select,
   said,
   wrong,
@@ -222,9 +222,9 @@ const {
           <WhyPanel
             v-if="why && run"
             :run="run.id"
-            :place="why.place"
-            :total="why.total"
-            @rows="(place) => (rowsPlace = place)"
+            :group="why.group"
+            :figure="why.figure"
+            @rows="(group) => (rowsOf = group)"
             @close="why = undefined"
           />
         </InspectorPanel>
@@ -235,9 +235,9 @@ const {
     <RowsDialog
       v-if="run"
       :run="run.id"
-      :place="rowsPlace"
+      :group="rowsOf"
       :dropped="droppedBy"
-      @close="((rowsPlace = undefined), (droppedBy = undefined))"
+      @close="((rowsOf = undefined), (droppedBy = undefined))"
     />
     <BenchDialogs
       ref="dialogs"

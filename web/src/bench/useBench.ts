@@ -71,7 +71,7 @@ export function useBench(id: string) {
     menu: (event) => dialogs.value?.showMenu(event),
     work: (id) => (worked.value = id),
   })
-  const { why, rowsPlace, droppedBy, select } = hands
+  const { why, rowsOf, droppedBy, select } = hands
   const saving = useSaving(id, whole, editing, {
     begin: history.begin,
     show: () => shown.again(),
@@ -224,7 +224,7 @@ export function useBench(id: string) {
     together,
     chooseNone,
     why,
-    rowsPlace,
+    rowsOf,
     droppedBy,
     select,
     said,

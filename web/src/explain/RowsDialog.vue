@@ -11,8 +11,8 @@ import { words } from '@/words'
 
 const props = defineProps<{
   run: string
-  /** The group whose rows are shown. */
-  place?: number
+  /** Address of the group whose rows are shown. */
+  group?: string
   /** Or the filter whose dropped rows are. */
   dropped?: string
 }>()
@@ -20,7 +20,7 @@ const emit = defineEmits<{ close: [] }>()
 
 const AT_ONCE = 100
 const visible = computed({
-  get: () => props.place !== undefined || props.dropped !== undefined,
+  get: () => props.group !== undefined || props.dropped !== undefined,
   set: (v) => !v && emit('close'),
 })
 
@@ -29,10 +29,10 @@ const fields = ref<string[]>()
 
 const { rows, problem, hasEarlier, hasLater, earlier, later } = useRowsAtATime(
   AT_ONCE,
-  () => (visible.value ? `${props.run} ${props.place ?? props.dropped} ${fields.value}` : undefined),
+  () => (visible.value ? `${props.run} ${props.group ?? props.dropped} ${fields.value}` : undefined),
   (offset) =>
     props.dropped === undefined
-      ? api.rowsBehind(props.run, props.place!, offset, fields.value)
+      ? api.rowsBehind(props.run, props.group!, offset, fields.value)
       : api.droppedRows(props.run, props.dropped, offset, fields.value),
 )
 
@@ -40,7 +40,7 @@ async function saveRows() {
   try {
     saveFile(
       await (props.dropped === undefined
-        ? api.rowsFile(props.run, props.place!, fields.value)
+        ? api.rowsFile(props.run, props.group!, fields.value)
         : api.droppedFile(props.run, props.dropped, fields.value)),
     )
   } catch (e) {

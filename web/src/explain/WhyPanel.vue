@@ -4,10 +4,10 @@ import { ref, watch } from 'vue'
 import { api, ApiError, type SourceAnswer, type WhyFigure, type WhyOrder } from '@/api/client'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; place: number; total?: string }>()
-const emit = defineEmits<{ rows: [place: number]; close: [] }>()
+const props = defineProps<{ run: string; group: string; figure?: string }>()
+const emit = defineEmits<{ rows: [group: string]; close: [] }>()
 
-const figure = ref<WhyFigure>()
+const explained = ref<WhyFigure>()
 const order = ref<WhyOrder>()
 const problem = ref('')
 const asked = ref<SourceAnswer>()
@@ -15,11 +15,11 @@ const asking = ref(false)
 
 /** Has the source itself compute the figure. */
 async function askSource() {
-  const { run, place, total } = props
+  const { run, figure } = props
   asking.value = true
   try {
-    const answer = await api.figureAtSource(run, place, total!)
-    if (run === props.run && place === props.place && total === props.total) {
+    const answer = await api.figureAtSource(run, figure!)
+    if (run === props.run && figure === props.figure) {
       asked.value = answer
     }
   } catch (e) {
@@ -36,18 +36,18 @@ function noneIfMissing(e: unknown): undefined {
 }
 
 watch(
-  () => [props.run, props.place, props.total] as const,
-  async ([run, place, total]) => {
+  () => [props.run, props.group, props.figure] as const,
+  async ([run, group, figure]) => {
     problem.value = ''
     asked.value = undefined
     try {
       const [why, stands] = await Promise.all([
-        total ? api.whyFigure(run, place, total) : undefined,
+        figure ? api.whyFigure(run, figure) : undefined,
         // A whole block stands in no order.
-        place > 0 ? api.whyOrder(run, place).catch(noneIfMissing) : undefined,
+        api.whyOrder(run, group).catch(noneIfMissing),
       ])
-      if (run === props.run && place === props.place) {
-        figure.value = why
+      if (run === props.run && group === props.group) {
+        explained.value = why
         order.value = stands
       }
     } catch (e) {
@@ -59,9 +59,9 @@ watch(
 </script>
 
 <template>
-  <section class="why" :aria-label="figure ? words.why.figure : words.why.order">
+  <section class="why" :aria-label="explained ? words.why.figure : words.why.order">
     <header>
-      <h2>{{ figure ? words.why.figure : words.why.order }}</h2>
+      <h2>{{ explained ? words.why.figure : words.why.order }}</h2>
       <Button
         icon="pi pi-times"
         text
@@ -72,33 +72,33 @@ watch(
       />
     </header>
     <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
-    <template v-if="figure">
+    <template v-if="explained">
       <p class="figure">
-        <span>{{ figure.label }}</span><strong>{{ figure.figure || words.why.blank }}</strong>
+        <span>{{ explained.label }}</span><strong>{{ explained.figure || words.why.blank }}</strong>
       </p>
       <dl>
         <dt>{{ words.why.formula }}</dt>
         <dd>
-          {{ figure.formula }} <code>{{ figure.expression }}</code>
+          {{ explained.formula }} <code>{{ explained.expression }}</code>
         </dd>
-        <template v-if="figure.exact">
+        <template v-if="explained.exact">
           <dt>{{ words.why.exact }}</dt>
-          <dd class="number">{{ figure.exact }}</dd>
+          <dd class="number">{{ explained.exact }}</dd>
         </template>
         <dt>{{ words.why.scope }}</dt>
-        <dd>{{ figure.scope.join(' › ') }}</dd>
-        <template v-if="figure.conditions.length">
+        <dd>{{ explained.scope.join(' › ') }}</dd>
+        <template v-if="explained.conditions.length">
           <dt>{{ words.why.conditions }}</dt>
           <dd>
             <ul>
-              <li v-for="condition in figure.conditions" :key="condition">{{ condition }}</li>
+              <li v-for="condition in explained.conditions" :key="condition">{{ condition }}</li>
             </ul>
           </dd>
         </template>
         <dt>{{ words.why.counted }}</dt>
-        <dd>{{ figure.counted || words.why.notCounted }}</dd>
+        <dd>{{ explained.counted || words.why.notCounted }}</dd>
       </dl>
-      <p v-if="figure.recounted" class="recounted">{{ figure.recounted }}</p>
+      <p v-if="explained.recounted" class="recounted">{{ explained.recounted }}</p>
       <div v-if="asked" class="recounted" role="status">
         <template v-if="asked.asked">
           {{ words.why.sourceSays(asked.asked.source, asked.asked.figure, asked.asked.same) }}
@@ -119,12 +119,12 @@ watch(
         :loading="asking"
         @click="askSource"
       />
-      <ul v-if="figure.remarks.length" class="remarks">
-        <li v-for="remark in figure.remarks" :key="remark">{{ remark }}</li>
+      <ul v-if="explained.remarks.length" class="remarks">
+        <li v-for="remark in explained.remarks" :key="remark">{{ remark }}</li>
       </ul>
     </template>
     <template v-if="order">
-      <h3 v-if="figure">{{ words.why.order }}</h3>
+      <h3 v-if="explained">{{ words.why.order }}</h3>
       <p class="rule">{{ words.why.ordered(order.rule) }}</p>
       <table>
         <thead>
@@ -134,7 +134,7 @@ watch(
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(sibling, i) in order.siblings" :key="sibling.place" :class="{ self: sibling.self }">
+          <tr v-for="(sibling, i) in order.siblings" :key="sibling.group" :class="{ self: sibling.self }">
             <th scope="row">{{ order.before + i + 1 }}. {{ sibling.label }}</th>
             <td v-for="(value, j) in sibling.values" :key="j" class="number">{{ value }}</td>
           </tr>
@@ -148,7 +148,7 @@ watch(
       outlined
       size="small"
       :title="words.why.rowsHint"
-      @click="emit('rows', place)"
+      @click="emit('rows', group)"
     />
   </section>
 </template>

@@ -13,7 +13,7 @@ import {
   type Cell,
   type Fill,
 } from './geometry'
-import { figureKey } from './figureKey'
+import { figureAddress } from './figureAddress'
 import { hitOf, type Hit } from './hit'
 import PageBraces from './PageBraces.vue'
 import { useLight, type Uncounted } from './useLight'
@@ -24,10 +24,10 @@ const props = defineProps<{
   zoom: number
   continuous?: boolean
   uncounted?: Uncounted
-  /** Keys of the figures that are chosen. */
+  /** Addresses of the figures that are chosen. */
   chosen?: string[]
-  /** What is being explained: a figure of a group, or the group. */
-  explained?: { place: number; total?: string }
+  /** What is being explained, by their addresses: a figure of a group, or the group. */
+  explained?: { group: string; figure?: string }
   /** Whether the first column stays in sight where the list is scrolled sideways, by as much as the style --held says. */
   held?: boolean
 }>()
@@ -139,19 +139,19 @@ function onLeave() {
 }
 
 function isChosen(band: Band, cell: Cell): boolean {
-  const key = props.chosen?.length ? figureKey(props.page, band, cell) : undefined
+  const key = props.chosen?.length ? figureAddress(props.page, band, cell) : undefined
   return key !== undefined && props.chosen!.includes(key)
 }
 
 /** The figure itself, or what is printed of the group but its figures. */
 function isExplained(band: Band, cell: Cell): boolean {
   const { explained, page } = props
-  if (!explained || page.nodes[cell.node]?.place !== explained.place) {
+  if (!explained || page.nodes[cell.node]?.address !== explained.group) {
     return false
   }
-  return explained.total === undefined
+  return explained.figure === undefined
     ? band.row < 0 && !cell.figure
-    : figureKey(page, band, cell) === `${explained.place}:${explained.total}`
+    : figureAddress(page, band, cell) === explained.figure
 }
 
 function cellRole(band: Band): string {

@@ -1,9 +1,10 @@
+import { figureOf } from './figureAddress'
 import { ref, watch, type Ref } from 'vue'
 import { inside, type Band, type Cell } from './geometry'
 import type { PageView } from '@/api/client'
 
 /** Asks which of some rows of a group do not count in a total of it. */
-export type Uncounted = (place: number, total: string, rows: number[]) => Promise<number[]>
+export type Uncounted = (figure: string, rows: number[]) => Promise<number[]>
 
 const PAUSE_MILLISECONDS = 120
 const TOTALLING: Band['role'][] = ['TOTALS', 'GRAND_TOTAL']
@@ -35,9 +36,9 @@ export function useLight(page: Readonly<Ref<PageView>>, bands: Readonly<Ref<Band
   }
 
   async function ask(find: Uncounted, node: number, total: string, mine: number) {
-    const group = page.value.nodes[node]!
+    const group = page.value.nodes[node]!.address
     const rows = bands.value.filter((b) => b.row >= 0 && inside(page.value, b.node, node)).map((b) => b.row)
-    const found = rows.length ? await find(group.place, total, rows).catch(() => []) : []
+    const found = rows.length ? await find(figureOf(group, total), rows).catch(() => []) : []
     if (mine === asked) {
       leftOut.value = new Set(found)
     }

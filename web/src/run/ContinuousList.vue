@@ -14,7 +14,7 @@ const props = defineProps<{
   zoom: number
   uncounted: Uncounted
   chosen: string[]
-  explained?: { place: number; total?: string }
+  explained?: { group: string; figure?: string }
   /** Whether there is little room: the first column stays in sight. */
   narrow?: boolean
 }>()

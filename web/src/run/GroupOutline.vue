@@ -4,17 +4,17 @@ import { api, type OutlineEntry } from '@/api/client'
 import { onTreeFocus, onTreeKey } from '@/shell/tree'
 import { words } from '@/words'
 
-const props = defineProps<{ run: string; below?: number }>()
+const props = defineProps<{ run: string; below?: string }>()
 const emit = defineEmits<{ open: [entry: OutlineEntry] }>()
 
 const entries = ref<OutlineEntry[]>()
-const expanded = ref(new Set<number>())
+const expanded = ref(new Set<string>())
 
 watch(
   () => props.run,
   async (run) => {
     expanded.value = new Set()
-    const found = await api.outline(run, props.below ?? 0).catch(() => [])
+    const found = await api.outline(run, props.below).catch(() => [])
     if (run === props.run) {
       entries.value = found
     }
@@ -24,8 +24,8 @@ watch(
 
 function toggle(entry: OutlineEntry) {
   const next = new Set(expanded.value)
-  if (!next.delete(entry.place)) {
-    next.add(entry.place)
+  if (!next.delete(entry.group)) {
+    next.add(entry.group)
   }
   expanded.value = next
 }
@@ -43,10 +43,10 @@ function toggle(entry: OutlineEntry) {
   >
     <li
       v-for="(entry, i) in entries"
-      :key="entry.place"
+      :key="entry.group"
       role="treeitem"
       :tabindex="below === undefined && i === 0 ? 0 : -1"
-      :aria-expanded="entry.children ? expanded.has(entry.place) : undefined"
+      :aria-expanded="entry.children ? expanded.has(entry.group) : undefined"
       :aria-label="`${entry.label}, ${words.run.onPage(entry.page)}`"
       @keydown.enter.stop.prevent="emit('open', entry)"
       @tree-toggle.stop="entry.children && toggle(entry)"
@@ -57,11 +57,11 @@ function toggle(entry: OutlineEntry) {
           class="toggle"
           type="button"
           tabindex="-1"
-          :aria-label="`${expanded.has(entry.place) ? words.run.collapse : words.run.expand}: ${entry.label}`"
+          :aria-label="`${expanded.has(entry.group) ? words.run.collapse : words.run.expand}: ${entry.label}`"
           @click="toggle(entry)"
         >
           <i
-            :class="expanded.has(entry.place) ? 'pi pi-angle-down' : 'pi pi-angle-right'"
+            :class="expanded.has(entry.group) ? 'pi pi-angle-down' : 'pi pi-angle-right'"
             aria-hidden="true"
           />
         </button>
@@ -72,9 +72,9 @@ function toggle(entry: OutlineEntry) {
         <span class="page" aria-hidden="true">{{ entry.page }}</span>
       </div>
       <GroupOutline
-        v-if="expanded.has(entry.place)"
+        v-if="expanded.has(entry.group)"
         :run="run"
-        :below="entry.place"
+        :below="entry.group"
         @open="(inner: OutlineEntry) => emit('open', inner)"
       />
     </li>

@@ -35,13 +35,12 @@ const views = useTemplateRef('views')
 const desk = useTemplateRef('desk')
 const list = useTemplateRef('list')
 
-const uncounted = (place: number, total: string, rows: number[]) =>
-  api.uncounted(props.run!.id, place, total, rows)
+const uncounted = (figure: string, rows: number[]) => api.uncounted(props.run!.id, figure, rows)
 
 // What the hands hold belongs to the screen; here it is only let go.
 const gestures = props.hands
 const closeWhy = () => (gestures.why.value = undefined)
-const showRows = (place: number) => (gestures.rowsPlace.value = place)
+const showRows = (group: string) => (gestures.rowsOf.value = group)
 
 defineExpose({
   toTop: () => desk.value?.scrollTo({ top: 0 }),
@@ -74,7 +73,7 @@ defineExpose({
         @pick="(hit, event) => hands.onPick(sheet, hit, event)"
         @open="(hit) => hands.onOpen(sheet, hit)"
         @menu="(hit, event) => hands.onMenu(sheet, hit, event)"
-        @brace="(node, event) => hands.offerGroup(sheet.nodes[node]!.place, event)"
+        @brace="(node, event) => hands.offerGroup(sheet.nodes[node]!.address, event)"
       >
         <template #default="{ bands, scale }">
           <ColumnEdges
@@ -100,7 +99,7 @@ defineExpose({
       @pick="hands.onPick"
       @open="hands.onOpen"
       @menu="hands.onMenu"
-      @brace="(sheet, node, event) => hands.offerGroup(sheet.nodes[node]!.place, event)"
+      @brace="(sheet, node, event) => hands.offerGroup(sheet.nodes[node]!.address, event)"
       @width="hands.setWidth"
       @fit="(column) => hands.setWidth(column, 'fit')"
     />
@@ -115,8 +114,8 @@ defineExpose({
     <aside v-if="hands.why.value && run" class="explanation" :aria-label="words.bench.inspector.whyHint">
       <WhyPanel
         :run="run.id"
-        :place="hands.why.value.place"
-        :total="hands.why.value.total"
+        :group="hands.why.value.group"
+        :figure="hands.why.value.figure"
         @rows="showRows"
         @close="closeWhy"
       />

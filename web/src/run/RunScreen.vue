@@ -110,7 +110,7 @@ const hands = useReaderGestures(run, page, looked, {
   pageNow: () => number.value,
   menu: () => readerMenu.value,
 })
-const { why, rowsPlace, items: menuItems } = hands
+const { why, rowsOf, items: menuItems } = hands
 
 const done = computed(() => run.value?.state === 'DONE')
 /** A report wider than its paper has no pages, but its figures. */
@@ -343,7 +343,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       />
       <p :class="announcement ? 'told' : 'visually-hidden'" role="status">{{ announcement }}</p>
       <CommandMenu ref="readerMenu" :items="menuItems" />
-      <RowsDialog v-if="run && done" :run="run.id" :place="rowsPlace" @close="rowsPlace = undefined" />
+      <RowsDialog v-if="run && done" :run="run.id" :group="rowsOf" @close="rowsOf = undefined" />
       <CommandPalette v-model:visible="paletteOpen" :commands="commands" />
       <HelpSheet v-model:visible="helpOpen" :commands="commands" :gestures="text.gestures" />
     </main>

@@ -4,7 +4,7 @@ import { useDoubleClick } from './useDoubleClick'
 import { useReaderMenu } from './useReaderMenu'
 import type { useView } from './useView'
 import { api, type PageView, type RunView } from '@/api/client'
-import { figureKey } from '@/paper/figureKey'
+import { figureAddress } from '@/paper/figureAddress'
 import { allCells } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 import { words } from '@/words'
@@ -45,38 +45,38 @@ export function useReaderGestures(
     menu: () => { show: (event: MouseEvent) => void; hide: () => void } | null
   },
 ) {
-  const why = shallowRef<{ place: number; total?: string }>()
-  const rowsPlace = ref<number>()
+  const why = shallowRef<{ group: string; figure?: string }>()
+  const rowsOf = ref<string>()
   /** What levels are called, as far as menus have told. */
   const levelNames = new Map<string, string>()
 
-  function openRows(place: number) {
+  function openRows(group: string) {
     act.menu()?.hide()
-    rowsPlace.value = place
+    rowsOf.value = group
   }
   const double = useDoubleClick(openRows)
   useEventListener(window, 'click', double.onClickCapture, true)
 
   function onPick(sheet: PageView, hit: Hit, event: MouseEvent) {
-    const place = sheet.nodes[hit.node]!.place
+    const group = sheet.nodes[hit.node]!.address
+    const figure = hit.cell && figureAddress(sheet, hit.band, hit.cell)
     if (event.ctrlKey || event.metaKey) {
-      const figure = hit.cell && figureKey(sheet, hit.band, hit.cell)
       if (figure) {
         act.choose(figure)
       }
       return
     }
     if (opens(hit)) {
-      double.met(place, event)
+      double.met(group, event)
     }
     if (hit.band.role === 'COLUMN_HEADINGS' && hit.column) {
       turnOrder(hit.column, event.shiftKey)
     } else if (isTotal(sheet, hit)) {
-      why.value = { place, total: hit.part }
+      why.value = { group, figure }
     } else if (isGroup(sheet, hit)) {
-      void offerGroup(place, event)
+      void offerGroup(group, event)
     } else if (hit.band.role === 'OTHER_ROWS') {
-      void offerGroup(place, event, undefined, otherRows(sheet, hit))
+      void offerGroup(group, event, undefined, otherRows(sheet, hit))
     }
   }
 
@@ -85,24 +85,24 @@ export function useReaderGestures(
       target.value = { kind: 'column', column: hit.column }
       act.menu()?.show(event)
     } else {
-      const total = isTotal(sheet, hit) ? hit.part : undefined
-      void offerGroup(sheet.nodes[hit.node]!.place, event, total, otherRows(sheet, hit))
+      const figure = isTotal(sheet, hit) ? figureAddress(sheet, hit.band, hit.cell!) : undefined
+      void offerGroup(sheet.nodes[hit.node]!.address, event, figure, otherRows(sheet, hit))
     }
   }
 
   function onOpen(sheet: PageView, hit: Hit) {
     if (opens(hit) && !double.isAgain()) {
-      openRows(sheet.nodes[hit.node]!.place)
+      openRows(sheet.nodes[hit.node]!.address)
     }
   }
 
-  async function offerGroup(place: number, event: MouseEvent, total?: string, rows?: string) {
-    const path = await api.path(run.value!.id, place).catch(() => [])
+  async function offerGroup(group: string, event: MouseEvent, figure?: string, rows?: string) {
+    const path = await api.path(run.value!.id, group).catch(() => [])
     path.forEach((step) => levelNames.set(step.level, step.name))
     if (rows) {
       levelNames.set(rows, words.why.row)
     }
-    target.value = { kind: 'group', path, place, total, otherRows: rows }
+    target.value = { kind: 'group', path, group, figure, otherRows: rows }
     await nextTick()
     act.menu()?.show(event)
   }
@@ -136,8 +136,8 @@ export function useReaderGestures(
       act.run()
     },
     isFolded: () => looked.view().downTo !== undefined,
-    why: (place, total) => (why.value = { place, total }),
-    rows: (place) => (rowsPlace.value = place),
+    why: (group, figure) => (why.value = { group, figure }),
+    rows: (group) => (rowsOf.value = group),
   })
 
   function turnOrder(column: string, adds: boolean) {
@@ -153,5 +153,5 @@ export function useReaderGestures(
     act.run(act.pageNow())
   }
 
-  return { why, rowsPlace, levelNames, items, onPick, onMenu, onOpen, offerGroup, setWidth }
+  return { why, rowsOf, levelNames, items, onPick, onMenu, onOpen, offerGroup, setWidth }
 }

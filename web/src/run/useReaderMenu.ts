@@ -6,7 +6,7 @@ import { words } from '@/words'
 /** What a reader points at: a heading, or a group and perhaps a figure of it, or what stands for its other rows. */
 export type Target =
   | { kind: 'column'; column: string }
-  | { kind: 'group'; path: PathStep[]; place: number; total?: string; otherRows?: string }
+  | { kind: 'group'; path: PathStep[]; group: string; figure?: string; otherRows?: string }
 
 /** What can be done to it, as the screen does it. */
 export interface ReaderActions {
@@ -22,8 +22,8 @@ export interface ReaderActions {
   showAll: (level: string) => void
   fold: (level: string | undefined) => void
   isFolded: () => boolean
-  why: (place: number, total?: string) => void
-  rows: (place: number) => void
+  why: (group: string, figure?: string) => void
+  rows: (group: string) => void
 }
 
 const WIDER_POINTS = 10
@@ -47,7 +47,7 @@ export function useReaderMenu(act: ReaderActions) {
     ]
   }
 
-  function ofGroup(path: PathStep[], place: number, total?: string, otherRows?: string) {
+  function ofGroup(path: PathStep[], group: string, figure?: string, otherRows?: string) {
     const last = path.at(-1)
     const ofOthers = last?.others
       ? [{ label: words.why.showAll(last.name), command: () => act.showAll(last.level) }]
@@ -82,12 +82,12 @@ export function useReaderMenu(act: ReaderActions) {
           ]
         : [],
     )
-    const figure = total
-      ? [{ label: words.why.figure, keys: 'Space', command: () => act.why(place, total) }]
+    const ofFigure = figure
+      ? [{ label: words.why.figure, keys: 'Space', command: () => act.why(group, figure) }]
       : []
-    const order = last ? [{ label: words.why.order, command: () => act.why(place) }] : []
+    const order = last ? [{ label: words.why.order, command: () => act.why(group) }] : []
     return [
-      ...figure,
+      ...ofFigure,
       ...narrowing,
       ...(last && isOne ? act.someOf(last.level) : []),
       ...ofOthers,
@@ -95,7 +95,7 @@ export function useReaderMenu(act: ReaderActions) {
       ...folding,
       ...unfolding,
       ...order,
-      { label: words.why.rows, keys: 'Enter', command: () => act.rows(place) },
+      { label: words.why.rows, keys: 'Enter', command: () => act.rows(group) },
     ]
   }
 
@@ -104,7 +104,7 @@ export function useReaderMenu(act: ReaderActions) {
     if (!at) {
       return []
     }
-    return at.kind === 'column' ? ofColumn(at.column) : ofGroup(at.path, at.place, at.total, at.otherRows)
+    return at.kind === 'column' ? ofColumn(at.column) : ofGroup(at.path, at.group, at.figure, at.otherRows)
   })
   return { target, items }
 }

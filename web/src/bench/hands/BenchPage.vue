@@ -41,8 +41,7 @@ const desk = useTemplateRef('desk')
 const isEmpty = computed(() => props.report.blocks.every((one) => isTable(one) && one.columns.length === 0))
 const editing = computed(() => props.inPlace.editing.value)
 
-const uncounted = (place: number, total: string, rows: number[]) =>
-  api.uncounted(props.preview!.run!.id, place, total, rows)
+const uncounted = (figure: string, rows: number[]) => api.uncounted(props.preview!.run!.id, figure, rows)
 
 function keepText(value: string) {
   const edit = editing.value

@@ -3,7 +3,7 @@ import { partOf, same, type Part } from '../parts'
 import type { useBenchEdits } from '../useBenchEdits'
 import type { useInPlace } from './useInPlace'
 import type { PageView, Report } from '@/api/client'
-import { figureKey } from '@/paper/figureKey'
+import { figureAddress, figureOf } from '@/paper/figureAddress'
 import { firstCellOf } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 
@@ -23,8 +23,8 @@ export function useBenchHands(
     work: (block: string) => void
   },
 ) {
-  const why = shallowRef<{ place: number; total?: string }>()
-  const rowsPlace = ref<number>()
+  const why = shallowRef<{ group: string; figure?: string }>()
+  const rowsOf = ref<string>()
   /** The filter whose dropped rows are shown. */
   const droppedBy = ref<string>()
 
@@ -52,7 +52,7 @@ export function useBenchHands(
     if (!page.value || !report.value) {
       return
     }
-    const figure = hit.cell && figureKey(page.value, hit.band, hit.cell)
+    const figure = hit.cell && figureAddress(page.value, hit.band, hit.cell)
     if (figure && (event.ctrlKey || event.metaKey)) {
       act.choose(figure)
       return
@@ -60,13 +60,13 @@ export function useBenchHands(
     act.work(page.value.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     select(part, event)
-    const place = page.value.nodes[hit.node]!.place
+    const group = page.value.nodes[hit.node]!.address
     if (part.kind === 'total' && act.hasRun()) {
-      why.value = { place, total: part.id }
+      why.value = { group, figure: figureOf(group, part.id) }
     } else if (part.kind === 'figure' && hit.part && isFigure(hit) && act.hasRun()) {
-      why.value = { place, total: hit.part }
+      why.value = { group, figure: figureOf(group, hit.part) }
     } else if (part.kind === 'level') {
-      why.value = { place }
+      why.value = { group }
     }
   }
 
@@ -77,7 +77,7 @@ export function useBenchHands(
     act.work(page.value.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     if (part.kind === 'total' || isFigure(hit) || (hit.band.role === 'ROW' && !isText(part))) {
-      rowsPlace.value = page.value.nodes[hit.node]!.place
+      rowsOf.value = page.value.nodes[hit.node]!.address
     } else {
       inPlace.begin(report.value, page.value, zoom.value, part, hit)
     }
@@ -119,21 +119,22 @@ export function useBenchHands(
     }
     if (part.kind === 'total' || part.kind === 'figure') {
       const cell = firstCellOf(shown, part.id)
-      why.value = cell && { place: shown.nodes[cell.node]!.place, total: part.id }
+      const group = cell && shown.nodes[cell.node]!.address
+      why.value = group ? { group, figure: figureOf(group, part.id) } : undefined
     } else if (part.kind === 'level') {
       const node = shown.nodes.find((n) => n.level === part.id)
-      why.value = node && { place: node.place }
+      why.value = node && { group: node.address }
     }
   }
 
   function showRows() {
     explain()
-    rowsPlace.value = why.value?.place
+    rowsOf.value = why.value?.group
   }
 
   return {
     why,
-    rowsPlace,
+    rowsOf,
     droppedBy,
     select,
     onPick,

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -32,6 +34,26 @@ class AskedDaysTest {
         Bench.button(page, "Complete days only").click();
         assertThat(paper).containsText("Ordered: 1 October 2026 to 19 November 2026");
         assertThat(page.getByText("The data are complete until")).hasCount(0);
+    }
+
+    @Test
+    void aWrongPeriodIsNotRunWhileItIsStillBeingLookedAt() {
+        Page page = PRODUCT.signedIn("reader", "/reports/sales-by-fiscal-year");
+        Product.quick(page);
+        assertThat(page.locator(".paper")).isVisible();
+        List<String> runs = new ArrayList<>();
+        page.onRequest(request -> {
+            if (request.method().equals("POST") && request.url().endsWith("/api/runs")) {
+                runs.add(request.postData());
+            }
+        });
+        Locator days = page.getByLabel("Days", new Page.GetByLabelOptions().setExact(true));
+        Product.late(page, 700);
+        days.fill("2026-04-01 to 2026-03-01");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("swap them");
+        days.fill("2026-04-01 to 2026-04-02");
+        assertThat(page.locator(".paper").first()).containsText("Ordered: 1 April 2026 to 2 April 2026");
+        org.assertj.core.api.Assertions.assertThat(runs).hasSize(1);
     }
 
     @Test
@@ -179,7 +201,7 @@ class AskedDaysTest {
 
     @Test
     void tomorrowTheLastSevenDaysAreOthers(@TempDir Path data) throws Exception {
-        Product.Server server = Product.Server.start(data, 0);
+        DemoServer server = DemoServer.start(data, 0);
         try {
             Page page = PRODUCT.openAt(server.address() + "/reports/last-days?period=last+7+days");
             Product.signIn(page, "reader");

@@ -351,7 +351,7 @@ class BenchTest {
     @Test
     void aClosedBrowserALostSessionAndAStoppedServerLoseNothing() throws Exception {
         Path data = Files.createTempDirectory("grammatus-crash");
-        Product.Server server = Product.Server.start(data, 0);
+        DemoServer server = DemoServer.start(data, 0);
         int port = java.net.URI.create(server.address()).getPort();
         Page page = PRODUCT.openAt(server.address() + "/reports");
         Product.signIn(page, "author");
@@ -363,7 +363,7 @@ class BenchTest {
         server.process().destroyForcibly().waitFor();
         page.getByLabel("Add Depot as a column").click();
         assertThat(page.locator(".state")).containsText("the draft is kept in this browser");
-        server = Product.Server.start(data, port);
+        server = DemoServer.start(data, port);
         // A server that was stopped knows no sessions; whoever signs in again is back where they were.
         page.waitForURL(url -> url.contains("sign-in"));
         Product.signIn(page, "author");

@@ -252,4 +252,33 @@ class HandsTest {
         List<String> offered = bench.page().locator(".picker .option span").allTextContents();
         assertThat(offered).contains("Ordered, fiscal year", "Ordered, fiscal quarter");
     }
+
+    private static Locator align(Bench bench) {
+        return bench.inspector().locator(".field").filter(new Locator.FilterOptions().setHasText("Alignment"));
+    }
+
+    @Test
+    void theLookOfAColumnIsGivenToAllThatAreSelectedInOneStep() {
+        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/quiet-apiaries"));
+        Page page = bench.page();
+        bench.heading("Region").click();
+        bench.choose(bench.field("Alignment"), "right");
+        bench.heading("Region").click();
+        page.keyboard().press("Control+Alt+C");
+        bench.heading("Town").click();
+        page.keyboard().press("Shift+ArrowRight");
+        bench.edit(() -> page.keyboard().press("Control+Alt+V"));
+        assertThat(bench.undoName()).isEqualTo("a look");
+        bench.heading("Customer type").click();
+        assertThat(align(bench)).containsText("right");
+        bench.heading("Town").click();
+        assertThat(align(bench)).containsText("right");
+        bench.edit(() -> page.keyboard().press("Control+Alt+0"));
+        assertThat(align(bench)).containsText("as its type");
+        bench.edit(() -> page.keyboard().press("Control+z"));
+        bench.edit(() -> page.keyboard().press("Control+z"));
+        bench.heading("Customer type").click();
+        assertThat(align(bench)).containsText("as its type");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    }
 }

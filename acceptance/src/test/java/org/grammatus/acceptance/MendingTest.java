@@ -22,14 +22,14 @@ class MendingTest {
     @RegisterExtension
     static final Product PRODUCT = new Product();
 
-    private static void stop(Product.Server server) throws InterruptedException {
+    private static void stop(DemoServer server) throws InterruptedException {
         server.process().destroy();
         server.process().waitFor(30, TimeUnit.SECONDS);
     }
 
     @Test
     void anAdministratorMendsADamagedReportInTheBrowser(@TempDir Path data) throws Exception {
-        Product.Server server = Product.Server.start(data, 0);
+        DemoServer server = DemoServer.start(data, 0);
         String id;
         String whole;
         try {
@@ -50,7 +50,7 @@ class MendingTest {
                     .getString(1);
             statement.execute("UPDATE report SET definition = substr(definition, 1, 60) WHERE id = '" + id + "'");
         }
-        server = Product.Server.start(data, 0);
+        server = DemoServer.start(data, 0);
         try {
             Page page = PRODUCT.openAt(server.address() + "/sources");
             Product.signIn(page, "admin");

@@ -10,11 +10,8 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ReducedMotion;
-import java.io.BufferedReader;
 import java.io.File;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -22,8 +19,6 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -31,9 +26,6 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 /** The packaged product and one browser, started once for all tests of a lane. */
 public final class Product implements BeforeAllCallback, AfterEachCallback {
 
-    static final Path JAR = Path.of(System.getProperty("grammatus.jar"));
-
-    private static final Pattern ADDRESS = Pattern.compile("Grammatus is ready: +(http://\\S+)");
     private static final List<String> BROWSER_FLAGS = List.of(
             "--no-sandbox",
             "--disable-gpu",
@@ -132,7 +124,7 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
 
     private void start() throws IOException {
         folder = Files.createTempDirectory("grammatus-acceptance");
-        Server started = Server.start(data(), 0);
+        DemoServer started = DemoServer.start(data(), 0);
         server = started.process();
         address = started.address();
         // A server that has just started takes its time for the first page.
@@ -143,45 +135,6 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of(System.getProperty("grammatus.browser", "/usr/bin/chromium")))
                         .setArgs(BROWSER_FLAGS));
-    }
-
-    /**
-     * A server of the packaged product.
-     *
-     * @param address where it answers
-     */
-    record Server(Process process, String address) {
-
-        /** Starts one and returns once it answers. */
-        static Server start(Path data, int port) throws IOException {
-            Process process = new ProcessBuilder(
-                            java(),
-                            // It lives for minutes: the time that better code takes to be made does not come back.
-                            "-XX:TieredStopAtLevel=1",
-                            "-jar",
-                            JAR.toString(),
-                            "demo",
-                            "--port",
-                            Integer.toString(port),
-                            "--data-dir",
-                            data.toString())
-                    .redirectErrorStream(true)
-                    .start();
-            BufferedReader output =
-                    new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-            List<String> said = new ArrayList<>();
-            for (String line = output.readLine(); line != null; line = output.readLine()) {
-                said.add(line);
-                Matcher ready = ADDRESS.matcher(line);
-                if (ready.find()) {
-                    Thread drain = new Thread(() -> output.lines().forEach(System.out::println));
-                    drain.setDaemon(true);
-                    drain.start();
-                    return new Server(process, ready.group(1));
-                }
-            }
-            throw new IllegalStateException("The server did not start:\n" + String.join("\n", said));
-        }
     }
 
     /** Playwright's driver runs on the system's Node.js. */
@@ -197,10 +150,6 @@ public final class Product implements BeforeAllCallback, AfterEachCallback {
                         .toString());
         environment.put("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1");
         return environment;
-    }
-
-    static String java() {
-        return Path.of(System.getProperty("java.home"), "bin", "java").toString();
     }
 
     Path data() {

@@ -21,6 +21,7 @@ class ArchitectureTest {
             "problem",
             "value",
             "choice",
+            "address",
             "words",
             "drawing",
             "typography",

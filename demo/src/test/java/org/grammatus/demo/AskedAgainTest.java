@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.Meaning;
+import org.grammatus.core.address.FigureAddress;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.group.GroupAddresses;
+import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.AskedAgain;
@@ -47,8 +51,11 @@ class AskedAgainTest {
         int places = result.grouped().tree().nodeCount();
         int asked = 0;
         for (int place = 0; place < places; place += 1 + places / 12) {
+            GroupAddress group = new GroupAddresses(result.grouped())
+                    .of(result.grouped().tree().nodeAt(place));
             for (TotalPlan total : result.grouped().plan().totals()) {
-                Optional<AskedAgain> answer = AskedAgain.of(request, result, place, total.id(), READER);
+                Optional<AskedAgain> answer =
+                        AskedAgain.of(request, result, FigureAddress.of(group, total.id()), READER);
                 asked += answer.isPresent() ? 1 : 0;
                 answer.ifPresent(again -> assertThat(again.same())
                         .as("%s: %s says %s", total.value(), again.statement(), again.figure())
@@ -63,13 +70,16 @@ class AskedAgainTest {
         RunRequest request = request("order-scorecard", "2026-01-01/2026-06-30");
         RunResult result = new RunEngine(RunLimits.DEFAULT).run(request, READER, p -> {}, () -> false);
         assertThat(new Printed(result.grouped()).total(0, 0)).isNotEmpty();
+        GroupAddress all = new GroupAddresses(result.grouped()).of(GroupTree.ROOT);
         for (TotalPlan total : result.grouped().plan().totals()) {
             if (total.text().contains("/")) {
-                assertThat(AskedAgain.of(request, result, 0, total.id(), READER))
+                assertThat(AskedAgain.of(request, result, FigureAddress.of(all, total.id()), READER))
                         .isEmpty();
             }
         }
-        assertThat(AskedAgain.of(request, result, 0, "no-such-total", READER)).isEmpty();
-        assertThat(AskedAgain.of(request, result, -1, "t-net", READER)).isEmpty();
+        assertThat(AskedAgain.of(request, result, FigureAddress.of(all, "no-such-total"), READER))
+                .isEmpty();
+        assertThat(AskedAgain.of(request, result, FigureAddress.parse("nowhere#t-net"), READER))
+                .isEmpty();
     }
 }

@@ -13,10 +13,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.grammatus.core.Meaning;
+import org.grammatus.core.address.FigureAddress;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.export.Format;
@@ -148,23 +152,25 @@ class OrderBookTest {
         Explanations explanations = new Explanations(result);
         for (BlockResult table : result.results()) {
             String total = table.grouped().plan().totals().getFirst().id();
+            GroupAddresses addresses = new GroupAddresses(table.grouped());
             for (int place = 0; place < table.places(); place++) {
-                int all = table.firstPlace() + place;
-                assertThat(explanations.figure(all, total)).isPresent();
+                int node = table.grouped().tree().nodeAt(place);
+                GroupAddress group = addresses.of(node);
+                assertThat(addresses.find(group)).hasValue(node);
+                assertThat(explanations.figure(FigureAddress.of(group, total))).isPresent();
                 if (place > 1) {
                     continue;
                 }
                 int rows = explanations
-                        .rows(all, 0, 1, java.util.Optional.empty(), READER)
+                        .rows(group, 0, 1, Optional.empty(), READER)
                         .orElseThrow()
                         .all();
-                int node = table.grouped().tree().nodeAt(place);
                 int depth = table.grouped().tree().depthOf(node);
                 assertThat(rows).isEqualTo(table.grouping().drillDown().rows(node, depth).length);
             }
         }
-        int past = result.results().stream().mapToInt(BlockResult::places).sum();
-        assertThat(explanations.figure(past, "depots-t-orders")).isEmpty();
+        assertThat(explanations.figure(FigureAddress.parse("depots/depot:Nowhere#depots-t-orders")))
+                .isEmpty();
     }
 
     @Test
@@ -229,7 +235,7 @@ class OrderBookTest {
                 .extracting(org.grammatus.runs.TextSearch.Hit::block)
                 .containsExactly(1);
         assertThat(org.grammatus.runs.TextSearch.find(result, "Kiln Yard")).isNotEmpty();
-        assertThat(org.grammatus.runs.Outline.below(result, 0))
+        assertThat(org.grammatus.runs.Outline.below(result, Optional.empty()))
                 .as("each block's title above its groups")
                 .hasSize(result.groupCount() + 3);
     }

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.page.Page;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
@@ -57,12 +59,14 @@ class SameFiguresTest {
 
     @Test
     void theOutlineListsEveryGroupPrintedAsALineToo() {
-        assertThat(listedBelow(0)).isEqualTo(result.grouped().tree().nodeCount() - 1);
+        assertThat(listedBelow(Optional.empty()))
+                .isEqualTo(result.grouped().tree().nodeCount() - 1);
     }
 
-    private static int listedBelow(int place) {
-        return Outline.below(result, place).stream()
-                .mapToInt(entry -> 1 + (entry.children() ? listedBelow(entry.place()) : 0))
+    private static int listedBelow(Optional<GroupAddress> group) {
+        return Outline.below(result, group).stream()
+                .mapToInt(entry ->
+                        1 + (entry.children() ? listedBelow(Optional.of(GroupAddress.parse(entry.group()))) : 0))
                 .sum();
     }
 

@@ -2,6 +2,7 @@ package org.grammatus.runs;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.address.FigureAddress;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Scalars;
@@ -36,29 +37,25 @@ public record AskedAgain(String source, String statement, String figure, boolean
      * Asks for a total of a group.
      *
      * @param request that the run was made for
-     * @param place the group's place in the run's tree
-     * @param total the total's id
      * @return none where no single statement says what the figure is, or the source may see something differently than the engine
      * @throws org.grammatus.sources.SourceException if the source cannot be asked
      */
     public static Optional<AskedAgain> of(
-            RunRequest request, RunResult result, int place, String total, DatasetReader reader) {
-        Optional<BlockResult> table = result.at(place);
-        if (table.isEmpty()) {
+            RunRequest request, RunResult result, FigureAddress figure, DatasetReader reader) {
+        Optional<RunResult.At> at = result.at(figure.group());
+        if (at.isEmpty()) {
             return Optional.empty();
         }
-        Grouped grouped = table.get().grouped();
-        int own = place - table.get().firstPlace();
-        Optional<List<PathStep>> path = new Explanations(result).path(place);
-        int index = index(grouped.plan(), total);
-        if (path.isEmpty()
-                || index < 0
+        Grouped grouped = at.get().table().grouped();
+        int node = at.get().node();
+        List<PathStep> path = new Explanations(result).path(figure.group()).orElseThrow();
+        int index = index(grouped.plan(), figure.part());
+        if (index < 0
                 || !isPlain(grouped, index)
-                || !hasAllRows(table.get().grouping(), path.get(), own)) {
+                || !hasAllRows(at.get().table().grouping(), path, node)) {
             return Optional.empty();
         }
-        TablePlan narrowed =
-                narrowed(request, path.get()).plan().facts(grouped.plan().id());
+        TablePlan narrowed = narrowed(request, path).plan().facts(grouped.plan().id());
         Typed value = narrowed.totals().get(index).value().unnamed();
         boolean chosen = narrowed.looks().findAny().isPresent()
                 || narrowed.filters().stream().anyMatch(filter -> filter.top().isPresent());
@@ -67,7 +64,6 @@ public record AskedAgain(String source, String statement, String figure, boolean
         }
         List<Typed> conditions =
                 narrowed.filters().stream().map(FilterPlan::condition).toList();
-        int node = grouped.tree().nodeAt(own);
         Scalar ours = Scalars.at(grouped.figures().totals().get(index), node);
         return reader.figure(new FigureQuestion(narrowed.dataset(), aggregate, conditions))
                 .map(answer -> compared(answer, ours));
@@ -96,12 +92,11 @@ public record AskedAgain(String source, String statement, String figure, boolean
     }
 
     /** Whether a group has rows, and all that its path and the filters let through. */
-    private static boolean hasAllRows(Grouping.Result result, List<PathStep> path, int place) {
+    private static boolean hasAllRows(Grouping.Result result, List<PathStep> path, int node) {
         Grouped grouped = result.grouped();
         boolean fewer =
                 grouped.groups().leftOut().stream().filter(LeftOut::isHidden).anyMatch(out -> !out.covered());
         boolean others = path.stream().anyMatch(PathStep::others);
-        int node = grouped.tree().nodeAt(place);
         return !fewer && !others && result.drillDown().count(DatasetModel.GRAIN, node) > 0;
     }
 

@@ -16,6 +16,7 @@ import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.core.group.DrillDown;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
@@ -23,7 +24,6 @@ import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.rows.DroppedRows;
-import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
 import org.grammatus.export.Cells;
 import org.grammatus.export.RowsBehindCsv;
@@ -31,10 +31,9 @@ import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 
-/** Asks a table of a run why: about groups by their places in its own tree. Nothing where there is no such place. */
+/** Asks a table of a run why: about groups by their numbers in it. Nothing where there is no such total. */
 final class BlockExplanations {
 
-    private final BlockResult table;
     private final Reading reading;
     private final Grouping.Result result;
     private final Grouped grouped;
@@ -42,7 +41,6 @@ final class BlockExplanations {
 
     /** @param reading what the run read */
     BlockExplanations(BlockResult table, Reading reading) {
-        this.table = table;
         this.reading = reading;
         this.result = table.grouping();
         this.grouped = table.grouped();
@@ -54,8 +52,8 @@ final class BlockExplanations {
      *
      * @param total the total's id
      */
-    Optional<WhyFigure> figure(int place, String total) {
-        return total(total).flatMap(index -> node(place).map(node -> WhyFigure.of(result, printed, index, node)));
+    Optional<WhyFigure> figure(int node, String total) {
+        return total(total).map(index -> WhyFigure.of(result, printed, index, node));
     }
 
     /**
@@ -64,14 +62,11 @@ final class BlockExplanations {
      * @param total the total's id
      * @param rows numbers of rows at the grain, all of the group
      */
-    Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
-        return total(total)
-                .flatMap(index -> node(place).map(node -> {
-                    BitSet counted = CountedRows.of(result, index, node);
-                    return rows.stream()
-                            .filter(row -> row < 0 || !counted.get(row))
-                            .toList();
-                }));
+    Optional<List<Integer>> uncounted(int node, String total, List<Integer> rows) {
+        return total(total).map(index -> {
+            BitSet counted = CountedRows.of(result, index, node);
+            return rows.stream().filter(row -> row < 0 || !counted.get(row)).toList();
+        });
     }
 
     private Optional<Integer> total(String id) {
@@ -83,21 +78,17 @@ final class BlockExplanations {
     }
 
     /** Why a group stands where it stands; the report itself stands in no order. */
-    Optional<WhyOrder> order(int place) {
-        return node(place)
-                .filter(node -> node != GroupTree.ROOT)
-                .map(node -> WhyOrder.of(result, printed, node).from(table.firstPlace()));
+    Optional<WhyOrder> order(int node) {
+        return node == GroupTree.ROOT ? Optional.empty() : Optional.of(WhyOrder.of(result, printed, node));
     }
 
     /** Rows of the table, and what they are the rows of. */
     record Scoped(int[] rows, List<String> scope) {}
 
     /** The rows behind a group. */
-    Optional<Scoped> behind(int place) {
-        return node(place)
-                .map(node -> new Scoped(
-                        result.drillDown().rows(node, grouped.tree().depthOf(node)),
-                        WhyFigure.path(result, printed, node)));
+    Scoped behind(int node) {
+        return new Scoped(
+                result.drillDown().rows(node, grouped.tree().depthOf(node)), WhyFigure.path(result, printed, node));
     }
 
     /** The rows that a condition drops. */
@@ -159,31 +150,22 @@ final class BlockExplanations {
     }
 
     /** The groups that a group lies in, outermost first, and itself. */
-    Optional<List<Explanations.PathStep>> path(int place) {
-        return node(place).map(node -> {
-            List<Explanations.PathStep> path = new ArrayList<>();
-            for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
-                path.addFirst(step(n));
-            }
-            return path;
-        });
+    List<Explanations.PathStep> path(int node) {
+        List<Explanations.PathStep> path = new ArrayList<>();
+        for (int n = node; n != GroupTree.ROOT; n = grouped.tree().parentOf(n)) {
+            path.addFirst(step(n));
+        }
+        return path;
     }
 
     private Explanations.PathStep step(int node) {
         int depth = grouped.tree().depthOf(node);
         LevelPlan level = grouped.plan().levels().get(depth - 1);
-        Scalar key = grouped.groups().key(node);
         return new Explanations.PathStep(
                 level.id(),
                 level.name(),
                 printed.label(node),
-                key instanceof Scalar.Null ? Optional.empty() : Optional.of(ScalarText.write(key)),
+                GroupAddresses.keyText(grouped.groups().key(node)),
                 grouped.groups().isOthers(node));
-    }
-
-    private Optional<Integer> node(int place) {
-        return place < 0 || place >= grouped.tree().nodeCount()
-                ? Optional.empty()
-                : Optional.of(grouped.tree().nodeAt(place));
     }
 }

@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
+import org.grammatus.core.address.FigureAddress;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
@@ -15,10 +17,7 @@ import org.grammatus.export.Cells;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 
-/**
- * Asks a run why: about groups by their places among those of all its tables, the report itself at 0. Nothing where there is no such
- * place.
- */
+/** Asks a run why: about groups and figures by their addresses. Nothing where there is no such group or figure. */
 public final class Explanations {
 
     private final RunResult result;
@@ -27,33 +26,28 @@ public final class Explanations {
         this.result = result;
     }
 
-    /** Asks the table in which a group stands, by the group's place in it. */
-    private <T> Optional<T> at(int place, BiFunction<BlockExplanations, Integer, Optional<T>> ask) {
-        return result.at(place).flatMap(table -> ask.apply(explanations(table), place - table.firstPlace()));
+    /** Asks the table in which a group stands, by the group's number there. */
+    private <T> Optional<T> at(GroupAddress group, BiFunction<BlockExplanations, Integer, Optional<T>> ask) {
+        return result.at(group).flatMap(at -> ask.apply(explanations(at.table()), at.node()));
     }
 
-    /**
-     * Why a total of a group is what it is.
-     *
-     * @param total the total's id
-     */
-    public Optional<WhyFigure> figure(int place, String total) {
-        return at(place, (table, own) -> table.figure(own, total));
+    /** Why a total of a group is what it is. */
+    public Optional<WhyFigure> figure(FigureAddress figure) {
+        return at(figure.group(), (table, node) -> table.figure(node, figure.part()));
     }
 
     /**
      * Those of some printed rows of a group that do not count in a total of it.
      *
-     * @param total the total's id
      * @param rows numbers of rows at the grain, all of the group
      */
-    public Optional<List<Integer>> uncounted(int place, String total, List<Integer> rows) {
-        return at(place, (table, own) -> table.uncounted(own, total, rows));
+    public Optional<List<Integer>> uncounted(FigureAddress figure, List<Integer> rows) {
+        return at(figure.group(), (table, node) -> table.uncounted(node, figure.part(), rows));
     }
 
     /** Why a group stands where it stands; a whole table stands in no order. */
-    public Optional<WhyOrder> order(int place) {
-        return at(place, BlockExplanations::order);
+    public Optional<WhyOrder> order(GroupAddress group) {
+        return at(group, BlockExplanations::order);
     }
 
     /**
@@ -64,9 +58,8 @@ public final class Explanations {
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
     public Optional<RowsBehind> rows(
-            int place, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
-        return at(
-                place, (table, own) -> table.behind(own).map(rows -> table.rows(rows, offset, limit, fields, reader)));
+            GroupAddress group, int offset, int limit, Optional<List<String>> fields, DatasetReader reader) {
+        return at(group, (table, node) -> Optional.of(table.rows(table.behind(node), offset, limit, fields, reader)));
     }
 
     /** Writes all the rows behind a group as CSV (RFC 4180). */
@@ -86,8 +79,9 @@ public final class Explanations {
      * @param fields ids of the fields and calculated fields to show; the usual ones unless given
      * @param reader reads those that the report did not
      */
-    public Optional<RowsFile> rowsFile(int place, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
-        return at(place, (table, own) -> table.behind(own).map(rows -> table.rowsFile(rows, fields, reader, cells)));
+    public Optional<RowsFile> rowsFile(
+            GroupAddress group, Optional<List<String>> fields, DatasetReader reader, Cells cells) {
+        return at(group, (table, node) -> Optional.of(table.rowsFile(table.behind(node), fields, reader, cells)));
     }
 
     /** Some of the rows that a condition of a table drops, likewise; nothing where no table has it. */
@@ -130,12 +124,8 @@ public final class Explanations {
                 table, Reading.of(result.plan(), table.grouped().plan().dataset()));
     }
 
-    /**
-     * Several figures together.
-     *
-     * @param figures each as {@code place:total}, or {@code row:column} with the row's number behind an {@code r}: {@code r12:c-net}
-     */
-    public SelectionSummary together(List<String> figures) {
+    /** Several figures together. */
+    public SelectionSummary together(List<FigureAddress> figures) {
         return SelectionSummary.of(result, figures);
     }
 
@@ -150,7 +140,7 @@ public final class Explanations {
     public record PathStep(String level, String name, String label, Optional<String> key, boolean others) {}
 
     /** The groups that a group lies in, outermost first, and itself. */
-    public Optional<List<PathStep>> path(int place) {
-        return at(place, BlockExplanations::path);
+    public Optional<List<PathStep>> path(GroupAddress group) {
+        return at(group, (table, node) -> Optional.of(table.path(node)));
     }
 }

@@ -3,9 +3,11 @@ package org.grammatus.runs;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.tree.GroupTree;
 
 /** The groups of a run that have a heading or are printed as lines, each with the page it begins on. */
@@ -19,23 +21,23 @@ public final class Outline {
     /**
      * A group.
      *
-     * @param place its number when the trees of all tables are read from the top; the report is 0
+     * @param group its address, as {@code GroupAddress} writes it
      * @param depth how deep it lies; 0 for the title of a block, whose groups follow
      * @param counts what was counted in it, in words
      * @param page page it begins on
      * @param strip strip of the continuous list it begins in
      * @param children whether such groups lie in it
      */
-    public record Entry(int place, int depth, String label, String counts, int page, int strip, boolean children) {}
+    public record Entry(String group, int depth, String label, String counts, int page, int strip, boolean children) {}
 
     /**
      * The groups right below one that begin with a heading or a line, in printed order.
      *
-     * @param parentPlace place of the group; 0 for the whole report, whose groups are those of all its tables
+     * @param parent address of the group; none for the whole report, whose groups are those of all its tables
      */
-    public static List<Entry> below(RunResult result, int parentPlace) {
+    public static List<Entry> below(RunResult result, Optional<GroupAddress> parent) {
         List<Entry> entries = new ArrayList<>();
-        if (parentPlace == 0) {
+        if (parent.isEmpty()) {
             for (BlockResult block : result.results()) {
                 if (result.results().size() > 1) {
                     title(result, block).ifPresent(entries::add);
@@ -43,9 +45,7 @@ public final class Outline {
                 below(result, block, GroupTree.ROOT, entries);
             }
         } else {
-            result.at(parentPlace)
-                    .ifPresent(table -> below(
-                            result, table, table.grouped().tree().nodeAt(parentPlace - table.firstPlace()), entries));
+            result.at(parent.get()).ifPresent(at -> below(result, at.table(), at.node(), entries));
         }
         return entries;
     }
@@ -56,7 +56,7 @@ public final class Outline {
                 .block()
                 .title()
                 .map(title -> new Entry(
-                        block.firstPlace(),
+                        new GroupAddresses(block.grouped()).of(GroupTree.ROOT).toString(),
                         0,
                         title,
                         "",
@@ -69,6 +69,7 @@ public final class Outline {
         Bands bands = result.pages().blocks().get(table.index());
         GroupTree tree = table.grouped().tree();
         Printed printed = new Printed(table.grouped());
+        GroupAddresses addresses = new GroupAddresses(table.grouped());
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {
             int node = bands.node(band);
             if (begins(bands, band) && node != GroupTree.ROOT && tree.parentOf(node) == parent) {
@@ -76,7 +77,7 @@ public final class Outline {
                         && band + 1 < bands.size()
                         && begins(bands, band + 1);
                 entries.add(new Entry(
-                        table.firstPlace() + tree.placeOf(node),
+                        addresses.of(node).toString(),
                         tree.depthOf(node),
                         printed.label(node),
                         printed.countsInWords(node),

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Place;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
@@ -83,13 +85,18 @@ public final class RunResult implements Printout {
     }
 
     /**
-     * The table in which a group stands; nothing where there is no such group.
+     * A group that is shown.
      *
-     * @param place of the group among those of all blocks
+     * @param table that it stands in
+     * @param node its number there
      */
-    public Optional<BlockResult> at(int place) {
+    record At(BlockResult table, int node) {}
+
+    /** The group at an address; none where there is no such group. */
+    Optional<At> at(GroupAddress address) {
         return blocks.stream()
-                .filter(table -> place >= table.firstPlace() && place < table.firstPlace() + table.places())
+                .flatMap(table -> new GroupAddresses(table.grouped())
+                        .find(address).stream().mapToObj(node -> new At(table, node)))
                 .findFirst();
     }
 

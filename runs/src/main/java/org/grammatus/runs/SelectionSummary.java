@@ -7,6 +7,7 @@ import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.address.FigureAddress;
 import org.grammatus.core.band.NumberText;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
@@ -25,9 +26,9 @@ public record SelectionSummary(int count, String sum, String average) {
 
     private static final int MOST_DIGITS = 8;
 
-    static SelectionSummary of(RunResult result, List<String> figures) {
+    static SelectionSummary of(RunResult result, List<FigureAddress> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
-        for (String figure : figures) {
+        for (FigureAddress figure : figures) {
             value(result, figure).ifPresent(numbers::add);
         }
         DecimalFormat format = new DecimalFormat(
@@ -48,32 +49,14 @@ public record SelectionSummary(int count, String sum, String average) {
                                 format));
     }
 
-    private static Optional<BigDecimal> value(RunResult result, String figure) {
-        int colon = figure.indexOf(':');
-        if (colon < 1) {
-            return Optional.empty();
-        }
-        String part = figure.substring(colon + 1);
-        boolean ofRow = figure.startsWith("r");
-        Optional<Integer> number = whole(figure.substring(ofRow ? 1 : 0, colon));
-        Optional<Scalar> value = number.flatMap(n -> ofRow ? ofRow(result, n, part) : ofGroup(result, n, part));
+    private static Optional<BigDecimal> value(RunResult result, FigureAddress figure) {
+        Optional<Scalar> value = figure.row().isPresent()
+                ? ofRow(result, figure.row().getAsInt(), figure)
+                : result.at(figure.group()).flatMap(at -> ofGroup(at.table().grouped(), at.node(), figure.part()));
         return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
     }
 
-    private static Optional<Integer> whole(String text) {
-        try {
-            return Optional.of(Integer.valueOf(text));
-        } catch (NumberFormatException e) {
-            return Optional.empty();
-        }
-    }
-
-    private static Optional<Scalar> ofGroup(RunResult result, int place, String total) {
-        return result.at(place).flatMap(table -> ofGroup(table.grouped(), place - table.firstPlace(), total));
-    }
-
-    private static Optional<Scalar> ofGroup(Grouped grouped, int place, String total) {
-        int node = grouped.tree().nodeAt(place);
+    private static Optional<Scalar> ofGroup(Grouped grouped, int node, String total) {
         for (int i = 0; i < grouped.figures().totals().size(); i++) {
             if (grouped.plan().totals().get(i).id().equals(total)) {
                 return Optional.of(Scalars.at(grouped.figures().totals().get(i), node));
@@ -82,11 +65,8 @@ public record SelectionSummary(int count, String sum, String average) {
         return Optional.empty();
     }
 
-    /** Ids are unique in a report, so that a column is of one table. */
-    private static Optional<Scalar> ofRow(RunResult result, int row, String column) {
-        return result.results().stream()
-                .flatMap(table -> ofRow(table.grouped(), row, column).stream())
-                .findFirst();
+    private static Optional<Scalar> ofRow(RunResult result, int row, FigureAddress figure) {
+        return result.at(figure.group()).flatMap(at -> ofRow(at.table().grouped(), row, figure.part()));
     }
 
     private static Optional<Scalar> ofRow(Grouped grouped, int row, String column) {

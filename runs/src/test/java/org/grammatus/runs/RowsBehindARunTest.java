@@ -14,13 +14,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.explain.RowFields;
 import org.grammatus.core.explain.RowsBehind;
-import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.Type;
@@ -74,6 +74,8 @@ class RowsBehindARunTest {
         return reader;
     }
 
+    private static final GroupAddress WHOLE = GroupAddress.parse("b");
+
     private static Explanations ofARun() {
         RunRequest request = new RunRequest(
                 Definitions.readReport(REPORT), DATASET, Answers.NONE, RunContext.on(LocalDate.of(2026, 1, 1)));
@@ -82,7 +84,7 @@ class RowsBehindARunTest {
     }
 
     private static RowsBehind rows(Optional<List<String>> fields, DatasetReader reader) {
-        return ofARun().rows(GroupTree.ROOT, 0, 10, fields, reader).orElseThrow();
+        return ofARun().rows(WHOLE, 0, 10, fields, reader).orElseThrow();
     }
 
     @Test
@@ -116,7 +118,7 @@ class RowsBehindARunTest {
     @Test
     void aFileHasTheSameFields() throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        ofARun().rowsFile(GroupTree.ROOT, Optional.of(List.of("margin", "number")), source(VALUES), Cells.EXACT)
+        ofARun().rowsFile(WHOLE, Optional.of(List.of("margin", "number")), source(VALUES), Cells.EXACT)
                 .orElseThrow()
                 .write(out, () -> true);
         assertThat(out.toString(StandardCharsets.UTF_8)).isEqualTo("Line,Margin\r\n1,20\r\n2,-10\r\n");

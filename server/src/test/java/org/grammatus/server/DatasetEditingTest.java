@@ -246,7 +246,12 @@ class DatasetEditingTest {
                 i++) {
             Thread.sleep(50);
         }
-        return json(author.get(address + "/path?place=1")).get(0).path("label").asString();
+        String group =
+                json(author.get(address + "/outline")).get(0).path("group").asString();
+        return json(author.get(address + "/path?group=" + group))
+                .get(0)
+                .path("label")
+                .asString();
     }
 
     private static HttpResponse<String> put(Browser browser, String address, String body) throws Exception {

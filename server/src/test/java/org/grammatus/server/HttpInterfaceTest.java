@@ -201,7 +201,7 @@ class HttpInterfaceTest {
         JsonNode outline = json(reader.get(run + "/outline"));
         assertThat(outline.get(0).path("page").asInt()).isEqualTo(1);
         assertThat(json(reader.get(
-                        run + "/outline?below=" + outline.get(0).path("place").asInt())))
+                        run + "/outline?below=" + outline.get(0).path("group").asString())))
                 .isNotEmpty();
         assertThat(json(reader.get("/api/reports")).valueStream())
                 .filteredOn(report -> report.path("id").asString().equals("sales-by-fiscal-year"))

@@ -42,7 +42,7 @@ class LimitsTest {
                 .path("state")
                 .asString()
                 .equals("DONE"));
-        HttpResponse<String> rows = author.get("/api/runs/" + run + "/rows?place=0&fields=nope");
+        HttpResponse<String> rows = author.get("/api/runs/" + run + "/rows?group=sales&fields=nope");
         assertThat(rows.statusCode()).isEqualTo(422);
         assertThat(rows.body()).contains("the dataset has no field");
         String document = SafetyTest.report("too-much", "Too much").toString();

@@ -146,7 +146,7 @@ class MutationsTest {
 
     private static String query(Random random) {
         String[] names = {
-            "place", "total", "offset", "limit", "format", "below", "field", "find", "prompt", "figures", "rows",
+            "group", "figure", "offset", "limit", "format", "below", "field", "find", "prompt", "figures", "rows",
             "text", "protect", "source", "table"
         };
         String[] values = {

@@ -41,39 +41,70 @@ class ReadingTest {
         return "/api/runs/" + run.path("id").asString();
     }
 
+    /** The address of a group that begins on the first page of a run, by its number from the top; the whole report is 0. */
+    private static String group(Browser browser, JsonNode run, int place) throws Exception {
+        JsonNode page = json(browser.get(address(run) + "/pages/1"));
+        return page.path("nodes")
+                .valueStream()
+                .filter(node -> node.path("place").asInt() == place)
+                .map(node -> URLEncoder.encode(node.path("address").asString(), StandardCharsets.UTF_8))
+                .findFirst()
+                .orElseThrow();
+    }
+
     @Test
     void aFigureAnOrderAndTheirRowsAreExplained() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode run = run(reader, "sales-by-fiscal-year", "");
-        JsonNode figure = json(reader.get(address(run) + "/figure?place=0&total=t-freight"));
+        JsonNode figure = json(reader.get(address(run) + "/figure?figure=sales%23t-freight"));
         assertThat(figure.path("formula").asString()).isEqualTo("sum of Freight");
         assertThat(figure.path("figure").asString())
                 .isEqualTo(run.path("grandTotals").get(2).path("figure").asString());
         assertThat(figure.path("remarks").get(0).asString()).startsWith("Taken once per order");
-        JsonNode order = json(reader.get(address(run) + "/order?place=1"));
+        JsonNode order = json(reader.get(address(run) + "/order?group=" + group(reader, run, 1)));
         assertThat(order.path("rule").asString()).startsWith("in the whole report by Net sales, largest first");
-        JsonNode rows = json(reader.get(address(run) + "/rows?place=1&limit=7"));
+        JsonNode rows = json(reader.get(address(run) + "/rows?limit=7&group=" + group(reader, run, 1)));
         assertThat(rows.path("rows")).hasSize(7);
-        assertThat(reader.get(address(run) + "/figure?place=0&total=none").statusCode())
+        assertThat(reader.get(address(run) + "/figure?figure=sales%23none").statusCode())
                 .isEqualTo(404);
-        assertThat(reader.get(address(run) + "/rows?place=99999999").statusCode())
+        assertThat(reader.get(address(run) + "/rows?group=sales/fiscal-year:never")
+                        .statusCode())
                 .isEqualTo(404);
-        assertThat(reader.get(address(run) + "/order?place=0").statusCode()).isEqualTo(404);
-        assertThat(SERVER.signedIn("author").get(address(run) + "/rows?place=1").statusCode())
+        assertThat(reader.get(address(run) + "/order?group=sales").statusCode()).isEqualTo(404);
+        assertThat(SERVER.signedIn("author")
+                        .get(address(run) + "/rows?group=" + group(reader, run, 1))
+                        .statusCode())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void figuresAreAddedUpByTheirAddressesAndWhatIsNoneIsRefused() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "sales-by-fiscal-year", "");
+        String first = group(reader, run, 1);
+        JsonNode one = json(reader.get(address(run) + "/figure?figure=" + first + "%23t-net"));
+        JsonNode together =
+                json(reader.get(address(run) + "/together?figures=" + first + "%23t-net,sales/nowhere%23t-net"));
+        assertThat(together.path("count").asInt()).isEqualTo(1);
+        assertThat(together.path("sum")).isEqualTo(one.path("figure"));
+        HttpResponse<String> none = reader.get(address(run) + "/figure?figure=1:t-net");
+        assertThat(none.statusCode()).isEqualTo(422);
+        assertThat(json(none).path("problems").get(0).path("pointer").asString())
+                .isEqualTo("/figure");
     }
 
     @Test
     void narrowingToAPathKeepsItsFiguresAndToAValueKeepsThemAll() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode whole = run(reader, "sales-by-fiscal-year", "");
-        JsonNode path = json(reader.get(address(whole) + "/path?place=2"));
+        String group = group(reader, whole, 2);
+        JsonNode path = json(reader.get(address(whole) + "/path?group=" + group));
         assertThat(path).hasSize(2);
         String year = path.get(0).path("level").asString() + ":"
                 + path.get(0).path("key").asString();
         String region = path.get(1).path("level").asString() + ":"
                 + path.get(1).path("key").asString();
-        JsonNode figure = json(reader.get(address(whole) + "/figure?place=2&total=t-net"));
+        JsonNode figure = json(reader.get(address(whole) + "/figure?figure=" + group + "%23t-net"));
         JsonNode here = run(reader, "sales-by-fiscal-year", ", \"only\": [\"" + year + "\", \"" + region + "\"]");
         assertThat(here.path("grandTotals").get(1).path("figure").asString())
                 .isEqualTo(figure.path("figure").asString());
@@ -148,9 +179,10 @@ class ReadingTest {
     void theRowsBehindAFigureAreAFileWithAllTheirDigits() throws Exception {
         Browser reader = SERVER.signedIn("reader");
         JsonNode run = run(reader, "sales-by-fiscal-year", "");
-        JsonNode rows = json(reader.get(address(run) + "/rows?place=3"));
-        String csv =
-                new String(reader.bytes(address(run) + "/rows/file?place=3").body(), StandardCharsets.UTF_8);
+        String group = group(reader, run, 3);
+        JsonNode rows = json(reader.get(address(run) + "/rows?group=" + group));
+        String csv = new String(
+                reader.bytes(address(run) + "/rows/file?group=" + group).body(), StandardCharsets.UTF_8);
         List<CSVRecord> records;
         try (CSVParser parser = CSVParser.parse(csv, CSVFormat.RFC4180)) {
             records = parser.getRecords();
@@ -162,7 +194,7 @@ class ReadingTest {
         int net = fields.indexOf("Quantity");
         assertThat(records.get(1).get(net))
                 .isEqualTo(rows.path("rows").get(0).path(net).asString());
-        assertThat(reader.get(address(run) + "/rows/file?place=99999999").statusCode())
+        assertThat(reader.get(address(run) + "/rows/file?group=nowhere").statusCode())
                 .isEqualTo(404);
     }
 

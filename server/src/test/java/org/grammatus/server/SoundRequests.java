@@ -48,6 +48,11 @@ final class SoundRequests {
         assertThat(admin.post("/api/reports", report).statusCode()).isEqualTo(201);
         String run = admin.run("{}").path("id").asString();
         String runs = "/api/runs/" + run;
+        String year = Browser.JSON
+                .readTree(admin.get(runs + "/outline").body())
+                .get(0)
+                .path("group")
+                .asString();
         String session = "/api/previews/one";
         String source = "{\"label\": \"Hives\", \"kind\": \"SQLITE\", \"file\": " + text(database.toString()) + "}";
         String added = Browser.JSON
@@ -78,14 +83,14 @@ final class SoundRequests {
         sound("GET", "/api/runs/{id}/pages/{number}", runs + "/pages/1", null);
         sound("GET", "/api/runs/{id}/strips", runs + "/strips", null);
         sound("GET", "/api/runs/{id}/strips/{number}", runs + "/strips/1", null);
-        sound("GET", "/api/runs/{id}/outline", runs + "/outline?below=0", null);
+        sound("GET", "/api/runs/{id}/outline", runs + "/outline?below=sales", null);
         sound("GET", "/api/runs/{id}/file", runs + "/file?format=csv", null);
-        sound("GET", "/api/runs/{id}/figure", runs + "/figure?place=1&total=t-net", null);
-        sound("GET", "/api/runs/{id}/order", runs + "/order?place=1", null);
-        sound("GET", "/api/runs/{id}/rows", runs + "/rows?place=1&offset=0&limit=10", null);
-        sound("GET", "/api/runs/{id}/rows/file", runs + "/rows/file?place=1", null);
-        sound("GET", "/api/runs/{id}/path", runs + "/path?place=1", null);
-        sound("GET", "/api/runs/{id}/together", runs + "/together?figures=1:t-net", null);
+        sound("GET", "/api/runs/{id}/figure", runs + "/figure?figure=sales%23t-net", null);
+        sound("GET", "/api/runs/{id}/order", runs + "/order?group=" + year, null);
+        sound("GET", "/api/runs/{id}/rows", runs + "/rows?group=sales&offset=0&limit=10", null);
+        sound("GET", "/api/runs/{id}/rows/file", runs + "/rows/file?group=sales", null);
+        sound("GET", "/api/runs/{id}/path", runs + "/path?group=sales", null);
+        sound("GET", "/api/runs/{id}/together", runs + "/together?figures=sales%23t-net", null);
         sound("GET", "/api/runs/{id}/find", runs + "/find?text=Lakeside", null);
         sound(
                 "POST",
@@ -198,11 +203,11 @@ final class SoundRequests {
                 "/api/datasets/{id}/renaming",
                 "/api/datasets/orders/renaming",
                 "{\"from\": \"" + field + "\", \"to\": \"another_name\", \"base\": 1}");
-        sound("GET", "/api/runs/{id}/figure/at-source", runs + "/figure/at-source?place=1&total=t-net", null);
+        sound("GET", "/api/runs/{id}/figure/at-source", runs + "/figure/at-source?figure=sales%23t-net", null);
         sound("GET", "/api/runs/{id}/dropped", runs + "/dropped?filter=f-not-cancelled", null);
         sound("GET", "/api/runs/{id}/dropped/file", runs + "/dropped/file?filter=f-not-cancelled", null);
         sound("GET", "/api/runs/{id}/absent", runs + "/absent?block=sales&field=order_number&value=S0106400", null);
-        sound("GET", "/api/runs/{id}/uncounted", runs + "/uncounted?place=1&total=t-net&rows=1,2", null);
+        sound("GET", "/api/runs/{id}/uncounted", runs + "/uncounted?figure=sales%23t-net&rows=1,2", null);
         sound("PUT", "/api/reports/{id}", "/api/reports/mine", "{\"base\": 1, \"definition\": " + report + "}");
         sound("POST", "/api/sources/{id}/trial", "/api/sources/" + added + "/trial", source);
         sound(

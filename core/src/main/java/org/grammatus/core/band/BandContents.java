@@ -245,7 +245,7 @@ public final class BandContents {
 
     /** All totals of a group, wherever they stand, in the plan's order. */
     public List<BandCell.Value> totals(int node) {
-        int level = depth(node) == 0 ? TotalPlan.REPORT_LEVEL : depth(node) - 1;
+        String level = plan.levelAt(depth(node));
         List<BandCell.Value> values = new ArrayList<>();
         for (int total = 0; total < plan.totals().size(); total++) {
             if (plan.totals().get(total).places().containsKey(level)) {

@@ -2,12 +2,14 @@ package org.grammatus.core.band;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Reach;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
+import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
 
@@ -18,22 +20,29 @@ public final class BandMarks {
     private final GroupTree tree;
     private final Marks marks;
     private final List<HighlightPlan> rules;
+    /** By rule: index of the column whose cell alone it marks, or {@link Mark#ALL}. */
+    private final int[] columns;
+
     private final boolean anyOfGroups;
 
     /**
      * A mark of a band.
      *
      * @param rule index of the highlight among the plan's
-     * @param column index of the column whose cell alone it is on, or {@link HighlightPlan#ALL}
+     * @param column index of the column whose cell alone it is on, or {@link #ALL}
      * @param begins whether it is the first band that the highlight marks for the same row or group
      */
-    public record Mark(int rule, int column, boolean begins) {}
+    public record Mark(int rule, int column, boolean begins) {
+        /** Stands for the cells of all columns. */
+        public static final int ALL = -1;
+    }
 
     public BandMarks(Grouped grouped) {
         this.grouped = grouped;
         this.tree = grouped.tree();
         this.marks = grouped.marks();
         this.rules = grouped.plan().highlights();
+        this.columns = rules.stream().mapToInt(this::column).toArray();
         this.anyOfGroups = rules.stream().anyMatch(rule -> rule.target().of() == Reach.GROUP);
     }
 
@@ -52,18 +61,26 @@ public final class BandMarks {
                     : row != Marks.NONE && marks.marksRow(rule, row) || isOwn(rule, kind, node);
             if (own || isAround(rule, kind, node)) {
                 boolean begins = own && (rules.get(rule).target().of() != Reach.GROUP || opens(kind, node));
-                int column = kind == BandKind.FIGURE
-                        ? HighlightPlan.ALL
-                        : rules.get(rule).target().column();
+                int column = kind == BandKind.FIGURE ? Mark.ALL : columns[rule];
                 found.add(new Mark(rule, column, begins));
             }
         }
         return found;
     }
 
+    private int column(HighlightPlan rule) {
+        List<ColumnPlan> all = grouped.plan().columns();
+        return IntStream.range(0, all.size())
+                .filter(i ->
+                        rule.target().column().equals(Optional.of(all.get(i).id())))
+                .findFirst()
+                .orElse(Mark.ALL);
+    }
+
     /** Whether a highlight marks a key figure. */
     public boolean ofFigure(int rule, FiguresPlan.Figure figure) {
-        return rules.get(rule).target().column() == figure.column() && marks.marksNode(rule, GroupTree.ROOT);
+        return rules.get(rule).target().column().equals(Optional.of(figure.id()))
+                && marks.marksNode(rule, GroupTree.ROOT);
     }
 
     /** The highlights that mark a key figure. */

@@ -48,7 +48,7 @@ public final class GroupLines {
 
     private static boolean hasTotal(TablePlan plan, int column, int depth) {
         return plan.totals().stream()
-                .anyMatch(total -> total.column() == column && total.places().get(depth - 1) == Place.HEADER);
+                .anyMatch(total -> total.column() == column && total.places().get(plan.levelAt(depth)) == Place.HEADER);
     }
 
     /**

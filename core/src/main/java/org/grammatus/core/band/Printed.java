@@ -210,8 +210,7 @@ public final class Printed {
                         new ArrayList<>(Collections.nCopies(plan.columns().size(), Optional.empty()));
                 for (int i = 0; i < plan.totals().size(); i++) {
                     TotalPlan total = plan.totals().get(i);
-                    int level = depth == 0 ? TotalPlan.REPORT_LEVEL : depth - 1;
-                    if (total.places().get(level) == place) {
+                    if (total.places().get(plan.levelAt(depth)) == place) {
                         byColumn.set(total.column(), Optional.of(i));
                     }
                 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.ValueFormat;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.Grouping;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.Formats;
@@ -28,10 +29,10 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
     /**
      * A sibling with the values compared.
      *
-     * @param place its number when the tree is read from the top
+     * @param group its address, as {@code GroupAddress} writes it
      * @param self whether it is the group asked about
      */
-    public record Sibling(int place, String label, List<String> values, boolean self) {}
+    public record Sibling(String group, String label, List<String> values, boolean self) {}
 
     /** Explains the place of a group that is not the report itself. */
     public static WhyOrder of(Grouping.Result result, Printed printed, int node) {
@@ -41,6 +42,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
         int parent = tree.parentOf(node);
         LevelPlan level = plan.levels().get(depth - 1);
         InWords words = new InWords(plan.dataset());
+        GroupAddresses addresses = new GroupAddresses(result.grouped());
         List<Integer> siblings = new ArrayList<>();
         for (int place = tree.placeOf(parent) + 1; place <= tree.lastPlace(parent); ) {
             int sibling = tree.nodeAt(place);
@@ -56,7 +58,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 level.order().stream().map(term -> words.of(term.by())).toList(),
                 siblings.subList(from, to).stream()
                         .map(sibling -> new Sibling(
-                                tree.placeOf(sibling),
+                                addresses.of(sibling).toString(),
                                 printed.label(sibling),
                                 level.order().stream()
                                         .map(term -> print(term, result, sibling, depth))
@@ -65,19 +67,6 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                         .toList(),
                 from,
                 siblings.size());
-    }
-
-    /** The same where other tables' groups stand before this one's. */
-    public WhyOrder from(int firstPlace) {
-        return new WhyOrder(
-                rule,
-                terms,
-                siblings.stream()
-                        .map(sibling -> new Sibling(
-                                firstPlace + sibling.place(), sibling.label(), sibling.values(), sibling.self()))
-                        .toList(),
-                before,
-                all);
     }
 
     private static String print(TablePlan.Term term, Grouping.Result result, int node, int depth) {

@@ -209,11 +209,15 @@ public final class Grouping {
 
     /** Notes figures that could not be computed where they are printed: beside groups that stand in the tree, at the levels of the total. */
     private void noteBlanks(int index, TotalPlan total, Faults own, GroupTree tree) {
+        boolean[] standsAt = new boolean[tree.depths()];
+        for (int depth = 0; depth < standsAt.length; depth++) {
+            standsAt[depth] = total.standsAt(plan.levelAt(depth));
+        }
         own.found().forEach((why, places) -> {
             int count = 0;
             for (int place = 0; place < tree.nodeCount(); place++) {
                 int node = tree.nodeAt(place);
-                count += places.get(node) && total.standsAt(tree.depthOf(node)) ? 1 : 0;
+                count += places.get(node) && standsAt[tree.depthOf(node)] ? 1 : 0;
             }
             figureNotices.addBlanks(index, why, count);
         });

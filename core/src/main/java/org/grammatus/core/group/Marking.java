@@ -3,6 +3,7 @@ package org.grammatus.core.group;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Reach;
 import org.grammatus.core.columnar.Column;
@@ -75,10 +76,10 @@ final class Marking {
     /** The groups for which a condition holds: those of its level, or those that are printed as lines. */
     private BitSet markedGroups(HighlightPlan highlight) {
         BitSet marked = new BitSet();
-        int only = highlight.target().depth();
+        Optional<String> only = highlight.target().level();
         for (int depth = 0; depth < nodes.depths(); depth++) {
             boolean isLine = depth > 0 && plan.levels().get(depth - 1).header() == Header.LINE;
-            if (only == HighlightPlan.ALL ? isLine : only == depth) {
+            if (only.isEmpty() ? isLine : only.get().equals(plan.levelAt(depth))) {
                 markedGroups(highlight, depth, marked);
             }
         }

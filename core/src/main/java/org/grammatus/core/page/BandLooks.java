@@ -50,7 +50,7 @@ final class BandLooks {
     }
 
     private static boolean isOfCell(BandMarks.Mark mark) {
-        return mark.column() != HighlightPlan.ALL;
+        return mark.column() != BandMarks.Mark.ALL;
     }
 
     private MarkStyle look(BandMarks.Mark mark) {
@@ -71,7 +71,7 @@ final class BandLooks {
         if (marks.isEmpty()) {
             return;
         }
-        fill(HighlightPlan.ALL, top, bottom);
+        fill(BandMarks.Mark.ALL, top, bottom);
         marks.stream()
                 .filter(BandLooks::isOfCell)
                 .map(BandMarks.Mark::column)
@@ -85,7 +85,7 @@ final class BandLooks {
                 .filter(mark -> mark.column() == column && !look(mark).fill().isEmpty())
                 .findFirst()
                 .ifPresent(mark -> {
-                    boolean whole = column == HighlightPlan.ALL;
+                    boolean whole = column == BandMarks.Mark.ALL;
                     int left = whole ? columns.x()[0] : columns.x()[column] - BESIDE_CELL;
                     // The sign of a cell stands on its ground, too.
                     int right = whole
@@ -141,7 +141,7 @@ final class BandLooks {
 
     /** The ink of the band's words, as {@code #rrggbb}; empty for their own. */
     String ink() {
-        return ink(HighlightPlan.ALL).orElse("");
+        return ink(BandMarks.Mark.ALL).orElse("");
     }
 
     /** The ink of a value: that of its mark, of a figure below zero, or its own. */

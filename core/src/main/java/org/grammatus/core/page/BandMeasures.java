@@ -15,7 +15,6 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.ColumnLayout;
 import org.grammatus.core.page.column.NameRooms;
 import org.grammatus.core.page.column.TypeSetting;
-import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.plan.style.Picture;
@@ -258,7 +257,7 @@ final class BandMeasures {
     }
 
     private static boolean isOn(BandMarks.Mark mark, int column) {
-        return mark.column() == HighlightPlan.ALL || mark.column() == column;
+        return mark.column() == BandMarks.Mark.ALL || mark.column() == column;
     }
 
     private boolean isBold(BandMarks.Mark mark) {

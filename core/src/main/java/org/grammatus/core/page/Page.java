@@ -68,8 +68,9 @@ public record Page(
      * @param depth 0 for the report
      * @param level id of its level, or {@code report}
      * @param label its label alone
+     * @param address its address in the result, as {@code GroupAddress} writes it
      */
-    public record Node(int place, int last, int depth, String level, String label) {}
+    public record Node(int place, int last, int depth, String level, String label, String address) {}
 
     /** What a row of the page is. */
     public enum BandRole {

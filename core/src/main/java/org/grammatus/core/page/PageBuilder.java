@@ -11,7 +11,6 @@ import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.page.column.HeadingSpan;
 import org.grammatus.core.page.column.ScaleMarks;
 import org.grammatus.core.page.column.TypeSetting;
-import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.words.Words;
@@ -27,6 +26,9 @@ final class PageBuilder {
     private final TypeSetting type;
     private final Bands bands;
     private final TablePlan plan;
+    /** By column: depth of the groups in which a value is printed once; less than 0 where it is in each row. */
+    private final int[] onceIn;
+
     private final Sheet sheet;
     private final PrintStyle look;
     private final Words words;
@@ -46,6 +48,9 @@ final class PageBuilder {
         this.type = layout.type();
         this.bands = layout.bands();
         this.plan = layout.plan();
+        this.onceIn = plan.columns().stream()
+                .mapToInt(column -> column.onceIn().map(plan::depthOf).orElse(-1))
+                .toArray();
         this.sheet = sheet;
         this.words = Words.of(plan.locale());
         this.rules = new BandRules(layout, sheet);
@@ -278,14 +283,13 @@ final class PageBuilder {
 
     /** Whether a value that is printed once in its group is that of the row above, in the same group and on this page. */
     private boolean isPrintedAbove(int band, int column) {
-        ColumnPlan shown = plan.columns().get(column);
-        if (shown.onceIn().isEmpty() || band <= firstBand) {
+        int depth = onceIn[column];
+        if (depth < 0 || band <= firstBand) {
             return false;
         }
         for (int above = band - 1; above >= firstBand; above--) {
             if (bands.kind(above) == BandKind.DETAIL) {
                 GroupTree tree = bands.grouped().tree();
-                int depth = shown.onceIn().get();
                 return tree.ancestor(bands.node(above), depth) == tree.ancestor(bands.node(band), depth)
                         && bands.grouped().rows().columns().get(column).isSame(bands.row(above), bands.row(band));
             }

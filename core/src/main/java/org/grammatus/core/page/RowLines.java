@@ -63,7 +63,7 @@ final class RowLines {
 
     /** How many lines the figures of groups of a depth take below their first, where they stand in a place. */
     int belowFirst(int depth, Place place) {
-        return belowFirst(total -> total.places().get(depth - 1) == place);
+        return belowFirst(total -> total.places().get(plan.levelAt(depth)) == place);
     }
 
     /** How many lines figures of any group take below their first. */

@@ -9,6 +9,7 @@ import java.util.Set;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.TextStyle;
+import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.page.column.ColumnLayout;
@@ -353,7 +354,10 @@ final class Sheet {
                     report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
                     report
                             ? plan.title().orElse(plan.inputs().title())
-                            : of.layout().contents().printed().label(key.node())));
+                            : of.layout().contents().printed().label(key.node()),
+                    new GroupAddresses(of.layout().bands().grouped())
+                            .of(key.node())
+                            .toString()));
         }
         return list;
     }

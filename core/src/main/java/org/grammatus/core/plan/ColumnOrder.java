@@ -70,7 +70,7 @@ public record ColumnOrder(String column, List<OfLevel> levels, Optional<String> 
     private static Optional<TotalPlan> total(TablePlan table, int level, ColumnPlan column) {
         return table.totals().stream()
                 .filter(total -> table.columns().get(total.column()).equals(column)
-                        && total.places().containsKey(level))
+                        && total.places().containsKey(table.levels().get(level).id()))
                 .findFirst();
     }
 }

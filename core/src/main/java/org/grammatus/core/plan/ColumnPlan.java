@@ -20,7 +20,7 @@ import org.grammatus.core.words.Words;
  * @param width points; measured from what is printed unless given
  * @param room what else is said of the room that it takes
  * @param scale what is drawn beside its figures
- * @param onceIn depth of the level in whose groups its value is printed once
+ * @param onceIn id of the level in whose groups its value is printed once, or {@value TablePlan#REPORT}
  */
 public record ColumnPlan(
         String id,
@@ -36,7 +36,7 @@ public record ColumnPlan(
         Optional<Integer> width,
         ColumnRoom room,
         Optional<ColumnScale> scale,
-        Optional<Integer> onceIn) {
+        Optional<String> onceIn) {
 
     /** Whether its width is what its figures need and never less. */
     public boolean rigid() {

@@ -1,5 +1,6 @@
 package org.grammatus.core.plan;
 
+import java.util.Optional;
 import org.grammatus.core.choice.Reach;
 import org.grammatus.core.expression.Typed;
 
@@ -25,17 +26,14 @@ public record HighlightPlan(
         Target target,
         boolean also) {
 
-    /** Stands for every level and for every column. */
-    public static final int ALL = -1;
-
     /**
      * What it marks.
      *
-     * @param depth of the groups that it is about, 0 for the report; {@link #ALL} for rows and lines
-     * @param column index of the column whose cell alone it marks, or {@link #ALL}
+     * @param level id of the level of the groups that it is about, or {@value TablePlan#REPORT}; none for rows and lines
+     * @param column id of the column, or of the key figure, whose cell alone it marks; none for all of them
      */
-    public record Target(Reach of, int depth, int column) {
-        public static final Target ROWS = new Target(Reach.ROW, ALL, ALL);
+    public record Target(Reach of, Optional<String> level, Optional<String> column) {
+        public static final Target ROWS = new Target(Reach.ROW, Optional.empty(), Optional.empty());
     }
 
     /** The same rule with another condition. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.ComparedWith;
@@ -75,6 +76,27 @@ public record TablePlan(
             depth--;
         }
         return depth;
+    }
+
+    /** Id of the level of groups of a depth; {@value #REPORT} at depth 0. */
+    public String levelAt(int depth) {
+        return depth == 0 ? REPORT : levels.get(depth - 1).id();
+    }
+
+    /** Depth of the groups of a level that there is, 0 for {@value #REPORT}. */
+    public int depthOf(String level) {
+        return IntStream.rangeClosed(0, levels.size())
+                .filter(depth -> levelAt(depth).equals(level))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Depth of the innermost groups beside which a total is printed, 0 for the report; none where it is printed nowhere. */
+    public Optional<Integer> deepestOf(TotalPlan total) {
+        return IntStream.rangeClosed(0, levels.size())
+                .filter(depth -> total.places().containsKey(levelAt(depth)))
+                .boxed()
+                .max(Integer::compare);
     }
 
     @Override

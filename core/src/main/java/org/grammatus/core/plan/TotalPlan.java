@@ -17,7 +17,7 @@ import org.grammatus.core.value.Type;
  * @param comparison what the value is compared with
  * @param type of what is printed
  * @param column index of the column it stands under
- * @param places by level index, with {@value #REPORT_LEVEL} for the report
+ * @param places by level id, with {@value TablePlan#REPORT} for the report
  */
 public record TotalPlan(
         String id,
@@ -29,10 +29,7 @@ public record TotalPlan(
         Type type,
         int column,
         String format,
-        Map<Integer, Place> places) {
-
-    /** Stands for the report where a level's index is asked for. */
-    public static final int REPORT_LEVEL = -1;
+        Map<String, Place> places) {
 
     /** The same total without what only printing needs. */
     TotalPlan unprinted() {
@@ -55,13 +52,12 @@ public record TotalPlan(
         return shown == Shown.VALUE && comparison.isEmpty();
     }
 
-    /** Whether it is printed beside groups of a depth; one without a place stands for the whole report. */
-    public boolean standsAt(int depth) {
-        return places.isEmpty() ? depth == 0 : places.containsKey(depth - 1);
-    }
-
-    /** Depth of the innermost groups beside which it stands; none where it stands nowhere. */
-    public Optional<Integer> deepestPlace() {
-        return places.keySet().stream().map(level -> level + 1).max(Integer::compare);
+    /**
+     * Whether it is printed beside groups of a level; one that is printed nowhere stands for the whole report.
+     *
+     * @param level its id, or {@value TablePlan#REPORT}
+     */
+    public boolean standsAt(String level) {
+        return places.isEmpty() ? level.equals(TablePlan.REPORT) : places.containsKey(level);
     }
 }

@@ -6,7 +6,6 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 
 /** The signs that pages print beside what is marked. */
@@ -18,7 +17,7 @@ final class PrintedSigns {
     static String atTheEdge(BandContents contents, Bands bands, int band) {
         boolean row = bands.kind(band) == BandKind.DETAIL || bands.kind(band) == BandKind.GROUP_LINE;
         return contents.marksOf(bands, band).stream()
-                .filter(mark -> mark.column() == HighlightPlan.ALL)
+                .filter(mark -> mark.column() == BandMarks.Mark.ALL)
                 .map(mark -> {
                     String word =
                             bands.grouped().plan().highlights().get(mark.rule()).word();

@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.explain.RowsBehind;
 import org.grammatus.core.explain.WhyAbsent;
 import org.grammatus.core.explain.WhyFigure;
@@ -42,6 +43,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/runs/{id}")
 class ExplainController {
 
+    private static final String GROUP =
+            "Address of a group: its block and the keys on the way down to it, such as lines/region:Lakeside";
+
+    private static final String FIGURE =
+            "Address of a figure: its group's, and the id of the total behind #, such as lines/region:Lakeside#t-net";
+
     private final RunService runs;
     private final DatasetReader reader;
     private final FileSender files;
@@ -57,10 +64,9 @@ class ExplainController {
     @Operation(operationId = "whyFigure", summary = "Why a total of a group is what it is")
     WhyFigure figure(
             @PathVariable("id") String id,
-            @RequestParam("place") int place,
-            @RequestParam("total") String total,
+            @Parameter(description = FIGURE) @RequestParam("figure") String figure,
             Principal principal) {
-        return found(explanations(id, principal).figure(place, total));
+        return found(explanations(id, principal).figure(Addresses.figure("figure", figure)));
     }
 
     /**
@@ -77,11 +83,11 @@ class ExplainController {
             summary = "What the source itself says a total of a group is, in one plain statement of SQL")
     SourceAnswer atSource(
             @PathVariable("id") String id,
-            @RequestParam("place") int place,
-            @RequestParam("total") String total,
+            @Parameter(description = FIGURE) @RequestParam("figure") String figure,
             Principal principal) {
         Run run = OwnRuns.require(runs, id, principal);
-        return new SourceAnswer(AskedAgain.of(run.request(), OwnRuns.result(run), place, total, reader));
+        return new SourceAnswer(
+                AskedAgain.of(run.request(), OwnRuns.result(run), Addresses.figure("figure", figure), reader));
     }
 
     @TakesTurn
@@ -89,18 +95,20 @@ class ExplainController {
     @Operation(operationId = "uncounted", summary = "Those of some rows of a group that do not count in a total of it")
     List<Integer> uncounted(
             @PathVariable("id") String id,
-            @RequestParam("place") int place,
-            @RequestParam("total") String total,
+            @Parameter(description = FIGURE) @RequestParam("figure") String figure,
             @RequestParam("rows") List<Integer> rows,
             Principal principal) {
-        return found(explanations(id, principal).uncounted(place, total, rows));
+        return found(explanations(id, principal).uncounted(Addresses.figure("figure", figure), rows));
     }
 
     @TakesTurn
     @GetMapping("/order")
     @Operation(operationId = "whyOrder", summary = "Why a group stands where it stands, with the values compared")
-    WhyOrder order(@PathVariable("id") String id, @RequestParam("place") int place, Principal principal) {
-        return found(explanations(id, principal).order(place));
+    WhyOrder order(
+            @PathVariable("id") String id,
+            @Parameter(description = GROUP) @RequestParam("group") String group,
+            Principal principal) {
+        return found(explanations(id, principal).order(Addresses.group("group", group)));
     }
 
     @TakesTurn
@@ -108,12 +116,12 @@ class ExplainController {
     @Operation(operationId = "rowsBehind", summary = "The rows behind a group's figures")
     RowsBehind rows(
             @PathVariable("id") String id,
-            @RequestParam("place") int place,
+            @Parameter(description = GROUP) @RequestParam("group") String group,
             @RequestParam(name = "offset", defaultValue = "0") int offset,
             @RequestParam(name = "limit", defaultValue = "100") int limit,
             @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             Principal principal) {
-        return found(explanations(id, principal).rows(place, offset, limit, fields, reader));
+        return found(explanations(id, principal).rows(Addresses.group("group", group), offset, limit, fields, reader));
     }
 
     @TakesTurn
@@ -168,7 +176,7 @@ class ExplainController {
     @Operation(operationId = "rowsFile", summary = "All the rows behind a group's figures as CSV")
     void rowsFile(
             @PathVariable("id") String id,
-            @RequestParam("place") int place,
+            @Parameter(description = GROUP) @RequestParam("group") String group,
             @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             @RequestParam(name = "protect", defaultValue = "true") boolean protect,
             Principal principal,
@@ -177,13 +185,14 @@ class ExplainController {
             throws IOException {
         RunResult result = result(id, principal);
         Explanations explanations = new Explanations(result);
+        GroupAddress address = Addresses.group("group", group);
         Explanations.RowsFile rows =
-                found(explanations.rowsFile(place, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
-        String group = explanations.path(place).orElse(List.of()).stream()
+                found(explanations.rowsFile(address, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
+        String name = explanations.path(address).orElse(List.of()).stream()
                 .map(Explanations.PathStep::label)
                 .reduce((a, b) -> a + " " + b)
                 .orElse("the whole report");
-        send(rows, FileNames.ofRows(result, group, Format.CSV.word()), principal, request, response);
+        send(rows, FileNames.ofRows(result, name, Format.CSV.word()), principal, request, response);
     }
 
     private void send(
@@ -208,16 +217,23 @@ class ExplainController {
     @GetMapping("/path")
     @Operation(operationId = "groupPath", summary = "The groups that a group lies in, outermost first, and itself")
     List<Explanations.PathStep> path(
-            @PathVariable("id") String id, @RequestParam("place") int place, Principal principal) {
-        return found(explanations(id, principal).path(place));
+            @PathVariable("id") String id,
+            @Parameter(description = GROUP) @RequestParam("group") String group,
+            Principal principal) {
+        return found(explanations(id, principal).path(Addresses.group("group", group)));
     }
 
     @TakesTurn
     @GetMapping("/together")
     @Operation(operationId = "figuresTogether", summary = "How many several figures are, their sum and their average")
     SelectionSummary together(
-            @PathVariable("id") String id, @RequestParam("figures") List<String> figures, Principal principal) {
-        return explanations(id, principal).together(figures);
+            @PathVariable("id") String id,
+            @Parameter(description = FIGURE) @RequestParam("figures") List<String> figures,
+            Principal principal) {
+        return explanations(id, principal)
+                .together(figures.stream()
+                        .map(figure -> Addresses.figure("figures", figure))
+                        .toList());
     }
 
     @TakesTurn

@@ -9,6 +9,7 @@ import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
+import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.page.ContinuousView;
@@ -219,9 +220,12 @@ class RunController {
     @Operation(operationId = "outline", summary = "The headed groups right below a group, with the pages they begin on")
     List<Outline.Entry> outline(
             @PathVariable("id") String id,
-            @RequestParam(name = "below", defaultValue = "0") int below,
+            @Parameter(description = "The group's address; none for the whole report")
+                    @RequestParam(name = "below", required = false)
+                    Optional<String> below,
             Principal principal) {
-        return Outline.below(result(run(id, principal)), below);
+        Optional<GroupAddress> parent = below.map(text -> Addresses.group("below", text));
+        return Outline.below(result(run(id, principal)), parent);
     }
 
     @GetMapping("/{id}/marks")

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.TreeSet;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.PairTable;
 import org.grammatus.core.dataset.DatasetModel;
@@ -41,12 +40,13 @@ public final class Overlap {
     }
 
     private Optional<String> inWords(TotalPlan total, int home) {
-        for (int level : new TreeSet<>(total.places().keySet())) {
-            int depth = level + 1;
-            if (depth > 0 && !dataset.reaches(home, nodes.tableOf(depth))) {
+        List<LevelPlan> levels = figures.plan().levels();
+        for (int depth = 1; depth <= levels.size(); depth++) {
+            LevelPlan level = levels.get(depth - 1);
+            if (total.places().containsKey(level.id()) && !dataset.reaches(home, nodes.tableOf(depth))) {
                 Shared shared = shared(home, depth);
                 if (shared.things() > 0) {
-                    return Optional.of(inWords(home, figures.plan().levels().get(level), shared));
+                    return Optional.of(inWords(home, level, shared));
                 }
             }
         }

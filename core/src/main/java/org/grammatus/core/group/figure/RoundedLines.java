@@ -74,7 +74,7 @@ public final class RoundedLines {
                     new Typed.Aggregate(sum.function(), false, Optional.of(rounded), sum.filter(), rounded.type());
             return rescaled(figures.of(ofRounded), exact.type());
         }
-        return total.deepestPlace()
+        return plan.deepestOf(total)
                 .map(depth -> ofGroups(exact, depth, digits, figures.nodes()))
                 .orElse(exact);
     }
@@ -90,7 +90,7 @@ public final class RoundedLines {
         int home = new Homes(plan.dataset()).orGrain(sum);
         int lines = isPrintedPerRow(sum, total, plan)
                 ? figures.nodes().depths() - 1
-                : total.deepestPlace().orElse(0);
+                : plan.deepestOf(total).orElse(0);
         boolean apart =
                 lines == 0 || plan.dataset().reaches(home, figures.nodes().tableOf(lines));
         return apart

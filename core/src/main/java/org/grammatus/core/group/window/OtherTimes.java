@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.columnar.Column;
@@ -109,7 +110,10 @@ final class OtherTimes {
             notices.add(index, "Nothing is compared for ", ": " + needed);
             return nothing(total);
         }
-        if (total.places().keySet().stream().anyMatch(level -> !anyAt(level + 1, compared))) {
+        TablePlan plan = figures.plan();
+        boolean around = IntStream.rangeClosed(0, plan.levels().size())
+                .anyMatch(depth -> total.places().containsKey(plan.levelAt(depth)) && !anyAt(depth, compared));
+        if (around) {
             notices.add(index, "Compared only inside groups of one time: ", "; for the totals around them, " + needed);
         }
         return new Pair(where(upToEnd(index, total, days, values), compared), where(other, compared));

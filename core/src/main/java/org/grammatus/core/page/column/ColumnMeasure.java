@@ -19,7 +19,6 @@ import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
-import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Kind;
 
 /** Measures the widest thing a column prints, at full size. */
@@ -91,7 +90,7 @@ public final class ColumnMeasure {
         groupLines(row);
         for (int t = 0; t < plan.totals().size(); t++) {
             if (plan.totals().get(t).column() == index) {
-                boolean grand = plan.totals().get(t).places().containsKey(TotalPlan.REPORT_LEVEL);
+                boolean grand = plan.totals().get(t).places().containsKey(TablePlan.REPORT);
                 TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
                 values(grouped.figures().totals().get(t), printed.totalFormat(t), style);
                 otherRows(t);

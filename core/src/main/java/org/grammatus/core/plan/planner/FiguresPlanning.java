@@ -61,7 +61,7 @@ final class FiguresPlanning {
             figures.stream()
                     .filter(figure -> !rule.off().orElse(false) && marked.equals(Optional.of(figure.id())))
                     .map(figure -> HighlightPlanning.ofFigure(
-                            rule, at, figure.column(), scope.names.with(said(figure)), scope.problems))
+                            rule, at, figure.id(), scope.names.with(said(figure)), scope.problems))
                     .forEach(planned::add);
         }
         return planned;

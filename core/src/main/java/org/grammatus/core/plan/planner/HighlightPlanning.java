@@ -2,9 +2,7 @@ package org.grammatus.core.plan.planner;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.grammatus.core.choice.Reach;
-import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -13,6 +11,7 @@ import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
+import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -46,11 +45,14 @@ final class HighlightPlanning {
     /**
      * A rule about key figures.
      *
-     * @param column index of the figure that it marks
+     * @param figure id of the figure that it marks
      * @param names what the figure says among them
      */
-    static HighlightPlan ofFigure(ReportHighlight rule, String pointer, int column, Names names, Problems problems) {
-        HighlightPlan plan = untyped(rule, pointer, new HighlightPlan.Target(Reach.FIGURE, 0, column));
+    static HighlightPlan ofFigure(ReportHighlight rule, String pointer, String figure, Names names, Problems problems) {
+        HighlightPlan plan = untyped(
+                rule,
+                pointer,
+                new HighlightPlan.Target(Reach.FIGURE, Optional.of(TablePlan.REPORT), Optional.of(figure)));
         return problems.collect(pointer + "/when", () -> typed(plan, names, false), plan);
     }
 
@@ -74,19 +76,15 @@ final class HighlightPlanning {
             return Optional.of(HighlightPlan.Target.ROWS);
         }
         ReportHighlight.Place place = rule.reach().get();
-        int depth = place.level().map(id -> depth(id, levels)).orElse(HighlightPlan.ALL);
-        int column = place.column().map(id -> TotalPlanning.column(id, columns)).orElse(HighlightPlan.ALL);
-        boolean isOff = place.level().isPresent() && depth < 0 || place.column().isPresent() && column < 0;
-        return isOff ? Optional.empty() : Optional.of(new HighlightPlan.Target(place.of(), depth, column));
-    }
-
-    private static int depth(String level, List<LevelPlan> levels) {
-        return level.equals(ReportCell.REPORT)
-                ? 0
-                : IntStream.rangeClosed(1, levels.size())
-                        .filter(depth -> levels.get(depth - 1).id().equals(level))
-                        .findFirst()
-                        .orElse(HighlightPlan.ALL);
+        boolean isOff = place.level()
+                        .filter(id -> TotalPlanning.depth(id, levels).isEmpty())
+                        .isPresent()
+                || place.column()
+                        .filter(id -> TotalPlanning.column(id, columns) < 0)
+                        .isPresent();
+        return isOff
+                ? Optional.empty()
+                : Optional.of(new HighlightPlan.Target(place.of(), place.level(), place.column()));
     }
 
     /**
@@ -102,7 +100,7 @@ final class HighlightPlanning {
         }
         boolean ofRows = rule.target().of() == Reach.ROW && printsRows;
         boolean scope = ofRows ? Typing.aggregatesItsPlace(parsed, names) : Typing.aggregates(parsed, names);
-        if (rule.target().depth() == 0 && !scope) {
+        if (rule.target().level().equals(Optional.of(TablePlan.REPORT)) && !scope) {
             throw new ProblemException(Problem.error(
                     "", "it marks the report's totals, so its condition must be about them: SUM(...), COUNT(*)"));
         }

@@ -158,7 +158,8 @@ final class TablePlanning {
         if (column.value().isPresent()) {
             Formats.check(pointer + "/format", format, value.type(), problems);
         }
-        Optional<Integer> onceIn = column.once().flatMap(level -> TotalPlanning.depth(level, levels));
+        Optional<String> onceIn =
+                column.once().filter(level -> TotalPlanning.depth(level, levels).isPresent());
         // What looks at groups around a row differs from row to row.
         int home = value.looksOver() ? DatasetModel.GRAIN : scope.homes.orGrain(value);
         return new ColumnPlan(

@@ -62,12 +62,12 @@ final class TotalPlanning {
                     pointer + "/value",
                     "steps over groups in printed order already; a share, rank, change or comparison takes a plain aggregate");
         }
-        Map<Integer, Place> places = new HashMap<>();
+        Map<String, Place> places = new HashMap<>();
         for (int i = 0; i < total.cells().size(); i++) {
             ReportCell cell = total.cells().get(i);
             String at = pointer + "/cells/" + i + "/at";
             depth(cell.at(), levels).ifPresent(depth -> {
-                places.put(depth - 1, cell.in());
+                places.put(cell.at(), cell.in());
                 expressions.requireAround(at, value, depth);
             });
         }
