@@ -3,6 +3,7 @@ package org.grammatus.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.net.Socket;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
@@ -12,10 +13,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.grammatus.demo.Starters;
 import org.grammatus.server.RunningServer.Browser;
 import org.grammatus.server.problem.CannotStartException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -81,30 +84,75 @@ class SafetyTest {
         }
     }
 
-    @Test
-    void connectionsThatDripHoldUpNobody() throws Exception {
-        Browser reader = SERVER.signedIn("reader");
-        List<Socket> dripping = new ArrayList<>();
+    /** More connections than the server has threads, each of which sends a byte now and then. */
+    private static void dripping(String head, Drops others) throws Exception {
+        List<Socket> sockets = new ArrayList<>();
+        Thread drips = new Thread(() -> {
+            while (!Thread.currentThread().isInterrupted()) {
+                sockets.forEach(SafetyTest::drop);
+                LockSupport.parkNanos(TimeUnit.SECONDS.toNanos(1));
+            }
+        });
         try {
-            for (int i = 0; i < 250; i++) {
+            for (int i = 0; i < 400; i++) {
                 Socket socket = SERVER.socket();
                 socket.getOutputStream()
-                        .write(
-                                "POST /api/session HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 400\r\n\r\nname="
-                                        .getBytes(StandardCharsets.UTF_8));
-                dripping.add(socket);
+                        .write((head + "Content-Length: 1000\r\n\r\n{").getBytes(StandardCharsets.UTF_8));
+                sockets.add(socket);
             }
-            for (int i = 0; i < 20; i++) {
-                long before = System.nanoTime();
-                assertThat(reader.get("/api/reports").statusCode()).isEqualTo(200);
-                assertThat(System.nanoTime() - before).isLessThan(TimeUnit.SECONDS.toNanos(3));
-            }
+            drips.start();
+            others.meanwhile();
         } finally {
-            for (Socket socket : dripping) {
+            drips.interrupt();
+            drips.join();
+            for (Socket socket : sockets) {
                 socket.close();
             }
         }
+    }
+
+    private interface Drops {
+        void meanwhile() throws Exception;
+    }
+
+    private static void drop(Socket socket) {
+        try {
+            socket.getOutputStream().write(' ');
+        } catch (IOException refused) {
+            // It was closed, as it should be.
+        }
+    }
+
+    private static void isAnsweredPromptly(Browser other) throws Exception {
+        for (int i = 0; i < 20; i++) {
+            long before = System.nanoTime();
+            assertThat(other.get("/api/reports").statusCode()).isEqualTo(200);
+            assertThat(System.nanoTime() - before).isLessThan(TimeUnit.SECONDS.toNanos(3));
+        }
+    }
+
+    @Test
+    @Timeout(60)
+    void strangersWhoLetTheirBodiesDripHoldUpNobody() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        String form = "Content-Type: application/x-www-form-urlencoded\r\n";
+        dripping("POST /api/session HTTP/1.1\r\nHost: localhost\r\n" + form, () -> isAnsweredPromptly(reader));
+        dripping("POST /api/session HTTP/1.1\r\nHost: elsewhere.example\r\n" + form, () -> isAnsweredPromptly(reader));
         SERVER.until(() -> SERVER.browser().signIn("reader", "reader-demo").statusCode() == 204);
+    }
+
+    @Test
+    @Timeout(60)
+    void whoIsSignedInAndLetsBodiesDripHoldsUpNobodyElse() throws Exception {
+        Browser author = SERVER.signedIn("author");
+        Browser slow = SERVER.signedIn("reader");
+        String head =
+                "POST /api/runs HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nCookie: GRAMMATUS="
+                        + slow.cookie("GRAMMATUS").orElseThrow() + "\r\n";
+        dripping(head, () -> {
+            isAnsweredPromptly(author);
+            assertThat(author.run("{}").path("state").asString()).isEqualTo("DONE");
+        });
     }
 
     @Test

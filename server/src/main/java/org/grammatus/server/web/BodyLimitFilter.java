@@ -45,7 +45,7 @@ class BodyLimitFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() <= 0 && request.getHeader("Transfer-Encoding") == null) {
+        if (!UnreadBodies.hasBody(request.getContentLengthLong(), request.getHeader("Transfer-Encoding"))) {
             chain.doFilter(request, response);
             return;
         }

@@ -20,6 +20,9 @@ final class SenderBodies {
     private static final Duration RETRY = Duration.ofSeconds(2);
     private static final int PART = 16_384;
 
+    /** How long the rest of a body that is too long is waited for. */
+    private static final Duration PATIENCE = Duration.ofSeconds(2);
+
     private final Limits limits;
     private final Semaphore reading;
     private final Map<String, Integer> bySender = new ConcurrentHashMap<>();
@@ -44,10 +47,6 @@ final class SenderBodies {
     /** Reads a request's body and passes it on, or refuses it. */
     void filter(String sender, HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > limits.bytes()) {
-            ProblemAnswer.write(response, HttpStatus.CONTENT_TOO_LARGE, limits.tooLong());
-            return;
-        }
         Optional<byte[]> body;
         try {
             boolean many = bySender.merge(sender, 1, Integer::sum) > limits.ofOne() || !reading.tryAcquire();
@@ -57,7 +56,9 @@ final class SenderBodies {
                 return;
             }
             try {
-                body = read(request, response);
+                body = request.getContentLengthLong() > limits.bytes()
+                        ? tooLong(request, response)
+                        : read(request, response);
             } finally {
                 reading.release();
             }
@@ -65,6 +66,7 @@ final class SenderBodies {
             bySender.computeIfPresent(sender, (same, count) -> count > 1 ? count - 1 : null);
         }
         if (body.isPresent()) {
+            UnreadBodies.noteRead(request);
             chain.doFilter(new ReadRequest(request, body.get()), response);
         }
     }
@@ -79,7 +81,7 @@ final class SenderBodies {
             for (int length = in.read(part); length >= 0; length = in.read(part)) {
                 body.write(part, 0, length);
                 if (body.size() > limits.bytes()) {
-                    return refused(response, HttpStatus.CONTENT_TOO_LARGE, limits.tooLong());
+                    return tooLong(request, response);
                 }
                 if (System.nanoTime() > deadline) {
                     return refused(response, HttpStatus.REQUEST_TIMEOUT, "The body took too long to come");
@@ -89,6 +91,18 @@ final class SenderBodies {
         } catch (IOException e) {
             return refused(response, HttpStatus.REQUEST_TIMEOUT, "The body did not come whole");
         }
+    }
+
+    /** Refuses what is too long; whoever sends it promptly is still sending, and reads the answer only once that is done. */
+    private Optional<byte[]> tooLong(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        long deadline = System.nanoTime() + PATIENCE.toNanos();
+        byte[] part = new byte[PART];
+        var in = request.getInputStream();
+        for (long left = limits.bytes(); left > 0 && System.nanoTime() < deadline; ) {
+            int length = in.read(part);
+            left = length < 0 ? 0 : left - length;
+        }
+        return refused(response, HttpStatus.CONTENT_TOO_LARGE, limits.tooLong());
     }
 
     private static Optional<byte[]> refused(HttpServletResponse response, HttpStatus status, String why)
