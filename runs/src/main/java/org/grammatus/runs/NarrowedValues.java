@@ -62,7 +62,7 @@ public final class NarrowedValues {
                         filter -> filter.id().equals(Narrowing.idOf(field)),
                         Collectors.mapping(FilterPlan::condition, Collectors.toList())));
         Star star = star(table, field, byOwn.get(true), today);
-        int[] rows = KeptRows.meeting(byOwn.get(false), plan.dataset(), star);
+        int[] rows = KeptRows.meeting(byOwn.get(false), star);
         return FieldValues.of(star, rows, plan.dataset(), field, find, today);
     }
 

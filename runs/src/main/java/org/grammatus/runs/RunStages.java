@@ -112,7 +112,7 @@ public final class RunStages {
             Map<Typed.Has, RelatedKeys> found = new HashMap<>();
             for (Typed.Has has : looks) {
                 Star into = others.apply(has);
-                int[] kept = KeptRows.meeting(has.condition().stream().toList(), into.dataset(), into);
+                int[] kept = KeptRows.meeting(has.condition().stream().toList(), into);
                 found.put(has, RelatedKeys.of(has, into, kept));
             }
             return rows.with(found);

@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.FilterPlan;
-import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -90,10 +89,11 @@ public record Reading(
 
     /** What a table needs and no more. */
     public static Reading of(TablePlan plan) {
-        boolean allValues = plan.levels().stream().anyMatch(LevelPlan::showsAllValues);
+        boolean allValues =
+                plan.levels().stream().anyMatch(level -> level.keys().areAllValues());
         // A group without rows is called as its key is wherever the data have it.
         boolean withoutRows =
-                plan.levels().stream().anyMatch(level -> level.empty().isPresent());
+                plan.levels().stream().anyMatch(level -> level.keys().empty().isPresent());
         return new Reading(
                 plan.dataset(),
                 plan.fields(),

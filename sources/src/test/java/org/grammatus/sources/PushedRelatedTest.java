@@ -114,7 +114,7 @@ class PushedRelatedTest {
     private static List<Long> kept(Plan plan, Star star, Star others) {
         Map<Typed.Has, RelatedKeys> related = new HashMap<>();
         for (Typed.Has has : plan.looks()) {
-            int[] meeting = KeptRows.meeting(has.condition().stream().toList(), HARVESTS, others);
+            int[] meeting = KeptRows.meeting(has.condition().stream().toList(), others);
             related.put(has, RelatedKeys.of(has, others, meeting));
         }
         Star all = star.with(related);

@@ -305,7 +305,7 @@ public final class BandContents {
         boolean others = groups.isOthers(node);
         LevelPlan level = level(node);
         if (GroupLines.isNamedBy(level, plan.columns().get(column))
-                && (others || none || level.coarsening().isPresent())) {
+                && (others || none || level.keys().coarsening().isPresent())) {
             return Optional.of(printed.label(node));
         }
         return others ? Optional.of("") : Optional.empty();

@@ -127,7 +127,7 @@ public final class BandMarks {
     /** Whether a band of a group is the one by which it begins. */
     private boolean opens(BandKind kind, int node) {
         return kind != BandKind.GROUP_FOOTER
-                || grouped.plan().levels().get(tree.depthOf(node) - 1).header() == Header.NONE;
+                || grouped.plan().levels().get(tree.depthOf(node) - 1).print().header() == Header.NONE;
     }
 
     /** The highlights that mark a row, itself or a group around it. */

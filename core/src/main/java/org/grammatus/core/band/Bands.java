@@ -131,7 +131,7 @@ public final class Bands {
     private void open(int node, int place) {
         int depth = grouped.tree().depthOf(node);
         if (depth > 0) {
-            switch (level(depth).header()) {
+            switch (level(depth).print().header()) {
                 case HEADING -> add(BandKind.GROUP_HEADING, node, NO_ROW);
                 case LINE -> add(BandKind.GROUP_LINE, node, NO_ROW);
                 case NONE -> {}
@@ -154,14 +154,14 @@ public final class Bands {
         int depth = grouped.tree().depthOf(node);
         if (depth == 0) {
             add(BandKind.REPORT_FOOTER, node, NO_ROW);
-        } else if (level(depth).footer() == Footer.TOTALS && isTotalled(node, depth)) {
+        } else if (level(depth).print().footer() == Footer.TOTALS && isTotalled(node, depth)) {
             add(BandKind.GROUP_FOOTER, node, NO_ROW);
         }
     }
 
     /** Whether a group is large enough for its totals: by its rows, or where those are not printed by the groups inside it. */
     private boolean isTotalled(int node, int depth) {
-        int from = level(depth).layout().totalsFrom().orElse(1);
+        int from = level(depth).print().layout().totalsFrom().orElse(1);
         if (from <= 1) {
             return true;
         }

@@ -23,15 +23,15 @@ public final class GroupLines {
         boolean inside = plan.printsRows();
         for (int depth = nameColumns.length - 1; depth > 0; depth--) {
             LevelPlan level = plan.levels().get(depth - 1);
-            hold[depth] = inside && level.header() == Header.LINE;
-            inside |= level.header() == Header.LINE;
-            nameColumns[depth] = level.header() == Header.LINE ? nameColumn(plan, level, depth) : NONE;
+            hold[depth] = inside && level.print().header() == Header.LINE;
+            inside |= level.print().header() == Header.LINE;
+            nameColumns[depth] = level.print().header() == Header.LINE ? nameColumn(plan, level, depth) : NONE;
         }
     }
 
     /** Whether a column says by itself what the groups of a level are called. */
     static boolean isNamedBy(LevelPlan level, ColumnPlan column) {
-        return column.value().equals(level.key()) || level.isCalledBy(column.value());
+        return column.value().equals(level.keys().value()) || level.isCalledBy(column.value());
     }
 
     private static int nameColumn(TablePlan plan, LevelPlan level, int depth) {

@@ -63,7 +63,7 @@ public final class Printed {
         this.counts = NumberFormat.getIntegerInstance(locale);
         labelFormats.add(Optional.empty());
         for (LevelPlan level : plan.levels()) {
-            Type type = level.label().orElse(level.key()).type();
+            Type type = level.naming().label().orElse(level.keys().value()).type();
             String pattern = switch (type.kind()) {
                 case INTEGER, DECIMAL -> "0.##################";
                 case DATE, TIMESTAMP -> Formats.byType(type, plan.dataset());
@@ -102,8 +102,9 @@ public final class Printed {
             Scalar key = groups.key(node);
             return key instanceof Scalar.Null ? words.none() : ScalarText.write(key);
         }
-        Optional<Coarsening> coarsening = plan.levels().get(depth - 1).coarsening();
-        if (coarsening.isPresent() && plan.levels().get(depth - 1).label().isEmpty()) {
+        Optional<Coarsening> coarsening = plan.levels().get(depth - 1).keys().coarsening();
+        if (coarsening.isPresent()
+                && plan.levels().get(depth - 1).naming().label().isEmpty()) {
             long key = ((Column.Longs) labels).values()[within];
             return coarsening.get() instanceof DateBucket(Bucket bucket, FiscalCalendar calendar)
                             && bucket == Bucket.DAY
@@ -118,6 +119,7 @@ public final class Printed {
         int depth = grouped.tree().depthOf(node);
         return plan.levels()
                 .get(depth - 1)
+                .print()
                 .headerText()
                 .map(text -> text(text, grouped.figures().texts().get(depth).header(), node))
                 .orElseGet(() -> label(node));
@@ -133,6 +135,7 @@ public final class Printed {
         int depth = grouped.tree().depthOf(node);
         return plan.levels()
                 .get(depth - 1)
+                .print()
                 .footerText()
                 .map(text -> text(text, grouped.figures().texts().get(depth).footer(), node))
                 .orElseGet(() -> words.total(label(node)));

@@ -269,10 +269,10 @@ public final class InWords {
     }
 
     private String byName(LevelPlan level) {
-        if (level.coarsening().isPresent()) {
-            return level.coarsening().get() instanceof DateBucket ? "by time" : "from the lowest class up";
+        if (level.keys().coarsening().isPresent()) {
+            return level.keys().coarsening().get() instanceof DateBucket ? "by time" : "from the lowest class up";
         }
-        if (!level.listed().isEmpty()) {
+        if (!level.keys().listed().isEmpty()) {
             return "in the order given, others after it";
         }
         return level.naturalOrder(dataset).isPresent() ? "in its own order" : "by name";

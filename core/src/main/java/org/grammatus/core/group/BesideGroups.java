@@ -23,8 +23,8 @@ final class BesideGroups {
     private final Nodes nodes;
     private final GroupNotices notices;
 
-    BesideGroups(Figures figures, GroupNotices notices) {
-        this.plan = figures.plan();
+    BesideGroups(TablePlan plan, Figures figures, GroupNotices notices) {
+        this.plan = plan;
         this.figures = figures;
         this.nodes = figures.nodes();
         this.notices = notices;
@@ -41,7 +41,8 @@ final class BesideGroups {
         }
         LevelPlan level = plan.levels().get(depth - 1);
         return new GroupTexts(
-                textValues(level.headerText(), depth, groups), textValues(level.footerText(), depth, groups));
+                textValues(level.print().headerText(), depth, groups),
+                textValues(level.print().footerText(), depth, groups));
     }
 
     private List<Optional<Column>> textValues(Optional<TablePlan.GroupText> text, int depth, PrintedGroups groups) {
@@ -61,10 +62,11 @@ final class BesideGroups {
      */
     List<Column> shared(int depth, Optional<Column> labels, DrillDown behind) {
         List<Column> cells = new ArrayList<>();
-        if (depth > 0 && plan.levels().get(depth - 1).header() == Header.LINE) {
+        if (depth > 0 && plan.levels().get(depth - 1).print().header() == Header.LINE) {
             LevelPlan level = plan.levels().get(depth - 1);
             for (ColumnPlan column : plan.columns()) {
-                if (level.coarsening().isEmpty() && column.value().equals(level.key())) {
+                if (level.keys().coarsening().isEmpty()
+                        && column.value().equals(level.keys().value())) {
                     cells.add(nodes.keys(depth));
                     continue;
                 }

@@ -19,7 +19,6 @@ import org.grammatus.core.value.Scalar;
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */
 public final class DrillDown {
 
-    private final TablePlan plan;
     private final Nodes nodes;
     private final Figures figures;
     private final SiblingOrder order;
@@ -30,7 +29,6 @@ public final class DrillDown {
     DrillDown(Figures figures, KeptRows kept, EvaluationContext printedRows) {
         this.printedRows = printedRows;
         this.kept = kept;
-        this.plan = figures.plan();
         this.nodes = figures.nodes();
         this.figures = figures;
         this.order = new SiblingOrder(figures);
@@ -75,7 +73,7 @@ public final class DrillDown {
 
     /** Whether groups of a depth may share rows of a table, so that their figures of it do not add up to their parent's. */
     public boolean overlaps(int home, int depth) {
-        return depth > 0 && !plan.dataset().reaches(home, nodes.tableOf(depth));
+        return depth > 0 && !figures.axis().dataset().reaches(home, nodes.tableOf(depth));
     }
 
     /** How many rows of a table a group has. */

@@ -41,8 +41,10 @@ final class GroupNotices {
     IntConsumer varyingLabel(LevelPlan level) {
         return count -> {
             Problem problem = varies(level, "the label", count);
-            boolean plainKey = level.coarsening().isEmpty() && level.listed().isEmpty();
-            found.add(level.labelText()
+            boolean plainKey =
+                    level.keys().coarsening().isEmpty() && level.keys().listed().isEmpty();
+            found.add(level.naming()
+                    .text()
                     .filter(label -> plainKey)
                     .map(label -> problem.curedBy(Cure.of("Group by what is shown", level.pointer() + "/key", label)))
                     .orElse(problem));
@@ -58,10 +60,10 @@ final class GroupNotices {
 
     /** Says where a group holds several things that share the name it is grouped by. */
     void adviseOnNames(int depth, LevelPlan level) {
-        if (level.codeBehindName().isEmpty()) {
+        if (level.naming().codeBehind().isEmpty()) {
             return;
         }
-        Typed.Field code = level.codeBehindName().get();
+        Typed.Field code = level.naming().codeBehind().get();
         int home = homes.orGrain(code);
         Column codes = star.table(home).fields().get(code.id());
         int shared = SharedValue.of(codes, home, nodes, depth).varying().cardinality();
@@ -77,7 +79,9 @@ final class GroupNotices {
                                     new Cure.SetText(level.pointer() + "/key", References.to(code.id())),
                                     new Cure.SetText(
                                             level.pointer() + "/label",
-                                            level.labelText().orElse(level.keyText()))))));
+                                            level.naming()
+                                                    .text()
+                                                    .orElse(level.keys().text()))))));
         }
     }
 }

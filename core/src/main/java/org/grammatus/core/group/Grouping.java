@@ -60,11 +60,11 @@ public final class Grouping {
         this.star = star;
         this.kept = kept;
         this.faults = faults;
-        this.selection = Selection.of(plan, star, kept, faults, cancelled);
+        this.selection = Selection.of(plan.axis(), plan.cover(), star, kept, faults, cancelled);
         this.nodes = selection.nodes();
-        this.figures = new Figures(plan, nodes, faults);
+        this.figures = new Figures(plan.axis(), nodes, faults);
         this.advice = new GroupNotices(plan, nodes, notices);
-        this.beside = new BesideGroups(figures, advice);
+        this.beside = new BesideGroups(plan, figures, advice);
     }
 
     /**
@@ -91,13 +91,13 @@ public final class Grouping {
         List<Column> totals = totals(groups, stepping);
         List<long[]> counts =
                 plan.counted().stream().map(figures.aggregates()::rowCounts).toList();
-        RowsInGroups inGroups = new RowsInGroups(figures, selection, tree);
+        RowsInGroups inGroups = new RowsInGroups(plan, figures, selection, tree);
         int[] starts = new int[tree.nodeCount() + 1];
         int[] rows = plan.printsRows() ? inGroups.inOrder(starts) : new int[0];
         EvaluationContext amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
         DrillDown drillDown = new DrillDown(figures, kept, amongGroups);
         PrintedGroups printedGroups = new PrintedGroups(figures.aggregates(), stepping, totals, faults);
-        Marking marking = new Marking(figures, faults, beside, amongGroups, printedGroups);
+        Marking marking = new Marking(plan, figures, faults, beside, amongGroups, printedGroups);
         GroupFigures groupFigures = new GroupFigures(
                 totals,
                 counts,
@@ -190,7 +190,7 @@ public final class Grouping {
     private List<Column> totals(Groups groups, Stepping stepping) {
         GroupTree tree = groups.tree();
         InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), groups::isOthers);
-        TotalFigures totalFigures = new TotalFigures(figures, selection, printed, stepping, figureNotices);
+        TotalFigures totalFigures = new TotalFigures(plan, figures, selection, printed, stepping, figureNotices);
         Overlap overlap = new Overlap(figures);
         List<Column> totals = new ArrayList<>();
         for (int index = 0; index < plan.totals().size(); index++) {
@@ -199,7 +199,7 @@ public final class Grouping {
             totals.add(totalFigures.of(index, total, own));
             noteBlanks(index, total, own, tree);
             int of = index;
-            RoundedLines.whyNotRounded(total, figures)
+            RoundedLines.whyNotRounded(total, plan, figures)
                     .ifPresent(why -> figureNotices.add(of, "Each line is rounded first, but not for ", ": " + why));
             overlap.note(index, total, figureNotices);
         }
@@ -252,7 +252,7 @@ public final class Grouping {
         BitSet blank = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
             LevelPlan level = plan.levels().get(depth - 1);
-            if (level.empty().equals(Optional.of(EmptyGroups.BLANK))) {
+            if (level.keys().empty().equals(Optional.of(EmptyGroups.BLANK))) {
                 blank.set(nodes.first(depth) + nodes.withRows(depth), nodes.first(depth + 1));
             }
         }

@@ -35,8 +35,14 @@ final class Marking {
      * @param printedRows the rows with the groups around them
      * @param groups the groups in printed order
      */
-    Marking(Figures figures, Faults faults, BesideGroups beside, EvaluationContext printedRows, PrintedGroups groups) {
-        this.plan = figures.plan();
+    Marking(
+            TablePlan plan,
+            Figures figures,
+            Faults faults,
+            BesideGroups beside,
+            EvaluationContext printedRows,
+            PrintedGroups groups) {
+        this.plan = plan;
         this.nodes = figures.nodes();
         this.star = nodes.star();
         this.homes = new Homes(plan.dataset());
@@ -78,7 +84,7 @@ final class Marking {
         BitSet marked = new BitSet();
         Optional<String> only = highlight.target().level();
         for (int depth = 0; depth < nodes.depths(); depth++) {
-            boolean isLine = depth > 0 && plan.levels().get(depth - 1).header() == Header.LINE;
+            boolean isLine = depth > 0 && plan.levels().get(depth - 1).print().header() == Header.LINE;
             if (only.isEmpty() ? isLine : only.get().equals(plan.levelAt(depth))) {
                 markedGroups(highlight, depth, marked);
             }

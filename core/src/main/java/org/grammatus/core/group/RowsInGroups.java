@@ -20,8 +20,8 @@ final class RowsInGroups {
     private final Selection selection;
     private final GroupTree tree;
 
-    RowsInGroups(Figures figures, Selection selection, GroupTree tree) {
-        this.plan = figures.plan();
+    RowsInGroups(TablePlan plan, Figures figures, Selection selection, GroupTree tree) {
+        this.plan = plan;
         this.figures = figures;
         this.nodes = figures.nodes();
         this.selection = selection;
@@ -73,7 +73,7 @@ final class RowsInGroups {
                 && plan.rows().standTogether()
                 && !selection.unprinted().isEmpty();
         return any
-                ? Optional.of(OtherRows.of(figures, selection.unprinted(), node -> standsAlone(node)))
+                ? Optional.of(OtherRows.of(plan, figures, selection.unprinted(), node -> standsAlone(node)))
                 : Optional.empty();
     }
 }

@@ -8,6 +8,7 @@ import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.TablePlan;
 
 /**
@@ -27,12 +28,12 @@ public final class RowOrder {
         return order.then(Integer::compare);
     }
 
-    /** Sorts rows, by their numbers at the grain: by the plan's terms, then by the grain's key. */
-    public static void sort(int[] rows, TablePlan plan, Star star, Faults faults) {
-        IntOrder rest = byKey(star, plan.locale());
-        List<TablePlan.Term> terms = plan.rows().order();
+    /** Sorts rows, by their numbers at the grain: by the axis's terms, then by the grain's key. */
+    public static void sort(int[] rows, Axis axis, Star star, Faults faults) {
+        IntOrder rest = byKey(star, axis.locale());
+        List<TablePlan.Term> terms = axis.rows().order();
         for (int i = terms.size() - 1; i > 0; i--) {
-            rest = order(values(terms.get(i), star, faults), terms.get(i), plan).then(rest);
+            rest = order(values(terms.get(i), star, faults), terms.get(i), axis).then(rest);
         }
         if (terms.isEmpty()) {
             rest.sort(rows, 0, rows.length);
@@ -40,7 +41,7 @@ public final class RowOrder {
         }
         TablePlan.Term main = terms.getFirst();
         Column values = values(main, star, faults);
-        SiblingSort.of(values, main.direction(), order(values, main, plan), rest)
+        SiblingSort.of(values, main.direction(), order(values, main, axis), rest)
                 .sort(rows);
     }
 
@@ -48,8 +49,8 @@ public final class RowOrder {
         return term.keys(Evaluator.evaluate(term.by(), star.at(DatasetModel.GRAIN), faults));
     }
 
-    private static IntOrder order(Column values, TablePlan.Term term, TablePlan plan) {
+    private static IntOrder order(Column values, TablePlan.Term term, Axis axis) {
         return ColumnOrder.of(
-                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
+                values, term.direction(), axis.locale(), axis.dataset().naturalOrder(term.by()));
     }
 }

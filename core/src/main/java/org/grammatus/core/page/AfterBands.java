@@ -28,8 +28,8 @@ final class AfterBands {
         this.open = new OpenGroups(bands);
         this.blank = blank;
         this.anyAfterGroups = plan.levels().stream()
-                .anyMatch(level ->
-                        level.layout().drawsRuleAfter() || level.layout().roomAfter() > 0);
+                .anyMatch(level -> level.print().layout().drawsRuleAfter()
+                        || level.print().layout().roomAfter() > 0);
         this.every = plan.layout().blankEvery().orElse(0);
         this.ordinals = every == 0 ? new int[0] : ordinals(bands);
     }
@@ -55,7 +55,7 @@ final class AfterBands {
         Measured found = measured;
         if (anyAfterGroups) {
             for (int depth : open.ended(band).toArray()) {
-                LevelLayout layout = plan.levels().get(depth - 1).layout();
+                LevelLayout layout = plan.levels().get(depth - 1).print().layout();
                 if (layout.drawsRuleAfter()) {
                     found = found.withRule(new Measured.Rule(0, height + ABOVE_RULE, width));
                     height += ABOVE_RULE + BELOW_RULE;

@@ -137,7 +137,7 @@ final class BlockFlow {
     /** Whether a group that begins here would rather begin on a new page: too little is left of this one, or all of it fits the next. */
     private boolean wantsPage(int unit) {
         return block.open().begun(unit).anyMatch(depth -> {
-            LevelLayout asked = layout.plan().levels().get(depth - 1).layout();
+            LevelLayout asked = layout.plan().levels().get(depth - 1).print().layout();
             int page = bottom - topOfLater;
             boolean little = asked.newPageUnder()
                     .filter(percent -> (bottom - y) * 100L < (long) percent * page)

@@ -66,7 +66,7 @@ final class GroupPages {
 
     private static int depth(TablePlan plan) {
         for (int depth = 1; depth <= plan.levels().size(); depth++) {
-            if (plan.levels().get(depth - 1).newPage()) {
+            if (plan.levels().get(depth - 1).print().newPage()) {
                 return depth;
             }
         }

@@ -25,22 +25,22 @@ final class OpenGroups {
         this.plan = bands.grouped().plan();
         this.tree = bands.grouped().tree();
         this.lines = new GroupLines(plan);
-        this.anyNewPage = plan.levels().stream().anyMatch(LevelPlan::newPage);
+        this.anyNewPage = plan.levels().stream().anyMatch(level -> level.print().newPage());
     }
 
     /** Whether a band is the first of a group that begins on a new page. */
     boolean beginsPage(int band) {
         return anyNewPage
                 && !isFirst(band)
-                && begun(band).anyMatch(depth -> level(depth).newPage());
+                && begun(band).anyMatch(depth -> level(depth).print().newPage());
     }
 
     /** Whether a band is the first of a group that begins on a front of paper. */
     boolean beginsFront(int band) {
         return beginsPage(band)
                 && begun(band)
-                        .anyMatch(depth ->
-                                level(depth).newPage() && level(depth).layout().beginsOnFront());
+                        .anyMatch(depth -> level(depth).print().newPage()
+                                && level(depth).print().layout().beginsOnFront());
     }
 
     /** Nothing stands before it but what the block is called. */
@@ -101,7 +101,7 @@ final class OpenGroups {
         int node = bands.node(band);
         boolean inside = kind == BandKind.DETAIL || kind == BandKind.OTHER_ROWS || kind == BandKind.GROUP_FOOTER;
         for (int n = inside ? node : tree.parentOf(node); n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (level(tree.depthOf(n)).header() == Header.HEADING || lines.hold(tree.depthOf(n))) {
+            if (level(tree.depthOf(n)).print().header() == Header.HEADING || lines.hold(tree.depthOf(n))) {
                 open.addFirst(n);
             }
         }

@@ -70,7 +70,7 @@ final class PageFigures {
     }
 
     private static boolean begins(BandKind kind, LevelPlan level) {
-        return switch (level.header()) {
+        return switch (level.print().header()) {
             case LINE -> kind == BandKind.GROUP_LINE;
             case HEADING -> kind == BandKind.GROUP_HEADING;
             case NONE -> kind == BandKind.GROUP_FOOTER;

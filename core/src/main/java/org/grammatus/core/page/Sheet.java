@@ -272,7 +272,7 @@ final class Sheet {
     void feed(int node, int top, int bottom) {
         GroupTree tree = tree();
         for (int n = node; n > GroupTree.ROOT; n = tree.parentOf(n)) {
-            if (block.layout().plan().levels().get(tree.depthOf(n) - 1).header() != Header.LINE) {
+            if (block.layout().plan().levels().get(tree.depthOf(n) - 1).print().header() != Header.LINE) {
                 braceSpans.computeIfAbsent(n, key -> new int[] {top, bottom})[1] = bottom;
             }
         }

@@ -61,7 +61,7 @@ public record ColumnOrder(String column, List<OfLevel> levels, Optional<String> 
 
     /** What a level is ordered by where its table is ordered by a column; nothing where its order stays. */
     public static Optional<Typed> by(TablePlan table, int level, ColumnPlan column) {
-        boolean line = table.levels().get(level).header() == Header.LINE;
+        boolean line = table.levels().get(level).print().header() == Header.LINE;
         return total(table, level, column)
                 .map(TotalPlan::value)
                 .or(() -> line && column.text().isPresent() ? Optional.of(column.value()) : Optional.empty());

@@ -78,6 +78,11 @@ public record TablePlan(
         return depth;
     }
 
+    /** What its rows are grouped along. */
+    public Axis axis() {
+        return new Axis(pointer, dataset, levels, rows, inputs.locale());
+    }
+
     /** Id of the level of groups of a depth; {@value #REPORT} at depth 0. */
     public String levelAt(int depth) {
         return depth == 0 ? REPORT : levels.get(depth - 1).id();
@@ -89,14 +94,6 @@ public record TablePlan(
                 .filter(depth -> levelAt(depth).equals(level))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    /** Depth of the innermost groups beside which a total is printed, 0 for the report; none where it is printed nowhere. */
-    public Optional<Integer> deepestOf(TotalPlan total) {
-        return IntStream.rangeClosed(0, levels.size())
-                .filter(depth -> total.places().containsKey(levelAt(depth)))
-                .boxed()
-                .max(Integer::compare);
     }
 
     @Override
@@ -116,7 +113,7 @@ public record TablePlan(
         }
         int depth = 0;
         for (int i = 0; i < levels.size(); i++) {
-            depth = levels.get(i).newPage() ? i + 1 : depth;
+            depth = levels.get(i).print().newPage() ? i + 1 : depth;
         }
         return Optional.of(depth);
     }

@@ -13,7 +13,6 @@ import org.grammatus.core.columnar.Evaluator;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.order.ColumnOrder;
 import org.grammatus.core.order.IntOrder;
@@ -41,10 +40,9 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
         BitSet passing = new BitSet(star.rowCount());
         passing.set(0, star.rowCount());
         int[] afterEach = new int[plan.filters().size()];
-        Homes homes = new Homes(plan.dataset());
         for (int i = 0; i < afterEach.length; i++) {
             requireGoingOn(cancelled);
-            keep(passing, plan.filters().get(i).condition(), star, homes, faults);
+            passing.and(RowCondition.met(plan.filters().get(i).condition(), star, faults));
             afterEach[i] = passing.cardinality();
         }
         // The first rows are those of all that the others keep, wherever they stand among them.
@@ -59,23 +57,11 @@ public record KeptRows(int[] rows, List<Integer> afterEach) {
     }
 
     /** Numbers of the grain's rows that meet all conditions, ascending. */
-    public static int[] meeting(List<Typed> conditions, DatasetModel dataset, Star star) {
+    public static int[] meeting(List<Typed> conditions, Star star) {
         BitSet passing = new BitSet(star.rowCount());
         passing.set(0, star.rowCount());
-        Homes homes = new Homes(dataset);
-        conditions.forEach(condition -> keep(passing, condition, star, homes, new Faults()));
+        conditions.forEach(condition -> passing.and(RowCondition.met(condition, star, new Faults())));
         return numbers(passing);
-    }
-
-    private static void keep(BitSet passing, Typed condition, Star star, Homes homes, Faults faults) {
-        int home = homes.orGrain(condition);
-        long[] truth = ((Column.Longs) Evaluator.evaluate(condition, star.at(home), faults)).values();
-        int[] path = star.path(DatasetModel.GRAIN, home);
-        for (int row = passing.nextSetBit(0); row >= 0; row = passing.nextSetBit(row + 1)) {
-            if (truth[path[row]] != 1) {
-                passing.clear(row);
-            }
-        }
     }
 
     static void requireGoingOn(BooleanSupplier cancelled) {

@@ -49,7 +49,7 @@ record FieldColumn(Star star, int home, int[] kept, Column values, Labels labels
         conditions.forEach(condition -> condition.noteFields(fields));
         Star star = reader.read(new Reading(dataset, fields, Set.of()), ReadProgress.SILENT);
         FieldColumn all = of(star, dataset, field, today);
-        return conditions.isEmpty() ? all : all.of(KeptRows.meeting(conditions, dataset, star));
+        return conditions.isEmpty() ? all : all.of(KeptRows.meeting(conditions, star));
     }
 
     /**

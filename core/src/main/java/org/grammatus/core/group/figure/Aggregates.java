@@ -20,8 +20,8 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TablePlan;
 
 /**
  * The aggregates of every node, each computed once. A measure is taken once per row of its home table that at least one
@@ -32,7 +32,7 @@ import org.grammatus.core.plan.TablePlan;
  */
 public final class Aggregates implements EvaluationContext {
 
-    private final TablePlan plan;
+    private final Axis axis;
     private final Nodes nodes;
     private final Star star;
     private final DatasetModel dataset;
@@ -45,8 +45,8 @@ public final class Aggregates implements EvaluationContext {
      *
      * @param orderedRows all kept rows in row order, asked for only where an aggregate depends on it
      */
-    public Aggregates(TablePlan plan, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
-        this.plan = plan;
+    public Aggregates(Axis axis, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
+        this.axis = axis;
         this.nodes = nodes;
         this.orderedRows = orderedRows;
         this.star = nodes.star();
@@ -83,8 +83,8 @@ public final class Aggregates implements EvaluationContext {
     /** A level can ask that sums over groups without rows be zero. */
     private void zeroWithoutRows(Column sums) {
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            LevelPlan level = plan.levels().get(depth - 1);
-            if (level.empty().equals(Optional.of(EmptyGroups.ZERO))) {
+            LevelPlan level = axis.level(depth);
+            if (level.keys().empty().equals(Optional.of(EmptyGroups.ZERO))) {
                 int from = nodes.first(depth) + nodes.withRows(depth);
                 int to = nodes.first(depth + 1);
                 switch (sums) {

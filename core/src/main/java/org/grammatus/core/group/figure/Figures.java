@@ -8,27 +8,27 @@ import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.JointCodes;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.tree.Nodes;
-import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.Axis;
 
 /** A tree of groups with all that is computed of it, each once. Not thread-safe. */
 public final class Figures {
 
-    private final TablePlan plan;
+    private final Axis axis;
     private final Nodes nodes;
     private final NodeValues values;
     private final Aggregates aggregates;
     private final Faults faults;
 
-    public Figures(TablePlan plan, Nodes nodes, Faults faults) {
-        this.plan = plan;
+    public Figures(Axis axis, Nodes nodes, Faults faults) {
+        this.axis = axis;
         this.nodes = nodes;
         this.faults = faults;
-        this.values = new NodeValues(plan, nodes, faults);
-        this.aggregates = new Aggregates(plan, nodes, faults, values::orderedRows);
+        this.values = new NodeValues(axis, nodes, faults);
+        this.aggregates = new Aggregates(axis, nodes, faults, values::orderedRows);
     }
 
-    public TablePlan plan() {
-        return plan;
+    public Axis axis() {
+        return axis;
     }
 
     public Nodes nodes() {
@@ -54,7 +54,7 @@ public final class Figures {
 
     /** An expression over all groups that share a key of one level, whatever their parents: by node of the level's depth. */
     public Column acrossReport(Typed overScope, int depth) {
-        TablePlan alone = plan.withLevels(plan.levels().subList(depth - 1, depth));
+        Axis alone = axis.alone(depth);
         Nodes keys = Nodes.of(alone, nodes.star(), nodes.kept(), faults, () -> false);
         Column byKey = new Figures(alone, keys, faults).of(overScope);
         JointCodes codes = JointCodes.of(keys.keys(1), nodes.keys(depth));

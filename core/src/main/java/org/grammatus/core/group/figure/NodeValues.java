@@ -18,25 +18,25 @@ import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SharedValue;
 import org.grammatus.core.order.ColumnOrder;
 import org.grammatus.core.order.RowOrder;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TablePlan;
 
 /** The values of expressions on rows, as groups see them: that of their first row. Not thread-safe. */
 public final class NodeValues {
 
-    private final TablePlan plan;
+    private final Axis axis;
     private final Star star;
     private final Nodes nodes;
     private final Faults faults;
     private final Homes homes;
     private int[] orderedRows;
 
-    public NodeValues(TablePlan plan, Nodes nodes, Faults faults) {
-        this.plan = plan;
+    public NodeValues(Axis axis, Nodes nodes, Faults faults) {
+        this.axis = axis;
         this.star = nodes.star();
         this.nodes = nodes;
         this.faults = faults;
-        this.homes = new Homes(plan.dataset());
+        this.homes = new Homes(axis.dataset());
     }
 
     /**
@@ -63,11 +63,11 @@ public final class NodeValues {
      * @param varying told in how many nodes the rows differ, if in any
      */
     public Column labels(int depth, IntConsumer varying) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        if (level.label().isEmpty()) {
+        LevelPlan level = axis.level(depth);
+        if (level.naming().label().isEmpty()) {
             return nodes.keys(depth);
         }
-        Column labels = atFirstRow(level.label().get(), depth, varying);
+        Column labels = atFirstRow(level.naming().label().get(), depth, varying);
         int withRows = nodes.withRows(depth);
         return withRows == labels.size() ? labels : withoutRows(level, depth, labels, withRows);
     }
@@ -79,10 +79,10 @@ public final class NodeValues {
         for (int row = 0; row < keys.size(); row++) {
             rowOfKey.putIfAbsent(codes.left()[row], row);
         }
-        int home = homes.orGrain(level.label().orElseThrow());
-        Column all = Evaluator.evaluate(level.label().orElseThrow(), star.at(home), faults);
-        boolean reachable = plan.dataset().reaches(level.home(), home);
-        int[] path = reachable ? star.path(level.home(), home) : new int[0];
+        int home = homes.orGrain(level.naming().label().orElseThrow());
+        Column all = Evaluator.evaluate(level.naming().label().orElseThrow(), star.at(home), faults);
+        boolean reachable = axis.dataset().reaches(level.keys().home(), home);
+        int[] path = reachable ? star.path(level.keys().home(), home) : new int[0];
         int[] rows = new int[labels.size() - withRows];
         for (int i = 0; i < rows.length; i++) {
             int row = rowOfKey.getOrDefault(codes.right()[withRows + i], -1);
@@ -111,7 +111,7 @@ public final class NodeValues {
     public int[] orderedRows() {
         if (orderedRows == null) {
             orderedRows = nodes.kept().rows().clone();
-            RowOrder.sort(orderedRows, plan, star, faults);
+            RowOrder.sort(orderedRows, axis, star, faults);
         }
         return orderedRows;
     }

@@ -24,7 +24,7 @@ public final class Overlap {
     public Overlap(Figures figures) {
         this.figures = figures;
         this.nodes = figures.nodes();
-        this.dataset = figures.plan().dataset();
+        this.dataset = figures.axis().dataset();
     }
 
     /** Notes, once, the outermost level of a total whose groups share anything; nothing where none do. */
@@ -40,7 +40,7 @@ public final class Overlap {
     }
 
     private Optional<String> inWords(TotalPlan total, int home) {
-        List<LevelPlan> levels = figures.plan().levels();
+        List<LevelPlan> levels = figures.axis().levels();
         for (int depth = 1; depth <= levels.size(); depth++) {
             LevelPlan level = levels.get(depth - 1);
             if (total.places().containsKey(level.id()) && !dataset.reaches(home, nodes.tableOf(depth))) {

@@ -6,6 +6,7 @@ import java.math.BigInteger;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.columnar.Arithmetic;
@@ -29,18 +30,18 @@ public final class RoundedLines {
     private RoundedLines() {}
 
     /** Whether a report rounds the lines of a total first, and the total can add up what is rounded. */
-    public static boolean apply(TotalPlan total, Figures figures) {
-        return wanted(figures.plan()) && whyExact(total, figures).isEmpty();
+    public static boolean apply(TotalPlan total, TablePlan plan, Figures figures) {
+        return wanted(plan) && whyExact(total, plan, figures).isEmpty();
     }
 
     /** Why a total adds up exact figures although its report rounds each line first, in words; nothing where it rounds, or need not. */
-    public static Optional<String> whyNotRounded(TotalPlan total, Figures figures) {
-        boolean rounds = wanted(figures.plan())
+    public static Optional<String> whyNotRounded(TotalPlan total, TablePlan plan, Figures figures) {
+        boolean rounds = wanted(plan)
                 && total.isAmount()
                 && !total.places().isEmpty()
-                && digits(total, figures.plan()) < total.value().type().scale()
+                && digits(total, plan) < total.value().type().scale()
                 && !isAverage(total.value());
-        return rounds ? whyExact(total, figures) : Optional.empty();
+        return rounds ? whyExact(total, plan, figures) : Optional.empty();
     }
 
     private static boolean wanted(TablePlan plan) {
@@ -57,9 +58,8 @@ public final class RoundedLines {
      *
      * @param exact by node
      */
-    public static Column of(TotalPlan total, Column exact, Figures figures) {
-        TablePlan plan = figures.plan();
-        if (!apply(total, figures)) {
+    public static Column of(TotalPlan total, Column exact, TablePlan plan, Figures figures) {
+        if (!apply(total, plan, figures)) {
             return exact;
         }
         Typed.Aggregate sum = (Typed.Aggregate) total.value().unnamed();
@@ -74,23 +74,22 @@ public final class RoundedLines {
                     new Typed.Aggregate(sum.function(), false, Optional.of(rounded), sum.filter(), rounded.type());
             return rescaled(figures.of(ofRounded), exact.type());
         }
-        return plan.deepestOf(total)
+        return deepest(total, plan)
                 .map(depth -> ofGroups(exact, depth, digits, figures.nodes()))
                 .orElse(exact);
     }
 
     /** What keeps a total from adding up rounded figures; nothing where it can. */
-    private static Optional<String> whyExact(TotalPlan total, Figures figures) {
+    private static Optional<String> whyExact(TotalPlan total, TablePlan plan, Figures figures) {
         if (!(total.value().unnamed() instanceof Typed.Aggregate sum)
                 || sum.function() != AggregateFunction.SUM
                 || sum.distinct()) {
             return Optional.of("it is no plain sum");
         }
-        TablePlan plan = figures.plan();
         int home = new Homes(plan.dataset()).orGrain(sum);
         int lines = isPrintedPerRow(sum, total, plan)
                 ? figures.nodes().depths() - 1
-                : plan.deepestOf(total).orElse(0);
+                : deepest(total, plan).orElse(0);
         boolean apart =
                 lines == 0 || plan.dataset().reaches(home, figures.nodes().tableOf(lines));
         return apart
@@ -98,6 +97,14 @@ public final class RoundedLines {
                 : Optional.of(
                         "one " + plan.dataset().table(home).noun().one() + " may stand in several groups of level \""
                                 + plan.levels().get(lines - 1).name() + "\"");
+    }
+
+    /** Depth of the innermost groups beside which a total is printed, 0 for the report; none where it is printed nowhere. */
+    private static Optional<Integer> deepest(TotalPlan total, TablePlan plan) {
+        return IntStream.rangeClosed(0, plan.levels().size())
+                .filter(depth -> total.places().containsKey(plan.levelAt(depth)))
+                .boxed()
+                .max(Integer::compare);
     }
 
     private static boolean isPrintedPerRow(Typed.Aggregate sum, TotalPlan total, TablePlan plan) {

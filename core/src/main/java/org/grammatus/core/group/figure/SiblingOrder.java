@@ -9,6 +9,7 @@ import org.grammatus.core.group.tree.Siblings;
 import org.grammatus.core.order.ColumnOrder;
 import org.grammatus.core.order.IntOrder;
 import org.grammatus.core.order.SiblingSort;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -19,12 +20,12 @@ import org.grammatus.core.plan.TablePlan;
 public final class SiblingOrder {
 
     private final Figures figures;
-    private final TablePlan plan;
+    private final Axis axis;
     private final Nodes nodes;
 
     public SiblingOrder(Figures figures) {
         this.figures = figures;
-        this.plan = figures.plan();
+        this.axis = figures.axis();
         this.nodes = figures.nodes();
     }
 
@@ -62,18 +63,18 @@ public final class SiblingOrder {
     }
 
     private IntOrder byName(int depth, Column label) {
-        LevelPlan level = plan.levels().get(depth - 1);
+        LevelPlan level = axis.level(depth);
         int first = nodes.first(depth);
         IntOrder byKey = shifted(ColumnOrder.byKey(nodes.keys(depth)), first);
-        if (level.coarsening().isPresent()) {
+        if (level.keys().coarsening().isPresent()) {
             return byKey;
         }
         IntOrder byLabel = shifted(
-                ColumnOrder.of(label, Direction.ASCENDING, plan.locale(), level.naturalOrder(plan.dataset())), first);
+                ColumnOrder.of(label, Direction.ASCENDING, axis.locale(), level.naturalOrder(axis.dataset())), first);
         IntOrder byName = byLabel.then(byKey);
-        return level.listed().isEmpty()
+        return level.keys().listed().isEmpty()
                 ? byName
-                : shifted(ColumnOrder.listed(nodes.keys(depth), level.listed()), first)
+                : shifted(ColumnOrder.listed(nodes.keys(depth), level.keys().listed()), first)
                         .then(byName);
     }
 
@@ -104,7 +105,7 @@ public final class SiblingOrder {
 
     private IntOrder byTerm(TablePlan.Term term, Column values, int first) {
         IntOrder order = ColumnOrder.of(
-                values, term.direction(), plan.locale(), plan.dataset().naturalOrder(term.by()));
+                values, term.direction(), axis.locale(), axis.dataset().naturalOrder(term.by()));
         return byNode(term) ? order : shifted(order, first);
     }
 

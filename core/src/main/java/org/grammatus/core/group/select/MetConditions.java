@@ -13,9 +13,9 @@ import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.GroupCondition;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Scalar;
 
 /**
@@ -25,17 +25,17 @@ import org.grammatus.core.value.Scalar;
  * @param all the groups before any was left out
  * @param left those that the choices before left
  */
-record MetConditions(TablePlan plan, Nodes all, Nodes left, int depth) {
+record MetConditions(Axis axis, Nodes all, Nodes left, int depth) {
 
     /** The groups that meet all of them, by node within the depth. */
     BitSet groups() {
-        LevelPlan level = plan.levels().get(depth - 1);
+        LevelPlan level = axis.level(depth);
         int count = left.first(depth + 1) - left.first(depth);
         BitSet met = new BitSet(count);
         met.set(0, count);
-        Figures figures = new Figures(plan, left, new Faults());
-        level.having().ifPresent(having -> retain(met, figures, having));
-        level.conditions().forEach(condition -> {
+        Figures figures = new Figures(axis, left, new Faults());
+        level.choice().having().ifPresent(having -> retain(met, figures, having));
+        level.choice().conditions().forEach(condition -> {
             if (condition.readsAllGroups()) {
                 retain(met, condition);
             } else {
@@ -57,7 +57,7 @@ record MetConditions(TablePlan plan, Nodes all, Nodes left, int depth) {
     }
 
     private void retain(BitSet met, GroupCondition condition) {
-        Figures figures = new Figures(plan, all, new Faults());
+        Figures figures = new Figures(axis, all, new Faults());
         int[] namesake = SamePaths.of(all, left, depth)[depth];
         int first = all.first(depth);
         if (condition.measure() == GroupMeasure.ACROSS_REPORT) {

@@ -27,13 +27,12 @@ import org.grammatus.core.rows.KeptRows;
 public record OtherRows(long[] counts, List<Optional<Column>> totals) {
 
     /** @param standsAlone whether a node of the last depth shows its rows */
-    public static OtherRows of(Figures figures, BitSet rows, IntPredicate standsAlone) {
-        TablePlan plan = figures.plan();
+    public static OtherRows of(TablePlan plan, Figures figures, BitSet rows, IntPredicate standsAlone) {
         Nodes shown = figures.nodes();
         int[] left = Arrays.stream(shown.kept().rows()).filter(rows::get).toArray();
         KeptRows kept = new KeptRows(left, shown.kept().afterEach());
-        Nodes others = Nodes.of(plan, shown.star(), kept, shown.folding(), new Faults(), () -> false);
-        Figures theirs = new Figures(plan, others, new Faults());
+        Nodes others = Nodes.of(plan.axis(), shown.star(), kept, shown.folding(), new Faults(), () -> false);
+        Figures theirs = new Figures(plan.axis(), others, new Faults());
         int[] namesake = SamePaths.ofAll(others, shown, shown::keys);
         for (int node = 0; node < namesake.length; node++) {
             boolean last = node >= shown.first(shown.depths() - 1);
@@ -46,8 +45,8 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
         }
         List<Optional<Column>> totals = plan.totals().stream()
                 .map(total -> isPlain(total)
-                        ? Optional.of(
-                                Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake))
+                        ? Optional.of(Gathering.orNull(
+                                RoundedLines.of(total, theirs.of(total.value()), plan, theirs), namesake))
                         : Optional.<Column>empty())
                 .toList();
         return new OtherRows(counts, totals);

@@ -19,6 +19,7 @@ import org.grammatus.core.group.tree.Folding;
 import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.group.tree.Visibility;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.LimitPlan;
 import org.grammatus.core.plan.RowsPlan;
@@ -42,7 +43,8 @@ public final class Selection {
      */
     public record Choice(int depth, Nodes before, byte[] fates, byte unmatched) {}
 
-    private final TablePlan plan;
+    private final Axis axis;
+    private final Cover cover;
     private final Star star;
     private final BooleanSupplier cancelled;
     private final List<Choice> choices = new ArrayList<>();
@@ -51,19 +53,21 @@ public final class Selection {
     private Nodes all;
     private Nodes nodes;
 
-    private Selection(TablePlan plan, Star star, BooleanSupplier cancelled) {
-        this.plan = plan;
+    private Selection(Axis axis, Cover cover, Star star, BooleanSupplier cancelled) {
+        this.axis = axis;
+        this.cover = cover;
         this.star = star;
         this.cancelled = cancelled;
     }
 
     /** Groups the kept rows and chooses the groups that are shown. */
-    public static Selection of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
-        Selection selection = new Selection(plan, star, cancelled);
-        selection.nodes = Nodes.of(plan, star, kept, faults, cancelled);
+    public static Selection of(
+            Axis axis, Cover cover, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+        Selection selection = new Selection(axis, cover, star, cancelled);
+        selection.nodes = Nodes.of(axis, star, kept, faults, cancelled);
         selection.all = selection.nodes;
         selection.limitRows();
-        for (int depth = plan.levels().size(); depth > 0; depth--) {
+        for (int depth = axis.levels().size(); depth > 0; depth--) {
             selection.keep(depth);
             selection.limit(depth);
         }
@@ -90,7 +94,7 @@ public final class Selection {
     }
 
     private boolean coversEverything() {
-        return plan.cover() == Cover.EVERYTHING;
+        return cover == Cover.EVERYTHING;
     }
 
     private byte leftOut() {
@@ -99,7 +103,7 @@ public final class Selection {
 
     /** The rows beyond a limit leave the totals with the page, unless totals cover everything. */
     private void limitRows() {
-        RowsPlan rows = plan.rows();
+        RowsPlan rows = axis.rows();
         if (!rows.limited()) {
             return;
         }
@@ -111,8 +115,8 @@ public final class Selection {
         }
         boolean stand = rows.standTogether();
         leftOut.add(new LeftOut(
-                plan.dataset().table(DatasetModel.GRAIN).noun().other(),
-                plan.pointer() + "/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
+                axis.dataset().table(DatasetModel.GRAIN).noun().other(),
+                axis.pointer() + "/rows/" + (rows.limit().isPresent() ? "limit" : "percent"),
                 out,
                 all,
                 stand ? LeftOut.Why.OTHER_ROWS : LeftOut.Why.BEYOND_LIMIT,
@@ -123,13 +127,13 @@ public final class Selection {
             }
         } else {
             KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
-            nodes = Nodes.of(plan, star, kept, nodes.folding(), new Faults(), cancelled);
+            nodes = Nodes.of(axis, star, kept, nodes.folding(), new Faults(), cancelled);
         }
     }
 
     /** The rows within the limit of each group of the last level. */
     private BitSet firstOfEachGroup(RowsPlan rows) {
-        int[] ordered = new Figures(plan, nodes, new Faults()).values().orderedRows();
+        int[] ordered = new Figures(axis, nodes, new Faults()).values().orderedRows();
         int[] nodeOf = nodes.nodes(nodes.depths() - 1, DatasetModel.GRAIN, ordered);
         int[] room = new int[nodes.nodeCount()];
         for (int node : nodeOf) {
@@ -144,11 +148,11 @@ public final class Selection {
     }
 
     private void keep(int depth) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        if (level.having().isEmpty() && level.conditions().isEmpty()) {
+        LevelPlan level = axis.level(depth);
+        if (level.choice().having().isEmpty() && level.choice().conditions().isEmpty()) {
             return;
         }
-        BitSet met = new MetConditions(plan, all, nodes, depth).groups();
+        BitSet met = new MetConditions(axis, all, nodes, depth).groups();
         byte[] fates = new byte[nodes.first(depth + 1) - nodes.first(depth)];
         int out = 0;
         for (int node = 0; node < fates.length; node++) {
@@ -163,12 +167,12 @@ public final class Selection {
     }
 
     private void limit(int depth) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        if (level.limit().isEmpty()) {
+        LevelPlan level = axis.level(depth);
+        if (level.choice().limit().isEmpty()) {
             return;
         }
-        LimitPlan limit = level.limit().get();
-        Figures figures = new Figures(plan, nodes, new Faults());
+        LimitPlan limit = level.choice().limit().get();
+        Figures figures = new Figures(axis, nodes, new Faults());
         List<TablePlan.Term> terms = new ArrayList<>(List.of(limit.by()));
         terms.addAll(level.order());
         int[] sorted = new SiblingOrder(figures)
@@ -230,7 +234,7 @@ public final class Selection {
             fateOfRow[rows[i]] = fates[nodeOf[i] - first];
         }
         Set<List<Scalar>> absent = new HashSet<>();
-        if (plan.levels().get(depth - 1).empty().isPresent()) {
+        if (axis.level(depth).keys().empty().isPresent()) {
             for (int node = 0; node < fates.length; node++) {
                 if (fates[node] != Visibility.SHOWN) {
                     absent.add(of.path(first + node));
@@ -247,7 +251,7 @@ public final class Selection {
         }
         Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
         KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
-        return Nodes.of(plan, star, kept, folding, new Faults(), cancelled);
+        return Nodes.of(axis, star, kept, folding, new Faults(), cancelled);
     }
 
     /**
@@ -255,7 +259,7 @@ public final class Selection {
      * namesake is not among those that were chosen.
      */
     public Nodes repeated(Nodes others, Star otherStar) {
-        Selection repeat = new Selection(others.plan(), otherStar, cancelled);
+        Selection repeat = new Selection(others.axis(), cover, otherStar, cancelled);
         repeat.nodes = others;
         for (Choice choice : choices) {
             int[] namesake = SamePaths.of(choice.before(), repeat.nodes, choice.depth())[choice.depth()];

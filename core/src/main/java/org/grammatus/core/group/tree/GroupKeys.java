@@ -18,8 +18,10 @@ public final class GroupKeys {
 
     /** A level's key by row of its home table. */
     public static Column of(LevelPlan level, Star star, Faults faults) {
-        Column key = Evaluator.evaluate(level.key(), star.at(level.home()), faults);
-        return level.coarsening()
+        Column key =
+                Evaluator.evaluate(level.keys().value(), star.at(level.keys().home()), faults);
+        return level.keys()
+                .coarsening()
                 .map(coarsening -> switch (coarsening) {
                     case DateBucket bucket -> DateKeys.of((Column.Longs) key, bucket);
                     case NumberClasses classes -> classed(key, classes);

@@ -38,15 +38,16 @@ public final class KeysWithoutRows {
      * @param kept rows of the home table that a selected row leads to
      */
     public static Column keys(LevelPlan level, DatasetModel dataset, Star star, Column byRow, int[] kept) {
-        return level.coarsening()
+        return level.keys()
+                .coarsening()
                 .map(coarsening -> switch (coarsening) {
                     case NumberClasses classes -> places(classes.count());
                     case DateBucket bucket when bucket.isCyclic() -> places(bucket.cycleLength());
                     case DateBucket bucket -> spans(level, bucket, (Column.Longs) byRow, kept);
                 })
-                .orElseGet(() -> level.listed().isEmpty()
+                .orElseGet(() -> level.keys().listed().isEmpty()
                         ? known(level, dataset, star, byRow)
-                        : column(level.listed(), level.keyType()));
+                        : column(level.keys().listed(), level.keys().type()));
     }
 
     private static Column places(int count) {
@@ -62,8 +63,8 @@ public final class KeysWithoutRows {
                 last = Math.max(last, byRow.values()[row]);
             }
         }
-        Optional<LocalDate> from = level.asked().flatMap(p -> p.from());
-        Optional<LocalDate> to = level.asked().flatMap(p -> p.to());
+        Optional<LocalDate> from = level.keys().asked().flatMap(p -> p.from());
+        Optional<LocalDate> to = level.keys().asked().flatMap(p -> p.to());
         first = from.map(day -> bucket.key(day.toEpochDay())).orElse(first);
         last = to.map(day -> bucket.key(day.toEpochDay())).orElse(last);
         LongStream.Builder spans = LongStream.builder();
@@ -75,15 +76,16 @@ public final class KeysWithoutRows {
 
     private static Column known(LevelPlan level, DatasetModel dataset, Star star, Column byRow) {
         Set<Scalar> keys = new LinkedHashSet<>();
-        dataset.naturalOrder(level.key()).ifPresent(order -> order.forEach(value -> keys.add(new Scalar.Text(value))));
+        dataset.naturalOrder(level.keys().value())
+                .ifPresent(order -> order.forEach(value -> keys.add(new Scalar.Text(value))));
         int[] codes = KeyCodes.of(byRow).codes();
         PairTable seen = new PairTable(16);
         for (int row = 0; row < byRow.size(); row++) {
-            if (!star.isMissing(level.home(), row) && !byRow.isNull(row) && seen.add(codes[row])) {
+            if (!star.isMissing(level.keys().home(), row) && !byRow.isNull(row) && seen.add(codes[row])) {
                 keys.add(Scalars.at(byRow, row));
             }
         }
-        return column(List.copyOf(keys), level.keyType());
+        return column(List.copyOf(keys), level.keys().type());
     }
 
     /** The column of these values. */

@@ -20,8 +20,8 @@ import org.grammatus.core.columnar.Parts;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.rows.KeptRows;
@@ -38,7 +38,7 @@ public final class Nodes {
     /** More groups without rows than this are a mistake. */
     private static final int MOST_EMPTY = 1_000_000;
 
-    private final TablePlan plan;
+    private final Axis axis;
     private final Star star;
     private final KeptRows kept;
     private final Folding folding;
@@ -59,13 +59,13 @@ public final class Nodes {
 
     private final int[] withRows;
 
-    private Nodes(TablePlan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
-        int depths = plan.levels().size() + 1;
-        this.plan = plan;
+    private Nodes(Axis axis, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+        int depths = axis.depths();
+        this.axis = axis;
         this.star = star;
         this.kept = kept;
         this.folding = folding;
-        this.used = new int[plan.dataset().tableCount()][];
+        this.used = new int[axis.dataset().tableCount()][];
         this.table = new int[depths];
         this.nodeOfRow = new int[depths][];
         this.keys = new Column[depths];
@@ -90,25 +90,26 @@ public final class Nodes {
     }
 
     /** Groups rows in which every group stands by itself. */
-    public static Nodes of(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
-        return of(plan, star, kept, Folding.none(plan.levels().size() + 1), faults, cancelled);
+    public static Nodes of(Axis axis, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+        return of(axis, star, kept, Folding.none(axis.depths()), faults, cancelled);
     }
 
     public static Nodes of(
-            TablePlan plan, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
-        return new Nodes(plan, star, kept, folding, faults, cancelled);
+            Axis axis, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+        return new Nodes(axis, star, kept, folding, faults, cancelled);
     }
 
     /** Finds the nodes of one depth and their parents. */
     private void group(int depth, Faults faults) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        DatasetModel dataset = plan.dataset();
-        table[depth] = depth == 1 ? level.home() : dataset.finest(table[depth - 1], level.home());
+        LevelPlan level = axis.level(depth);
+        DatasetModel dataset = axis.dataset();
+        int home = level.keys().home();
+        table[depth] = depth == 1 ? home : dataset.finest(table[depth - 1], home);
         Column key = GroupKeys.of(level, star, faults);
         KeyCodes codes = KeyCodes.of(key);
         int[] rowCodes = codes.codes();
-        if (table[depth] != level.home()) {
-            rowCodes = Gathering.numbers(rowCodes, star.path(table[depth], level.home()));
+        if (table[depth] != home) {
+            rowCodes = Gathering.numbers(rowCodes, star.path(table[depth], home));
         }
         int[] rows = used(table[depth]);
         byte[] fateOfRow = folded(depth, rows);
@@ -120,8 +121,8 @@ public final class Nodes {
         } else {
             numberByRow(depth, rows, rowCodes, codes.count(), key, fateOfRow);
         }
-        if (level.empty().isPresent()) {
-            fillIn(depth, KeysWithoutRows.keys(level, dataset, star, key, used(level.home())));
+        if (level.keys().empty().isPresent()) {
+            fillIn(depth, KeysWithoutRows.keys(level, dataset, star, key, used(home)));
         }
     }
 
@@ -166,7 +167,7 @@ public final class Nodes {
 
     /** Gives each pair of a parent and a code a node, as rows come. */
     private void numberByRow(int depth, int[] rows, int[] codesOfRows, int codes, Column key, byte[] fateOfRow) {
-        LevelPlan level = plan.levels().get(depth - 1);
+        LevelPlan level = axis.level(depth);
         int[] rowCodes = codesOfRows;
         if (fateOfRow != null) {
             // What is folded has, in each parent, one key that no row has.
@@ -181,9 +182,9 @@ public final class Nodes {
         for (int node = 0; node < fates[depth].length; node++) {
             fates[depth][node] = fateOfRow[samples[node]];
         }
-        int[] keyRows = table[depth] == level.home()
+        int[] keyRows = table[depth] == level.keys().home()
                 ? samples.clone()
-                : Gathering.numbers(star.path(table[depth], level.home()), samples);
+                : Gathering.numbers(star.path(table[depth], level.keys().home()), samples);
         for (int node = 0; node < fates[depth].length; node++) {
             keyRows[node] = fates[depth][node] == Visibility.SHOWN ? keyRows[node] : -1;
         }
@@ -238,8 +239,8 @@ public final class Nodes {
 
     /** Adds to each group above the keys that it has no rows of. */
     private void fillIn(int depth, Column wanted) {
-        LevelPlan level = plan.levels().get(depth - 1);
-        Optional<SharedDays> days = SharedDays.at(depth, plan, star, used(level.home()));
+        int home = axis.level(depth).keys().home();
+        Optional<SharedDays> days = SharedDays.at(depth, axis, star, used(home));
         JointCodes codes = JointCodes.of(keys[depth], wanted);
         PairTable known = new PairTable(withRows[depth]);
         for (int node = 0; node < withRows[depth]; node++) {
@@ -301,7 +302,7 @@ public final class Nodes {
 
     private void requireFew(int depth, int added) {
         if (added > MOST_EMPTY) {
-            LevelPlan level = plan.levels().get(depth - 1);
+            LevelPlan level = axis.level(depth);
             throw new ProblemException(Problem.error(
                     level.pointer() + "/empty",
                     "level \"" + level.name() + "\" would show more than " + MOST_EMPTY
@@ -355,8 +356,8 @@ public final class Nodes {
                 : Gathering.numbers(nodeOfRow[depth - 1], star.path(table[depth], table[depth - 1]));
     }
 
-    public TablePlan plan() {
-        return plan;
+    public Axis axis() {
+        return axis;
     }
 
     public Folding folding() {

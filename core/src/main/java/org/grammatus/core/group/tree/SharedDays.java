@@ -12,8 +12,8 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
-import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Period;
 
@@ -36,13 +36,14 @@ public final class SharedDays {
      *
      * @param kept rows of the level's home table that a selected row leads to
      */
-    public static Optional<SharedDays> at(int depth, TablePlan plan, Star star, int[] kept) {
-        LevelPlan level = plan.levels().get(depth - 1);
+    public static Optional<SharedDays> at(int depth, Axis axis, Star star, int[] kept) {
+        LevelPlan level = axis.level(depth);
         List<Integer> depths = new ArrayList<>();
         List<DateBucket> buckets = new ArrayList<>();
         for (int around = 1; around <= depth; around++) {
-            LevelPlan other = plan.levels().get(around - 1);
-            if (other.key().equals(level.key()) && other.coarsening().orElse(null) instanceof DateBucket bucket) {
+            LevelPlan other = axis.level(around);
+            if (other.keys().value().equals(level.keys().value())
+                    && other.keys().coarsening().orElse(null) instanceof DateBucket bucket) {
                 depths.add(around);
                 buckets.add(bucket);
             }
@@ -71,8 +72,8 @@ public final class SharedDays {
 
     /** The first and the last day that can be shared. */
     private static long[] range(LevelPlan level, List<DateBucket> buckets, Star star, int[] kept) {
-        Optional<LocalDate> from = level.asked().flatMap(Period::from);
-        Optional<LocalDate> to = level.asked().flatMap(Period::to);
+        Optional<LocalDate> from = level.keys().asked().flatMap(Period::from);
+        Optional<LocalDate> to = level.keys().asked().flatMap(Period::to);
         long[] data = from.isPresent() && to.isPresent() ? new long[2] : days(level, star, kept);
         if (data[0] > data[1]) {
             return new long[] {from.map(LocalDate::toEpochDay).orElse(Long.MAX_VALUE), Long.MIN_VALUE};
@@ -98,7 +99,8 @@ public final class SharedDays {
 
     /** The first and the last day in the data, the first after the last where there is none. */
     private static long[] days(LevelPlan level, Star star, int[] kept) {
-        Column.Longs dates = (Column.Longs) Evaluator.evaluate(level.key(), star.at(level.home()), new Faults());
+        Column.Longs dates = (Column.Longs)
+                Evaluator.evaluate(level.keys().value(), star.at(level.keys().home()), new Faults());
         long unit = dates.type().kind() == Kind.TIMESTAMP ? Scalars.MICROS_OF_DAY : 1;
         long first = Long.MAX_VALUE;
         long last = Long.MIN_VALUE;

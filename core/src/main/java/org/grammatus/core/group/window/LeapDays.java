@@ -31,16 +31,17 @@ record LeapDays(String field) {
     /** The keys of a depth, as they are looked up among groups of the year before. */
     Column keys(int depth, Nodes nodes) {
         Column keys = nodes.keys(depth);
-        LevelPlan level = nodes.plan().levels().get(depth - 1);
+        LevelPlan level = nodes.axis().level(depth);
         return SpansOfTime.isKeyedBy(field, level) && isOfDays(level) && keys instanceof Column.Longs days
                 ? moved(days)
                 : keys;
     }
 
     private static boolean isOfDays(LevelPlan level) {
-        return level.coarsening()
+        return level.keys()
+                .coarsening()
                 .map(coarsening -> coarsening instanceof DateBucket bucket && bucket.bucket() == Bucket.DAY)
-                .orElse(level.key().type().equals(Type.DATE));
+                .orElse(level.keys().value().type().equals(Type.DATE));
     }
 
     private static Column moved(Column.Longs days) {

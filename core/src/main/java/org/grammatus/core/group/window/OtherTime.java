@@ -34,44 +34,50 @@ import org.grammatus.core.value.Kind;
  */
 final class OtherTime {
 
+    private final TablePlan plan;
     private final Figures ours;
     private final Figures theirs;
     /** By node of the report: its namesake, or -1. */
     private final int[] namesake;
 
-    private OtherTime(Figures ours, Figures theirs, int[] namesake) {
+    private OtherTime(TablePlan plan, Figures ours, Figures theirs, int[] namesake) {
+        this.plan = plan;
         this.ours = ours;
         this.theirs = theirs;
         this.namesake = namesake;
     }
 
     /** The groups as rows of another time make them, whose dates are moved into this one. */
-    static OtherTime of(Figures ours, Selection selection, Shift shift) {
-        TablePlan plan = ours.plan();
+    static OtherTime of(TablePlan plan, Figures ours, Selection selection, Shift shift) {
         Star star = ShiftedStar.of(ours.nodes().star(), shift);
         KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
-        return of(ours, selection, plan, star, until(kept, star, shift.field(), shift.until()), LeapDays.of(shift));
+        return of(plan, ours, selection, star, until(kept, star, shift.field(), shift.until()), LeapDays.of(shift));
     }
 
     /** The groups as rows make them that meet other conditions than the plan's, up to a day of a date field. */
     static OtherTime of(
-            Figures ours, Selection selection, List<FilterPlan> conditions, String field, Optional<LocalDate> until) {
-        TablePlan plan = ours.plan().withFilters(conditions);
+            TablePlan plan,
+            Figures ours,
+            Selection selection,
+            List<FilterPlan> conditions,
+            String field,
+            Optional<LocalDate> until) {
+        TablePlan other = plan.withFilters(conditions);
         Star star = ours.nodes().star();
-        KeptRows kept = KeptRows.of(plan, star, new Faults(), () -> false);
-        return of(ours, selection, plan, star, until(kept, star, field, until), Optional.empty());
+        KeptRows kept = KeptRows.of(other, star, new Faults(), () -> false);
+        return of(other, ours, selection, star, until(kept, star, field, until), Optional.empty());
     }
 
     private static OtherTime of(
-            Figures ours, Selection selection, TablePlan plan, Star star, KeptRows kept, Optional<LeapDays> leapDays) {
-        Nodes all = Nodes.of(plan, star, kept, new Faults(), () -> false);
+            TablePlan plan, Figures ours, Selection selection, Star star, KeptRows kept, Optional<LeapDays> leapDays) {
+        Nodes all = Nodes.of(plan.axis(), star, kept, new Faults(), () -> false);
         Nodes theirs = selection.repeated(all, star);
         Nodes own = ours.nodes();
         int[] namesake = SamePaths.ofAll(
                 theirs,
                 own,
                 depth -> leapDays.map(days -> days.keys(depth, own)).orElseGet(() -> own.keys(depth)));
-        return new OtherTime(ours, new Figures(plan, theirs, new Faults()), namesake);
+        return new OtherTime(plan, ours, new Figures(plan.axis(), theirs, new Faults()), namesake);
     }
 
     /** Whether any row that is kept is after the last day that takes part. */
@@ -101,8 +107,8 @@ final class OtherTime {
 
     /** What a total's value comes to at the other time, by node of the report; each line is rounded there as it is here. */
     Column figures(TotalPlan total) {
-        if (RoundedLines.apply(total, theirs)) {
-            return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), theirs), namesake);
+        if (RoundedLines.apply(total, plan, theirs)) {
+            return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), plan, theirs), namesake);
         }
         return Evaluator.evaluate(total.value(), new There(), new Faults());
     }

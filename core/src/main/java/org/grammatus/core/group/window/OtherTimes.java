@@ -32,6 +32,7 @@ import org.grammatus.core.value.Scalar;
  */
 final class OtherTimes {
 
+    private final TablePlan plan;
     private final Figures figures;
     private final Selection selection;
     private final FigureNotices notices;
@@ -41,7 +42,8 @@ final class OtherTimes {
     private final Map<String, BitSet> spans = new HashMap<>();
 
     /** @param notices where it is noted why figures are not compared */
-    OtherTimes(Figures figures, Selection selection, FigureNotices notices) {
+    OtherTimes(TablePlan plan, Figures figures, Selection selection, FigureNotices notices) {
+        this.plan = plan;
         this.figures = figures;
         this.selection = selection;
         this.notices = notices;
@@ -57,7 +59,7 @@ final class OtherTimes {
      * @param values its figures
      */
     Pair of(int index, TotalPlan total, TablePlan.Comparison.WithTime compared, Column values) {
-        ComparedDays days = ComparedDays.of(figures.plan(), compared.date());
+        ComparedDays days = ComparedDays.of(plan, compared.date());
         Optional<Shift> shift = days.shift(compared);
         if (shift.isEmpty()) {
             notices.add(index, "No previous period for ", ": " + needed(compared));
@@ -66,7 +68,7 @@ final class OtherTimes {
         if (compared.with() == ComparedWith.LAST_YEAR && days.endsOnLeapDay()) {
             notices.add(index, "", ": a year before 29 February is 28 February; " + leapDays(days));
         }
-        Column other = made(shift.get(), () -> OtherTime.of(figures, selection, shift.get()))
+        Column other = made(shift.get(), () -> OtherTime.of(plan, figures, selection, shift.get()))
                 .figures(total);
         return started(index, total, days, needed(compared), values, other);
     }
@@ -78,11 +80,11 @@ final class OtherTimes {
             notices.add(index, "No other days to compare ", " with: " + answer(label(compared.prompt())));
             return nothing(total);
         }
-        ComparedDays days = ComparedDays.of(figures.plan(), compared.date());
+        ComparedDays days = ComparedDays.of(plan, compared.date());
         Optional<LocalDate> until = asked.to().isPresent() ? Optional.empty() : Optional.of(days.businessDate());
         Column other = made(
                         compared.conditions(),
-                        () -> OtherTime.of(figures, selection, compared.conditions(), compared.date(), until))
+                        () -> OtherTime.of(plan, figures, selection, compared.conditions(), compared.date(), until))
                 .figures(total);
         return started(index, total, days, filtered(compared.date()), values, other);
     }
@@ -110,7 +112,6 @@ final class OtherTimes {
             notices.add(index, "Nothing is compared for ", ": " + needed);
             return nothing(total);
         }
-        TablePlan plan = figures.plan();
         boolean around = IntStream.rangeClosed(0, plan.levels().size())
                 .anyMatch(depth -> total.places().containsKey(plan.levelAt(depth)) && !anyAt(depth, compared));
         if (around) {
@@ -139,7 +140,7 @@ final class OtherTimes {
                 index,
                 "Days after " + DateBucket.day(days.businessDate().toEpochDay(), ULocale.UK) + " are not compared for ",
                 ", since the period has no end");
-        return made(cut.get(), () -> OtherTime.of(figures, selection, cut.get()))
+        return made(cut.get(), () -> OtherTime.of(plan, figures, selection, cut.get()))
                 .figures(total);
     }
 
@@ -163,7 +164,7 @@ final class OtherTimes {
     }
 
     private String filtered(String field) {
-        return "filter \"" + figures.plan().dataset().field(field).label() + "\" from a first day on";
+        return "filter \"" + plan.dataset().field(field).label() + "\" from a first day on";
     }
 
     private static String answer(String prompt) {
@@ -171,7 +172,7 @@ final class OtherTimes {
     }
 
     private String label(String prompt) {
-        return figures.plan().prompts().stream()
+        return plan.prompts().stream()
                 .filter(asked -> asked.name().equals(prompt))
                 .findFirst()
                 .map(ResolvedPrompt::label)

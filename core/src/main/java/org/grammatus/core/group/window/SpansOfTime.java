@@ -23,7 +23,7 @@ final class SpansOfTime {
         Nodes nodes = figures.nodes();
         BitSet spans = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
-            boolean level = isSpanOf(field, figures.plan().levels().get(depth - 1));
+            boolean level = isSpanOf(field, figures.axis().level(depth));
             Column keys = nodes.keys(depth);
             int first = nodes.first(depth);
             for (int node = first; node < nodes.first(depth + 1); node++) {
@@ -39,13 +39,15 @@ final class SpansOfTime {
 
     private static boolean isSpanOf(String field, LevelPlan level) {
         return isKeyedBy(field, level)
-                && level.coarsening()
+                && level.keys()
+                        .coarsening()
                         .map(coarsening -> coarsening instanceof DateBucket bucket && !bucket.isCyclic())
                         .orElse(true);
     }
 
     /** Whether the groups of a level are told apart by a field, or by what it is coarsened to. */
     static boolean isKeyedBy(String field, LevelPlan level) {
-        return level.key().unnamed() instanceof Typed.Field key && key.id().equals(field);
+        return level.keys().value().unnamed() instanceof Typed.Field key
+                && key.id().equals(field);
     }
 }

@@ -18,6 +18,7 @@ import org.grammatus.core.value.Type;
 /** The figures of the totals grid, by node: aggregates, what is made of them in printed order, and comparisons. */
 public final class TotalFigures {
 
+    private final TablePlan plan;
     private final Figures figures;
     private final InPrintedOrder printed;
     private final Stepping stepping;
@@ -25,11 +26,17 @@ public final class TotalFigures {
 
     /** @param notices where it is noted why figures are not compared */
     public TotalFigures(
-            Figures figures, Selection selection, InPrintedOrder printed, Stepping stepping, FigureNotices notices) {
+            TablePlan plan,
+            Figures figures,
+            Selection selection,
+            InPrintedOrder printed,
+            Stepping stepping,
+            FigureNotices notices) {
+        this.plan = plan;
         this.stepping = stepping;
         this.figures = figures;
         this.printed = printed;
-        this.otherTimes = new OtherTimes(figures, selection, notices);
+        this.otherTimes = new OtherTimes(plan, figures, selection, notices);
     }
 
     /**
@@ -40,7 +47,7 @@ public final class TotalFigures {
     public Column of(int index, TotalPlan total, Faults faults) {
         Column exact = new PrintedGroups(figures.aggregates(), stepping, List.of(), faults).of(total.value());
         // Shares, like averages, are of exact figures.
-        Column values = total.isAmount() ? RoundedLines.of(total, exact, figures) : exact;
+        Column values = total.isAmount() ? RoundedLines.of(total, exact, plan, figures) : exact;
         return total.comparison()
                 .map(comparison ->
                         compared(beside(index, total, comparison, values, faults), comparison.shown(), total, faults))

@@ -52,7 +52,7 @@ public final class NameRooms {
     }
 
     private static int indentBehind(LevelPlan level) {
-        return level.header() == Header.HEADING ? INDENT : 0;
+        return level.print().header() == Header.HEADING ? INDENT : 0;
     }
 
     private int left(IntStream withFigure) {

@@ -66,33 +66,34 @@ final class LevelPlanning {
         Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
         int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
         Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
-        return new LevelPlan(
-                level.id(),
-                level.name(),
-                pointer,
+        LevelPlan.Keys keys = new LevelPlan.Keys(
                 level.key(),
-                level.label(),
                 key,
                 coarsening,
                 asked.of(key),
                 listed(pointer + "/listed", level.listed().orElse(List.of()), key.type()),
                 level.empty(),
+                homes.orGrain(key));
+        LevelPlan.Naming naming = new LevelPlan.Naming(
+                level.label(),
                 level.label()
                         .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
                         .map(label -> coarsening.isPresent() || label.equals(key) ? label : Typed.Called.of(key, label))
                         .or(() -> lookups.nameOf(key).filter(name -> coarsening.isEmpty())),
-                homes.orGrain(key),
-                expressions.groupTerms(pointer + "/order", level.order(), depth),
+                codeBehind(key));
+        List<TablePlan.Term> order = expressions.groupTerms(pointer + "/order", level.order(), depth);
+        LevelPlan.Choice choice = new LevelPlan.Choice(
                 level.having().flatMap(text -> having(pointer + "/having", text)),
                 conditions(pointer + "/conditions", level.conditions().orElse(List.of())),
-                level.limit().map(limit -> limit(pointer + "/limit", limit)),
+                level.limit().map(limit -> limit(pointer + "/limit", limit)));
+        LevelPlan.Print print = new LevelPlan.Print(
                 level.header(),
                 level.headerText().map(text -> text(pointer + "/headerText", text, depth)),
                 level.footer(),
                 level.footerText().map(text -> text(pointer + "/footerText", text, depth)),
                 level.newPage().orElse(false),
-                level.layout().orElse(LevelLayout.PLAIN),
-                codeBehind(key));
+                level.layout().orElse(LevelLayout.PLAIN));
+        return new LevelPlan(level.id(), level.name(), pointer, keys, naming, choice, order, print);
     }
 
     private Optional<Coarsening> coarsening(String pointer, ReportLevel level, Type type) {

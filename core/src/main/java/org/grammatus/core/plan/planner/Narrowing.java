@@ -115,7 +115,7 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
     static Narrowing of(ReaderView.Only only, TablePlan table) {
         LevelPlan level = ReaderView.level(table, only.level(), "/view/only", "narrow to a group of");
         String inside = inGroup(level, only);
-        String key = "(" + level.keyText() + ")";
+        String key = "(" + level.keys().text() + ")";
         // Rows without a key are among the others.
         boolean blank = only.key().isEmpty();
         String condition =
@@ -155,14 +155,15 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
 
     /** What a row must meet to lie in the group. */
     private static String inGroup(LevelPlan level, ReaderView.Only only) {
-        String key = "(" + level.keyText() + ")";
+        String key = "(" + level.keys().text() + ")";
         if (only.key().isEmpty()) {
             return key + " IS NULL";
         }
-        Type type = level.keyType();
+        Type type = level.keys().type();
         try {
             Scalar value = ScalarText.parse(only.key().get(), type);
-            return level.coarsening()
+            return level.keys()
+                    .coarsening()
                     .map(coarsening -> switch (coarsening) {
                         case DateBucket bucket -> inBucket(key, bucket, value);
                         case NumberClasses classes -> inClass(key, classes, value);

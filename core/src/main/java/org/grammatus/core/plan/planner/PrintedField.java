@@ -37,7 +37,7 @@ public record PrintedField(String id, String label, PromptType kind, List<String
                 : List.of();
         beside.forEach(field -> printed.put(field, new ArrayList<>()));
         for (LevelPlan level : table.levels()) {
-            note(level.label().orElse(level.key()), level.id(), dataset, printed);
+            note(level.naming().label().orElse(level.keys().value()), level.id(), dataset, printed);
         }
         for (ColumnPlan column : table.columns()) {
             column.text().ifPresent(text -> note(column.value(), column.id(), dataset, printed));
@@ -59,7 +59,7 @@ public record PrintedField(String id, String label, PromptType kind, List<String
                 .filter(column -> parts.contains(column.id()))
                 .map(ColumnPlan::label);
         Stream<String> ofLevels = table.levels().stream()
-                .filter(level -> level.coarsening().isEmpty() && parts.contains(level.id()))
+                .filter(level -> level.keys().coarsening().isEmpty() && parts.contains(level.id()))
                 .map(LevelPlan::name);
         return Stream.concat(ofColumns, ofLevels)
                 .filter(label -> !label.isBlank())

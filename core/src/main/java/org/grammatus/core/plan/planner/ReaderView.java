@@ -224,7 +224,7 @@ public record ReaderView(
 
     /** A level that has nothing inside it any more stands as one line a group: its own, or that of its totals. */
     private static LevelPlan innermost(LevelPlan level) {
-        return level.header() == Header.LINE ? level : level.standing(Header.NONE, Footer.TOTALS);
+        return level.print().header() == Header.LINE ? level : level.standing(Header.NONE, Footer.TOTALS);
     }
 
     /** What is folded away still groups and chooses, so that the figures around it stay the same. */
