@@ -85,7 +85,7 @@ class SafetyTest {
     }
 
     /** More connections than the server has threads, each of which sends a byte now and then. */
-    private static void dripping(String head, Drops others) throws Exception {
+    private static void dripping(String head, Others others) throws Exception {
         List<Socket> sockets = new ArrayList<>();
         Thread drips = new Thread(() -> {
             while (!Thread.currentThread().isInterrupted()) {
@@ -111,7 +111,7 @@ class SafetyTest {
         }
     }
 
-    private interface Drops {
+    private interface Others {
         void meanwhile() throws Exception;
     }
 

@@ -141,11 +141,6 @@ public record TablePlan(
                 .distinct();
     }
 
-    /** The same plan with other levels. */
-    public TablePlan withLevels(List<LevelPlan> others) {
-        return with(filters, others, columns, highlights, rows);
-    }
-
     /** The same plan over rows that meet other conditions. */
     public TablePlan withFilters(List<FilterPlan> others) {
         return with(others, levels, columns, highlights, rows);
