@@ -32,6 +32,7 @@ class ArchitectureTest {
             "columnar",
             "prompt",
             "plan",
+            "edit",
             "order",
             "rows",
             "profile",

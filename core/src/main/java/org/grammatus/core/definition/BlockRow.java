@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,7 +13,9 @@ import java.util.Optional;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"blocks", "newPage", "keepTogether"})
-public record BlockRow(List<Place> blocks, Optional<Boolean> newPage, Optional<Boolean> keepTogether) {
+@RecordBuilder
+public record BlockRow(List<Place> blocks, Optional<Boolean> newPage, Optional<Boolean> keepTogether)
+        implements BlockRowBuilder.With {
 
     /**
      * A block's place.

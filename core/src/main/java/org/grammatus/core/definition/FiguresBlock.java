@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,6 +21,7 @@ import java.util.Optional;
     "appears",
     "off"
 })
+@RecordBuilder
 public record FiguresBlock(
         String id,
         Optional<String> title,
@@ -31,7 +33,7 @@ public record FiguresBlock(
         Optional<List<ReportHighlight>> highlights,
         Optional<String> appears,
         Optional<Boolean> off)
-        implements ReportBlock {
+        implements ReportBlock, FiguresBlockBuilder.With {
 
     @Override
     public Kind kind() {

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.Basis;
 import org.grammatus.core.choice.Bucket;
@@ -14,7 +15,9 @@ import org.grammatus.core.choice.Direction;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "by", "bucket", "direction", "basis"})
-public record OrderTerm(String id, String by, Optional<Bucket> bucket, Direction direction, Optional<Basis> basis) {
+@RecordBuilder
+public record OrderTerm(String id, String by, Optional<Bucket> bucket, Direction direction, Optional<Basis> basis)
+        implements OrderTermBuilder.With {
 
     /** The same with all its texts changed. */
     OrderTerm mapped(DefinitionMapping to) {

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.Orientation;
 import org.grammatus.core.choice.PaperSize;
@@ -36,6 +37,7 @@ import org.grammatus.core.choice.layout.PageLines;
     "pages",
     "block"
 })
+@RecordBuilder
 public record PageSetup(
         PaperSize paper,
         Optional<Size> size,
@@ -48,7 +50,8 @@ public record PageSetup(
         Optional<String> watermark,
         Optional<Boolean> draft,
         Optional<Integer> pages,
-        Optional<String> block) {
+        Optional<String> block)
+        implements PageSetupBuilder.With {
 
     /** The same with all its texts changed. */
     PageSetup mapped(DefinitionMapping to) {
@@ -71,23 +74,14 @@ public record PageSetup(
                 block.map(to::part));
     }
 
+    /** The same once a block is gone: its texts add up the rows of the only table again. */
+    public PageSetup withoutBlock(String id) {
+        return withBlock(block.filter(own -> !own.equals(id)));
+    }
+
     /** The same without what marks a draft. */
     PageSetup offered() {
-        return draft.orElse(false)
-                ? new PageSetup(
-                        paper,
-                        size,
-                        orientation,
-                        margins,
-                        mirrored,
-                        header,
-                        footer,
-                        lines,
-                        Optional.empty(),
-                        Optional.empty(),
-                        pages,
-                        block)
-                : this;
+        return draft.orElse(false) ? withWatermark(Optional.empty()).withDraft(Optional.empty()) : this;
     }
 
     private static PageLine<String> mapped(PageLine<String> line, DefinitionMapping to) {

@@ -1,6 +1,7 @@
 package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +15,7 @@ import java.util.Optional;
  * @param counted id of a field of that dataset whose different values are counted, not its rows
  * @param filters what the rows must meet, too
  */
+@RecordBuilder
 public record RelatedFilter(
         String id,
         FilterKind kind,
@@ -24,7 +26,7 @@ public record RelatedFilter(
         Optional<List<ReportFilter>> filters,
         Optional<List<String>> blocks,
         Optional<Boolean> off)
-        implements ReportFilter {
+        implements ReportFilter, RelatedFilterBuilder.With {
 
     /**
      * Two fields that are equal where a row belongs.

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -41,6 +42,7 @@ import org.grammatus.core.definition.style.StyleParts;
     "look",
     "page"
 })
+@RecordBuilder
 public record Report(
         String format,
         int version,
@@ -59,7 +61,8 @@ public record Report(
         Optional<List<BlockRow>> arrangement,
         Optional<String> style,
         Optional<StyleParts> look,
-        PageSetup page) {
+        PageSetup page)
+        implements ReportBuilder.With {
 
     public static final String FORMAT = "grammatus-report";
     public static final int VERSION = 1;
@@ -85,11 +88,6 @@ public record Report(
                 style,
                 look,
                 page);
-    }
-
-    /** The same report under another id. */
-    public Report withId(String otherId) {
-        return with(otherId, beside, fields, prompts, filters, blocks, arrangement, page);
     }
 
     /** The same report in another house style, without what it says otherwise than its own. */

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.FigureUnit;
@@ -26,6 +27,7 @@ import org.grammatus.core.choice.layout.ColumnScale;
 @JsonPropertyOrder({
     "id", "label", "value", "format", "unit", "align", "width", "room", "scale", "once", "appears", "off"
 })
+@RecordBuilder
 public record ReportColumn(
         String id,
         Optional<String> label,
@@ -38,12 +40,8 @@ public record ReportColumn(
         Optional<ColumnScale> scale,
         Optional<String> once,
         Optional<String> appears,
-        Optional<Boolean> off) {
-
-    /** The same column at another width. */
-    public ReportColumn withWidth(Optional<Integer> points) {
-        return new ReportColumn(id, label, value, format, unit, align, points, room, scale, once, appears, off);
-    }
+        Optional<Boolean> off)
+        implements ReportColumnBuilder.With {
 
     /** The same column, kept but not printed. */
     ReportColumn switchedOff() {

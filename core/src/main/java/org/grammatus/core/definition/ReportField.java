@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.FigureUnit;
 
@@ -14,7 +15,9 @@ import org.grammatus.core.choice.FigureUnit;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "label", "format", "unit"})
-public record ReportField(String id, Optional<String> label, Optional<String> format, Optional<FigureUnit> unit) {
+@RecordBuilder
+public record ReportField(String id, Optional<String> label, Optional<String> format, Optional<FigureUnit> unit)
+        implements ReportFieldBuilder.With {
 
     /** The same with all its texts changed. */
     ReportField mapped(DefinitionMapping to) {

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.Good;
@@ -18,6 +19,7 @@ import org.grammatus.core.choice.Good;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "label", "value", "format", "unit", "compare", "good", "off"})
+@RecordBuilder
 public record ReportFigure(
         String id,
         Optional<String> label,
@@ -26,7 +28,8 @@ public record ReportFigure(
         Optional<FigureUnit> unit,
         Optional<ReportCompare> compare,
         Optional<Good> good,
-        Optional<Boolean> off) {
+        Optional<Boolean> off)
+        implements ReportFigureBuilder.With {
 
     /** The same with all its texts changed. */
     ReportFigure mapped(DefinitionMapping to) {

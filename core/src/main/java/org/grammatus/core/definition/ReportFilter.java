@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -127,6 +128,7 @@ public sealed interface ReportFilter
     ReportFilter mapped(DefinitionMapping to);
 
     /** Keeps the rows whose field lies in the answer of a period prompt. */
+    @RecordBuilder
     record OfPeriod(
             String id,
             String field,
@@ -134,7 +136,7 @@ public sealed interface ReportFilter
             Optional<List<String>> blocks,
             Optional<List<FieldElsewhere>> also,
             Optional<Boolean> off)
-            implements ReportFilter {
+            implements ReportFilter, ReportFilterOfPeriodBuilder.With {
 
         @Override
         public FilterKind kind() {
@@ -159,6 +161,7 @@ public sealed interface ReportFilter
      * @param other id of the field that is compared with instead
      * @param ignoreCase whether capitals and small letters are taken for the same
      */
+    @RecordBuilder
     record Condition(
             String id,
             String field,
@@ -170,7 +173,7 @@ public sealed interface ReportFilter
             Optional<List<String>> blocks,
             Optional<List<FieldElsewhere>> also,
             Optional<Boolean> off)
-            implements ReportFilter {
+            implements ReportFilter, ReportFilterConditionBuilder.With {
 
         @Override
         public FilterKind kind() {
@@ -199,8 +202,9 @@ public sealed interface ReportFilter
     }
 
     /** Keeps the rows for which a typed condition is true. */
+    @RecordBuilder
     record Typed(String id, String where, Optional<List<String>> blocks, Optional<Boolean> off)
-            implements ReportFilter {
+            implements ReportFilter, ReportFilterTypedBuilder.With {
 
         @Override
         public FilterKind kind() {
@@ -219,13 +223,14 @@ public sealed interface ReportFilter
      * @param kind {@code all}, {@code any} or {@code none}
      * @param filters its parts, which may have parts themselves; without any it restricts nothing
      */
+    @RecordBuilder
     record Several(
             String id,
             FilterKind kind,
             List<ReportFilter> filters,
             Optional<List<String>> blocks,
             Optional<Boolean> off)
-            implements ReportFilter {
+            implements ReportFilter, ReportFilterSeveralBuilder.With {
 
         @Override
         public Stream<ReportFilter> withParts() {
@@ -269,6 +274,7 @@ public sealed interface ReportFilter
      * @param field id of the field that is compared
      * @param count how many rows are kept; of equal ones those that come first by the grain's key
      */
+    @RecordBuilder
     record Top(
             String id,
             String field,
@@ -277,7 +283,7 @@ public sealed interface ReportFilter
             Optional<List<String>> blocks,
             Optional<List<FieldElsewhere>> also,
             Optional<Boolean> off)
-            implements ReportFilter {
+            implements ReportFilter, ReportFilterTopBuilder.With {
 
         @Override
         public FilterKind kind() {

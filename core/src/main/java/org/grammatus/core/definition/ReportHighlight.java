@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Optional;
 import org.grammatus.core.choice.Reach;
 
@@ -17,6 +18,7 @@ import org.grammatus.core.choice.Reach;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "label", "when", "reach", "look", "word", "also", "off"})
+@RecordBuilder
 public record ReportHighlight(
         String id,
         String label,
@@ -25,7 +27,8 @@ public record ReportHighlight(
         String look,
         Optional<String> word,
         Optional<Boolean> also,
-        Optional<Boolean> off) {
+        Optional<Boolean> off)
+        implements ReportHighlightBuilder.With {
 
     /**
      * What of a block is marked.

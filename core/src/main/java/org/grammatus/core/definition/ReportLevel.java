@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Bucket;
@@ -52,6 +53,7 @@ import org.grammatus.core.choice.layout.LevelLayout;
     "appears",
     "off"
 })
+@RecordBuilder
 public record ReportLevel(
         String id,
         String name,
@@ -72,7 +74,8 @@ public record ReportLevel(
         Optional<Boolean> newPage,
         Optional<LevelLayout> layout,
         Optional<String> appears,
-        Optional<Boolean> off) {
+        Optional<Boolean> off)
+        implements ReportLevelBuilder.With {
 
     /** The same level in another order and with another limit. */
     public ReportLevel with(List<OrderTerm> otherOrder, Optional<ReportLimit> otherLimit) {

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.ChoiceOrder;
@@ -91,6 +92,7 @@ public sealed interface ReportPrompt {
      *
      * @param defaultAnswer a period or a rolling name
      */
+    @RecordBuilder
     record OfPeriod(
             String id,
             String name,
@@ -100,7 +102,7 @@ public sealed interface ReportPrompt {
             Optional<String> appears,
             @JsonProperty("default") Optional<String> defaultAnswer,
             Optional<List<Check>> checks)
-            implements ReportPrompt {
+            implements ReportPrompt, ReportPromptOfPeriodBuilder.With {
 
         @Override
         public PromptType type() {
@@ -123,6 +125,7 @@ public sealed interface ReportPrompt {
      * @param order of what is offered; as the field lists its values unless given, else the most frequent first
      * @param defaultAnswer one of the values; or several, separated by commas, perhaps behind {@code all but}
      */
+    @RecordBuilder
     record Choice(
             String id,
             String name,
@@ -137,7 +140,7 @@ public sealed interface ReportPrompt {
             Optional<ChoiceOrder> order,
             @JsonProperty("default") Optional<String> defaultAnswer,
             Optional<List<Check>> checks)
-            implements ReportPrompt {
+            implements ReportPrompt, ReportPromptChoiceBuilder.With {
 
         @Override
         public Choice mapped(DefinitionMapping to) {
@@ -166,6 +169,7 @@ public sealed interface ReportPrompt {
      * @param most the most, or the last
      * @param pattern the form of a text, as LIKE has it: {@code %} for any characters, {@code _} for one
      */
+    @RecordBuilder
     record Value(
             String id,
             String name,
@@ -180,7 +184,7 @@ public sealed interface ReportPrompt {
             Optional<String> pattern,
             @JsonProperty("default") Optional<String> defaultAnswer,
             Optional<List<Check>> checks)
-            implements ReportPrompt {
+            implements ReportPrompt, ReportPromptValueBuilder.With {
 
         @Override
         public Value mapped(DefinitionMapping to) {
@@ -206,6 +210,7 @@ public sealed interface ReportPrompt {
      *
      * @param defaultAnswer the two ends with {@code ..} between them
      */
+    @RecordBuilder
     record Range(
             String id,
             String name,
@@ -216,7 +221,7 @@ public sealed interface ReportPrompt {
             Optional<String> appears,
             @JsonProperty("default") Optional<String> defaultAnswer,
             Optional<List<Check>> checks)
-            implements ReportPrompt {
+            implements ReportPrompt, ReportPromptRangeBuilder.With {
 
         @Override
         public Range mapped(DefinitionMapping to) {

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,12 +15,14 @@ import java.util.Optional;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"shown", "order", "limit", "percent", "others"})
+@RecordBuilder
 public record ReportRows(
         boolean shown,
         List<OrderTerm> order,
         Optional<Integer> limit,
         Optional<Integer> percent,
-        Optional<Boolean> others) {
+        Optional<Boolean> others)
+        implements ReportRowsBuilder.With {
 
     public boolean limited() {
         return limit.isPresent() || percent.isPresent();

@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Shown;
@@ -14,6 +15,7 @@ import org.grammatus.core.choice.Shown;
  */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "column", "value", "shown", "compare", "format", "cells"})
+@RecordBuilder
 public record ReportTotal(
         String id,
         String column,
@@ -21,7 +23,8 @@ public record ReportTotal(
         Optional<Shown> shown,
         Optional<ReportCompare> compare,
         Optional<String> format,
-        List<ReportCell> cells) {
+        List<ReportCell> cells)
+        implements ReportTotalBuilder.With {
 
     /** The same with all its texts changed. */
     ReportTotal mapped(DefinitionMapping to) {

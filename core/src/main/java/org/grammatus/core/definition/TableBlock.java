@@ -2,6 +2,7 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.Cover;
@@ -40,6 +41,7 @@ import org.grammatus.core.choice.layout.TableLayout;
     "appears",
     "off"
 })
+@RecordBuilder
 public record TableBlock(
         String id,
         Kind kind,
@@ -60,7 +62,7 @@ public record TableBlock(
         Optional<TableLayout> layout,
         Optional<String> appears,
         Optional<Boolean> off)
-        implements ReportBlock {
+        implements ReportBlock, TableBlockBuilder.With {
 
     public Cover cover() {
         return totalsCover.orElse(Cover.SHOWN);

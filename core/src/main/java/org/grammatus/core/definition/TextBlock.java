@@ -2,12 +2,14 @@ package org.grammatus.core.definition;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonPropertyOrder;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 
 /** Paragraphs. */
 @JsonInclude(JsonInclude.Include.NON_ABSENT)
 @JsonPropertyOrder({"id", "kind", "title", "note", "dataset", "filters", "paragraphs", "appears", "off"})
+@RecordBuilder
 public record TextBlock(
         String id,
         Optional<String> title,
@@ -17,7 +19,7 @@ public record TextBlock(
         List<ReportParagraph> paragraphs,
         Optional<String> appears,
         Optional<Boolean> off)
-        implements ReportBlock {
+        implements ReportBlock, TextBlockBuilder.With {
 
     @Override
     public Kind kind() {

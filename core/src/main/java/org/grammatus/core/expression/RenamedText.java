@@ -52,6 +52,11 @@ public final class RenamedText {
 
     /** A template with the name changed in its expressions; one that cannot be parsed stays as it is. */
     public static String template(String text, String from, String to) {
+        return slots(text, expression -> expression(expression, from, to));
+    }
+
+    /** A template with each of its expressions changed; one that cannot be parsed stays as it is. */
+    static String slots(String text, UnaryOperator<String> change) {
         Template template;
         try {
             template = Template.parse(text);
@@ -64,9 +69,7 @@ public final class RenamedText {
             switch (part) {
                 case Template.Part.Literal literal -> renamed.append(doubled.apply(literal.text()));
                 case Template.Part.Slot slot ->
-                    renamed.append('{')
-                            .append(expression(slot.expression(), from, to))
-                            .append('}');
+                    renamed.append('{').append(change.apply(slot.expression())).append('}');
             }
         }
         return renamed.toString();

@@ -61,10 +61,21 @@ public record ColumnOrder(String column, List<OfLevel> levels, Optional<String> 
 
     /** What a level is ordered by where its table is ordered by a column; nothing where its order stays. */
     public static Optional<Typed> by(TablePlan table, int level, ColumnPlan column) {
-        boolean line = table.levels().get(level).print().header() == Header.LINE;
-        return total(table, level, column)
-                .map(TotalPlan::value)
-                .or(() -> line && column.text().isPresent() ? Optional.of(column.value()) : Optional.empty());
+        return by(
+                table.levels().get(level).print().header() == Header.LINE,
+                total(table, level, column).map(TotalPlan::value),
+                column.text().map(text -> column.value()));
+    }
+
+    /**
+     * What a level is ordered by: its total in the column, or what its lines show there.
+     *
+     * @param line whether its groups are printed as lines
+     * @param total of the column, printed at the level
+     * @param shown what the column shows of a row
+     */
+    public static <T> Optional<T> by(boolean line, Optional<T> total, Optional<T> shown) {
+        return total.or(() -> line ? shown : Optional.empty());
     }
 
     private static Optional<TotalPlan> total(TablePlan table, int level, ColumnPlan column) {

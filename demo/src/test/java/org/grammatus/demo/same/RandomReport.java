@@ -11,7 +11,7 @@ import org.grammatus.core.choice.Direction;
 import org.grammatus.core.plan.planner.ReaderView;
 
 /** A report over the sales of the demo, and how a reader looks at it, made from a seed: the same seed gives the same report. */
-final class RandomReport {
+public final class RandomReport {
 
     private static final List<String> KEYS = List.of(
             "\"key\": \"region\"",
@@ -68,7 +68,7 @@ final class RandomReport {
     private final List<String> levels = new ArrayList<>();
     private final List<String> columns = new ArrayList<>();
 
-    RandomReport(long seed) {
+    public RandomReport(long seed) {
         random = new Random(seed * 7_919 + 1);
         looks = new Random(seed * 104_729 + 3);
     }
@@ -86,7 +86,7 @@ final class RandomReport {
     }
 
     /** Its document. */
-    String text() {
+    public String text() {
         List<String> keys = new ArrayList<>(KEYS);
         String allLevels =
                 list(Stream.generate(() -> 0).limit(random.nextInt(4)).map(i -> level(keys)));

@@ -77,7 +77,7 @@ class SecurityConfiguration {
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers(
                                 "/api/datasets/**",
-                                "/api/previews/**",
+                                "/api/previews/**", "/api/edits",
                                 "/api/reports/*/definition",
                                 "/api/styles/**",
                                 "/api/faces",

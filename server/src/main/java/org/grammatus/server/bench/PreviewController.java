@@ -55,6 +55,7 @@ class PreviewController {
     private final Styles styles;
     private final BusinessDate businessDate;
     private final Turns turns;
+    private final DraftEdits edits;
 
     PreviewController(
             Previews previews,
@@ -62,7 +63,9 @@ class PreviewController {
             DatasetReader reader,
             Styles styles,
             BusinessDate businessDate,
-            Turns turns) {
+            Turns turns,
+            DraftEdits edits) {
+        this.edits = edits;
         this.turns = turns;
         this.styles = styles;
         this.reader = reader;
@@ -78,6 +81,8 @@ class PreviewController {
      * @param answers by prompt name, as written
      * @param page number of the page to be shown
      * @param style a house style that is being changed; the report's own as it is saved unless given
+     * @param change a named edit to be made to the definition first
+     * @param block id of the block that is worked on; the first that is switched on unless given
      * @param downTo id of the innermost level that is shown while the report is edited; none shows all of it
      */
     record PreviewBody(
@@ -85,8 +90,18 @@ class PreviewController {
             JsonNode definition,
             Map<String, String> answers,
             int page,
+            @MayBeMissing JsonNode change,
+            Optional<String> block,
             Optional<String> downTo,
             @MayBeMissing JsonNode style) {
+
+        private boolean isChanged() {
+            return change != null && !change.isNull();
+        }
+
+        private PreviewBody changed(Report report) {
+            return new PreviewBody(edit, Definitions.tree(report), answers, page, null, block, downTo, style);
+        }
 
         /** How the author looks at the report, which is no part of it. */
         private ReaderView view() {
@@ -104,6 +119,22 @@ class PreviewController {
             operationId = "preview",
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
+        if (!body.isChanged()) {
+            return seen(session, body, principal).offering(edits.offers(body.definition(), body.block()));
+        }
+        PreviewBody changed;
+        try (Turns.Permit turn = turns.enter(principal.getName())) {
+            Report draft = Definitions.readDraft(body.definition().toString());
+            changed = body.changed(edits.edited(draft, body.change(), body.block()));
+        } catch (ProblemException e) {
+            return PreviewView.wrong(body.edit(), e.problems());
+        }
+        return seen(session, changed, principal)
+                .of(changed.definition())
+                .offering(edits.offers(changed.definition(), body.block()));
+    }
+
+    private PreviewView seen(String session, PreviewBody body, Principal principal) {
         try {
             RunRequest request =
                     plannings.plan(principal.getName(), session, body.edit(), () -> planned(body, principal.getName()));

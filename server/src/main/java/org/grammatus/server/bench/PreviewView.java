@@ -12,6 +12,7 @@ import org.grammatus.server.library.PromptView;
 import org.grammatus.server.problem.ProblemView;
 import org.grammatus.server.run.PageView;
 import org.grammatus.server.run.RunView;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What an edit looks like.
@@ -26,6 +27,8 @@ import org.grammatus.server.run.RunView;
  * @param columnOrders by column that is switched on: what ordering by it means, and whether it is so now
  * @param marked by highlight that is switched on: how many rows it marks
  * @param blocks by block that is switched on: what it keeps
+ * @param definition the report with the edit made that came along; none where there was none, or it could not be made
+ * @param offers what can be done next with the block that is worked on
  */
 record PreviewView(
         long edit,
@@ -37,7 +40,23 @@ record PreviewView(
         List<PartCounts.LevelOrder> orders,
         List<ColumnOrder> columnOrders,
         List<PartCounts.Count> marked,
-        List<PartCounts.BlockCount> blocks) {
+        List<PartCounts.BlockCount> blocks,
+        Optional<JsonNode> definition,
+        Optional<OffersView> offers) {
+
+    /** The same of a definition that an edit was made to. */
+    PreviewView of(JsonNode edited) {
+        return with(Optional.of(edited), offers);
+    }
+
+    PreviewView offering(Optional<OffersView> next) {
+        return with(definition, next);
+    }
+
+    private PreviewView with(Optional<JsonNode> edited, Optional<OffersView> next) {
+        return new PreviewView(
+                edit, run, page, problems, prompts, filters, orders, columnOrders, marked, blocks, edited, next);
+    }
 
     static PreviewView wrong(long edit, List<Problem> problems) {
         return new PreviewView(
@@ -50,7 +69,9 @@ record PreviewView(
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     static PreviewView outdated(long edit) {
@@ -82,6 +103,8 @@ record PreviewView(
                 counts.levels(),
                 counts.columns(),
                 counts.marked(),
-                counts.blocks());
+                counts.blocks(),
+                Optional.empty(),
+                Optional.empty());
     }
 }

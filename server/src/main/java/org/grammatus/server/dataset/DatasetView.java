@@ -5,12 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.edit.FilterComparisons;
+import org.grammatus.core.edit.PromptTypes;
 import org.grammatus.core.value.Kind;
 
 /**
@@ -63,6 +64,8 @@ record DatasetView(
      * @param lookup id of the field that has the names of its values, where they are keys
      * @param names ids of the fields that may have the names of its values
      * @param direction of groups that are ordered by it, for a measure that says so
+     * @param comparisons how a filter can compare it, as definitions write it; none of a measure
+     * @param asks what a prompt about it can ask for, the usual first; none of a measure
      * @param value expression of its column
      * @param usual the total its column gets by itself
      * @param totals every total, by name
@@ -84,6 +87,8 @@ record DatasetView(
             Optional<String> lookup,
             List<String> names,
             Optional<Direction> direction,
+            List<String> comparisons,
+            List<String> asks,
             String value,
             Optional<LevelView> level,
             Optional<String> usual,
@@ -197,6 +202,16 @@ record DatasetView(
                 lookup,
                 names,
                 direction,
+                subject.measure()
+                        ? List.of()
+                        : FilterComparisons.of(subject.type().kind()).stream()
+                                .map(DatasetView::word)
+                                .toList(),
+                subject.measure()
+                        ? List.of()
+                        : PromptTypes.of(subject.type().kind()).stream()
+                                .map(DatasetView::word)
+                                .toList(),
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
                         .map(level -> new LevelView(
@@ -205,7 +220,7 @@ record DatasetView(
                 Proposals.totals(subject));
     }
 
-    private static String word(Bucket bucket) {
-        return bucket.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    private static String word(Enum<?> choice) {
+        return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.edit.ReportEdit;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -111,12 +112,53 @@ public final class Definitions {
                 .require();
     }
 
+    /**
+     * Reads a report that is being edited, whatever is wrong with it, so that an edit can be made to it.
+     *
+     * @throws ProblemException if it is no report at all
+     */
+    public static Report readDraft(String json) {
+        JsonNode document = parse(json);
+        requireVersion(document, Report.FORMAT, Report.VERSION);
+        return as(document, Report.class);
+    }
+
+    /**
+     * Reads a named edit.
+     *
+     * @throws ProblemException if there is no such edit, or one of its properties is wrong, missing or unknown
+     */
+    public static ReportEdit readEdit(String json) {
+        JsonNode document = parse(json);
+        return as(document, EditCheck.kindOf(document).type());
+    }
+
+    private static <T> T as(JsonNode document, Class<T> type) {
+        try {
+            return MAPPER.treeToValue(document, type);
+        } catch (JacksonException e) {
+            throw new ProblemException(Problem.error(pointer(e), e.getOriginalMessage()));
+        }
+    }
+
+    private static String pointer(JacksonException e) {
+        return e.getPath().stream()
+                .map(step -> "/"
+                        + (step.getPropertyName() == null ? String.valueOf(step.getIndex()) : step.getPropertyName()))
+                .collect(Collectors.joining());
+    }
+
     public static String write(HouseStyle style) {
         return pretty(style);
     }
 
     public static String write(Report report) {
         return pretty(report);
+    }
+
+    /** A report as it stands in documents. */
+    public static JsonNode tree(Report report) {
+        return MAPPER.valueToTree(report);
     }
 
     /** A filter as it stands in documents. */
@@ -156,14 +198,8 @@ public final class Definitions {
                     checked.wrong());
         } catch (JacksonException e) {
             // The schema has let it through: most of all a number that is larger than any can be.
-            String pointer = e.getPath().stream()
-                    .map(step -> "/"
-                            + (step.getPropertyName() == null
-                                    ? String.valueOf(step.getIndex())
-                                    : step.getPropertyName()))
-                    .collect(Collectors.joining());
             return new Checked<T>(Optional.empty(), checked.faults(), checked.wrong())
-                    .with(List.of(Problem.error(pointer, e.getOriginalMessage())));
+                    .with(List.of(Problem.error(pointer(e), e.getOriginalMessage())));
         }
     }
 

@@ -1,0 +1,42 @@
+package org.grammatus.core.definition.edit;
+
+import java.util.Optional;
+
+/** An edit of a table's levels, or of whether its rows are printed. */
+public sealed interface LevelEdit extends ReportEdit {
+
+    /** How the groups of a level say their names. */
+    enum Heading {
+        HEADING,
+        LINE,
+        NONE,
+        /** In a column of their own, once in each group. */
+        COLUMN
+    }
+
+    /**
+     * @param field id of a field or calculated field of the block's dataset
+     * @param before id of the level that it is put around; the innermost unless given
+     */
+    @NamedEdit(value = "add-level", does = "Groups by a field, with every total at the new level.")
+    record AddLevel(String field, Optional<String> before) implements LevelEdit {}
+
+    @NamedEdit(value = "group-by-column", does = "Groups by what a column shows, and removes it unless it is totalled.")
+    record GroupByColumn(String column) implements LevelEdit {}
+
+    @NamedEdit(value = "remove-level", does = "Removes a level with its totals and the columns that name its groups.")
+    record RemoveLevel(String level) implements LevelEdit {}
+
+    /** @param before id of the level that it is put around; the innermost unless given */
+    @NamedEdit(value = "move-level", does = "Moves a level around another one.")
+    record MoveLevel(String level, Optional<String> before) implements LevelEdit {}
+
+    @NamedEdit(value = "switch-level", does = "Switches a level on or off.")
+    record SwitchLevel(String level, boolean on) implements LevelEdit {}
+
+    @NamedEdit(value = "name-groups", does = "Prints the names of a level's groups in another way.")
+    record NameGroups(String level, Heading heading) implements LevelEdit {}
+
+    @NamedEdit(value = "show-rows", does = "Prints the rows, or the innermost groups alone as lines.")
+    record ShowRows(boolean shown) implements LevelEdit {}
+}

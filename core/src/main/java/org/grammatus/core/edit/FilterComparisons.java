@@ -1,0 +1,43 @@
+package org.grammatus.core.edit;
+
+import java.util.List;
+import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.value.Kind;
+
+/** How filters can compare a field. */
+public final class FilterComparisons {
+
+    private FilterComparisons() {}
+
+    /** What fits a kind of field. */
+    public static List<FilterComparison> of(Kind kind) {
+        return switch (kind) {
+            case TEXT ->
+                List.of(
+                        FilterComparison.IS,
+                        FilterComparison.IS_NOT,
+                        FilterComparison.CONTAINS,
+                        FilterComparison.DOES_NOT_CONTAIN,
+                        FilterComparison.STARTS_WITH,
+                        FilterComparison.BLANK,
+                        FilterComparison.NOT_BLANK);
+            case BOOLEAN ->
+                List.of(
+                        FilterComparison.IS,
+                        FilterComparison.IS_NOT,
+                        FilterComparison.BLANK,
+                        FilterComparison.NOT_BLANK);
+            default ->
+                List.of(
+                        FilterComparison.IS,
+                        FilterComparison.IS_NOT,
+                        FilterComparison.LESS,
+                        FilterComparison.AT_MOST,
+                        FilterComparison.MORE,
+                        FilterComparison.AT_LEAST,
+                        FilterComparison.BETWEEN,
+                        FilterComparison.BLANK,
+                        FilterComparison.NOT_BLANK);
+        };
+    }
+}

@@ -1,0 +1,96 @@
+package org.grammatus.server.bench;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.grammatus.core.edit.BuiltRule;
+import org.grammatus.core.edit.EditOffers;
+import org.grammatus.core.edit.ReadyRules;
+import org.grammatus.core.edit.RuleChoices;
+import org.grammatus.core.value.Kind;
+
+/**
+ * What can be done next with the block that is worked on.
+ *
+ * @param ready by column, total or key figure: the rules that are ready for it
+ * @param rules by highlight: what its rule can be about, and what it is compared with
+ * @param totals by total or key figure, where its aggregates take the same rows: which those are
+ * @param measures what groups can be compared and ordered by
+ */
+record OffersView(List<Ready> ready, List<Rule> rules, List<Filtered> totals, List<EditOffers.Measure> measures) {
+
+    /** @param part id of the column, total or key figure */
+    record Ready(String part, List<ReadyRule> rules) {}
+
+    /**
+     * @param rule its word, as {@code add-ready-highlight} asks for it
+     * @param prompt name of the prompt whose answer it compares with
+     * @param of name of the level within whose groups it compares
+     */
+    record ReadyRule(String rule, Optional<String> prompt, Optional<String> of) {}
+
+    /**
+     * @param highlight its id
+     * @param built the comparison that it is; none where it says more
+     * @param than what the value of that comparison can be compared with, besides one that is written
+     * @param countable whether what it marks can be counted in totals
+     */
+    record Rule(
+            String highlight,
+            List<Choice> values,
+            Optional<Built> built,
+            List<Choice> than,
+            boolean countable) {}
+
+    /**
+     * @param text its expression
+     * @param name of the column, field, prompt or level that it is about
+     */
+    record Choice(String text, RuleChoices.About about, Optional<String> name, Kind type) {}
+
+    /** @param typed the value that it is compared with, as people write it */
+    record Built(String value, String operator, Optional<String> than, Optional<String> typed) {}
+
+    /**
+     * @param part id of the total or key figure
+     * @param where the condition on its rows
+     */
+    record Filtered(String part, String aggregate, Optional<String> where) {}
+
+    static OffersView of(EditOffers offers) {
+        return new OffersView(
+                offers.ready().stream()
+                        .map(ready -> new Ready(
+                                ready.part(),
+                                ready.rules().stream().map(OffersView::ready).toList()))
+                        .toList(),
+                offers.highlights().stream().map(OffersView::rule).toList(),
+                offers.totals().stream()
+                        .map(each -> new Filtered(
+                                each.part(), each.total().aggregate(), each.total().where()))
+                        .toList(),
+                offers.measures());
+    }
+
+    private static ReadyRule ready(ReadyRules.Offer offer) {
+        return new ReadyRule(
+                offer.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'), offer.prompt(), offer.of());
+    }
+
+    private static Rule rule(EditOffers.Rule rule) {
+        return new Rule(
+                rule.highlight(),
+                rule.values().stream().map(OffersView::choice).toList(),
+                rule.built().map(OffersView::built),
+                rule.than().stream().map(OffersView::choice).toList(),
+                rule.countable());
+    }
+
+    private static Choice choice(RuleChoices.Choice choice) {
+        return new Choice(choice.text(), choice.about(), choice.name(), choice.type());
+    }
+
+    private static Built built(BuiltRule built) {
+        return new Built(built.value().text(), built.operator(), built.than(), built.typed());
+    }
+}

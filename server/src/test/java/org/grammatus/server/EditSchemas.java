@@ -1,0 +1,77 @@
+package org.grammatus.server;
+
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.media.Schema;
+import java.util.List;
+import java.util.stream.Stream;
+import org.grammatus.core.definition.edit.EditCatalogue;
+import org.grammatus.core.definition.edit.EditCatalogue.EditKind;
+import org.grammatus.core.definition.edit.EditCatalogue.Property;
+
+/** Describes named edits, by the catalogue that reads them. */
+final class EditSchemas {
+
+    private static final String EDIT = "ReportEdit";
+
+    private EditSchemas() {}
+
+    static void describe(OpenAPI description) {
+        var schemas = description.getComponents().getSchemas();
+        EditCatalogue.all().forEach(kind -> schemas.put(name(kind), schema(kind)));
+        schemas.put(
+                EDIT,
+                new Schema<>()
+                        .description("A named edit of a report.")
+                        .oneOf(EditCatalogue.all().stream()
+                                .map(kind -> new Schema<>().$ref(name(kind)))
+                                .map(Schema.class::cast)
+                                .toList()));
+        property(schemas.get("EditBody"), "edit");
+        property(schemas.get("PreviewBody"), "change");
+    }
+
+    private static void property(Schema<?> schema, String name) {
+        schema.getProperties().put(name, new Schema<>().$ref(EDIT));
+    }
+
+    /** {@code add-column} is described as {@code AddColumn}. */
+    private static String name(EditKind kind) {
+        return kind.type().getSimpleName() + "Edit";
+    }
+
+    private static Schema<?> schema(EditKind kind) {
+        Schema<Object> schema = new Schema<>().type("object").description(kind.does());
+        schema.addProperty(EditCatalogue.NAME, words(List.of(kind.name())));
+        kind.properties().forEach(property -> schema.addProperty(property.name(), schema(property)));
+        schema.setRequired(Stream.concat(
+                        Stream.of(EditCatalogue.NAME),
+                        kind.properties().stream().filter(Property::required).map(Property::name))
+                .toList());
+        return schema;
+    }
+
+    private static Schema<?> schema(Property property) {
+        return switch (property.shape()) {
+            case TEXT -> new Schema<>().type("string");
+            case YES_NO -> new Schema<>().type("boolean");
+            case WORD -> words(property.words());
+            case TEXTS -> new Schema<>().type("array").items(new Schema<>().type("string"));
+            case DOCUMENT ->
+                property.list() ? new Schema<>().type("array").items(document(property)) : document(property);
+        };
+    }
+
+    /** A part of a definition is described by the definition's own schema, which is published apart. */
+    private static Schema<?> document(Property property) {
+        return new Schema<>()
+                .type("object")
+                .description("As \"" + property.schema().orElseThrow() + "\" of report.schema.json");
+    }
+
+    private static Schema<?> words(List<String> words) {
+        Schema<String> schema = new Schema<>();
+        schema.type("string");
+        schema.setEnum(words);
+        return schema;
+    }
+}
