@@ -96,7 +96,13 @@ final class SoundRequests {
                 "POST",
                 "/api/previews/{session}",
                 session,
-                "{\"edit\": 1, \"page\": 1, \"answers\": {}, \"definition\": " + report + "}");
+                "{\"edit\": 1, \"page\": 1, \"answers\": {}, \"change\": {\"edit\": \"show-rows\", \"shown\": true},"
+                        + " \"definition\": " + report + "}");
+        sound(
+                "POST",
+                "/api/edits",
+                "/api/edits",
+                "{\"edit\": {\"edit\": \"add-level\", \"field\": \"depot\"}, \"definition\": " + report + "}");
         sound("GET", "/api/previews/{session}", session, null);
         sound(
                 "POST",

@@ -51,7 +51,7 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     private static Optional<RuleChoices.Choice> value(Expression tree, RuleChoices choices) {
         String printed = ExpressionPrinter.print(tree);
         return choices.values().stream()
-                .filter(choice -> printed(choice.text()).equals(printed))
+                .filter(choice -> choices.printed(choice.text()).equals(printed))
                 .findFirst();
     }
 
@@ -61,18 +61,10 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
         return typedIn(than)
                 .map(typed -> new BuiltRule(value, operator.symbol(), Optional.of(than), Optional.of(typed)))
                 .or(() -> choices.comparedWith(value).stream()
-                        .filter(other -> printed(other.text()).equals(than))
+                        .filter(other -> choices.printed(other.text()).equals(than))
                         .findFirst()
                         .map(other ->
                                 new BuiltRule(value, operator.symbol(), Optional.of(other.text()), Optional.empty())));
-    }
-
-    private static String printed(String text) {
-        try {
-            return ExpressionPrinter.print(ExpressionParser.parse(text));
-        } catch (ProblemException e) {
-            return text;
-        }
     }
 
     /** The same rule about another value: what that was compared with stays where it still fits. */

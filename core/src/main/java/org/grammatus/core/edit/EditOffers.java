@@ -1,5 +1,6 @@
 package org.grammatus.core.edit;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,6 +62,7 @@ public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered
     public static EditOffers of(Report report, EditScope scope) {
         ReportBlock block = scope.worked(report);
         DatasetModel dataset = scope.dataset(report);
+        Map<String, String> printed = new HashMap<>();
         List<Ready> ready = parts(block)
                 .map(part -> new Ready(part, ReadyRules.of(part, block, report, dataset)))
                 .filter(each -> !each.rules().isEmpty())
@@ -68,7 +70,7 @@ public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered
         return new EditOffers(
                 ready,
                 HighlightEdits.of(block).stream()
-                        .map(rule -> rule(rule, new RuleChoices(report, block, rule, dataset), dataset))
+                        .map(rule -> rule(rule, new RuleChoices(report, block, rule, dataset, printed), dataset))
                         .toList(),
                 filtered(block, dataset),
                 block instanceof TableBlock table ? measures(report, table, dataset) : List.of());

@@ -30,7 +30,8 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
                 .filter(one -> block.equals(Optional.of(one.id())) && !one.isOff())
                 .findFirst()
                 .or(() -> report.blocks().stream().filter(one -> !one.isOff()).findFirst())
-                .orElseGet(() -> report.blocks().getFirst());
+                .or(() -> report.blocks().stream().findFirst())
+                .orElseThrow(() -> problem("the report has no block"));
     }
 
     /** A report with the table changed that is worked on. */

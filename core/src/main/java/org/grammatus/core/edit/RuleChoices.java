@@ -1,6 +1,7 @@
 package org.grammatus.core.edit;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,9 @@ import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.ExpressionPrinter;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Kind;
 
 /** What a rule of one comparison can be about, and what that can be compared with. */
@@ -53,12 +57,37 @@ public final class RuleChoices {
     private final DatasetModel dataset;
     private final PartNames names;
 
+    /** Expressions as they are printed, whatever their author's spelling; many rules choose from the same. */
+    private final Map<String, String> printed;
+
     RuleChoices(Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset) {
+        this(report, block, rule, dataset, new HashMap<>());
+    }
+
+    /** @param printed shared by the rules of a block */
+    RuleChoices(
+            Report report,
+            ReportBlock block,
+            ReportHighlight rule,
+            DatasetModel dataset,
+            Map<String, String> printed) {
+        this.printed = printed;
         this.report = report;
         this.block = block;
         this.rule = rule;
         this.dataset = dataset;
         this.names = new PartNames(report, block, dataset);
+    }
+
+    /** An expression in the spelling by which two are known to be the same. */
+    String printed(String expression) {
+        return printed.computeIfAbsent(expression, text -> {
+            try {
+                return ExpressionPrinter.print(ExpressionParser.parse(text));
+            } catch (ProblemException e) {
+                return text;
+            }
+        });
     }
 
     /** Whether the rule is about rows, rather than about groups or a key figure. */

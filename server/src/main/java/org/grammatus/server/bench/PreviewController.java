@@ -120,7 +120,7 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         if (!body.isChanged()) {
-            return seen(session, body, principal).offering(edits.offers(body.definition(), body.block()));
+            return seen(session, body, principal).offering(offers(body, principal));
         }
         PreviewBody changed;
         try (Turns.Permit turn = turns.enter(principal.getName())) {
@@ -131,7 +131,13 @@ class PreviewController {
         }
         return seen(session, changed, principal)
                 .of(changed.definition())
-                .offering(edits.offers(changed.definition(), body.block()));
+                .offering(offers(changed, principal));
+    }
+
+    private Optional<OffersView> offers(PreviewBody body, Principal principal) {
+        try (Turns.Permit turn = turns.enter(principal.getName())) {
+            return edits.offers(body.definition(), body.block());
+        }
     }
 
     private PreviewView seen(String session, PreviewBody body, Principal principal) {

@@ -113,9 +113,9 @@ public final class Definitions {
     }
 
     /**
-     * Reads a report that is being edited, whatever is wrong with it, so that an edit can be made to it.
+     * Reads a report that is being edited, so that an edit can be made to it: its values may be wrong, and what they refer to not there.
      *
-     * @throws ProblemException if it is no report at all
+     * @throws ProblemException if something is of another type, or missing that parts must have
      */
     public static Report readDraft(String json) {
         JsonNode document = parse(json);
@@ -135,7 +135,7 @@ public final class Definitions {
 
     private static <T> T as(JsonNode document, Class<T> type) {
         try {
-            return MAPPER.treeToValue(document, type);
+            return WholeRecords.require(MAPPER.treeToValue(document, type));
         } catch (JacksonException e) {
             throw new ProblemException(Problem.error(pointer(e), e.getOriginalMessage()));
         }
