@@ -40,7 +40,8 @@ final class EditSchemas {
     }
 
     private static Schema<?> schema(EditKind kind) {
-        Schema<Object> schema = new Schema<>().type("object").description(kind.does());
+        Schema<Object> schema = typed("object");
+        schema.description(kind.does());
         schema.addProperty(EditCatalogue.NAME, words(List.of(kind.name())));
         kind.properties().forEach(property -> schema.addProperty(property.name(), schema(property)));
         schema.setRequired(Stream.concat(
@@ -52,26 +53,28 @@ final class EditSchemas {
 
     private static Schema<?> schema(Property property) {
         return switch (property.shape()) {
-            case TEXT -> new Schema<>().type("string");
-            case YES_NO -> new Schema<>().type("boolean");
+            case TEXT -> typed("string");
+            case YES_NO -> typed("boolean");
             case WORD -> words(property.words());
-            case TEXTS -> new Schema<>().type("array").items(new Schema<>().type("string"));
-            case DOCUMENT ->
-                property.list() ? new Schema<>().type("array").items(document(property)) : document(property);
+            case TEXTS -> typed("array").items(typed("string"));
+            case DOCUMENT -> property.list() ? typed("array").items(document(property)) : document(property);
         };
     }
 
     /** A part of a definition is described by the definition's own schema, which is published apart. */
     private static Schema<?> document(Property property) {
-        return new Schema<>()
-                .type("object")
-                .description("As \"" + property.schema().orElseThrow() + "\" of report.schema.json");
+        return typed("object").description("As \"" + property.schema().orElseThrow() + "\" of report.schema.json");
+    }
+
+    private static Schema<Object> typed(String type) {
+        Schema<Object> schema = new Schema<>();
+        schema.addType(type);
+        return schema;
     }
 
     private static Schema<?> words(List<String> words) {
-        Schema<String> schema = new Schema<>();
-        schema.type("string");
-        schema.setEnum(words);
+        Schema<Object> schema = typed("string");
+        schema.setEnum(List.copyOf(words));
         return schema;
     }
 }

@@ -30,6 +30,7 @@ import org.grammatus.core.definition.edit.BlockEdit;
 final class BlockEdits {
 
     private static final String FIRST_WORDS = "…";
+    private static final int FIRST_LINES = 4;
 
     private BlockEdits() {}
 
@@ -41,8 +42,26 @@ final class BlockEdits {
                 yield appended(report, called(CopiedBlock.of(found, new PartIds(report)), copy.title()));
             }
             case BlockEdit.PasteBlock paste -> appended(report, CopiedBlock.of(paste.block(), new PartIds(report)));
+            case BlockEdit.AddParagraph add ->
+                scope.worked(report) instanceof TextBlock text
+                        ? EditScope.replaced(
+                                report,
+                                text.withParagraphs(Parts.appended(
+                                        text.paragraphs(), List.of(paragraph(add, new PartIds(report))))))
+                        : EditScope.refused("a paragraph is a part of a text, and that block is none");
             case BlockEdit.RemoveBlock remove -> removed(report, remove.block());
         };
+    }
+
+    private static ReportParagraph paragraph(BlockEdit.AddParagraph add, PartIds ids) {
+        boolean lines = add.kind() == ParagraphKind.LINES;
+        return new ReportParagraph(
+                ids.free("p-" + add.kind().name()),
+                add.kind(),
+                lines ? Optional.empty() : add.text().or(() -> Optional.of(FIRST_WORDS)),
+                Optional.empty(),
+                Optional.empty(),
+                lines ? Optional.of(FIRST_LINES) : Optional.empty());
     }
 
     private static Report appended(Report report, ReportBlock block) {

@@ -51,7 +51,7 @@ final class FilterEdits {
         ReportFilters filters = edits.filters;
         return switch (edit) {
             case FilterEdit.AddFilter add -> edits.added(add);
-            case FilterEdit.MakeFilter make -> edits.made(make.kind());
+            case FilterEdit.MakeFilter make -> edits.made(make.kind(), make.within());
             case FilterEdit.RemoveFilter remove -> filters.within(remove.filter(), filter -> List.of());
             case FilterEdit.CopyFilter copy ->
                 filters.within(copy.filter(), filter -> List.of(filter, edits.copyOf(filter)));
@@ -82,7 +82,7 @@ final class FilterEdits {
     }
 
     private Report added(FilterEdit.AddFilter add) {
-        Proposals.Subject field = scope.field(report, add.field());
+        Proposals.Subject field = EditScope.field(datasetOf(add.within()), add.field());
         if (field.measure()) {
             return EditScope.refused("\"" + field.label() + "\" is a measure; rows are filtered by what they have");
         }
@@ -91,13 +91,30 @@ final class FilterEdits {
                 .field(field.id())
                 .comparison(FilterComparison.NOT_BLANK)
                 .build();
-        return add.within()
-                .map(group -> filters.within(
-                        group,
-                        found -> found instanceof ReportFilter.Several several
-                                ? List.of(several.of(Parts.appended(several.filters(), List.of(filter))))
-                                : EditScope.refused("\"" + group + "\" is no group of filters")))
+        return placed(filter, add.within());
+    }
+
+    /** The dataset whose rows a part of a filter is about: that in which rows are looked for, or that of the block. */
+    private DatasetModel datasetOf(Optional<String> within) {
+        return within.map(filters::find)
+                .filter(RelatedFilter.class::isInstance)
+                .flatMap(related -> scope.datasets().byId(((RelatedFilter) related).dataset()))
+                .orElseGet(() -> scope.dataset(report));
+    }
+
+    /** A filter as a part of a group, or after all others. */
+    private Report placed(ReportFilter filter, Optional<String> within) {
+        return within.map(group -> filters.within(group, found -> List.of(with(found, filter))))
                 .orElseGet(() -> appended(filters, filter));
+    }
+
+    private static ReportFilter with(ReportFilter group, ReportFilter part) {
+        return switch (group) {
+            case ReportFilter.Several several -> several.of(Parts.appended(several.filters(), List.of(part)));
+            case RelatedFilter related ->
+                related.withFilters(Optional.of(Parts.appended(related.filters().orElse(List.of()), List.of(part))));
+            default -> EditScope.refused("\"" + group.id() + "\" is no group of filters");
+        };
     }
 
     /** A filter more: of the report, or of the block that is worked on where that is over a dataset of its own. */
@@ -112,14 +129,14 @@ final class FilterEdits {
                 : report.withFilters(Parts.appended(report.filters(), List.of(filter)));
     }
 
-    private Report made(FilterEdit.Made kind) {
+    private Report made(FilterEdit.Made kind, Optional<String> within) {
         DatasetModel dataset = scope.dataset(report);
         return switch (kind) {
             case ANY ->
-                appended(
-                        filters,
+                placed(
                         new ReportFilter.Several(
-                                ids.free("f-any"), FilterKind.ANY, List.of(), Optional.empty(), Optional.empty()));
+                                ids.free("f-any"), FilterKind.ANY, List.of(), Optional.empty(), Optional.empty()),
+                        within);
             case EXPRESSION ->
                 appended(
                         filters,
@@ -145,14 +162,14 @@ final class FilterEdits {
             case HAS -> {
                 String key = usual(dataset, field -> field.role() == Dataset.Role.IDENTIFIER)
                         .orElseGet(() -> dataset.rowNames().getFirst());
-                yield appended(
-                        filters,
+                yield placed(
                         RelatedFilterBuilder.builder()
                                 .id(ids.free("f-has"))
                                 .kind(FilterKind.HAS)
                                 .dataset(dataset.id())
                                 .keys(List.of(new RelatedFilter.Key(key, key)))
-                                .build());
+                                .build(),
+                        within);
             }
         };
     }

@@ -6,11 +6,14 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
+import org.grammatus.core.choice.GroupMeasure;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
+import org.grammatus.core.definition.FilterComparison;
+import org.grammatus.core.definition.GroupFilter;
 import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportCell;
@@ -23,6 +26,7 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.LevelEdit;
 import org.grammatus.core.expression.AggregateText;
+import org.grammatus.core.expression.References;
 
 /** Edits of levels. */
 final class LevelEdits {
@@ -48,6 +52,8 @@ final class LevelEdits {
                 LevelForm.arranged(changed(
                         table, one.level(), level -> level.withOff(one.on() ? Optional.empty() : Optional.of(true))));
             case LevelEdit.NameGroups name -> named(table, name);
+            case LevelEdit.AddOrderTerm add -> ordered(table, add, scope.dataset(report), new PartIds(report));
+            case LevelEdit.AddGroupCondition add -> limited(table, add.level(), report, scope);
             case LevelEdit.ShowRows rows -> LevelForm.withRows(table, rows.shown());
         };
     }
@@ -105,6 +111,51 @@ final class LevelEdits {
                 .toList();
     }
 
+    /** Figures of groups begin with the largest, unless their measure says otherwise. */
+    private static TableBlock ordered(TableBlock table, LevelEdit.AddOrderTerm add, DatasetModel dataset, PartIds ids) {
+        OrderTerm term = new OrderTerm(
+                ids.free("o-" + add.level().orElse("rows")),
+                add.by(),
+                Optional.empty(),
+                usualDirection(table, add.by(), dataset),
+                Optional.empty());
+        return add.level()
+                .map(level -> changed(table, level, one -> one.withOrder(Parts.appended(one.order(), List.of(term)))))
+                .orElseGet(() -> table.withRows(
+                        table.rows().withOrder(Parts.appended(table.rows().order(), List.of(term)))));
+    }
+
+    private static Direction usualDirection(TableBlock table, String by, DatasetModel dataset) {
+        Optional<DatasetModel.NamedValue> measure = dataset.measures().stream()
+                .filter(one -> References.to(one.id()).equals(by))
+                .findFirst();
+        boolean figure = measure.isPresent()
+                || table.totals().stream().anyMatch(total -> total.value().equals(by));
+        return measure.flatMap(DatasetModel.NamedValue::direction)
+                .orElse(figure ? Direction.DESCENDING : Direction.ASCENDING);
+    }
+
+    /** At first of the groups that have something. */
+    private static TableBlock limited(TableBlock table, String level, Report report, EditScope scope) {
+        String by = EditOffers.of(report, scope).measures().stream()
+                .findFirst()
+                .map(EditOffers.Measure::value)
+                .orElse("COUNT(*)");
+        GroupFilter condition = new GroupFilter(
+                new PartIds(report).free("g-filter"),
+                GroupMeasure.VALUE,
+                by,
+                FilterComparison.MORE,
+                Optional.of("0"),
+                Optional.empty(),
+                Optional.empty());
+        return changed(
+                table,
+                level,
+                one -> one.withConditions(
+                        Optional.of(Parts.appended(one.conditions().orElse(List.of()), List.of(condition)))));
+    }
+
     private static TableBlock ofColumn(TableBlock table, String id, Report report, EditScope scope) {
         ReportColumn column = EditScope.part(table.columns(), ReportColumn::id, id);
         String value = column.value()
@@ -128,25 +179,20 @@ final class LevelEdits {
     private static TableBlock removed(TableBlock table, String id) {
         EditScope.part(table.levels(), ReportLevel::id, id);
         List<ReportLevel> left = Parts.without(table.levels(), ReportLevel::id, id);
-        List<ReportColumn> columns = table.columns().stream()
-                .filter(column -> !column.id().equals(LevelForm.labelColumn(id))
-                        && !column.id().equals(LevelForm.columnOfLevel(id)))
-                .map(column -> column.withOnce(column.once().filter(at -> !at.equals(id)))
-                        .withScale(column.scale()
-                                .map(scale -> scale.within().equals(Optional.of(id))
-                                        ? new ColumnScale(scale.kind(), scale.edges(), Optional.empty())
-                                        : scale)))
-                .toList();
-        TableBlock rest = table.withLevels(left)
-                .withColumns(columns)
+        TableBlock rest = ColumnEdits.without(table, List.of(LevelForm.labelColumn(id), LevelForm.columnOfLevel(id)))
+                .withLevels(left);
+        rest = rest.withColumns(rest.columns().stream()
+                        .map(column -> column.withOnce(column.once().filter(at -> !at.equals(id)))
+                                .withScale(column.scale().map(scale -> ofReport(scale, id))))
+                        .toList())
                 // What marks its groups has nothing left to mark.
-                .withHighlights(table.highlights().stream()
+                .withHighlights(rest.highlights().stream()
                         .filter(rule -> rule.reach()
                                 .flatMap(ReportHighlight.Place::level)
                                 .filter(id::equals)
                                 .isEmpty())
                         .toList())
-                .withTotals(table.totals().stream()
+                .withTotals(rest.totals().stream()
                         .map(total -> total.withCells(total.cells().stream()
                                 .filter(cell -> !cell.at().equals(id))
                                 .toList()))
@@ -154,6 +200,13 @@ final class LevelEdits {
         return left.isEmpty()
                 ? LevelForm.withRows(rest, LevelForm.rowsWorthPrinting(table, true))
                 : LevelForm.arranged(rest);
+    }
+
+    /** Steps within the groups of a level that is gone are of the whole report. */
+    private static ColumnScale ofReport(ColumnScale scale, String level) {
+        return scale.within().equals(Optional.of(level))
+                ? new ColumnScale(scale.kind(), scale.edges(), Optional.empty())
+                : scale;
     }
 
     private static TableBlock moved(TableBlock table, LevelEdit.MoveLevel move) {
@@ -170,7 +223,7 @@ final class LevelEdits {
     private static TableBlock named(TableBlock table, LevelEdit.NameGroups name) {
         ReportLevel level = EditScope.part(table.levels(), ReportLevel::id, name.level());
         String id = LevelForm.columnOfLevel(level.id());
-        TableBlock plain = table.withColumns(Parts.without(table.columns(), ReportColumn::id, id));
+        TableBlock plain = ColumnEdits.without(table, List.of(id));
         Header header = switch (name.heading()) {
             case HEADING -> Header.HEADING;
             case LINE -> Header.LINE;

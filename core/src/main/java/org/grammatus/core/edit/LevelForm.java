@@ -76,8 +76,8 @@ final class LevelForm {
     }
 
     private static TableBlock asHeading(TableBlock table, ReportLevel level) {
-        return standing(table, level, Header.HEADING, Footer.TOTALS, Place.FOOTER)
-                .withColumns(Parts.without(table.columns(), ReportColumn::id, labelColumn(level.id())));
+        return ColumnEdits.without(
+                standing(table, level, Header.HEADING, Footer.TOTALS, Place.FOOTER), List.of(labelColumn(level.id())));
     }
 
     private static TableBlock standing(TableBlock table, ReportLevel level, Header header, Footer footer, Place place) {

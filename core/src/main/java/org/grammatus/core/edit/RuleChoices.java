@@ -66,11 +66,7 @@ public final class RuleChoices {
 
     /** @param printed shared by the rules of a block */
     RuleChoices(
-            Report report,
-            ReportBlock block,
-            ReportHighlight rule,
-            DatasetModel dataset,
-            Map<String, String> printed) {
+            Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset, Map<String, String> printed) {
         this.printed = printed;
         this.report = report;
         this.block = block;

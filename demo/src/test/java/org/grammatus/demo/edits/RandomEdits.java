@@ -140,6 +140,8 @@ final class RandomEdits {
                         .filter(id -> dataset.typeOf(id).orElseThrow().kind() == Kind.DATE
                                 || dataset.typeOf(id).orElseThrow().kind() == Kind.TIMESTAMP));
             case "dataset" -> any(scope.datasets().others().keySet().stream());
+            case "by" -> any(fields(dataset));
+            case "text" -> Optional.of("Written here");
             case "where" -> any(fields(dataset).map(id -> id + " IS NOT NULL"));
             case "value" -> expression(kind, report, scope);
             case "operator" -> Optional.of(one(List.of("IS NULL", "IS NOT NULL", "<", ">=", "<>")));

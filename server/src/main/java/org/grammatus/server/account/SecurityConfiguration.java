@@ -77,7 +77,8 @@ class SecurityConfiguration {
                         .hasRole(Role.AUTHOR.name())
                         .requestMatchers(
                                 "/api/datasets/**",
-                                "/api/previews/**", "/api/edits",
+                                "/api/previews/**",
+                                "/api/edits",
                                 "/api/reports/*/definition",
                                 "/api/styles/**",
                                 "/api/faces",

@@ -46,7 +46,6 @@ class DraftEdits {
     }
 
     private EditScope scope(Report draft, Optional<String> block) {
-        return new EditScope(
-                block, datasets.of(draft), businessDate.of(draft).businessDate());
+        return new EditScope(block, datasets.of(draft), businessDate.of(draft).businessDate());
     }
 }

@@ -35,12 +35,7 @@ record OffersView(List<Ready> ready, List<Rule> rules, List<Filtered> totals, Li
      * @param than what the value of that comparison can be compared with, besides one that is written
      * @param countable whether what it marks can be counted in totals
      */
-    record Rule(
-            String highlight,
-            List<Choice> values,
-            Optional<Built> built,
-            List<Choice> than,
-            boolean countable) {}
+    record Rule(String highlight, List<Choice> values, Optional<Built> built, List<Choice> than, boolean countable) {}
 
     /**
      * @param text its expression
@@ -67,7 +62,9 @@ record OffersView(List<Ready> ready, List<Rule> rules, List<Filtered> totals, Li
                 offers.highlights().stream().map(OffersView::rule).toList(),
                 offers.totals().stream()
                         .map(each -> new Filtered(
-                                each.part(), each.total().aggregate(), each.total().where()))
+                                each.part(),
+                                each.total().aggregate(),
+                                each.total().where()))
                         .toList(),
                 offers.measures());
     }

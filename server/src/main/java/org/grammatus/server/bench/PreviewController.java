@@ -129,9 +129,7 @@ class PreviewController {
         } catch (ProblemException e) {
             return PreviewView.wrong(body.edit(), e.problems());
         }
-        return seen(session, changed, principal)
-                .of(changed.definition())
-                .offering(offers(changed, principal));
+        return seen(session, changed, principal).of(changed.definition()).offering(offers(changed, principal));
     }
 
     private Optional<OffersView> offers(PreviewBody body, Principal principal) {

@@ -1,6 +1,7 @@
 package org.grammatus.core.definition.edit;
 
 import java.util.Optional;
+import org.grammatus.core.choice.ParagraphKind;
 import org.grammatus.core.definition.ReportBlock;
 
 /** An edit of a report's blocks. */
@@ -30,6 +31,10 @@ public sealed interface BlockEdit extends ReportEdit {
             value = "paste-block",
             does = "Adds a block of this report or another, its parts under ids of their own.")
     record PasteBlock(ReportBlock block) implements BlockEdit {}
+
+    /** @param text what it says at first; empty lines say nothing */
+    @NamedEdit(value = "add-paragraph", does = "Adds a paragraph to the text that is worked on.")
+    record AddParagraph(ParagraphKind kind, Optional<String> text) implements BlockEdit {}
 
     @NamedEdit(value = "remove-block", does = "Removes a block; the last that is switched on stays.")
     record RemoveBlock(String block) implements BlockEdit {}

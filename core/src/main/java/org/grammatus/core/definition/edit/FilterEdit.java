@@ -36,15 +36,16 @@ public sealed interface FilterEdit extends ReportEdit {
 
     /**
      * @param field id of a field or calculated field of the block's dataset
-     * @param within id of the group of filters that it becomes a part of
+     * @param within id of the group of filters, or of the filter for rows of a dataset, that it becomes a part of
      */
     @NamedEdit(value = "add-filter", does = "Adds a filter over a field.")
     record AddFilter(String field, Optional<String> within) implements FilterEdit {}
 
+    /** @param within id of the group of filters that it becomes a part of */
     @NamedEdit(
             value = "make-filter",
             does = "Adds a filter that is a group, a typed condition, the first rows, or rows of a dataset.")
-    record MakeFilter(Made kind) implements FilterEdit {}
+    record MakeFilter(Made kind, Optional<String> within) implements FilterEdit {}
 
     @NamedEdit(value = "remove-filter", does = "Removes a filter.")
     record RemoveFilter(String filter) implements FilterEdit {}

@@ -37,6 +37,13 @@ public sealed interface LevelEdit extends ReportEdit {
     @NamedEdit(value = "name-groups", does = "Prints the names of a level's groups in another way.")
     record NameGroups(String level, Heading heading) implements LevelEdit {}
 
+    /** @param level id of the level; the rows unless given */
+    @NamedEdit(value = "add-order-term", does = "Orders a level's groups, or the rows, by one thing more.")
+    record AddOrderTerm(Optional<String> level, String by) implements LevelEdit {}
+
+    @NamedEdit(value = "add-group-condition", does = "Shows only the groups of a level that meet a condition more.")
+    record AddGroupCondition(String level) implements LevelEdit {}
+
     @NamedEdit(value = "show-rows", does = "Prints the rows, or the innermost groups alone as lines.")
     record ShowRows(boolean shown) implements LevelEdit {}
 }
