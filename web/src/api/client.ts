@@ -41,7 +41,10 @@ export type ColumnView = components['schemas']['ColumnView']
 export type JoinBody = components['schemas']['JoinBody']
 export type JoinTrial = components['schemas']['JoinTrial']
 export type Suggestions = components['schemas']['SuggestionsView']
-export type PreviewView = components['schemas']['PreviewView']
+/** What an edit looks like; with the report itself where a named edit was made to it. */
+export type PreviewView = Omit<components['schemas']['PreviewView'], 'definition'> & { definition?: Report }
+export type ReportEdit = components['schemas']['ReportEdit']
+export type Offers = components['schemas']['OffersView']
 export type ColumnOrder = components['schemas']['ColumnOrder']
 export type Change = components['schemas']['Change']
 export type WhyFigure = components['schemas']['WhyFigure']
@@ -346,19 +349,26 @@ export const api = {
       definition: Report
       answers: Answers
       page: number
+      change?: ReportEdit
+      block?: string
       downTo?: string
       style?: HouseStyle
     },
     signal: AbortSignal,
-  ) =>
-    (
-      await send(
-        'POST',
-        `/api/previews/${session}`,
-        { ...body, definition: documentOf(body.definition) },
-        { signal },
-      )
-    ).json() as Promise<PreviewView>,
+  ): Promise<PreviewView> => {
+    const answer = await send(
+      'POST',
+      `/api/previews/${session}`,
+      { ...body, definition: documentOf(body.definition) },
+      { signal },
+    )
+    const view = (await answer.json()) as PreviewView & { definition?: Document }
+    return { ...view, definition: view.definition && complete(view.definition) }
+  },
+  edit: async (definition: Report, edit: ReportEdit, block?: string): Promise<Report> => {
+    const body = { definition: documentOf(definition), edit, block }
+    return complete((await post<{ definition: Document }>('/api/edits', body)).definition)
+  },
   previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
   endPreviews: (session: string) => call('DELETE', `/api/previews/${session}`),
   filterTexts: (definition: Report) =>

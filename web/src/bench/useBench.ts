@@ -1,7 +1,7 @@
 import * as arrangement from './edits/arrangement'
 import * as blocks from './edits/blocks'
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, provide, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { addingCommands } from './addingCommands'
 import { cured } from './edits/cure'
@@ -17,12 +17,13 @@ import { useScreenCommands } from './useScreenCommands'
 import { useBlockDatasets } from './useBlockDatasets'
 import { useShownReport } from './useShownReport'
 import { block } from './edits/report'
+import { ASK_EDIT, OFFERS, type AskEdit } from './namedEdits'
 import { blockFromClipboard } from './hands/blockClipboard'
 import type { DatasetView, ProblemView, Report } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import { useZoom } from '@/paper/useZoom'
 import { useChosenFigures } from '@/run/useChosenFigures'
-import { runByKeys } from '@/shell/commands'
+import { meansCommand, runByKeys } from '@/shell/commands'
 import { words } from '@/words'
 
 /** All that the bench of a report is about, for its screen. */
@@ -57,7 +58,11 @@ export function useBench(id: string) {
   const folds = useFolds('bench', { left: 256, right: 284 })
   const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
 
-  const edits = useBenchEdits(report, dataset, main, selection, preview, apply)
+  const ask: AskEdit = (name, edit, key) =>
+    history.ask(name, (definition) => shown.edited(definition, edit), key)
+  provide(ASK_EDIT, ask)
+  provide(OFFERS, seeing.offers)
+  const edits = useBenchEdits(report, main, selection, apply, ask)
   const run = computed(() => preview.value?.run)
   const {
     chosen,
@@ -74,6 +79,7 @@ export function useBench(id: string) {
   const { why, rowsOf, droppedBy, select } = hands
   const saving = useSaving(id, whole, editing, {
     begin: history.begin,
+    settled: history.settled,
     show: () => shown.again(),
   })
   const { said, wrong } = saving
@@ -85,6 +91,7 @@ export function useBench(id: string) {
     selection,
     fitWidth,
     wrong,
+    worked,
     focused: (r) => blocks.focused(r, worked.value),
   })
   const { number, foldedTo, fold } = shown
@@ -122,22 +129,22 @@ export function useBench(id: string) {
 
   /** What is done to a block as a whole. */
   const ofBlocks = {
-    add: (kind: blocks.Addable) => {
-      history.apply(words.bench.blocks.add, (r) =>
-        blocks.inOrderOf(blocks.addBlock(blocks.focused(r, worked.value), kind), r),
-      )
-      selectLast()
+    add: async (kind: blocks.Addable) => {
+      if (await ask(words.bench.blocks.add, { edit: 'add-block', kind })) {
+        selectLast()
+      }
     },
     paste: async () => {
       const found = await blockFromClipboard()
       if (found) {
-        history.apply(words.bench.blocks.pasted, (r) => blocks.pasteBlock(r, found))
-        selectLast()
+        if (await ask(words.bench.blocks.pasted, { edit: 'paste-block', block: found })) {
+          selectLast()
+        }
       } else {
         said.value = words.bench.blocks.nothingCopied
       }
     },
-    remove: (block: string) => history.apply(words.bench.blocks.remove, (r) => blocks.removeBlock(r, block)),
+    remove: (block: string) => void ask(words.bench.blocks.remove, { edit: 'remove-block', block }),
     toggle: (block: string) => history.apply(words.bench.blocks.toggle, (r) => blocks.toggleBlock(r, block)),
     place: (block: string, place: arrangement.BlockPlace) =>
       history.apply(words.bench.blocks.place, (r) => arrangement.placeBlock(r, block, place)),
@@ -157,6 +164,7 @@ export function useBench(id: string) {
   }
 
   async function openRun() {
+    await history.settled()
     await editing.flush()
     await editing.ensure()
     await router.push({ name: 'run', params: { id: id } })
@@ -194,7 +202,11 @@ export function useBench(id: string) {
       )
       return
     }
-    runByKeys(event, commands)
+    // Keys that follow an edit at once act on what comes of it.
+    if (history.isBusy.value && meansCommand(event, commands)) {
+      event.preventDefault()
+    }
+    history.whenSettled(() => runByKeys(event, commands))
   })
 
   return {

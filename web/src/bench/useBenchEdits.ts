@@ -2,123 +2,79 @@ import type { Ref } from 'vue'
 import * as columns from './edits/columns'
 import * as figures from './edits/figures'
 import * as paragraphs from './edits/paragraphs'
-import type { Filter, Paragraph } from '@/api/client'
 import * as filters from './edits/filters'
 import * as prompts from './edits/prompts'
 import * as highlights from './edits/marks/highlights'
-import * as levels from './edits/levels'
-import { firstCondition } from './edits/marks/condition'
-import { orderByColumn, type Direction } from './edits/order'
 import { block } from './edits/report'
-import * as totals from './edits/totals'
+import type { AskEdit } from './namedEdits'
 import { partName, type Part } from './parts'
-import { perRow } from './edits/perRow'
-import type { DatasetView, FieldView, PageView, PreviewView, Report } from '@/api/client'
+import type { DatasetView, FieldView, Order, PageView, Paragraph, Report, ReportEdit } from '@/api/client'
 import { words } from '@/words'
 
 type Apply = (name: string, change: (report: Report) => Report, key?: string) => void
 
 const LEAST_POINTS = 10
 const MOST_POINTS = 1000
+
 /** The bench's changes, each under the name by which it is undone. */
 export function useBenchEdits(
   report: Readonly<Ref<Report | undefined>>,
-  dataset: Readonly<Ref<DatasetView | undefined>>,
   /** The report's own dataset, which prompts are about, whatever that of the block is. */
   main: Readonly<Ref<DatasetView | undefined>>,
   selection: Ref<Part[]>,
-  preview: Readonly<Ref<PreviewView | undefined>>,
   apply: Apply,
+  ask: AskEdit,
 ) {
   const edits = words.bench.edits
   const nameOf = (part: Part) => (report.value && partName(report.value, part)) ?? part.id
   const selectedColumns = () => selection.value.filter((p) => p.kind === 'column').map((p) => p.id)
   const last = () => selection.value.at(-1)
 
-  /** Selects what a change has brought in. */
-  function selectNew(kind: Part['kind'], before: string[], list: { id: string }[]) {
-    // A column that names groups may come in with it, before it.
-    const added = list.findLast((item) => !before.includes(item.id))
-    if (added) {
-      selection.value = [{ kind, id: added.id }]
+  /** Makes a named edit, and selects what it has brought in. */
+  async function bringIn(kind: Part['kind'], name: string, edit: ReportEdit) {
+    const before = listOf(kind).map((item) => item.id)
+    if (await ask(name, edit)) {
+      // A column that names groups may come in with it, before it.
+      const added = listOf(kind).findLast((item) => !before.includes(item.id))
+      if (added) {
+        selection.value = [{ kind, id: added.id }]
+      }
     }
   }
 
   function addColumn(field: FieldView) {
-    const before = block(report.value!).columns.map((c) => c.id)
-    const at = before.indexOf(selectedColumns().at(-1) ?? '')
-    apply(edits.addColumn(field.label), (r) => columns.addColumn(r, field, at < 0 ? undefined : at + 1))
-    selectNew('column', before, block(report.value!).columns)
+    const after = selectedColumns().at(-1)
+    void bringIn('column', edits.addColumn(field.label), { edit: 'add-column', field: field.id, after })
   }
 
-  function addFigure(field: FieldView) {
-    const before = (block(report.value!).figures ?? []).map((k) => k.id)
-    apply(edits.addFigure(field.label), (r) => figures.addFigure(r, field))
-    selectNew('figure', before, block(report.value!).figures ?? [])
-  }
+  const addFigure = (field: FieldView) =>
+    void bringIn('figure', edits.addFigure(field.label), { edit: 'add-figure', field: field.id })
 
-  function addParagraph(kind: Paragraph['kind']) {
-    const before = (block(report.value!).paragraphs ?? []).map((p) => p.id)
-    apply(edits.addParagraph, (r) => paragraphs.addParagraph(r, kind, words.bench.paragraphs.first[kind]))
-    selectNew('paragraph', before, block(report.value!).paragraphs ?? [])
-  }
+  const addParagraph = (kind: Paragraph['kind']) =>
+    void bringIn('paragraph', edits.addParagraph, {
+      edit: 'add-paragraph',
+      kind,
+      text: words.bench.paragraphs.first[kind],
+    })
 
-  function addLevel({ id, label, level }: FieldView) {
-    if (!level) {
-      return
-    }
-    const before = block(report.value!).levels.map((l) => l.id)
-    apply(edits.addLevel(label), (r) => levels.addLevel(r, { id, label, level }))
-    selectNew('level', before, block(report.value!).levels)
-  }
+  const addLevel = (field: FieldView) =>
+    void bringIn('level', edits.addLevel(field.label), { edit: 'add-level', field: field.id })
 
-  function addFilter(field: FieldView) {
-    const before = filters.allFilters(report.value!).map((f) => f.id)
-    apply(edits.addFilter, (r) =>
-      filters.addFilter(r, { kind: 'condition', field: field.id, comparison: 'not-blank' }),
-    )
-    selectNew('filter', before, filters.allFilters(report.value!))
-  }
+  const addFilter = (field: FieldView) =>
+    void bringIn('filter', edits.addFilter, { edit: 'add-filter', field: field.id })
 
-  function addTyped() {
-    const before = filters.allFilters(report.value!).map((f) => f.id)
-    apply(edits.addFilter, (r) => filters.addFilter(r, { kind: 'expression', where: 'TRUE' }))
-    selectNew('filter', before, filters.allFilters(report.value!))
-  }
+  /** A filter that is typed, is made of others, chooses the first rows, or looks into another dataset. */
+  const makeFilter = (kind: 'expression' | 'any' | 'top' | 'has') =>
+    void bringIn('filter', edits.addFilter, { edit: 'make-filter', kind })
 
-  /** A filter that is made of others, chooses the first rows, or looks into another dataset. */
-  function addFilterOf(kind: 'several' | 'top' | 'has') {
-    const fields = dataset.value?.fields.filter(perRow) ?? []
-    const number = fields.find((f) => f.role === 'ADDITIVE') ?? fields.find((f) => f.type === 'INTEGER')
-    const key = fields.find((f) => f.role === 'IDENTIFIER') ?? fields[0]
-    const made: Record<typeof kind, Omit<Filter, 'id'>> = {
-      several: { kind: 'any', filters: [] },
-      top: { kind: 'top', field: number?.id ?? fields[0]?.id, end: 'largest', count: 10 },
-      has: {
-        kind: 'has',
-        dataset: dataset.value?.id,
-        keys: [{ field: key?.id ?? '', of: key?.id ?? '' }],
-      },
-    }
-    const before = filters.allFilters(report.value!).map((f) => f.id)
-    apply(edits.addFilter, (r) => filters.addFilter(r, made[kind]))
-    selectNew('filter', before, filters.allFilters(report.value!))
-  }
-
-  function addPrompt(field: FieldView) {
-    const before = report.value!.prompts.map((p) => p.id)
-    apply(edits.addPrompt(field.label), (r) => prompts.addPrompt(r, field))
-    selectNew('prompt', before, report.value!.prompts)
-  }
+  const addPrompt = (field: FieldView) =>
+    void bringIn('prompt', edits.addPrompt(field.label), { edit: 'add-prompt', field: field.id })
 
   function addHighlight() {
-    const before = block(report.value!).highlights.map((h) => h.id)
-    const when = firstCondition(report.value!, dataset.value?.fields ?? [], last())
-    const { figures: k = [] } = block(report.value!)
-    const figure = (k.find((one) => one.id === last()?.id) ?? k[0])?.id
-    const reach = figure === undefined ? undefined : ({ of: 'figure', figure } as const)
-    apply(edits.addHighlight, (r) => highlights.addHighlight(r, words.bench.inspector.highlight, when, reach))
-    selectNew('highlight', before, block(report.value!).highlights)
+    const part = last()
+    const about = part && ['column', 'total', 'figure'].includes(part.kind) ? part.id : undefined
+    const label = words.bench.inspector.highlight
+    void bringIn('highlight', edits.addHighlight, { edit: 'add-highlight', label, about })
   }
 
   /** The sentence's period: asked with a default, on the dataset's usual date. */
@@ -129,29 +85,30 @@ export function useBenchEdits(
     if (prompt) {
       apply(edits.prompt, (r) => prompts.changePrompt(r, prompt.id, { default: given }))
     } else if (field) {
-      apply(edits.addPrompt(field.label), (r) => prompts.addPrompt(r, field, given))
+      void ask(edits.addPrompt(field.label), { edit: 'add-prompt', field: field.id, answer: given })
     }
   }
 
   function remove(part: Part) {
     const name = nameOf(part)
+    const { id } = part
     switch (part.kind) {
       case 'column':
-        return apply(edits.removeColumn([name]), (r) => columns.removeColumns(r, [part.id]))
+        return void ask(edits.removeColumn([name]), { edit: 'remove-columns', columns: [id] })
       case 'level':
-        return apply(edits.removeLevel(name), (r) => levels.removeLevel(r, part.id))
+        return void ask(edits.removeLevel(name), { edit: 'remove-level', level: id })
       case 'filter':
-        return apply(edits.removeFilter, (r) => filters.removeFilter(r, part.id))
+        return void ask(edits.removeFilter, { edit: 'remove-filter', filter: id })
       case 'prompt':
-        return apply(edits.removePrompt, (r) => prompts.removePrompt(r, part.id))
+        return void ask(edits.removePrompt, { edit: 'remove-prompt', prompt: id })
       case 'highlight':
-        return apply(edits.removeHighlight, (r) => highlights.removeHighlight(r, part.id))
+        return void ask(edits.removeHighlight, { edit: 'remove-highlight', highlight: id })
       case 'total':
-        return apply(edits.removeTotal, (r) => totals.removeTotal(r, part.id))
+        return void ask(edits.removeTotal, { edit: 'remove-total', total: id })
       case 'figure':
-        return apply(edits.removeFigure(name), (r) => figures.removeFigure(r, part.id))
+        return void ask(edits.removeFigure(name), { edit: 'remove-figure', figure: id })
       case 'paragraph':
-        return apply(edits.removeParagraph, (r) => paragraphs.removeParagraph(r, part.id))
+        return apply(edits.removeParagraph, (r) => paragraphs.removeParagraph(r, id))
     }
   }
 
@@ -159,7 +116,7 @@ export function useBenchEdits(
     const ids = selectedColumns()
     const part = last()
     if (ids.length > 1) {
-      apply(edits.removeColumn(selection.value.map(nameOf)), (r) => columns.removeColumns(r, ids))
+      void ask(edits.removeColumn(selection.value.map(nameOf)), { edit: 'remove-columns', columns: ids })
     } else if (part) {
       remove(part)
     }
@@ -176,7 +133,7 @@ export function useBenchEdits(
       case 'column':
         return apply(name, (r) => columns.changeColumn(r, part.id, flip(off)))
       case 'level':
-        return apply(name, (r) => levels.changeLevel(r, part.id, flip(off)))
+        return void ask(name, { edit: 'switch-level', level: part.id, on: !!off })
       case 'filter':
         return apply(name, (r) => filters.changeFilter(r, part.id, flip(off)))
       case 'highlight':
@@ -187,21 +144,22 @@ export function useBenchEdits(
         // A prompt is off when nothing reads it.
         const asked = report.value!.prompts.find((p) => p.id === part.id)?.name
         const reading = filters.allFilters(report.value!).filter((f) => f.prompt === asked)
-        const all = reading.every((f) => f.off)
-        return apply(name, (r) => reading.reduce((next, f) => filters.changeFilter(next, f.id, flip(all)), r))
+        const on = reading.every((f) => f.off)
+        return void ask(name, { edit: 'switch-prompt', prompt: part.id, on })
       }
     }
   }
 
   function move(part: Part, before: number) {
     const name = nameOf(part)
+    const at = (index: number) => listOf(part.kind)[index]?.id
     switch (part.kind) {
       case 'column':
         return apply(edits.moveColumn(name), (r) => columns.moveColumn(r, part.id, before))
       case 'level':
-        return apply(edits.moveLevel(name), (r) => levels.moveLevel(r, part.id, before))
+        return void ask(edits.moveLevel(name), { edit: 'move-level', level: part.id, before: at(before) })
       case 'filter':
-        return apply(edits.moveFilter, (r) => filters.moveFilter(r, part.id, before))
+        return void ask(edits.moveFilter, { edit: 'move-filter', filter: part.id, before: at(before) })
       case 'prompt':
         return apply(edits.movePrompt, (r) => prompts.movePrompt(r, part.id, before))
       case 'highlight':
@@ -213,7 +171,7 @@ export function useBenchEdits(
     }
   }
 
-  function listOf(part: Part): { id: string }[] {
+  function listOf(kind: Part['kind']): { id: string }[] {
     const { columns: c, levels: l, highlights: h, figures: k, paragraphs: p } = block(report.value!)
     const lists: Partial<Record<Part['kind'], { id: string }[]>> = {
       column: c,
@@ -224,7 +182,7 @@ export function useBenchEdits(
       filter: filters.allFilters(report.value!),
       prompt: report.value!.prompts,
     }
-    return lists[part.kind] ?? []
+    return lists[kind] ?? []
   }
 
   function shiftSelected(step: -1 | 1) {
@@ -232,7 +190,7 @@ export function useBenchEdits(
     if (part?.kind === 'column') {
       apply(edits.moveColumn(nameOf(part)), (r) => columns.nudgeColumn(r, part.id, step))
     } else if (part) {
-      const at = listOf(part).findIndex((item) => item.id === part.id)
+      const at = listOf(part.kind).findIndex((item) => item.id === part.id)
       move(part, step > 0 ? at + 2 : Math.max(0, at - 1))
     }
   }
@@ -258,46 +216,31 @@ export function useBenchEdits(
     }
   }
 
-  /** Orders by a column: the other way round where it decides already, figures largest first to begin with. */
-  function order(id: string, direction?: Direction) {
-    const meant = preview.value?.columnOrders.find((one) => one.column === id)
-    if (!meant) {
-      return
-    }
-    const { value } = block(report.value!).columns.find((column) => column.id === id) ?? {}
-    const field = dataset.value?.fields.find((f) => f.value === value)
-    // As a reader's click does: figures begin with the largest.
-    const isFigure =
-      field?.type === 'DECIMAL' ||
-      field?.type === 'INTEGER' ||
-      block(report.value!).totals.some((total) => total.column === id)
-    const first: Direction = isFigure ? 'descending' : 'ascending'
-    const turned: Direction = meant.now === 'DESCENDING' ? 'ascending' : 'descending'
-    const next = direction ?? (meant.now === undefined ? first : turned)
-    apply(edits.order(nameOf({ kind: 'column', id })), (r) => orderByColumn(r, meant, next))
-  }
+  /** Orders by a column: the other way round where it decides already, unless a direction is given. */
+  const order = (id: string, direction?: Order['direction']) =>
+    void ask(edits.order(nameOf({ kind: 'column', id })), { edit: 'order-by-column', column: id, direction })
 
-  function levelFrom(id: string) {
-    const before = block(report.value!).levels.map((l) => l.id)
-    const column = block(report.value!).columns.find((c) => c.id === id)
-    const field = dataset.value?.fields.find((f) => perRow(f) && f.value === column?.value)
-    apply(edits.addLevel(nameOf({ kind: 'column', id })), (r) => levels.levelFromColumn(r, id, field))
-    selectNew('level', before, block(report.value!).levels)
-  }
+  const levelFrom = (id: string) =>
+    void bringIn('level', edits.addLevel(nameOf({ kind: 'column', id })), {
+      edit: 'group-by-column',
+      column: id,
+    })
 
   const copied = () => columns.copyColumns(report.value!, selectedColumns())
 
-  function paste(what: columns.CopiedColumns) {
+  async function paste(what: columns.CopiedColumns) {
     const before = block(report.value!).columns.map((c) => c.id)
     const after = last()?.kind === 'column' ? last()!.id : undefined
-    apply(edits.paste(what.columns.length), (r) => columns.pasteColumns(r, what, after))
-    const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
-    selection.value = added.map((c) => ({ kind: 'column', id: c.id }))
+    const edit = { edit: 'paste-columns' as const, ...what, after }
+    if (await ask(edits.paste(what.columns.length), edit)) {
+      const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
+      selection.value = added.map((c) => ({ kind: 'column', id: c.id }))
+    }
   }
 
   function cutSelected() {
     const ids = selectedColumns()
-    apply(edits.cut(ids.length), (r) => columns.removeColumns(r, ids))
+    void ask(edits.cut(ids.length), { edit: 'remove-columns', columns: ids })
   }
 
   /** Selects the columns from the last selected one to another. */
@@ -320,7 +263,7 @@ export function useBenchEdits(
     }
   }
 
-  const setRows = (shown: boolean) => apply(edits.rows, (r) => levels.showRows(r, shown))
+  const setRows = (shown: boolean) => void ask(edits.rows, { edit: 'show-rows', shown })
   const onSelected = (act: (id: string) => void) => () => selectedColumns().forEach(act)
 
   return {
@@ -329,8 +272,7 @@ export function useBenchEdits(
     addParagraph,
     addLevel,
     addFilter,
-    addTyped,
-    addFilterOf,
+    makeFilter,
     addPrompt,
     addHighlight,
     setPeriod,
@@ -346,7 +288,7 @@ export function useBenchEdits(
     fitSelected: onSelected(fit),
     widenSelected,
     order,
-    orderSelected: (direction?: Direction) => last() && order(last()!.id, direction),
+    orderSelected: (direction?: Order['direction']) => last() && order(last()!.id, direction),
     levelFrom,
     groupSelected: onSelected(levelFrom),
     copied,

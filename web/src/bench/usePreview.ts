@@ -5,12 +5,16 @@ import {
   type HouseStyle,
   type PageView,
   type PreviewView,
+  type Offers,
   type ProblemView,
   type Report,
+  type ReportEdit,
 } from '@/api/client'
 import { randomId } from '@/shell/randomId'
 
 const SLOW_MILLISECONDS = 500
+/** A page that takes longer is not waited for: the edit is made by itself, and its page comes after. */
+const EDIT_MILLISECONDS = 400
 
 /**
  * The page of a definition as it is edited. Each edit is sent with a growing number and the newest wins; the last good page
@@ -21,6 +25,8 @@ export function usePreview() {
   const page = shallowRef<PageView>()
   const preview = shallowRef<PreviewView>()
   const problems = shallowRef<ProblemView[]>([])
+  /** What can be done next with the block that is worked on, whatever is wrong with the report. */
+  const offers = shallowRef<Offers>()
   /** The definition that the problems' pointers lead into. */
   const seen = shallowRef<Report>()
   const failure = ref('')
@@ -43,35 +49,74 @@ export function usePreview() {
     number: number,
     downTo?: string,
     style?: HouseStyle,
+    block?: string,
   ): Promise<void> {
+    await request({ definition, answers, page: number, downTo, style, block })
+  }
+
+  /**
+   * Makes a named edit and shows what comes of it.
+   *
+   * @returns the definition with the edit made; none where it could not be made, which is said
+   */
+  async function change(asked: Omit<Asked, 'style'> & { change: ReportEdit }): Promise<Report | undefined> {
+    const waited = new Promise<'slow'>((resolve) => setTimeout(resolve, EDIT_MILLISECONDS, 'slow'))
+    const shown = request(asked)
+    const first = await Promise.race([shown, waited])
+    const view = first === 'slow' ? undefined : first
+    if (view?.definition) {
+      return view.definition
+    }
+    if (view && view.problems.length) {
+      failure.value = view.problems.map((problem) => problem.message).join('; ')
+      return undefined
+    }
+    return first === undefined ? undefined : api.edit(asked.definition, asked.change, asked.block).catch(said)
+  }
+
+  function said(e: Error): undefined {
+    failure.value = e.message
+  }
+
+  interface Asked {
+    definition: Report
+    answers: Answers
+    page: number
+    change?: ReportEdit
+    block?: string
+    downTo?: string
+    style?: HouseStyle
+  }
+
+  /** Asks for a page; of none that came, the answer is nothing. */
+  async function request(body: Asked): Promise<PreviewView | undefined> {
     const mine = ++asked.value
     abort?.abort()
     abort = new AbortController()
     const begun = performance.now()
     const slow = setTimeout(() => void followSlow(mine), SLOW_MILLISECONDS)
     try {
-      const view = await api.preview(
-        session,
-        { edit: mine, definition, answers, page: number, downTo, style },
-        abort.signal,
-      )
-      if (mine !== asked.value) {
-        return
+      const view = await api.preview(session, { edit: mine, ...body }, abort.signal)
+      if (mine !== asked.value || (body.change && !view.definition)) {
+        return view
       }
       failure.value = ''
       problems.value = view.problems
-      seen.value = definition
+      offers.value = view.offers ?? offers.value
+      seen.value = view.definition ?? body.definition
       stale.value = view.page === undefined
       if (view.page) {
         page.value = view.page
         preview.value = view
       }
       took.value = performance.now() - begun
+      return view
     } catch (e) {
       if (mine === asked.value && (e as Error).name !== 'AbortError') {
         failure.value = (e as Error).message
         stale.value = true
       }
+      return undefined
     } finally {
       clearTimeout(slow)
       if (mine === asked.value) {
@@ -107,5 +152,20 @@ export function usePreview() {
     abort?.abort()
     void api.endPreviews(session).catch(() => {})
   })
-  return { page, preview, problems, seen, failure, stale, waiting, rowsRead, took, asked, show, turn }
+  return {
+    page,
+    preview,
+    problems,
+    offers,
+    seen,
+    failure,
+    stale,
+    waiting,
+    rowsRead,
+    took,
+    asked,
+    show,
+    change,
+    turn,
+  }
 }

@@ -4,7 +4,7 @@ import type { useEditing } from './saving/useEditing'
 import type { useHistory } from './saving/useHistory'
 import type { usePreview } from './usePreview'
 import { TRIED_ANSWERS } from './triedAnswers'
-import { api, type Answers, type DatasetView, type Report } from '@/api/client'
+import { api, type Answers, type DatasetView, type Report, type ReportEdit } from '@/api/client'
 
 /** The report on the bench as it is seen: loaded, shown and kept anew with every change, turned and folded. */
 export function useShownReport(bench: {
@@ -15,11 +15,13 @@ export function useShownReport(bench: {
   selection: Ref<Part[]>
   fitWidth: () => void
   wrong: Ref<string>
+  /** Id of the block that is worked on. */
+  worked: Readonly<Ref<string | undefined>>
   /** The report with the block that is worked on first. */
   focused: (report: Report) => Report
 }) {
-  const { report, begin } = bench.history
-  const { page, show, turn } = bench.preview
+  const { report, begin, isBusy, whenSettled } = bench.history
+  const { page, seen, show, change, turn } = bench.preview
   const answers = ref<Answers>({})
   const number = ref(1)
   /** Id of the innermost level that is shown. */
@@ -32,7 +34,28 @@ export function useShownReport(bench: {
   }
   provide(TRIED_ANSWERS, { answers, tryWith })
 
-  const again = () => show(report.value!, answers.value, number.value, foldedTo.value)
+  /** Shows the report as it is; while an edit is waited for, what comes of that is shown. */
+  async function again() {
+    if (isBusy.value) {
+      whenSettled(() => report.value !== seen.value && void again())
+    } else {
+      await show(report.value!, answers.value, number.value, foldedTo.value, undefined, bench.worked.value)
+    }
+  }
+
+  /** A definition with a named edit made, and shown; none where it could not be made. */
+  const edited = (definition: Report, edit: ReportEdit) =>
+    change({
+      definition,
+      answers: answers.value,
+      page: number.value,
+      change: edit,
+      block: bench.worked.value,
+      downTo: foldedTo.value,
+    })
+
+  /** What can be done next is about the block that is worked on. */
+  watch(bench.worked, () => report.value && void again())
 
   onMounted(async () => {
     try {
@@ -50,13 +73,17 @@ export function useShownReport(bench: {
   /** Every change is seen and kept; the first one is only what was loaded. */
   watch(report, (now, before) => {
     if (now && before) {
-      if (!now.blocks.some((one) => one.levels.some((level) => level.id === foldedTo.value))) {
+      const folds = now.blocks.some((one) => one.levels.some((level) => level.id === foldedTo.value))
+      const isSeen = now === seen.value && (folds || foldedTo.value === undefined)
+      if (!folds) {
         foldedTo.value = undefined
       }
       answers.value = Object.fromEntries(
         Object.entries(answers.value).filter(([name]) => now.prompts.some((prompt) => prompt.name === name)),
       )
-      void again()
+      if (!isSeen) {
+        void again()
+      }
       bench.editing.keep(now)
       const worked = bench.focused(now)
       bench.selection.value = bench.selection.value.filter((part) => partName(worked, part) !== undefined)
@@ -76,5 +103,5 @@ export function useShownReport(bench: {
     void again()
   }
 
-  return { number, foldedTo, fold, again }
+  return { number, foldedTo, fold, again, edited }
 }

@@ -39,6 +39,23 @@ export function keysOf(event: KeyboardEvent): string {
 
 /** Runs the first command that the keys mean here; says whether there was one. */
 export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
+  const command = commandOf(
+    event,
+    commands.filter((one) => one.enabled()),
+  )
+  if (!command) {
+    return false
+  }
+  event.preventDefault()
+  command.run()
+  return true
+}
+
+/** Whether keys mean a command here that can be run, or perhaps a moment later. */
+export const meansCommand = (event: KeyboardEvent, commands: Command[]) =>
+  commandOf(event, commands) !== undefined
+
+function commandOf(event: KeyboardEvent, commands: Command[]): Command | undefined {
   const target = event.target instanceof Element ? event.target : undefined
   const inField = !!target?.closest(
     'input, textarea, select, [contenteditable], [role=combobox], [role=listbox]',
@@ -49,20 +66,13 @@ export function runByKeys(event: KeyboardEvent, commands: Command[]): boolean {
   // A button that is pressed already stands for what is selected: its keys act on that.
   const pressesControl = !!control && !(onPaper && control.getAttribute('aria-pressed') === 'true')
   const keys = keysOf(event)
-  const command = commands.find(
+  return commands.find(
     (c) =>
       c.keys.includes(keys) &&
       !c.byBrowser &&
-      c.enabled() &&
       !inDialog &&
       (!inField || (keys.startsWith('Ctrl+') && !c.onPage)) &&
       !(pressesControl && ['Enter', 'Space'].includes(keys)) &&
       !(control && !onPaper && c.onPage && ['←', '→', 'Home', 'End'].includes(keys)),
   )
-  if (!command) {
-    return false
-  }
-  event.preventDefault()
-  command.run()
-  return true
 }

@@ -1,4 +1,4 @@
-import { block, changed, stripped } from './report'
+import { block } from './report'
 import type { Block, Column, DatasetView, FieldInReport, Figure, Report } from '@/api/client'
 
 /** What an expression adds up, where it is a sum or the like of one field or measure; itself otherwise. */
@@ -43,26 +43,4 @@ export function columnLabel(report: Report, column: Column, dataset?: DatasetVie
 /** What a key figure is called, likewise. */
 export function figureLabel(report: Report, figure: Figure, dataset?: DatasetView): string {
   return figure.label ?? labelOfField(report, fieldIn(figure.value), dataset) ?? figure.value
-}
-
-/**
- * Calls a field so in every block: what the columns and key figures of it that are called as the one at hand say themselves gives way to
- * what the report says.
- */
-export function sayInReport(report: Report, said: FieldInReport): Report {
-  const known = saidOf(report, said.id)
-  const fields = known ? changed(report.fields!, said.id, said) : [...(report.fields ?? []), stripped(said)]
-  const follows = <T extends Column | Figure>(part: T, field: string | undefined): T =>
-    field === said.id ? stripped({ ...part, label: undefined, format: undefined, unit: undefined }) : part
-  return {
-    ...report,
-    fields,
-    blocks: report.blocks.map((one) =>
-      stripped({
-        ...one,
-        columns: one.columns.map((column) => follows(column, fieldOfColumn(one, column))),
-        figures: one.figures?.map((figure) => follows(figure, fieldIn(figure.value))),
-      }),
-    ),
-  }
 }

@@ -1,40 +1,5 @@
 import type { Block, Report } from '@/api/client'
 
-/** Every id of a definition. */
-function ids(report: Report): Set<string> {
-  const found = new Set<string>()
-  const visit = (value: unknown) => {
-    if (Array.isArray(value)) {
-      value.forEach(visit)
-    } else if (typeof value === 'object' && value !== null) {
-      const { id } = value as { id?: unknown }
-      if (typeof id === 'string') {
-        found.add(id)
-      }
-      Object.values(value).forEach(visit)
-    }
-  }
-  visit({ ...report, id: undefined })
-  return found
-}
-
-/** An id that no part has yet, made from what the part is about. */
-export function freeId(report: Report, about: string, taken: string[] = []): string {
-  const stem =
-    about
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^[^a-z]+|-+$/g, '')
-      .slice(0, 50) || 'part'
-  const known = ids(report)
-  taken.forEach((id) => known.add(id))
-  let id = stem
-  for (let i = 2; known.has(id); i++) {
-    id = `${stem}-${i}`
-  }
-  return id
-}
-
 /** The table that is worked on: the first that is switched on. */
 export function block(report: Report): Block {
   const [first] = report.blocks

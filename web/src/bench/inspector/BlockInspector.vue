@@ -16,7 +16,8 @@ import {
   setShare,
   shareOf,
 } from '../edits/arrangement'
-import { changeBlock, copyBlock } from '../edits/blocks'
+import { changeBlock } from '../edits/blocks'
+import { useAskEdit } from '../namedEdits'
 import { blockToClipboard } from '../hands/blockClipboard'
 import OneOf from '@/shell/OneOf.vue'
 import InputNumber from 'primevue/inputnumber'
@@ -32,6 +33,7 @@ const props = defineProps<{
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
 
 const text = words.bench.blocks
+const ask = useAskEdit()
 const id = computed(() => props.block.id)
 const isTable = computed(() => props.block.kind === 'table' || props.block.kind === 'banded')
 const share = computed(() => shareOf(props.report, id.value))
@@ -138,7 +140,7 @@ function change(what: Partial<Block>, key: string) {
     text
     size="small"
     class="copy"
-    @click="emit('apply', text.copied, (report) => copyBlock(report, id, text.copyOf(block.title)))"
+    @click="ask(text.copied, { edit: 'copy-block', block: id, title: text.copyOf(block.title) })"
   />
   <Button
     :label="text.toClipboard"

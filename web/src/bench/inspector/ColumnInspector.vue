@@ -9,11 +9,11 @@ import FieldNaming from './FieldNaming.vue'
 import AppearsField from './AppearsField.vue'
 import InspectorField from './InspectorField.vue'
 import ReadyMarks from './highlight/ReadyMarks.vue'
-import { readyMarks } from '../edits/marks/readyMarks'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
 import { columnLabel, fieldOfColumn } from '../edits/fieldNames'
 import { block } from '../edits/report'
+import { useAskEdit } from '../namedEdits'
 import type { Column, DatasetView, PageView, Report } from '@/api/client'
 import { bandsOf } from '@/paper/geometry'
 import { words } from '@/words'
@@ -57,13 +57,22 @@ function change(what: Partial<Column>, key: string) {
     `${props.column.id} ${key}`,
   )
 }
+const ask = useAskEdit()
 /** An emptied box counts once it is left: until then something else may be typed, which the column's totals follow. */
 const emptied = ref(false)
+/** What is typed stands in the box until the column shows it. */
+const typed = ref<string>()
 
-function shows(value: string | undefined) {
+async function shows(value: string | undefined) {
   emptied.value = !value
+  typed.value = value
   if (value) {
-    change({ value }, 'value')
+    const { id } = props.column
+    const name = words.bench.edits.column(columnLabel(props.report, props.column, props.dataset))
+    const made = await ask(name, { edit: 'show-in-column', column: id, value }, `${id} value`)
+    if (made && typed.value === value) {
+      typed.value = undefined
+    }
   }
 }
 
@@ -84,7 +93,7 @@ function leaveShows() {
   </InspectorField>
   <InspectorField :label="text.value" :problem="problem('value')">
     <ExpressionField
-      :model-value="emptied ? undefined : column.value"
+      :model-value="emptied ? undefined : (typed ?? column.value)"
       :placeholder="text.totalsAlone"
       :invalid="!!problem('value')"
       @update:model-value="shows"
@@ -109,12 +118,7 @@ function leaveShows() {
       "
     />
   </InspectorField>
-  <FieldNaming
-    :report="report"
-    :field="fieldOfColumn(block(report), column)"
-    :as="column"
-    @apply="(name, change) => emit('apply', name, change)"
-  />
+  <FieldNaming :report="report" :field="fieldOfColumn(block(report), column)" :as="column" />
   <p v-if="sample" class="sample">
     {{ text.sample }}: <output>{{ sample }}</output>
   </p>
@@ -154,8 +158,9 @@ function leaveShows() {
   </InspectorField>
   <ReadyMarks
     :label="words.bench.ready.mark"
-    :ready="readyMarks(report, dataset, column)"
-    @apply="(name, change) => emit('apply', name, change)"
+    :part="column.id"
+    :name="columnLabel(report, column, dataset)"
+    :prompts="report.prompts"
   />
   <AppearsField
     :model-value="column.appears"

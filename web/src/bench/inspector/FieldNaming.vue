@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { saidOf, sayInReport } from '../edits/fieldNames'
+import { saidOf } from '../edits/fieldNames'
+import { useAskEdit } from '../namedEdits'
 import type { FieldInReport, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -13,8 +14,7 @@ const props = defineProps<{
   /** How it is called and printed here. */
   as: Partial<Pick<FieldInReport, 'label' | 'format' | 'unit'>>
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
-
+const ask = useAskEdit()
 const text = words.bench.fieldNames
 const said = computed(() => (props.field ? saidOf(props.report, props.field) : undefined))
 const own = computed(() => props.as.label || props.as.format || props.as.unit)
@@ -22,14 +22,13 @@ const own = computed(() => props.as.label || props.as.format || props.as.unit)
 function say() {
   const { label, format, unit } = props.as
   const known = said.value
-  emit('apply', words.bench.edits.inReport(label ?? known?.label ?? props.field!), (report) =>
-    sayInReport(report, {
-      id: props.field!,
-      label: label ?? known?.label,
-      format: format ?? known?.format,
-      unit: unit ?? known?.unit,
-    }),
-  )
+  const field = {
+    id: props.field!,
+    label: label ?? known?.label,
+    format: format ?? known?.format,
+    unit: unit ?? known?.unit,
+  }
+  void ask(words.bench.edits.inReport(label ?? known?.label ?? field.id), { edit: 'name-field', field })
 }
 </script>
 

@@ -7,8 +7,8 @@ import FieldNaming from './FieldNaming.vue'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { fieldIn, figureLabel } from '../edits/fieldNames'
-import { changeFigure, setBesideFigure, type Beside } from '../edits/figures'
-import { readyFigures } from '../edits/marks/readyFigures'
+import { changeFigure } from '../edits/figures'
+import { useAskEdit } from '../namedEdits'
 import type { DatasetView, FieldView, Figure, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
@@ -49,13 +49,16 @@ function change(what: Partial<Figure>, key: string) {
   )
 }
 
+const ask = useAskEdit()
+
 function beside(choice: string) {
-  emit('apply', words.bench.edits.figure(name.value), (report) =>
-    setBesideFigure(report, props.figure.id, choice as Beside, {
-      date: props.dataset.dateField ?? props.dataset.fields.find(isStoredTime)?.id,
-      prompt: periods.value.at(-1)?.value,
-    }),
-  )
+  void ask(words.bench.edits.figure(name.value), {
+    edit: 'compare-figure',
+    figure: props.figure.id,
+    with: choice as 'none' | NonNullable<Figure['compare']>['with'],
+    date: props.dataset.dateField ?? props.dataset.fields.find(isStoredTime)?.id,
+    prompt: periods.value.at(-1)?.value,
+  })
 }
 
 const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: string) =>
@@ -95,12 +98,7 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
       "
     />
   </InspectorField>
-  <FieldNaming
-    :report="report"
-    :field="fieldIn(figure.value)"
-    :as="figure"
-    @apply="(name, change) => emit('apply', name, change)"
-  />
+  <FieldNaming :report="report" :field="fieldIn(figure.value)" :as="figure" />
   <InspectorField :label="text.beside" :problem="problem('prompt')">
     <OneOf
       :aria-label="text.beside"
@@ -146,7 +144,9 @@ const changeCompare = (what: Partial<NonNullable<Figure['compare']>>, key: strin
   </template>
   <ReadyMarks
     :label="words.bench.ready.markFigure"
-    :ready="readyFigures(report, figure, dataset)"
-    @apply="(name, change) => emit('apply', name, change)"
+    :part="figure.id"
+    :name="name"
+    :prompts="report.prompts"
+    :compare="figure.compare"
   />
 </template>

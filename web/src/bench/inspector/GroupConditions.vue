@@ -3,8 +3,8 @@ import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
-import { addGroupFilter, type GroupFilter } from '../edits/groupFilters'
 import { changed } from '../edits/report'
+import { useAskEdit, useOffers } from '../namedEdits'
 import { measureChoices, withChosen } from '../edits/measures'
 import type { DatasetView, Level, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
@@ -19,10 +19,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [what: Partial<Level>, key: string] }>()
 
+type GroupFilter = NonNullable<Level['conditions']>[number]
 const text = words.bench.inspector.shownGroups
+const ask = useAskEdit()
+const offers = useOffers()
 const NUMBER = 'a number'
 const conditions = computed(() => props.level.conditions ?? [])
-const measures = computed(() => measureChoices(props.report, props.dataset))
+const measures = computed(() => measureChoices(offers.value))
 const kinds = Object.entries(text.kinds).map(([value, label]) => ({ value, label }))
 const comparisons = (['more', 'at-least', 'less', 'at-most'] as const).map((value) => ({
   value,
@@ -51,8 +54,7 @@ function compareWith(one: GroupFilter, operand: string) {
 }
 
 function add() {
-  const by = measures.value[0]?.value ?? 'COUNT(*)'
-  set(addGroupFilter(props.report, conditions.value, by), 'conditions')
+  void ask(words.bench.edits.level(props.level.name), { edit: 'add-group-condition', level: props.level.id })
 }
 
 /** What is wrong with a condition, wherever in it. */

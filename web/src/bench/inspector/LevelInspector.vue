@@ -12,8 +12,9 @@ import LevelLayout from './layout/LevelLayout.vue'
 import ListedEditor from './ListedEditor.vue'
 import ShownGroups from './ShownGroups.vue'
 import { firstClasses } from '../edits/classes'
-import { canStandInColumn, headingOf, setHeading, type Heading } from '../edits/levelColumn'
+import { canStandInColumn, headingOf, type Heading } from '../edits/levelColumn'
 import { changeLevel } from '../edits/levels'
+import { useAskEdit } from '../namedEdits'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -64,10 +65,13 @@ const headings = computed(() => [
     : []),
 ])
 
-function name(heading: Heading) {
-  const { level } = props
-  emit('apply', words.bench.edits.level(level.name), (report) => setHeading(report, level, heading))
-}
+const ask = useAskEdit()
+const name = (heading: Heading) =>
+  void ask(words.bench.edits.level(props.level.name), {
+    edit: 'name-groups',
+    level: props.level.id,
+    heading,
+  })
 
 function change(what: Partial<Level>, key: string) {
   emit(

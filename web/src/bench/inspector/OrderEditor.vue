@@ -2,7 +2,8 @@
 import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { block, freeId, stripped } from '../edits/report'
+import { block, stripped } from '../edits/report'
+import { useAskEdit, useOffers } from '../namedEdits'
 import { setOrder } from '../edits/order'
 import { measureChoices } from '../edits/measures'
 import { offered, perRow } from '../edits/perRow'
@@ -13,6 +14,8 @@ const props = defineProps<{ report: Report; dataset: DatasetView; level?: string
 const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
 
 const text = words.bench.inspector
+const ask = useAskEdit()
+const offers = useOffers()
 const order = computed(() =>
   props.level
     ? (block(props.report).levels.find((level) => level.id === props.level)?.order ?? [])
@@ -20,7 +23,7 @@ const order = computed(() =>
 )
 /** Totals first, for groups; then every field, shown or not. */
 const choices = computed(() => {
-  const measured = props.level ? measureChoices(props.report, props.dataset) : []
+  const measured = props.level ? measureChoices(offers.value) : []
   const fields = offered(props.dataset.fields)
     .filter(perRow)
     .map((field) => ({ value: field.value, label: field.label }))
@@ -30,23 +33,13 @@ const choices = computed(() => {
     .map((term) => ({ value: term.by, label: term.by }))
   return [...known, ...own]
 })
-/** Figures of a group begin with the largest, unless their measure says otherwise. */
-function usualDirection(by: string): Order['direction'] {
-  const measure = props.dataset.fields.find((field) => !perRow(field) && field.usual === by)
-  if (measure?.direction) {
-    return measure.direction === 'ASCENDING' ? 'ascending' : 'descending'
-  }
-  return measure || block(props.report).totals.some((total) => total.value === by)
-    ? 'descending'
-    : 'ascending'
-}
 const bases = [
   { value: 'parent', label: text.bases.parent },
   { value: 'report', label: text.bases.report },
 ]
 /** A group's own figure can be compared inside its parent or across the report; what is read from a row is the same either way. */
 const hasBasis = (term: Order) => !!props.level && measureTexts.value.has(term.by)
-const measureTexts = computed(() => new Set(measureChoices(props.report, props.dataset).map((m) => m.value)))
+const measureTexts = computed(() => new Set(measureChoices(offers.value).map((m) => m.value)))
 /** A date or a moment is put in order by itself, or by the span in which it lies. */
 const isTime = (term: Order) =>
   ['DATE', 'TIMESTAMP'].includes(
@@ -77,8 +70,11 @@ function swap(index: number) {
 function add() {
   const by = choices.value.find((choice) => !order.value.some((term) => term.by === choice.value))?.value
   if (by) {
-    const id = freeId(props.report, `o-${props.level ?? 'rows'}`)
-    set([...order.value, { id, by, direction: usualDirection(by) }])
+    void ask(words.bench.edits.order(props.level ?? 'rows'), {
+      edit: 'add-order-term',
+      level: props.level,
+      by,
+    })
   }
 }
 </script>

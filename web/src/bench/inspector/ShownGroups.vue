@@ -8,6 +8,7 @@ import GroupConditions from './GroupConditions.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import { measureChoices, withChosen } from '../edits/measures'
+import { useOffers } from '../namedEdits'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -21,11 +22,12 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [what: Partial<Level>, key: string] }>()
 
 const text = words.bench.inspector.shownGroups
+const offers = useOffers()
 type Limit = NonNullable<Level['limit']>
 const EVERY = 'every'
 const LIMIT_AT_FIRST = 8
 
-const measures = computed(() => measureChoices(props.report, props.dataset))
+const measures = computed(() => measureChoices(offers.value))
 const limitChoices = computed(() => withChosen(measures.value, props.level.limit?.by))
 const keeps = [
   { value: EVERY, label: text.every },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import OneOf from '@/shell/OneOf.vue'
 import CompareFields from './CompareFields.vue'
 import ExpressionField from './ExpressionField.vue'
@@ -7,8 +8,10 @@ import OnlyRowsWhere from './OnlyRowsWhere.vue'
 import ReadyMarks from './highlight/ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
-import { readyTotals } from '../edits/marks/readyTotals'
-import { setShown, shownAs } from '../edits/shown'
+import { columnLabel } from '../edits/fieldNames'
+import { block } from '../edits/report'
+import { shownAs, type ShownAs } from '../edits/shown'
+import { useAskEdit } from '../namedEdits'
 import { shownChoices } from '../totals/shownChoices'
 import type { DatasetView, Report, Total } from '@/api/client'
 import { words } from '@/words'
@@ -23,7 +26,18 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 
 const text = words.bench.inspector
 
+const ask = useAskEdit()
 const shown = shownChoices()
+const label = computed(() => {
+  const column = block(props.report).columns.find((one) => one.id === props.total.column)
+  return column ? columnLabel(props.report, column, props.dataset) : props.total.value
+})
+
+function show(as: ShownAs) {
+  const { total, dataset } = props
+  void ask(words.bench.edits.totals, { edit: 'show-total-as', total: total.id, as, date: dataset.dateField })
+}
+
 function changeCompare(what: Partial<NonNullable<Total['compare']>>, key: string) {
   change({ compare: { ...props.total.compare!, ...what } }, key)
 }
@@ -46,25 +60,14 @@ function change(what: Partial<Total>, key: string) {
       @update:model-value="(value) => change({ value: value ?? '' }, 'value')"
     />
   </InspectorField>
-  <OnlyRowsWhere
-    :key="total.id"
-    :value="total.value"
-    :dataset="dataset"
-    :invalid="!!problem('value')"
-    @change="(value) => change({ value }, 'where')"
-  />
+  <OnlyRowsWhere :key="total.id" :total="total.id" :invalid="!!problem('value')" />
   <InspectorField :label="text.shownAs" :problem="problem('shown')">
     <OneOf
       :aria-label="text.shownAs"
       :model-value="shownAs(total)"
       :options="shown"
       fluid
-      @update:model-value="
-        (as: string) =>
-          emit('apply', words.bench.edits.totals, (report) =>
-            setShown(report, total.id, as, dataset.dateField),
-          )
-      "
+      @update:model-value="show"
     />
   </InspectorField>
   <CompareFields
@@ -77,9 +80,5 @@ function change(what: Partial<Total>, key: string) {
   <InspectorField :label="text.format" :hint="text.formatHint" :problem="problem('format')">
     <TextInput :model-value="total.format" @update:model-value="(format) => change({ format }, 'format')" />
   </InspectorField>
-  <ReadyMarks
-    :label="words.bench.ready.markTotal"
-    :ready="readyTotals(report, dataset, total)"
-    @apply="(name, edit) => emit('apply', name, edit)"
-  />
+  <ReadyMarks :label="words.bench.ready.markTotal" :part="total.id" :name="label" :prompts="report.prompts" />
 </template>

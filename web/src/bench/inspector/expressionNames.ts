@@ -10,8 +10,13 @@ export const EXPRESSION_NAMES: InjectionKey<Readonly<Ref<ExpressionName[]>>> = S
 
 /** Fields and measures, then the answers to prompts. */
 export function expressionNames(report: Report, dataset: DatasetView): ExpressionName[] {
+  const { about } = words.bench.rule
   const own = block(report).figures
-    ? Object.entries(words.bench.rule.words).map(([id, label]) => ({ id, label }))
+    ? [
+        { id: 'figure', label: about.FIGURE() },
+        { id: 'other', label: about.OTHER() },
+        { id: 'change', label: about.CHANGE() },
+      ]
     : []
   const answers = report.prompts.flatMap((prompt) =>
     hasEnds(prompt)

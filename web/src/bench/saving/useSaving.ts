@@ -9,7 +9,12 @@ export function useSaving(
   id: string,
   report: Readonly<Ref<Report | undefined>>,
   editing: ReturnType<typeof useEditing>,
-  act: { begin: (definition: Report) => void; show: () => Promise<unknown> },
+  act: {
+    begin: (definition: Report) => void
+    show: () => Promise<unknown>
+    /** Waits for edits that are being made. */
+    settled: () => Promise<void>
+  },
 ) {
   const router = useRouter()
   const text = words.bench
@@ -28,6 +33,7 @@ export function useSaving(
   })
 
   async function save() {
+    await act.settled()
     if (!report.value || isSaved.value) {
       return
     }

@@ -38,8 +38,7 @@ const emit = defineEmits<{
   addColumn: [field: FieldView]
   addLevel: [field: FieldView]
   addFilter: [field: FieldView]
-  addTyped: []
-  addFilterOf: [kind: 'several' | 'top' | 'has']
+  makeFilter: [kind: 'expression' | 'any' | 'top' | 'has']
   addPrompt: [field: FieldView]
   addHighlight: [field?: FieldView]
   rows: [shown: boolean]
@@ -53,6 +52,13 @@ const emit = defineEmits<{
 }>()
 
 const text = words.bench.spine
+const filterWords = words.bench.filters
+/** Filters that begin without a field. */
+const MADE = [
+  ['any', filterWords.several],
+  ['top', filterWords.top],
+  ['has', filterWords.has],
+] as const
 const parts = computed(() => block(props.report))
 const run = computed(() => props.preview?.run)
 const grainNoun = computed(
@@ -238,15 +244,15 @@ const of = (kind: PartKind) => ({
             icon="pi pi-code"
             text
             size="small"
-            @click="(hide(), emit('addTyped'))"
+            @click="(hide(), emit('makeFilter', 'expression'))"
           />
           <Button
-            v-for="kind in ['several', 'top', 'has'] as const"
+            v-for="[kind, label] in MADE"
             :key="kind"
-            :label="words.bench.filters[kind]"
+            :label="label"
             text
             size="small"
-            @click="(hide(), emit('addFilterOf', kind))"
+            @click="(hide(), emit('makeFilter', kind))"
           />
         </FieldButton>
       </template>

@@ -2,7 +2,7 @@
 import { useStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import { nextTick, useTemplateRef, watch } from 'vue'
-import { addTotal } from '../edits/totals'
+import { useAskEdit, useOffers } from '../namedEdits'
 import { block } from '../edits/report'
 import { totalChoices } from './totalChoices'
 import TotalsGrid from './TotalsGrid.vue'
@@ -17,8 +17,9 @@ const props = defineProps<{
   /** Whether the totals are what is selected. */
   selected: boolean
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
 
+const ask = useAskEdit()
+const offers = useOffers()
 const text = words.bench.inspector
 const isOpen = useStorage('grammatus-bench-totals', false)
 const grid = useTemplateRef('grid')
@@ -45,8 +46,8 @@ const columns = () =>
   }))
 
 function add(column: string) {
-  const made = totalChoices(props.report, props.dataset, column)[0]?.value ?? 'COUNT(*)'
-  emit('apply', words.bench.edits.addTotal, (report) => addTotal(report, column, made))
+  const value = totalChoices(offers.value, column)[0]?.value ?? 'COUNT(*)'
+  void ask(words.bench.edits.addTotal, { edit: 'add-total', column, value })
 }
 </script>
 
@@ -64,13 +65,7 @@ function add(column: string) {
     />
     <slot />
     <div v-if="isOpen" class="inside" @keydown.esc.stop="isOpen = false">
-      <TotalsGrid
-        v-if="block(report).totals.length"
-        ref="grid"
-        :report="report"
-        :dataset="dataset"
-        @apply="(name, change) => emit('apply', name, change)"
-      />
+      <TotalsGrid v-if="block(report).totals.length" ref="grid" :report="report" :dataset="dataset" />
       <p v-else class="quiet">{{ words.bench.spine.noTotals }}</p>
       <OneOf
         v-if="columns().length"

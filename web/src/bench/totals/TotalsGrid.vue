@@ -3,27 +3,17 @@ import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, ref, useTemplateRef } from 'vue'
 import { block } from '../edits/report'
-import { setShown, showBeside, shownAs } from '../edits/shown'
-import {
-  changeTotal,
-  nextPlace,
-  placeOf,
-  REPORT,
-  removeTotal,
-  setPlace,
-  togglePlace,
-  toggleTotal,
-} from '../edits/totals'
+import { useAskEdit, useOffers } from '../namedEdits'
+import { shownAs } from '../edits/shown'
+import { placeOf, REPORT } from '../edits/totals'
 import { shownChoices } from './shownChoices'
 import { totalChoices } from './totalChoices'
 import { useGridKeys } from './useGridKeys'
-import type { DatasetView, Report, Total } from '@/api/client'
+import type { DatasetView, Report, ReportEdit, Total } from '@/api/client'
 import { words } from '@/words'
 
 /** The totals of a table: its measures down, its levels across. Each cell is changed where it stands. */
 const props = defineProps<{ report: Report; dataset: DatasetView }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
-
 const text = words.bench.inspector
 const edits = words.bench.edits
 const grid = useTemplateRef('grid')
@@ -37,6 +27,9 @@ const places = computed(() => [
   { id: REPORT, name: text.grand, depth: 0 },
 ])
 const shown = shownChoices()
+const ask = useAskEdit()
+const offers = useOffers()
+const change = (edit: ReportEdit, name = edits.totals) => void ask(name, edit)
 
 function columnLabel(total: Total): string {
   const column = block(props.report).columns.find((c) => c.id === total.column)
@@ -44,8 +37,7 @@ function columnLabel(total: Total): string {
 }
 
 const madeOf = (total: Total) =>
-  totalChoices(props.report, props.dataset, total.column, total.value).find((c) => c.value === total.value)
-    ?.label
+  totalChoices(offers.value, total.column, total.value).find((c) => c.value === total.value)?.label
 const shownLabel = (total: Total) => shown.find((choice) => choice.value === shownAs(total))?.label
 
 function placeWord(total: Total, at: string): string {
@@ -54,9 +46,7 @@ function placeWord(total: Total, at: string): string {
   return isLine && place === 'header' ? text.placesShort.line : text.placesShort[place]
 }
 
-const change = (name: string, how: (report: Report) => Report) => emit('apply', name, how)
-const turn = (total: Total, at: string) =>
-  change(edits.totals, (report) => setPlace(report, total.id, at, nextPlace(report, total, at)))
+const turn = (total: Total, at: string) => change({ edit: 'turn-total', total: total.id, at })
 
 function offer(event: MouseEvent, items: MenuItem[]) {
   offered.value = items
@@ -64,13 +54,13 @@ function offer(event: MouseEvent, items: MenuItem[]) {
 }
 
 function offerMade(event: MouseEvent, total: Total) {
-  const choices = totalChoices(props.report, props.dataset, total.column, total.value)
+  const choices = totalChoices(offers.value, total.column, total.value)
   offer(
     event,
     choices.map((choice) => ({
       label: choice.label,
       advice: choice.advice,
-      command: () => change(edits.totals, (report) => changeTotal(report, total.id, { value: choice.value })),
+      command: () => change({ edit: 'set-total', total: total.id, value: choice.value }),
     })),
   )
 }
@@ -81,7 +71,7 @@ function offerShown(event: MouseEvent, total: Total) {
     shown.map(({ value, label }) => ({
       label,
       command: () =>
-        change(edits.totals, (report) => setShown(report, total.id, value, props.dataset.dateField)),
+        change({ edit: 'show-total-as', total: total.id, as: value, date: props.dataset.dateField }),
     })),
   )
 }
@@ -94,8 +84,15 @@ function offerBeside(event: MouseEvent, total: Total) {
       .map(({ value, label }) => ({
         label,
         command: () =>
-          change(edits.addTotal, (report) =>
-            showBeside(report, total.id, value, text.besideShort[value] ?? value, props.dataset.dateField),
+          change(
+            {
+              edit: 'show-beside-total',
+              total: total.id,
+              as: value,
+              name: text.besideShort[value] ?? value,
+              date: props.dataset.dateField,
+            },
+            edits.addTotal,
           ),
       })),
   )
@@ -118,7 +115,7 @@ defineExpose({ enter: keys.enter })
             tabindex="-1"
             :title="`${place.name}: ${text.everyTotal}`"
             :style="{ '--level': place.depth ? `var(--level-${Math.min(place.depth, 4)})` : 'var(--ink)' }"
-            @click="change(edits.totals, (report) => togglePlace(report, place.id))"
+            @click="change({ edit: 'toggle-totals-at', at: place.id })"
           >
             {{ place.name }}
           </button>
@@ -134,7 +131,7 @@ defineExpose({ enter: keys.enter })
             class="name"
             :tabindex="i ? -1 : 0"
             :title="`${columnLabel(total)}: ${text.everywhere}`"
-            @click="change(edits.totals, (report) => toggleTotal(report, total.id))"
+            @click="change({ edit: 'toggle-total', total: total.id })"
           >
             {{ columnLabel(total) }}
           </button>
@@ -189,7 +186,7 @@ defineExpose({ enter: keys.enter })
             tabindex="-1"
             :aria-label="`${text.remove}: ${columnLabel(total)}`"
             :title="text.remove"
-            @click="change(edits.removeTotal, (report) => removeTotal(report, total.id))"
+            @click="change({ edit: 'remove-total', total: total.id }, edits.removeTotal)"
           >
             <i class="pi pi-times" aria-hidden="true" />
           </button>

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
 import ValuePicker from '../ValuePicker.vue'
-import { comparisons, valueCount, type Comparison } from '../../edits/filters'
+import { valueCount, type Comparison } from '../../edits/filters'
 import { perRow } from '../../edits/perRow'
 import type { DatasetView, FieldView, Filter } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
@@ -23,7 +23,10 @@ const emit = defineEmits<{ change: [what: Partial<Filter>, key: string] }>()
 const text = words.bench.inspector
 const own = words.bench.filters
 const offered = computed(() =>
-  comparisons(props.field?.type ?? 'TEXT').map((value) => ({ value, label: words.bench.comparisons[value] })),
+  ((props.field?.comparisons ?? []) as Comparison[]).map((value) => ({
+    value,
+    label: words.bench.comparisons[value],
+  })),
 )
 const count = computed(() => valueCount(props.filter.comparison ?? 'is'))
 const isText = computed(() => props.field?.type === 'TEXT')

@@ -2,8 +2,9 @@
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { computed, useTemplateRef } from 'vue'
-import { copyFilter, hasParts, isTop, negateFilter, unwrapFilter, wrapFilter } from '../../edits/filters'
-import type { Filter, PreviewView, Report } from '@/api/client'
+import { hasParts, isTop } from '../../edits/filters'
+import { useAskEdit } from '../../namedEdits'
+import type { Filter, PreviewView, Report, ReportEdit } from '@/api/client'
 import { words } from '@/words'
 
 /** What can be done with a filter as a whole, and what it keeps by itself and after those before it. */
@@ -14,14 +15,15 @@ const props = defineProps<{
   inAny: boolean
   count?: PreviewView['filters'][number]
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report]; dropped: [] }>()
+const emit = defineEmits<{ dropped: [] }>()
 
 const text = words.bench.filters
 const menu = useTemplateRef('menu')
-const apply = (change: (report: Report) => Report) => emit('apply', words.bench.edits.filter, change)
+const ask = useAskEdit()
+const apply = (edit: ReportEdit) => void ask(words.bench.edits.filter, edit)
 const groups = (['all', 'any', 'none'] as const).map((kind) => ({
   label: text.kinds[kind],
-  command: () => apply((report) => wrapFilter(report, props.filter.id, kind)),
+  command: () => apply({ edit: 'group-filter', filter: props.filter.id, of: kind }),
 }))
 const keeps = computed(() => {
   const { count } = props
@@ -52,14 +54,14 @@ const keeps = computed(() => {
       icon="pi pi-sync"
       text
       size="small"
-      @click="apply((report) => negateFilter(report, filter.id))"
+      @click="apply({ edit: 'negate-filter', filter: filter.id })"
     />
     <Button
       :label="text.copy"
       icon="pi pi-copy"
       text
       size="small"
-      @click="apply((report) => copyFilter(report, filter.id))"
+      @click="apply({ edit: 'copy-filter', filter: filter.id })"
     />
     <Button
       v-if="filter.kind !== 'top'"
@@ -76,7 +78,7 @@ const keeps = computed(() => {
       icon="pi pi-clone"
       text
       size="small"
-      @click="apply((report) => unwrapFilter(report, filter.id))"
+      @click="apply({ edit: 'ungroup-filter', filter: filter.id })"
     />
     <Menu ref="menu" :model="groups" popup />
   </div>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
-import { addPart, changeFilter } from '../../edits/filters'
+import { changeFilter } from '../../edits/filters'
 import { perRow } from '../../edits/perRow'
+import { useAskEdit } from '../../namedEdits'
 import FieldButton from '../../FieldButton.vue'
 import type { DatasetView, FieldView, Filter, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
@@ -15,9 +17,12 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.filters
 const kinds = (['all', 'any', 'none'] as const).map((value) => ({ value, label: text.kinds[value] }))
 
-const add = (part: Omit<Filter, 'id'>) =>
-  emit('apply', words.bench.edits.addFilter, (report) => addPart(report, props.filter.id, part))
-const addField = (field: FieldView) => add({ kind: 'condition', field: field.id, comparison: 'not-blank' })
+const ask = useAskEdit()
+const within = computed(() => props.filter.id)
+const addField = (field: FieldView) =>
+  void ask(words.bench.edits.addFilter, { edit: 'add-filter', field: field.id, within: within.value })
+const make = (kind: 'expression' | 'any') =>
+  void ask(words.bench.edits.addFilter, { edit: 'make-filter', kind, within: within.value })
 </script>
 
 <template>
@@ -47,15 +52,9 @@ const addField = (field: FieldView) => add({ kind: 'condition', field: field.id,
       icon="pi pi-code"
       text
       size="small"
-      @click="(hide(), add({ kind: 'expression', where: 'TRUE' }))"
+      @click="(hide(), make('expression'))"
     />
-    <Button
-      :label="text.several"
-      icon="pi pi-box"
-      text
-      size="small"
-      @click="(hide(), add({ kind: 'any', filters: [] }))"
-    />
+    <Button :label="text.several" icon="pi pi-box" text size="small" @click="(hide(), make('any'))" />
   </FieldButton>
 </template>
 

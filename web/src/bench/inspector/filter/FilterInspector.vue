@@ -9,7 +9,8 @@ import FilterReach from './FilterReach.vue'
 import InspectorField from '../InspectorField.vue'
 import RelatedRows from './RelatedRows.vue'
 import TopRows from './TopRows.vue'
-import { buildFilter, changeFilter, filterTree, hasParts, isTop } from '../../edits/filters'
+import { changeFilter, filterTree, hasParts, isTop } from '../../edits/filters'
+import { useAskEdit } from '../../namedEdits'
 import { api, type DatasetView, type Filter, type PreviewView, type Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -32,8 +33,8 @@ const text = words.bench.inspector
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.filter.field))
 const prompt = computed(() => props.report.prompts.find((p) => p.name === props.filter.prompt))
 const typed = ref('')
-/** The built form of a typed filter, where it has one. */
-const built = ref<Filter>()
+/** Whether a typed filter has a built form. */
+const built = ref(false)
 /** Whether it is one of several of which one must hold. */
 const inAny = computed(() =>
   filterTree(props.report).some(
@@ -46,7 +47,7 @@ watch(
     const texts = await api.filterTexts(props.report).catch(() => [])
     const own = texts.find((t) => t.id === filter.id)
     typed.value = own?.text ?? ''
-    built.value = own?.built as Filter | undefined
+    built.value = own?.built !== undefined
   },
   { immediate: true },
 )
@@ -60,27 +61,9 @@ function change(what: Partial<Filter>, key: string) {
   )
 }
 
-function toTyped() {
-  change(
-    {
-      kind: 'expression',
-      where: typed.value,
-      field: undefined,
-      comparison: undefined,
-      values: undefined,
-      other: undefined,
-      ignoreCase: undefined,
-      prompt: undefined,
-      also: undefined,
-      dataset: undefined,
-      keys: undefined,
-      least: undefined,
-      counted: undefined,
-      filters: undefined,
-    },
-    'kind',
-  )
-}
+const ask = useAskEdit()
+const turnInto = (edit: 'type-filter' | 'build-filter') =>
+  void ask(words.bench.edits.filter, { edit, filter: props.filter.id })
 </script>
 
 <template>
@@ -98,7 +81,7 @@ function toTyped() {
       icon="pi pi-sliders-h"
       text
       size="small"
-      @click="emit('apply', words.bench.edits.filter, (report) => buildFilter(report, filter.id, built!))"
+      @click="turnInto('build-filter')"
     />
   </template>
   <FilterGroup
@@ -138,23 +121,17 @@ function toTyped() {
     <InspectorField :label="text.typed">
       <code>{{ typed }}</code>
     </InspectorField>
-    <Button :label="text.toTyped" icon="pi pi-code" text size="small" :disabled="!typed" @click="toTyped" />
+    <Button
+      :label="text.toTyped"
+      icon="pi pi-code"
+      text
+      size="small"
+      :disabled="!typed"
+      @click="turnInto('type-filter')"
+    />
   </template>
-  <FilterActions
-    :report="report"
-    :filter="filter"
-    :in-any="inAny"
-    :count="kept"
-    @apply="(name, edit) => emit('apply', name, edit)"
-    @dropped="emit('dropped')"
-  />
-  <FilterReach
-    v-if="isTop(report, filter.id)"
-    :report="report"
-    :filter="filter"
-    :datasets="datasets"
-    @apply="(name, change) => emit('apply', name, change)"
-  />
+  <FilterActions :report="report" :filter="filter" :in-any="inAny" :count="kept" @dropped="emit('dropped')" />
+  <FilterReach v-if="isTop(report, filter.id)" :report="report" :filter="filter" :datasets="datasets" />
 </template>
 
 <style scoped>

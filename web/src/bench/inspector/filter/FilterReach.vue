@@ -2,7 +2,8 @@
 import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
-import { reachOf, setFieldElsewhere, setReach } from '../../edits/filters'
+import { reachOf } from '../../edits/filters'
+import { useAskEdit } from '../../namedEdits'
 import { block } from '../../edits/report'
 import type { DatasetView, Filter, Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
@@ -15,8 +16,6 @@ const props = defineProps<{
   /** The datasets of the report's blocks, the report's own among them, as far as they are known. */
   datasets: DatasetView[]
 }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report, key?: string] }>()
-
 const NOTHING = '*'
 const text = words.bench.reach
 const reach = computed(() => reachOf(props.report, props.filter))
@@ -56,17 +55,31 @@ function fitting(dataset: DatasetView) {
   ]
 }
 
-function to(next: string) {
-  emit('apply', words.bench.edits.reach, (report) =>
-    setReach(report, props.filter.id, next === 'some' ? [block(report).id] : (next as 'report' | 'block')),
-  )
+const ask = useAskEdit()
+const toBlocks = (blocks: string[]) =>
+  void ask(words.bench.edits.reach, {
+    edit: 'reach-with-filter',
+    filter: props.filter.id,
+    reach: 'blocks',
+    blocks,
+  })
+
+function to(next: 'report' | 'block' | 'some') {
+  if (next === 'some') {
+    toBlocks([block(props.report).id])
+  } else {
+    const edit = { edit: 'reach-with-filter' as const, filter: props.filter.id, reach: next }
+    void ask(words.bench.edits.reach, edit)
+  }
 }
 
-function look(dataset: string, field: string) {
-  emit('apply', words.bench.edits.reach, (report) =>
-    setFieldElsewhere(report, props.filter.id, dataset, field === NOTHING ? undefined : field),
-  )
-}
+const look = (dataset: string, field: string) =>
+  void ask(words.bench.edits.reach, {
+    edit: 'filter-elsewhere',
+    filter: props.filter.id,
+    dataset,
+    field: field === NOTHING ? undefined : field,
+  })
 </script>
 
 <template>
@@ -89,10 +102,7 @@ function look(dataset: string, field: string) {
         option-value="id"
         size="small"
         fluid
-        @update:model-value="
-          (ids: string[]) =>
-            ids.length && emit('apply', words.bench.edits.reach, (report) => setReach(report, filter.id, ids))
-        "
+        @update:model-value="(ids: string[]) => ids.length && toBlocks(ids)"
       />
     </InspectorField>
     <InspectorField v-for="dataset in others" :key="dataset.id" :label="text.elsewhere(dataset.label)">

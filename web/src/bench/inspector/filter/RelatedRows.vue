@@ -6,7 +6,7 @@ import { computed, onMounted, provide, ref, shallowRef, watch } from 'vue'
 import ExpressionField from '../ExpressionField.vue'
 import { EXPRESSION_NAMES, expressionNames } from '../expressionNames'
 import InspectorField from '../InspectorField.vue'
-import { freeId } from '../../edits/report'
+import { useAskEdit } from '../../namedEdits'
 import { perRow } from '../../edits/perRow'
 import { filterInWords } from '../../filterInWords'
 import { api, type DatasetLine, type DatasetView, type Filter, type Report } from '@/api/client'
@@ -71,9 +71,11 @@ function setInside(filters: Filter[]) {
   emit('change', { filters: filters.length ? filters : undefined }, 'filters')
 }
 
-function addInside(filter: Omit<Filter, 'id'>) {
-  setInside([...inside.value, { id: freeId(props.report, `${props.filter.id}-in`), ...filter }])
-}
+const ask = useAskEdit()
+const addTyped = () =>
+  void ask(words.bench.edits.addFilter, { edit: 'make-filter', kind: 'expression', within: props.filter.id })
+const addPeriod = (field: string, prompt: string) =>
+  void ask(words.bench.edits.addFilter, { edit: 'add-filter', field, prompt, within: props.filter.id })
 </script>
 
 <template>
@@ -178,20 +180,14 @@ function addInside(filter: Omit<Filter, 'id'>) {
         @click="setInside(inside.filter((_, at) => at !== i))"
       />
     </div>
-    <Button
-      :label="text.addWhere"
-      icon="pi pi-plus"
-      text
-      size="small"
-      @click="addInside({ kind: 'expression', where: 'TRUE' })"
-    />
+    <Button :label="text.addWhere" icon="pi pi-plus" text size="small" @click="addTyped" />
     <Button
       v-if="period && other?.dateField"
       :label="text.addPeriod(period.label)"
       icon="pi pi-calendar"
       text
       size="small"
-      @click="addInside({ kind: 'period', field: other.dateField, prompt: period.name })"
+      @click="addPeriod(other.dateField, period.name)"
     />
   </fieldset>
   <small v-if="problem('')" class="problem" role="alert">{{ problem('') }}</small>

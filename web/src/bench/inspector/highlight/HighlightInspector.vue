@@ -7,7 +7,8 @@ import RuleBuilder from './RuleBuilder.vue'
 import ExpressionField from '../ExpressionField.vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
-import { canBeCounted, changeHighlight, countInColumn } from '../../edits/marks/highlights'
+import { changeHighlight } from '../../edits/marks/highlights'
+import { useAskEdit, useOffers } from '../../namedEdits'
 import { keyOf, reachedColumns, reaches, reachOf } from '../../edits/marks/reach'
 import type { DatasetView, Highlight, Report } from '@/api/client'
 import { useStyles } from '@/styles/useStyles'
@@ -34,6 +35,12 @@ const looks = computed(() => {
 })
 const columns = computed(() => [{ key: ALL, label: text.reachAll }, ...reachedColumns(props.report)])
 
+const ask = useAskEdit()
+const offers = useOffers()
+const countable = computed(
+  () => offers.value?.rules.find((one) => one.highlight === props.highlight.id)?.countable,
+)
+
 function change(what: Partial<Highlight>, key: string) {
   emit(
     'apply',
@@ -53,12 +60,7 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
       @update:model-value="(label) => change({ label: label ?? '' }, 'label')"
     />
   </InspectorField>
-  <RuleBuilder
-    :report="report"
-    :dataset="dataset"
-    :highlight="highlight"
-    @change="(when) => change({ when }, 'when')"
-  />
+  <RuleBuilder :highlight="highlight" />
   <InspectorField
     :label="highlight.reach?.figure ? text.whenFigure : text.when"
     :hint="highlight.reach?.figure ? text.whenFigureHint : text.whenHint"
@@ -122,15 +124,13 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
     {{ text.also }}
   </label>
   <Button
-    v-if="canBeCounted(highlight)"
+    v-if="countable"
     :label="text.countMarks"
     icon="pi pi-hashtag"
     outlined
     size="small"
     @click="
-      emit('apply', words.bench.edits.countMarks(highlight.label), (report) =>
-        countInColumn(report, highlight),
-      )
+      ask(words.bench.edits.countMarks(highlight.label), { edit: 'count-highlight', highlight: highlight.id })
     "
   />
 </template>

@@ -3,80 +3,55 @@ import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
-import {
-  OPERATORS,
-  aboutValue,
-  builtRule,
-  comparedWith,
-  comparesNothing,
-  isValue,
-  literal,
-  ruleText,
-  ruleValues,
-  typedValue,
-  type BuiltRule,
-  type Operator,
-} from '../../edits/marks/builtRule'
-import type { DatasetView, Highlight, Report } from '@/api/client'
-import { useSession } from '@/session/useSession'
+import { useAskEdit, useOffers } from '../../namedEdits'
+import type { Highlight, Offers } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
-/** A rule of one comparison, put together from what is there; one that was typed and says more is told to be so. */
-const props = defineProps<{ report: Report; dataset: DatasetView; highlight: Highlight }>()
-const emit = defineEmits<{ change: [when: string] }>()
+/** A rule of one comparison, put together from what is there; one that was typed and says more is described as typed. */
+const props = defineProps<{ highlight: Highlight }>()
 
-const session = useSession()
+type Choice = Offers['rules'][number]['values'][number]
 const text = words.bench.rule
 /** Stands for a value that is typed. */
 const TYPED = '='
-const values = computed(() => ruleValues(props.report, props.dataset, props.highlight))
-const rule = computed(() => builtRule(props.report, props.highlight, values.value))
-const value = computed(() => values.value.find((one) => one.text === rule.value?.value))
-const operators = OPERATORS.map((one) => ({ value: one, label: text.operators[one] }))
-const others = computed(() =>
-  value.value ? comparedWith(props.report, props.highlight, value.value, values.value) : [],
-)
-const sources = computed(() => [{ text: TYPED, label: text.value }, ...others.value])
-const isTyped = computed(() => rule.value !== undefined && typedValue(rule.value.than) !== undefined)
+const ask = useAskEdit()
+const offers = useOffers()
+const offer = computed(() => offers.value?.rules.find((one) => one.highlight === props.highlight.id))
+const rule = computed(() => offer.value?.built)
+const value = computed(() => offer.value?.values.find((one) => one.text === rule.value?.value))
+const operators = Object.entries(text.operators).map(([value, label]) => ({ value, label }))
+const comparesNothing = computed(() => rule.value?.than === undefined)
+const labelled = (choices: Choice[] = []) =>
+  choices.map((choice) => ({ text: choice.text, label: text.about[choice.about](choice.name ?? '') }))
+const values = computed(() => labelled(offer.value?.values))
+const sources = computed(() => [{ text: TYPED, label: text.value }, ...labelled(offer.value?.than)])
+const isTyped = computed(() => rule.value?.typed !== undefined)
 /** Text that is being typed is kept as it is, though a number of it is written otherwise. */
 const typing = ref<string>()
 
-/** What a rule begins with where a value is to be typed; a day is that of the data, wherever the browser stands. */
-const unwritten = () => literal('', value.value!.type, session.person?.businessDate)
-
-const change = (next: Partial<BuiltRule>) => emit('change', ruleText({ ...rule.value!, ...next }))
-
-function about(to: string) {
-  emit(
-    'change',
-    ruleText(
-      aboutValue(
-        rule.value,
-        value.value,
-        values.value.find((one) => one.text === to)!,
-      ),
-    ),
-  )
+/** What the rule says otherwise; what it does not say stays, as far as it fits. */
+function set(what: { value?: string; operator?: string; than?: string; typed?: string }, key?: string) {
+  const edit = { edit: 'set-rule' as const, highlight: props.highlight.id, value: rule.value?.value ?? '' }
+  void ask(words.bench.edits.highlight, { ...edit, ...what }, key)
 }
 
-function compare(operator: Operator) {
-  const than = rule.value!.than || unwritten()
-  change({ operator, than: comparesNothing(operator) ? '' : than })
-}
+/** Of a value that is typed, what it begins with is the server's to say: a day is that of the data, wherever the browser stands. */
+const compareWith = (than: string) => set(than === TYPED ? { typed: '' } : { than })
 
 function type(typed?: string) {
   typing.value = typed ?? ''
-  if (isValue(typing.value, value.value!.type)) {
-    change({ than: literal(typing.value, value.value!.type) })
+  // An emptied box is about to be filled, unless it is for a text.
+  if (typing.value || value.value?.type === 'TEXT') {
+    set({ typed: typing.value }, `${props.highlight.id} typed`)
   }
 }
 </script>
 
 <template>
-  <InspectorField :label="text.about" :hint="rule ? undefined : text.typedByHand">
+  <InspectorField :label="text.markedBy" :hint="rule ? undefined : text.typedByHand">
     <Select
-      :aria-label="text.about"
+      :aria-label="text.markedBy"
       :model-value="rule?.value"
       :options="values"
       :placeholder="text.choose"
@@ -85,7 +60,7 @@ function type(typed?: string) {
       filter
       size="small"
       fluid
-      @update:model-value="about"
+      @update:model-value="(about: string) => set({ value: about })"
     />
   </InspectorField>
   <template v-if="rule && value">
@@ -95,10 +70,10 @@ function type(typed?: string) {
         :model-value="rule.operator"
         :options="operators"
         fluid
-        @update:model-value="compare"
+        @update:model-value="(operator: string) => set({ operator })"
       />
     </InspectorField>
-    <template v-if="!comparesNothing(rule.operator)">
+    <template v-if="!comparesNothing">
       <InspectorField :label="text.than">
         <Select
           :aria-label="text.than"
@@ -108,12 +83,12 @@ function type(typed?: string) {
           option-value="text"
           size="small"
           fluid
-          @update:model-value="(than: string) => change({ than: than === TYPED ? unwritten() : than })"
+          @update:model-value="compareWith"
         />
       </InspectorField>
       <InspectorField v-if="isTyped" :label="text.typed">
         <TextInput
-          :model-value="typing ?? typedValue(rule.than)"
+          :model-value="typing ?? rule.typed"
           :type="value.type === 'DATE' || value.type === 'TIMESTAMP' ? 'date' : 'text'"
           @update:model-value="type"
           @blur="typing = undefined"

@@ -10,7 +10,8 @@ import OfferedChoices from './OfferedChoices.vue'
 import OfferedField from './OfferedField.vue'
 import PromptChecks from './PromptChecks.vue'
 import TryPrompts from './TryPrompts.vue'
-import { changePrompt, hasEnds, promptTypes, setPromptType } from '../../edits/prompts'
+import { changePrompt, hasEnds } from '../../edits/prompts'
+import { useAskEdit } from '../../namedEdits'
 import OneOf from '@/shell/OneOf.vue'
 import type { DatasetView, Prompt, Report } from '@/api/client'
 import { words } from '@/words'
@@ -28,6 +29,7 @@ const LAST = 'last answer'
 /** Begins the default of what begins with an attribute of the reader. */
 const MY = 'my '
 const text = words.bench.inspector
+const ask = useAskEdit()
 const attribute = computed(() =>
   props.prompt.default?.startsWith(MY) ? props.prompt.default.slice(MY.length) : undefined,
 )
@@ -37,8 +39,12 @@ const about = computed(() => {
   const id = props.prompt.field ?? props.report.filters.find((f) => f.prompt === props.prompt.name)?.field
   return props.dataset.fields.find((f) => f.id === id)
 })
+/** What can be asked about it; of no field, what can be asked about any text. */
+const asks = computed(
+  () => (about.value?.asks ?? ['choice', 'choices', 'text', 'text-range']) as Prompt['type'][],
+)
 const types = computed(() =>
-  [...new Set([props.prompt.type, ...promptTypes(about.value?.type)])].map((value) => ({
+  [...new Set([props.prompt.type, ...asks.value])].map((value) => ({
     value,
     label: text.promptTypes[value],
   })),
@@ -83,10 +89,8 @@ function change(what: Partial<Prompt>, key: string) {
       :options="types"
       fluid
       @update:model-value="
-        (type: string) =>
-          emit('apply', words.bench.edits.prompt, (report) =>
-            setPromptType(report, prompt.id, type as Prompt['type']),
-          )
+        (type: Prompt['type']) =>
+          ask(words.bench.edits.prompt, { edit: 'ask-otherwise', prompt: prompt.id, type })
       "
     />
   </InspectorField>

@@ -33,6 +33,17 @@ class OpenApiConfiguration {
         return description -> description.setServers(List.of(new Server().url("/")));
     }
 
+    /** A document is described by its own schema, which is published apart. */
+    @Bean
+    OpenApiCustomizer documents() {
+        return description -> description
+                .getComponents()
+                .getSchemas()
+                .put(
+                        "JsonNode",
+                        new Schema<>().description("A document, or a part of one, as its JSON Schema describes it."));
+    }
+
     /** Edits have bodies of their own, each told apart by its name. */
     @Bean
     OpenApiCustomizer namedEdits() {

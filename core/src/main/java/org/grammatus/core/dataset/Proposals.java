@@ -86,6 +86,36 @@ public final class Proposals {
         return totals;
     }
 
+    /** What does not add up, such as a price, can be averaged by what does, such as a quantity. */
+    public static List<Total> weighted(Subject field, DatasetModel dataset) {
+        if (!field.type().isNumber() || usual(field).isPresent()) {
+            return List.of();
+        }
+        String x = References.to(field.id());
+        return dataset.rowNames().stream()
+                .map(id -> Subject.of(id, dataset))
+                .filter(weight -> usual(weight).isPresent())
+                .map(weight -> new Total(
+                        "Average, weighted by " + weight.label(),
+                        weightedBy(x, References.to(weight.id())),
+                        Optional.empty()))
+                .toList();
+    }
+
+    private static String weightedBy(String x, String weight) {
+        return "SUM(" + x + " * " + weight + ") / SUM(" + weight + ") FILTER (WHERE " + x + " IS NOT NULL)";
+    }
+
+    /** Every total of an expression that is more than a field, whatever its type. */
+    public static List<Total> totalsOf(String expression) {
+        return List.of(
+                new Total("Sum", "SUM(" + expression + ")", Optional.empty()),
+                new Total("Average", "AVG(" + expression + ")", Optional.empty()),
+                new Total("Count", "COUNT(" + expression + ")", Optional.empty()),
+                new Total("Smallest", "MIN(" + expression + ")", Optional.empty()),
+                new Total("Largest", "MAX(" + expression + ")", Optional.empty()));
+    }
+
     /** The total that a field's column gets by itself: a measure, the sum of what adds up; none where a total means little. */
     public static Optional<Total> usual(Subject field) {
         boolean adds = field.type().isNumber() && field.role() == Dataset.Role.ADDITIVE;

@@ -27,9 +27,11 @@ import org.grammatus.core.expression.FilteredAggregate;
  * @param ready by column, total or key figure: the rules that are ready for it
  * @param highlights by highlight: what its rule can be about
  * @param totals by total or key figure: its aggregate and the condition on its rows, where it has one
+ * @param columns by column: the totals that can be made of what it shows
  * @param measures what groups can be compared and ordered by: the table's totals first, then the measures of its dataset
  */
-public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered> totals, List<Measure> measures) {
+public record EditOffers(
+        List<Ready> ready, List<Rule> highlights, List<Filtered> totals, List<Column> columns, List<Measure> measures) {
 
     /** @param part id of the column, total or key figure */
     public record Ready(String part, List<ReadyRules.Offer> rules) {}
@@ -50,6 +52,9 @@ public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered
 
     /** @param part id of the total or key figure */
     public record Filtered(String part, FilteredAggregate total) {}
+
+    /** @param column its id */
+    public record Column(String column, List<Proposals.Total> totals) {}
 
     /**
      * @param value an aggregate
@@ -73,6 +78,7 @@ public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered
                         .map(rule -> rule(rule, new RuleChoices(report, block, rule, dataset, printed), dataset))
                         .toList(),
                 filtered(block, dataset),
+                block instanceof TableBlock table ? columns(report, table, dataset) : List.of(),
                 block instanceof TableBlock table ? measures(report, table, dataset) : List.of());
     }
 
@@ -113,6 +119,29 @@ public record EditOffers(List<Ready> ready, List<Rule> highlights, List<Filtered
 
     private static <T> Map<String, String> byId(List<T> parts, Function<T, String> id, Function<T, String> value) {
         return parts.stream().collect(Collectors.toMap(id, value, (a, b) -> a, LinkedHashMap::new));
+    }
+
+    private static List<Column> columns(Report report, TableBlock table, DatasetModel dataset) {
+        // Every measure fits a column that is empty in rows.
+        List<Proposals.Total> measures = measures(report, table, dataset).stream()
+                .map(measure -> new Proposals.Total(measure.label(), measure.value(), Optional.empty()))
+                .toList();
+        return table.columns().stream()
+                .map(column -> new Column(
+                        column.id(),
+                        column.value()
+                                .filter(LevelForm::printsInRows)
+                                .map(value -> totalsOf(value, dataset))
+                                .orElse(measures)))
+                .toList();
+    }
+
+    private static List<Proposals.Total> totalsOf(String value, DatasetModel dataset) {
+        return PrintedFields.fieldOf(value, dataset)
+                .map(field -> Stream.concat(
+                                Proposals.totals(field).stream(), Proposals.weighted(field, dataset).stream())
+                        .toList())
+                .orElseGet(() -> Proposals.totalsOf(value));
     }
 
     private static List<Measure> measures(Report report, TableBlock table, DatasetModel dataset) {

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
@@ -15,6 +16,7 @@ import org.grammatus.core.definition.RelatedFilterBuilder;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportFilterConditionBuilder;
+import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.edit.FilterEdit;
 import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
@@ -83,15 +85,32 @@ final class FilterEdits {
 
     private Report added(FilterEdit.AddFilter add) {
         Proposals.Subject field = EditScope.field(datasetOf(add.within()), add.field());
+        if (add.prompt()
+                .flatMap(this::askedKind)
+                .filter(asked -> !PromptTypes.of(field.type().kind()).contains(asked))
+                .isPresent()) {
+            return EditScope.refused("what is asked for is no value of \"" + field.label() + "\"");
+        }
         if (field.measure()) {
             return EditScope.refused("\"" + field.label() + "\" is a measure; rows are filtered by what they have");
         }
-        ReportFilter filter = ReportFilterConditionBuilder.builder()
-                .id(ids.free("f-" + field.id()))
-                .field(field.id())
-                .comparison(FilterComparison.NOT_BLANK)
-                .build();
+        String id = ids.free("f-" + field.id());
+        ReportFilter filter = add.prompt()
+                .map(name -> EditScope.part(report.prompts(), ReportPrompt::name, name))
+                .map(prompt -> PromptEdits.reading(id, field.id(), prompt.name(), prompt.type()))
+                .orElseGet(() -> ReportFilterConditionBuilder.builder()
+                        .id(id)
+                        .field(field.id())
+                        .comparison(FilterComparison.NOT_BLANK)
+                        .build());
         return placed(filter, add.within());
+    }
+
+    private Optional<PromptType> askedKind(String prompt) {
+        return report.prompts().stream()
+                .filter(one -> one.name().equals(prompt))
+                .map(ReportPrompt::type)
+                .findFirst();
     }
 
     /** The dataset whose rows a part of a filter is about: that in which rows are looked for, or that of the block. */

@@ -160,12 +160,18 @@ final class HighlightEdits {
             return EditScope.refused(
                     "\"" + operator + "\" compares nothing; use one of " + String.join(", ", OPERATORS));
         }
-        if (set.typed().filter(typed -> !BuiltRule.isValue(typed, value.type())).isPresent()) {
+        boolean isBlank = set.typed().filter(String::isBlank).isPresent();
+        if (!isBlank
+                && set.typed()
+                        .filter(typed -> !BuiltRule.isValue(typed, value.type()))
+                        .isPresent()) {
             // Only the beginning of a value is there yet.
             return rule.when();
         }
         String than = set.typed()
-                .map(typed -> BuiltRule.literal(typed, value.type()))
+                .map(typed -> isBlank
+                        ? BuiltRule.unwritten(value.type(), scope.today())
+                        : BuiltRule.literal(typed, value.type()))
                 .or(set::than)
                 .or(usual::than)
                 .orElseGet(() -> BuiltRule.unwritten(value.type(), scope.today()));

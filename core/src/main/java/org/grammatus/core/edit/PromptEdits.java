@@ -114,7 +114,8 @@ final class PromptEdits {
         return name;
     }
 
-    private static ReportFilter reading(String id, String field, String prompt, PromptType type) {
+    /** The filter that reads the answer to a prompt. */
+    static ReportFilter reading(String id, String field, String prompt, PromptType type) {
         return PromptTypes.usualComparison(type)
                 .<ReportFilter>map(comparison -> ReportFilterConditionBuilder.builder()
                         .id(id)

@@ -166,7 +166,9 @@ final class RandomEdits {
     private Optional<String> prompt(EditKind kind, Report report) {
         return any(report.prompts().stream()
                 .map(
-                        kind.name().equals("compare-figure") || kind.name().equals("add-ready-highlight")
+                        kind.name().equals("add-filter")
+                                        || kind.name().equals("compare-figure")
+                                        || kind.name().equals("add-ready-highlight")
                                 ? ReportPrompt::name
                                 : ReportPrompt::id));
     }

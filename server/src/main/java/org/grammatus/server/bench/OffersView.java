@@ -15,9 +15,15 @@ import org.grammatus.core.value.Kind;
  * @param ready by column, total or key figure: the rules that are ready for it
  * @param rules by highlight: what its rule can be about, and what it is compared with
  * @param totals by total or key figure, where its aggregates take the same rows: which those are
+ * @param columns by column: the totals that can be made of what it shows
  * @param measures what groups can be compared and ordered by
  */
-record OffersView(List<Ready> ready, List<Rule> rules, List<Filtered> totals, List<EditOffers.Measure> measures) {
+record OffersView(
+        List<Ready> ready,
+        List<Rule> rules,
+        List<Filtered> totals,
+        List<EditOffers.Column> columns,
+        List<EditOffers.Measure> measures) {
 
     /** @param part id of the column, total or key figure */
     record Ready(String part, List<ReadyRule> rules) {}
@@ -66,6 +72,7 @@ record OffersView(List<Ready> ready, List<Rule> rules, List<Filtered> totals, Li
                                 each.total().aggregate(),
                                 each.total().where()))
                         .toList(),
+                offers.columns(),
                 offers.measures());
     }
 

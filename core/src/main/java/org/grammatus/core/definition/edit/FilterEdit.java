@@ -37,9 +37,10 @@ public sealed interface FilterEdit extends ReportEdit {
     /**
      * @param field id of a field or calculated field of the block's dataset
      * @param within id of the group of filters, or of the filter for rows of a dataset, that it becomes a part of
+     * @param prompt name of the prompt whose answer it compares with
      */
     @NamedEdit(value = "add-filter", does = "Adds a filter over a field.")
-    record AddFilter(String field, Optional<String> within) implements FilterEdit {}
+    record AddFilter(String field, Optional<String> within, Optional<String> prompt) implements FilterEdit {}
 
     /** @param within id of the group of filters that it becomes a part of */
     @NamedEdit(
