@@ -231,7 +231,7 @@ export function useBenchEdits(
   async function paste(what: columns.CopiedColumns) {
     const before = block(report.value!).columns.map((c) => c.id)
     const after = last()?.kind === 'column' ? last()!.id : undefined
-    const edit = { edit: 'paste-columns' as const, ...what, after }
+    const edit = { edit: 'paste-columns' as const, columns: what.columns, totals: what.totals, after }
     if (await ask(edits.paste(what.columns.length), edit)) {
       const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
       selection.value = added.map((c) => ({ kind: 'column', id: c.id }))

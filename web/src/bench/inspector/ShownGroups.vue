@@ -8,7 +8,7 @@ import GroupConditions from './GroupConditions.vue'
 import ExpressionField from './ExpressionField.vue'
 import InspectorField from './InspectorField.vue'
 import { measureChoices, withChosen } from '../edits/measures'
-import { useOffers } from '../namedEdits'
+import { useAskEdit, useOffers } from '../namedEdits'
 import type { DatasetView, Level, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -22,6 +22,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [what: Partial<Level>, key: string] }>()
 
 const text = words.bench.inspector.shownGroups
+const ask = useAskEdit()
 const offers = useOffers()
 type Limit = NonNullable<Level['limit']>
 const EVERY = 'every'
@@ -45,7 +46,7 @@ function keep(end: string) {
     return
   }
   const limit = props.level.limit ?? {
-    by: measures.value[0]?.value ?? 'COUNT(*)',
+    by: measures.value[0]!.value,
     count: LIMIT_AT_FIRST,
   }
   emit('change', { limit: { ...limit, keep: end as Limit['keep'] } }, 'limit')
@@ -137,7 +138,7 @@ const number = computed(() => props.level.limit?.percent ?? props.level.limit?.c
       icon="pi pi-code"
       text
       size="small"
-      @click="emit('change', { having: 'COUNT(*) > 0' }, 'having')"
+      @click="ask(words.bench.edits.level(level.name), { edit: 'add-typed-condition', level: level.id })"
     />
   </fieldset>
 </template>

@@ -46,8 +46,10 @@ const columns = () =>
   }))
 
 function add(column: string) {
-  const value = totalChoices(offers.value, column)[0]?.value ?? 'COUNT(*)'
-  void ask(words.bench.edits.addTotal, { edit: 'add-total', column, value })
+  const value = totalChoices(offers.value, column)[0]?.value
+  if (value) {
+    void ask(words.bench.edits.addTotal, { edit: 'add-total', column, value })
+  }
 }
 </script>
 

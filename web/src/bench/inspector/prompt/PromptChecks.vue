@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import ExpressionField from '../ExpressionField.vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
+import { useAskEdit } from '../../namedEdits'
 import type { Prompt } from '@/api/client'
 import { words } from '@/words'
 
@@ -10,12 +11,14 @@ type Check = NonNullable<Prompt['checks']>[number]
 
 /** What the answer to a prompt must meet together with the others, each with what is said to whoever answers otherwise. */
 const props = defineProps<{
+  /** The prompt's id. */
+  prompt: string
   checks: Check[]
-  example: string
   problem: (path: string) => string | undefined
 }>()
 const emit = defineEmits<{ change: [checks: Check[] | undefined] }>()
 const text = words.bench.inspector.checks
+const ask = useAskEdit()
 
 function set(checks: Check[]) {
   emit('change', checks.length ? checks : undefined)
@@ -55,7 +58,7 @@ const change = (at: number, what: Partial<Check>) =>
       icon="pi pi-plus"
       text
       size="small"
-      @click="set([...checks, { that: example, message: text.usual }])"
+      @click="ask(words.bench.edits.prompt, { edit: 'add-prompt-check', prompt, message: text.usual })"
     />
   </fieldset>
 </template>

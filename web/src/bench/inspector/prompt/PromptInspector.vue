@@ -52,10 +52,6 @@ const types = computed(() =>
 const isLimited = computed(() => ['whole-number', 'decimal', 'date'].includes(props.prompt.type))
 const ends = computed(() => hasEnds(props.prompt))
 const offers = computed(() => props.prompt.type === 'choice' || props.prompt.type === 'choices')
-/** A check to begin with. */
-const example = computed(() =>
-  ends.value ? `:${props.prompt.name}_from <= :${props.prompt.name}_to` : `:${props.prompt.name} IS NOT NULL`,
-)
 const periods = computed(() => {
   const known = Object.entries(words.periods).map(([value, label]) => ({ value, label }))
   const own = props.prompt.default
@@ -189,7 +185,7 @@ function change(what: Partial<Prompt>, key: string) {
   />
   <PromptChecks
     :checks="prompt.checks ?? []"
-    :example="example"
+    :prompt="prompt.id"
     :problem="problem"
     @change="(checks) => change({ checks }, 'checks')"
   />

@@ -25,6 +25,9 @@ import org.grammatus.core.definition.TableBlockBuilder;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.TextBlockBuilder;
 import org.grammatus.core.definition.edit.BlockEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
 
 /** Edits of blocks. */
 final class BlockEdits {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.grammatus.core.definition.BlockRow;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.edit.part.Parts;
 
 /** Which blocks stand side by side, once one of them is gone. */
 final class BlockRows {

@@ -11,11 +11,17 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportColumnBuilder;
-import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.ColumnEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
+import org.grammatus.core.edit.part.TableColumns;
+import org.grammatus.core.edit.part.TotalPositions;
 import org.grammatus.core.expression.AggregateText;
 
 /** Edits of columns: what a column totals goes along with it. */
@@ -75,25 +81,9 @@ final class ColumnEdits {
     }
 
     private static TableBlock removed(TableBlock table, List<String> ids) {
-        TableBlock left = without(table, ids);
+        TableBlock left = TableColumns.without(table, ids);
         return LevelForm.withRows(
                 left, LevelForm.rowsWorthPrinting(left, left.rows().shown()));
-    }
-
-    /** The table without columns, the totals under them and what marks a cell of theirs. */
-    static TableBlock without(TableBlock table, List<String> ids) {
-        return table.withColumns(table.columns().stream()
-                        .filter(column -> !ids.contains(column.id()))
-                        .toList())
-                .withTotals(table.totals().stream()
-                        .filter(total -> !ids.contains(total.column()))
-                        .toList())
-                .withHighlights(table.highlights().stream()
-                        .filter(rule -> rule.reach()
-                                .flatMap(ReportHighlight.Place::column)
-                                .filter(ids::contains)
-                                .isEmpty())
-                        .toList());
     }
 
     private static TableBlock showing(TableBlock table, ColumnEdit.ShowInColumn show, DatasetModel dataset) {

@@ -12,6 +12,10 @@ import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.ColumnEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.plan.ColumnOrder;
 
 /** Orders a table by one of its columns, as {@link ColumnOrder} has it. */

@@ -5,6 +5,8 @@ import java.util.Map;
 import org.grammatus.core.definition.DefinitionMapping;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartIds;
 import org.grammatus.core.expression.RenamedLevels;
 
 /** A block whose parts have ids of their own: what refers to a part, in expressions too, refers to its copy. */

@@ -19,6 +19,16 @@ import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.FilteredTotals;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartNames;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
+import org.grammatus.core.edit.rule.BuiltRule;
+import org.grammatus.core.edit.rule.CountableRule;
+import org.grammatus.core.edit.rule.ReadyRules;
+import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.expression.FilteredAggregate;
 
 /**
@@ -32,6 +42,8 @@ import org.grammatus.core.expression.FilteredAggregate;
  */
 public record EditOffers(
         List<Ready> ready, List<Rule> highlights, List<Filtered> totals, List<Column> columns, List<Measure> measures) {
+
+    private static final String COUNT = "COUNT(*)";
 
     /** @param part id of the column, total or key figure */
     public record Ready(String part, List<ReadyRules.Offer> rules) {}
@@ -100,7 +112,7 @@ public record EditOffers(
                 choices.values(),
                 built,
                 built.map(one -> choices.comparedWith(one.value())).orElse(List.of()),
-                HighlightEdits.isCountable(rule, dataset));
+                CountableRule.isCountable(rule, dataset));
     }
 
     private static List<Filtered> filtered(ReportBlock block, DatasetModel dataset) {
@@ -158,6 +170,9 @@ public record EditOffers(
                 .forEach(measure -> Proposals.usual(measure)
                         .ifPresent(usual ->
                                 found.putIfAbsent(usual.value(), new Measure(usual.value(), measure.label(), false))));
+        if (found.isEmpty()) {
+            found.put(COUNT, new Measure(COUNT, "Number of rows", false));
+        }
         return List.copyOf(found.values());
     }
 }

@@ -11,6 +11,7 @@ import org.grammatus.core.definition.edit.LevelEdit;
 import org.grammatus.core.definition.edit.PromptEdit;
 import org.grammatus.core.definition.edit.ReportEdit;
 import org.grammatus.core.definition.edit.TotalEdit;
+import org.grammatus.core.edit.part.EditScope;
 
 /** Makes named edits. */
 public final class Edits {

@@ -5,12 +5,12 @@ import java.util.Optional;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
-import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportField;
-import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.edit.FieldNameEdit;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
 
 /** Edits of what a report calls fields: what columns and key figures of a field say themselves gives way. */
 final class FieldNameEdits {
@@ -39,7 +39,7 @@ final class FieldNameEdits {
         return switch (block) {
             case TableBlock table ->
                 table.withColumns(table.columns().stream()
-                        .map(column -> isOf(fieldOfColumn(table, column), field)
+                        .map(column -> isOf(PrintedFields.ofColumn(table, column), field)
                                 ? column.withLabel(Optional.empty())
                                         .withFormat(Optional.empty())
                                         .withUnit(Optional.empty())
@@ -59,16 +59,5 @@ final class FieldNameEdits {
 
     private static boolean isOf(Optional<String> found, String field) {
         return found.equals(Optional.of(field));
-    }
-
-    /** The field or measure that a column shows, or that is totalled under it. */
-    static Optional<String> fieldOfColumn(TableBlock table, ReportColumn column) {
-        return column.value()
-                .filter(LevelForm::printsInRows)
-                .or(() -> table.totals().stream()
-                        .filter(total -> total.column().equals(column.id()))
-                        .findFirst()
-                        .map(ReportTotal::value))
-                .flatMap(PrintedFields::fieldIn);
     }
 }

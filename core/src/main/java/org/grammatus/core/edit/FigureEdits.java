@@ -13,6 +13,9 @@ import org.grammatus.core.definition.ReportCompare;
 import org.grammatus.core.definition.ReportFigure;
 import org.grammatus.core.definition.ReportFigureBuilder;
 import org.grammatus.core.definition.edit.FigureEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
 import org.grammatus.core.expression.References;
 
 /** Edits of key figures. */

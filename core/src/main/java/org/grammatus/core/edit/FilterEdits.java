@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import org.grammatus.core.choice.LimitEnd;
-import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.Dataset;
@@ -18,9 +17,14 @@ import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportFilterConditionBuilder;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.edit.FilterEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.FilterText;
+import org.grammatus.core.value.Kind;
 
 /** Edits of filters, of the report or of the block that is worked on, and of their parts. */
 final class FilterEdits {
@@ -85,10 +89,7 @@ final class FilterEdits {
 
     private Report added(FilterEdit.AddFilter add) {
         Proposals.Subject field = EditScope.field(datasetOf(add.within()), add.field());
-        if (add.prompt()
-                .flatMap(this::askedKind)
-                .filter(asked -> !PromptTypes.of(field.type().kind()).contains(asked))
-                .isPresent()) {
+        if (add.prompt().filter(prompt -> !asksFor(prompt, field)).isPresent()) {
             return EditScope.refused("what is asked for is no value of \"" + field.label() + "\"");
         }
         if (field.measure()) {
@@ -106,11 +107,17 @@ final class FilterEdits {
         return placed(filter, add.within());
     }
 
-    private Optional<PromptType> askedKind(String prompt) {
-        return report.prompts().stream()
-                .filter(one -> one.name().equals(prompt))
-                .map(ReportPrompt::type)
-                .findFirst();
+    /** Whether the answer to a prompt is a value of a field: one of those that it offers, or of the kind that it asks for. */
+    private boolean asksFor(String name, Proposals.Subject field) {
+        ReportPrompt prompt = EditScope.part(report.prompts(), ReportPrompt::name, name);
+        Kind kind = field.type().kind();
+        return prompt instanceof ReportPrompt.Choice choice
+                ? scope.datasets()
+                        .of(choice)
+                        .flatMap(dataset -> choice.field().flatMap(dataset::typeOf))
+                        .map(offered -> RuleChoices.alike(offered.kind(), kind))
+                        .orElse(kind == Kind.TEXT)
+                : PromptTypes.of(kind).contains(prompt.type());
     }
 
     /** The dataset whose rows a part of a filter is about: that in which rows are looked for, or that of the block. */
@@ -130,6 +137,8 @@ final class FilterEdits {
     private static ReportFilter with(ReportFilter group, ReportFilter part) {
         return switch (group) {
             case ReportFilter.Several several -> several.of(Parts.appended(several.filters(), List.of(part)));
+            case RelatedFilter related when part instanceof RelatedFilter ->
+                EditScope.refused("rows of a dataset are looked for of the report's own rows alone");
             case RelatedFilter related ->
                 related.withFilters(Optional.of(Parts.appended(related.filters().orElse(List.of()), List.of(part))));
             default -> EditScope.refused("\"" + group.id() + "\" is no group of filters");

@@ -5,6 +5,8 @@ import java.util.Optional;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.edit.FilterEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.Parts;
 
 /** Filters that come to stand elsewhere, or to reach something else. */
 final class FilterMoves {

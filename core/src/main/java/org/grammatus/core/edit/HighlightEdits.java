@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.grammatus.core.choice.Align;
-import org.grammatus.core.choice.Reach;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.Report;
@@ -17,9 +16,15 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.edit.HighlightEdit;
-import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
-import org.grammatus.core.problem.ProblemException;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.TotalPositions;
+import org.grammatus.core.edit.rule.BuiltRule;
+import org.grammatus.core.edit.rule.CountableRule;
+import org.grammatus.core.edit.rule.FirstRule;
+import org.grammatus.core.edit.rule.ReadyRules;
+import org.grammatus.core.edit.rule.RuleChoices;
 
 /** Edits of highlights. */
 final class HighlightEdits {
@@ -104,30 +109,8 @@ final class HighlightEdits {
                 Optional.empty());
     }
 
-    /** Whether what a rule marks can be counted in totals: rows, each judged by itself. */
-    static boolean isCountable(ReportHighlight rule, DatasetModel dataset) {
-        try {
-            return rule.reach().map(place -> place.of() == Reach.ROW).orElse(true)
-                    && isOfOneRow(ExpressionParser.parse(rule.when()), dataset);
-        } catch (ProblemException e) {
-            return false;
-        }
-    }
-
-    private static boolean isOfOneRow(Expression tree, DatasetModel dataset) {
-        return !(tree instanceof Expression.Aggregate
-                        || tree instanceof Expression.Over
-                        || tree instanceof Expression.Standing
-                        || tree instanceof Expression.Name name && isMeasure(name.name(), dataset))
-                && tree.operands().stream().allMatch(operand -> isOfOneRow(operand, dataset));
-    }
-
-    private static boolean isMeasure(String name, DatasetModel dataset) {
-        return dataset.measures().stream().anyMatch(measure -> measure.id().equals(name));
-    }
-
     private static TableBlock counting(TableBlock table, ReportHighlight rule, DatasetModel dataset, PartIds ids) {
-        if (!isCountable(rule, dataset)) {
+        if (!CountableRule.isCountable(rule, dataset)) {
             return EditScope.refused("only what marks rows, each judged by itself, can be counted in totals");
         }
         ReportColumn column = ReportColumnBuilder.builder()

@@ -25,11 +25,21 @@ import org.grammatus.core.definition.ReportLevelBuilder;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.LevelEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
+import org.grammatus.core.edit.part.TableColumns;
+import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.expression.AggregateText;
 import org.grammatus.core.expression.References;
 
 /** Edits of levels. */
 final class LevelEdits {
+
+    /** A condition that every group meets. */
+    private static final String SOMETHING = "COUNT(*) > 0";
 
     private LevelEdits() {}
 
@@ -54,6 +64,11 @@ final class LevelEdits {
             case LevelEdit.NameGroups name -> named(table, name);
             case LevelEdit.AddOrderTerm add -> ordered(table, add, scope.dataset(report), new PartIds(report));
             case LevelEdit.AddGroupCondition add -> limited(table, add.level(), report, scope);
+            case LevelEdit.AddTypedCondition add ->
+                changed(
+                        table,
+                        add.level(),
+                        level -> level.withHaving(level.having().or(() -> Optional.of(SOMETHING))));
             case LevelEdit.ShowRows rows -> LevelForm.withRows(table, rows.shown());
         };
     }
@@ -138,8 +153,9 @@ final class LevelEdits {
     /** At first of the groups that have something. */
     private static TableBlock limited(TableBlock table, String level, Report report, EditScope scope) {
         String by = EditOffers.of(report, scope).measures().stream()
-                .findFirst()
                 .map(EditOffers.Measure::value)
+                .filter(value -> RuleChoices.isNumber(PrintedFields.kindOfTotal(value, scope.dataset(report))))
+                .findFirst()
                 .orElse("COUNT(*)");
         GroupFilter condition = new GroupFilter(
                 new PartIds(report).free("g-filter"),
@@ -165,7 +181,7 @@ final class LevelEdits {
         Optional<Proposals.Subject> field = PrintedFields.fieldOf(value, dataset);
         boolean totalled =
                 table.totals().stream().anyMatch(total -> total.column().equals(id));
-        TableBlock rest = totalled ? table : ColumnEdits.without(table, List.of(id));
+        TableBlock rest = totalled ? table : TableColumns.without(table, List.of(id));
         return added(
                 rest,
                 field.map(Proposals.Subject::id).orElse(id.replaceFirst("^c-", "")),
@@ -179,7 +195,7 @@ final class LevelEdits {
     private static TableBlock removed(TableBlock table, String id) {
         EditScope.part(table.levels(), ReportLevel::id, id);
         List<ReportLevel> left = Parts.without(table.levels(), ReportLevel::id, id);
-        TableBlock rest = ColumnEdits.without(table, List.of(LevelForm.labelColumn(id), LevelForm.columnOfLevel(id)))
+        TableBlock rest = TableColumns.without(table, List.of(LevelForm.labelColumn(id), LevelForm.columnOfLevel(id)))
                 .withLevels(left);
         rest = rest.withColumns(rest.columns().stream()
                         .map(column -> column.withOnce(column.once().filter(at -> !at.equals(id)))
@@ -223,7 +239,7 @@ final class LevelEdits {
     private static TableBlock named(TableBlock table, LevelEdit.NameGroups name) {
         ReportLevel level = EditScope.part(table.levels(), ReportLevel::id, name.level());
         String id = LevelForm.columnOfLevel(level.id());
-        TableBlock plain = ColumnEdits.without(table, List.of(id));
+        TableBlock plain = TableColumns.without(table, List.of(id));
         Header header = switch (name.heading()) {
             case HEADING -> Header.HEADING;
             case LINE -> Header.LINE;

@@ -24,6 +24,9 @@ import org.grammatus.core.definition.ReportPromptValueBuilder;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.edit.PromptEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
 
 /** Edits of prompts: the filters that read an answer go along with its prompt. */
 final class PromptEdits {
@@ -40,6 +43,12 @@ final class PromptEdits {
                         .withPrompts(Parts.without(report.prompts(), ReportPrompt::id, prompt.id()));
             }
             case PromptEdit.AskOtherwise ask -> asking(report, prompt(report, ask.prompt()), ask.type(), scope);
+            case PromptEdit.AddPromptCheck add ->
+                report.withPrompts(Parts.changed(
+                        report.prompts(),
+                        ReportPrompt::id,
+                        prompt(report, add.prompt()).id(),
+                        one -> checked(one, add.message())));
             case PromptEdit.SwitchPrompt one ->
                 eachReading(
                         report,
@@ -102,6 +111,21 @@ final class PromptEdits {
         return report.withPrompts(
                         Parts.appended(report.prompts(), List.of(of(plain, type, Optional.of(field.id()), answer))))
                 .withFilters(Parts.appended(report.filters(), List.of(reading)));
+    }
+
+    /** At first of the ends of a range, or of there being an answer. */
+    private static ReportPrompt checked(ReportPrompt prompt, String message) {
+        String that = prompt.type().hasEnds()
+                ? ":" + prompt.name() + "_from <= :" + prompt.name() + "_to"
+                : ":" + prompt.name() + " IS NOT NULL";
+        Optional<List<ReportPrompt.Check>> checks = Optional.of(
+                Parts.appended(prompt.checks().orElse(List.of()), List.of(new ReportPrompt.Check(that, message))));
+        return switch (prompt) {
+            case ReportPrompt.OfPeriod period -> period.withChecks(checks);
+            case ReportPrompt.Choice choice -> choice.withChecks(checks);
+            case ReportPrompt.Value value -> value.withChecks(checks);
+            case ReportPrompt.Range range -> range.withChecks(checks);
+        };
     }
 
     private static String freeName(Report report, String field) {

@@ -11,6 +11,7 @@ import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.edit.part.EditScope;
 
 /**
  * The filters of a report and those of the block that is worked on, in two lists.

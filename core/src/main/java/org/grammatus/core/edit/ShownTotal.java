@@ -9,6 +9,9 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.ReportCompare;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.edit.TotalEdit.Showing;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.PrintedFields;
+import org.grammatus.core.edit.rule.RuleChoices;
 
 /** A total that shows something else; a comparison keeps its date, its plan and whether it is cut. */
 final class ShownTotal {

@@ -14,6 +14,11 @@ import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.TotalEdit;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.FilteredTotals;
+import org.grammatus.core.edit.part.PartIds;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.TotalPositions;
 
 /** Edits of totals. */
 final class TotalEdits {

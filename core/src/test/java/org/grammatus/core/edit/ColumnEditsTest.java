@@ -13,6 +13,7 @@ import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.expression.AggregateText;
 import org.junit.jupiter.api.Test;
 

@@ -7,6 +7,7 @@ import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.edit.part.EditScope;
 
 /** Makes edits, written as scripts write them, to small reports. */
 final class Edited {

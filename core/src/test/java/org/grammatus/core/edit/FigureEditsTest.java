@@ -10,6 +10,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportFigure;
 import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.edit.part.EditScope;
 import org.junit.jupiter.api.Test;
 
 class FigureEditsTest {

@@ -15,6 +15,7 @@ import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.problem.ProblemException;
 import org.junit.jupiter.api.Test;
 

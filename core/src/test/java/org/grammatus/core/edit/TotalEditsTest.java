@@ -14,6 +14,8 @@ import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportCompare;
 import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.TotalPositions;
 import org.grammatus.core.expression.FilteredAggregate;
 import org.junit.jupiter.api.Test;
 

@@ -26,7 +26,7 @@ import org.grammatus.core.definition.edit.EditCatalogue.EditKind;
 import org.grammatus.core.definition.edit.EditCatalogue.Property;
 import org.grammatus.core.definition.edit.ReportEdit;
 import org.grammatus.core.edit.EditOffers;
-import org.grammatus.core.edit.EditScope;
+import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.value.Kind;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -146,7 +146,7 @@ final class RandomEdits {
             case "value" -> expression(kind, report, scope);
             case "operator" -> Optional.of(one(List.of("IS NULL", "IS NOT NULL", "<", ">=", "<>")));
             case "answer", "than", "typed" -> Optional.empty();
-            case "label", "title", "name" -> Optional.of("Called otherwise");
+            case "label", "title", "name", "message" -> Optional.of("Called otherwise");
             default -> throw new IllegalArgumentException("No sample of " + name);
         };
     }

@@ -3,10 +3,10 @@ package org.grammatus.server.bench;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.grammatus.core.edit.BuiltRule;
 import org.grammatus.core.edit.EditOffers;
-import org.grammatus.core.edit.ReadyRules;
-import org.grammatus.core.edit.RuleChoices;
+import org.grammatus.core.edit.rule.BuiltRule;
+import org.grammatus.core.edit.rule.ReadyRules;
+import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.value.Kind;
 
 /**

@@ -44,6 +44,9 @@ public sealed interface LevelEdit extends ReportEdit {
     @NamedEdit(value = "add-group-condition", does = "Shows only the groups of a level that meet a condition more.")
     record AddGroupCondition(String level) implements LevelEdit {}
 
+    @NamedEdit(value = "add-typed-condition", does = "Shows only the groups of a level that meet a typed condition.")
+    record AddTypedCondition(String level) implements LevelEdit {}
+
     @NamedEdit(value = "show-rows", does = "Prints the rows, or the innermost groups alone as lines.")
     record ShowRows(boolean shown) implements LevelEdit {}
 }

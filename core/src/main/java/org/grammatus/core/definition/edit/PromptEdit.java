@@ -21,6 +21,10 @@ public sealed interface PromptEdit extends ReportEdit {
             does = "Lets a prompt ask for something else; filters that read it compare as suits that.")
     record AskOtherwise(String prompt, PromptType type) implements PromptEdit {}
 
+    /** @param message what is said to whoever answers otherwise */
+    @NamedEdit(value = "add-prompt-check", does = "Checks the answer to a prompt, with a condition to begin with.")
+    record AddPromptCheck(String prompt, String message) implements PromptEdit {}
+
     @NamedEdit(value = "switch-prompt", does = "Switches the filters on or off that read a prompt.")
     record SwitchPrompt(String prompt, boolean on) implements PromptEdit {}
 }

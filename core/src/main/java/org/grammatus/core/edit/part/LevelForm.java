@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.HashSet;
 import java.util.List;
@@ -20,7 +20,7 @@ import org.grammatus.core.definition.TableBlock;
  * The usual form of levels: without rows the innermost one is printed as lines, with its names in a column of their own and its totals
  * beside them; every other level has a heading, and its totals below.
  */
-final class LevelForm {
+public final class LevelForm {
 
     private static final String NO_VALUE = "''";
     private static final int LONGEST_ID = 64;
@@ -28,7 +28,7 @@ final class LevelForm {
     private LevelForm() {}
 
     /** The table with its rows printed or not; totals are carried from row to row only where they are. */
-    static TableBlock withRows(TableBlock table, boolean shown) {
+    public static TableBlock withRows(TableBlock table, boolean shown) {
         TableBlock next = table.withRows(table.rows().withShown(shown));
         return arranged(shown ? next : next.withLayout(table.layout().flatMap(LevelForm::carryingNothing)));
     }
@@ -40,7 +40,7 @@ final class LevelForm {
     }
 
     /** The table with each of its levels in its usual form. */
-    static TableBlock arranged(TableBlock table) {
+    public static TableBlock arranged(TableBlock table) {
         Optional<ReportLevel> innermost = table.rows().shown()
                 ? Optional.empty()
                 : table.levels().reversed().stream()
@@ -76,7 +76,7 @@ final class LevelForm {
     }
 
     private static TableBlock asHeading(TableBlock table, ReportLevel level) {
-        return ColumnEdits.without(
+        return TableColumns.without(
                 standing(table, level, Header.HEADING, Footer.TOTALS, Place.FOOTER), List.of(labelColumn(level.id())));
     }
 
@@ -103,17 +103,17 @@ final class LevelForm {
     }
 
     /** The expression of what a level's groups are called. */
-    static String nameOf(ReportLevel level) {
+    public static String nameOf(ReportLevel level) {
         return level.label().orElse(level.key());
     }
 
     /** The column in which a level printed as lines says what its groups are called. */
-    static String labelColumn(String level) {
+    public static String labelColumn(String level) {
         return columnId("c-of-" + level);
     }
 
     /** The column in which the groups of a level are named beside their rows. */
-    static String columnOfLevel(String level) {
+    public static String columnOfLevel(String level) {
         return columnId("c-in-" + level);
     }
 
@@ -122,17 +122,17 @@ final class LevelForm {
     }
 
     /** Whether a column says what groups printed as lines are called. */
-    static boolean isLabel(TableBlock table, ReportColumn column) {
+    public static boolean isLabel(TableBlock table, ReportColumn column) {
         return table.levels().stream().anyMatch(level -> column.id().equals(labelColumn(level.id())));
     }
 
     /** Whether a column prints something of a row by itself; a measure's is an empty text there, over its totals. */
-    static boolean printsInRows(String value) {
+    public static boolean printsInRows(String value) {
         return !value.equals(NO_VALUE);
     }
 
     /** Whether rows are worth printing: not where nothing would stand in them. */
-    static boolean rowsWorthPrinting(TableBlock table, boolean wanted) {
+    public static boolean rowsWorthPrinting(TableBlock table, boolean wanted) {
         List<ReportColumn> printed = table.columns().stream()
                 .filter(column -> !column.off().orElse(false) && !isLabel(table, column))
                 .toList();

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.List;
 import java.util.Optional;
@@ -11,24 +11,24 @@ import org.grammatus.core.definition.ReportFigure;
 import org.grammatus.core.definition.TableBlock;
 
 /** What columns and key figures are called: by themselves, or else as their block, report or dataset calls the field that they are about. */
-final class PartNames {
+public final class PartNames {
 
     private final DatasetModel dataset;
 
-    PartNames(Report report, ReportBlock block, DatasetModel dataset) {
+    public PartNames(Report report, ReportBlock block, DatasetModel dataset) {
         this.dataset = dataset.printedAs(report.fields().orElse(List.of()))
                 .printedAs(block.fields().orElse(List.of()));
     }
 
-    String of(TableBlock table, ReportColumn column) {
+    public String of(TableBlock table, ReportColumn column) {
         return column.label()
                 .filter(label -> !label.isEmpty())
-                .or(() -> FieldNameEdits.fieldOfColumn(table, column).flatMap(this::label))
+                .or(() -> PrintedFields.ofColumn(table, column).flatMap(this::label))
                 .or(column::value)
                 .orElse(column.id());
     }
 
-    String of(ReportFigure figure) {
+    public String of(ReportFigure figure) {
         return figure.label()
                 .or(() -> PrintedFields.fieldIn(figure.value()).flatMap(this::label))
                 .orElse(figure.value());

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.rule;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +24,10 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.edit.HighlightEdit.ReadyRule;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
+import org.grammatus.core.edit.part.TotalPositions;
 import org.grammatus.core.value.Kind;
 
 /** The rules that are ready for a column, a total or a key figure, by what it shows. */
@@ -200,12 +204,12 @@ public final class ReadyRules {
         reaching(ofFigure(figure.id()));
     }
 
-    static ReportHighlight.Place ofFigure(String figure) {
+    public static ReportHighlight.Place ofFigure(String figure) {
         return new ReportHighlight.Place(Reach.FIGURE, Optional.empty(), Optional.empty(), Optional.of(figure));
     }
 
     /** The names by which a rule speaks of a key figure, as far as that says so much. */
-    static List<String> namesOf(ReportFigure figure) {
+    public static List<String> namesOf(ReportFigure figure) {
         return figure.compare()
                 .map(compare -> compare.shown() == Compared.FIGURE
                         ? List.of("figure", "other")

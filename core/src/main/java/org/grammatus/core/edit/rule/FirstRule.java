@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.rule;
 
 import java.util.List;
 import java.util.Optional;
@@ -12,17 +12,21 @@ import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
+import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.expression.AggregateText;
 
 /** A condition to begin a highlight with: about what is in hand, else about the first figure that there is. */
-final class FirstRule {
+public final class FirstRule {
 
     private FirstRule() {}
 
     /** @param reach what it marks; rows unless given */
-    record Condition(String when, Optional<ReportHighlight.Place> reach) {}
+    public record Condition(String when, Optional<ReportHighlight.Place> reach) {}
 
-    static Condition of(ReportBlock block, Optional<String> about, DatasetModel dataset) {
+    public static Condition of(ReportBlock block, Optional<String> about, DatasetModel dataset) {
         return switch (block) {
             case FiguresBlock figures ->
                 about.flatMap(id -> Parts.index(figures.figures(), ReportFigure::id, id))

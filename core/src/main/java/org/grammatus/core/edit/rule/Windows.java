@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.rule;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,12 +10,12 @@ import org.grammatus.core.expression.References;
 import org.grammatus.core.problem.ProblemException;
 
 /** Expressions that compare a value with others of its group, as rules have them. */
-final class Windows {
+public final class Windows {
 
     private Windows() {}
 
     /** An expression as one value among others: more than a name stands in parentheses. */
-    static String operand(String value) {
+    public static String operand(String value) {
         try {
             return ExpressionParser.parse(value) instanceof Expression.Name ? value : "(" + value + ")";
         } catch (ProblemException e) {
@@ -24,7 +24,7 @@ final class Windows {
     }
 
     /** Over the groups of levels, from the outermost down, or over the whole report. */
-    static String over(List<ReportLevel> levels) {
+    public static String over(List<ReportLevel> levels) {
         return "OVER (" + partition(levels) + ")";
     }
 
@@ -43,30 +43,30 @@ final class Windows {
     }
 
     /** Where a value stands among the others of its group. */
-    static String rank(String x, List<ReportLevel> levels, boolean descending) {
+    public static String rank(String x, List<ReportLevel> levels, boolean descending) {
         return "RANK() " + over(levels, descending ? x + " DESC" : x);
     }
 
     /** Which part of the others of its group are no smaller. */
-    static String part(String x, List<ReportLevel> levels) {
+    public static String part(String x, List<ReportLevel> levels) {
         return "CUME_DIST() " + over(levels, x + " DESC");
     }
 
     /** Further from what is printed before it than a tenth of that. */
-    static String changed(String x, List<ReportLevel> levels, String stepped) {
+    public static String changed(String x, List<ReportLevel> levels, String stepped) {
         String before = "LAG(" + x + ") " + over(levels, References.to(stepped));
         return "ABS(" + x + " - " + before + ") > 0.1 * ABS(" + before + ")";
     }
 
     /** Further from the average than twice the standard deviation: squares are compared, as there are no roots. */
-    static String outside(String x, String group) {
+    public static String outside(String x, String group) {
         String distance = "(" + x + " - AVG(" + x + ") " + group + ")";
         return distance + " * " + distance + " > 4 * (AVG(" + x + " * " + x + ") " + group + " - AVG(" + x + ") "
                 + group + " * AVG(" + x + ") " + group + ")";
     }
 
     /** More than one row of the report has the value. */
-    static String alike(String field) {
+    public static String alike(String field) {
         return "COUNT(*) OVER (PARTITION BY " + field + ") > 1 AND " + field + " IS NOT NULL";
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.EnumSet;
 import java.util.Optional;
@@ -6,6 +6,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
+import org.grammatus.core.definition.ReportColumn;
+import org.grammatus.core.definition.ReportTotal;
+import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
@@ -13,7 +16,7 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.value.Kind;
 
 /** Which field of a dataset an expression is about, as far as it is about one alone. */
-final class PrintedFields {
+public final class PrintedFields {
 
     /** The aggregates that have the value of one row. */
     private static final Set<AggregateFunction> ONE_VALUE =
@@ -22,7 +25,7 @@ final class PrintedFields {
     private PrintedFields() {}
 
     /** All fields, calculated fields and measures that are offered, measures last. */
-    static Stream<Proposals.Subject> offered(DatasetModel dataset) {
+    public static Stream<Proposals.Subject> offered(DatasetModel dataset) {
         return Stream.concat(
                         dataset.rowNames().stream(), dataset.measures().stream().map(DatasetModel.NamedValue::id))
                 .filter(id -> !isHidden(id, dataset))
@@ -36,7 +39,7 @@ final class PrintedFields {
     }
 
     /** The field that an expression names, of a row. */
-    static Optional<Proposals.Subject> fieldOf(String expression, DatasetModel dataset) {
+    public static Optional<Proposals.Subject> fieldOf(String expression, DatasetModel dataset) {
         return parsed(expression)
                 .flatMap(PrintedFields::name)
                 .filter(dataset.rowNames()::contains)
@@ -44,7 +47,7 @@ final class PrintedFields {
     }
 
     /** The field or measure that an expression names, or is the sum or the like of. */
-    static Optional<String> fieldIn(String expression) {
+    public static Optional<String> fieldIn(String expression) {
         return parsed(expression)
                 .flatMap(tree -> tree instanceof Expression.Aggregate aggregate
                                 && aggregate.filter().isEmpty()
@@ -53,8 +56,19 @@ final class PrintedFields {
                         : name(tree));
     }
 
+    /** The field or measure that a column shows, or that is totalled under it. */
+    public static Optional<String> ofColumn(TableBlock table, ReportColumn column) {
+        return column.value()
+                .filter(LevelForm::printsInRows)
+                .or(() -> table.totals().stream()
+                        .filter(total -> total.column().equals(column.id()))
+                        .findFirst()
+                        .map(ReportTotal::value))
+                .flatMap(PrintedFields::fieldIn);
+    }
+
     /** The kind of a total: of one value where it is one, of a measure by its name, else a number. */
-    static Kind kindOfTotal(String total, DatasetModel dataset) {
+    public static Kind kindOfTotal(String total, DatasetModel dataset) {
         return parsed(total)
                 .flatMap(tree ->
                         tree instanceof Expression.Aggregate aggregate && ONE_VALUE.contains(aggregate.function())

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.time.LocalDate;
 import java.util.Collection;
@@ -35,36 +35,36 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
     }
 
     /** A report with the table changed that is worked on. */
-    Report table(Report report, UnaryOperator<TableBlock> change) {
+    public Report table(Report report, UnaryOperator<TableBlock> change) {
         return worked(report) instanceof TableBlock table
                 ? replaced(report, change.apply(table))
                 : refused("this edit is of a table, and \"" + worked(report).id() + "\" is none");
     }
 
     /** A report with the key figures changed that are worked on. */
-    Report figures(Report report, UnaryOperator<FiguresBlock> change) {
+    public Report figures(Report report, UnaryOperator<FiguresBlock> change) {
         return worked(report) instanceof FiguresBlock figures
                 ? replaced(report, change.apply(figures))
                 : refused("this edit is of key figures, and \"" + worked(report).id() + "\" has none");
     }
 
-    static Report replaced(Report report, ReportBlock changed) {
+    public static Report replaced(Report report, ReportBlock changed) {
         return report.withBlocks(Parts.changed(report.blocks(), ReportBlock::id, changed.id(), before -> changed));
     }
 
     /** The dataset of the block that is worked on. */
-    DatasetModel dataset(Report report) {
+    public DatasetModel dataset(Report report) {
         Optional<String> own = worked(report).dataset();
         return datasets.of(report, own)
                 .orElseThrow(() -> problem("the dataset \"" + own.orElse(report.dataset()) + "\" is not there"));
     }
 
     /** A field, calculated field or measure of the block that is worked on. */
-    Proposals.Subject field(Report report, String id) {
+    public Proposals.Subject field(Report report, String id) {
         return field(dataset(report), id);
     }
 
-    static Proposals.Subject field(DatasetModel dataset, String id) {
+    public static Proposals.Subject field(DatasetModel dataset, String id) {
         if (dataset.field(id) == null && dataset.named(id) == null) {
             return refused("the dataset has no field \"" + id + "\"");
         }
@@ -76,14 +76,14 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
      *
      * @throws ProblemException if there is none
      */
-    static <T> T part(Collection<T> parts, Function<T, String> id, String wanted) {
+    public static <T> T part(Collection<T> parts, Function<T, String> id, String wanted) {
         return parts.stream()
                 .filter(part -> id.apply(part).equals(wanted))
                 .findFirst()
                 .orElseThrow(() -> problem("there is no part \"" + wanted + "\" that the edit could be made to"));
     }
 
-    static <T> T refused(String message) {
+    public static <T> T refused(String message) {
         throw problem(message);
     }
 

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.rule;
 
 import java.time.LocalDate;
 import java.util.Optional;
@@ -28,7 +28,7 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     private static final Pattern NUMBER = Pattern.compile("- ?[\\d.]+|[\\d.]+");
 
     /** The comparison that a condition is; none of one that says more, or compares with what is not offered. */
-    static Optional<BuiltRule> of(String when, RuleChoices choices) {
+    public static Optional<BuiltRule> of(String when, RuleChoices choices) {
         try {
             return switch (ExpressionParser.parse(when)) {
                 case Expression.IsNull isNull ->
@@ -68,7 +68,7 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     }
 
     /** The same rule about another value: what that was compared with stays where it still fits. */
-    static BuiltRule about(RuleChoices.Choice value, Optional<BuiltRule> before, LocalDate today) {
+    public static BuiltRule about(RuleChoices.Choice value, Optional<BuiltRule> before, LocalDate today) {
         Kind kind = value.type();
         String usual = RuleChoices.isNumber(kind) ? ">" : RuleChoices.isTime(kind) ? "<" : IS_NULL;
         String operator = before.map(BuiltRule::operator).orElse(usual);
@@ -80,12 +80,12 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     }
 
     /** What a rule is compared with until something is written. */
-    static String unwritten(Kind kind, LocalDate today) {
+    public static String unwritten(Kind kind, LocalDate today) {
         return literal(RuleChoices.isTime(kind) ? today.toString() : RuleChoices.isNumber(kind) ? "0" : "", kind);
     }
 
     /** A value as an expression: a number by itself, a day, or a text in quotes. */
-    static String literal(String typed, Kind kind) {
+    public static String literal(String typed, Kind kind) {
         if (RuleChoices.isNumber(kind)) {
             return typed.replace(',', '.').replaceAll("\\s", "");
         }
@@ -93,7 +93,7 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     }
 
     /** Whether what is typed is a value of a kind already, or only its beginning: a sign, or half a day. */
-    static boolean isValue(String typed, Kind kind) {
+    public static boolean isValue(String typed, Kind kind) {
         if (RuleChoices.isNumber(kind)) {
             return typed.replaceAll("\\s", "").matches("-?\\d+([.,]\\d+)?");
         }
@@ -112,12 +112,12 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
         return NUMBER.matcher(than).matches() ? Optional.of(than.replace("- ", "-")) : Optional.empty();
     }
 
-    static boolean comparesNothing(String operator) {
+    public static boolean comparesNothing(String operator) {
         return operator.equals(IS_NULL) || operator.equals(IS_NOT_NULL);
     }
 
     /** The rule as a condition. */
-    String text() {
+    public String text() {
         return value.text() + " " + operator + (comparesNothing(operator) ? "" : " " + than.orElseThrow());
     }
 }

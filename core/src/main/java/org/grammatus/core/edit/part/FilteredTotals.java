@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
@@ -6,11 +6,11 @@ import org.grammatus.core.expression.FilteredAggregate;
 import org.grammatus.core.expression.References;
 
 /** The rows that a total takes. A measure is written out, so that it can take some rows only, too. */
-final class FilteredTotals {
+public final class FilteredTotals {
 
     private FilteredTotals() {}
 
-    static Optional<FilteredAggregate> of(String total, DatasetModel dataset) {
+    public static Optional<FilteredAggregate> of(String total, DatasetModel dataset) {
         return FilteredAggregate.of(dataset.measures().stream()
                 .filter(measure -> References.to(measure.id()).equals(total.strip()))
                 .findFirst()

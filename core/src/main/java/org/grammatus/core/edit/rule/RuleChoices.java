@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.rule;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -20,6 +20,10 @@ import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.edit.part.LevelForm;
+import org.grammatus.core.edit.part.PartNames;
+import org.grammatus.core.edit.part.Parts;
+import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.problem.ProblemException;
@@ -60,12 +64,12 @@ public final class RuleChoices {
     /** Expressions as they are printed, whatever their author's spelling; many rules choose from the same. */
     private final Map<String, String> printed;
 
-    RuleChoices(Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset) {
+    public RuleChoices(Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset) {
         this(report, block, rule, dataset, new HashMap<>());
     }
 
     /** @param printed shared by the rules of a block */
-    RuleChoices(
+    public RuleChoices(
             Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset, Map<String, String> printed) {
         this.printed = printed;
         this.report = report;
@@ -76,7 +80,7 @@ public final class RuleChoices {
     }
 
     /** An expression in the spelling by which two are known to be the same. */
-    String printed(String expression) {
+    public String printed(String expression) {
         return printed.computeIfAbsent(expression, text -> {
             try {
                 return ExpressionPrinter.print(ExpressionParser.parse(text));
@@ -205,15 +209,15 @@ public final class RuleChoices {
         };
     }
 
-    static boolean isNumber(Kind kind) {
+    public static boolean isNumber(Kind kind) {
         return kind == Kind.INTEGER || kind == Kind.DECIMAL;
     }
 
-    static boolean isTime(Kind kind) {
+    public static boolean isTime(Kind kind) {
         return kind == Kind.DATE || kind == Kind.TIMESTAMP;
     }
 
-    static boolean alike(Kind a, Kind b) {
+    public static boolean alike(Kind a, Kind b) {
         return a == b || (isNumber(a) && isNumber(b)) || (isTime(a) && isTime(b));
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.List;
 import java.util.Optional;
@@ -12,24 +12,24 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 
 /** Where totals are printed: usually beside a line's name, else below the group. */
-final class TotalPositions {
+public final class TotalPositions {
 
     private TotalPositions() {}
 
-    static Place usual(TableBlock table, String at) {
+    public static Place usual(TableBlock table, String at) {
         return table.levels().stream().anyMatch(level -> level.id().equals(at) && level.header() == Header.LINE)
                 ? Place.HEADER
                 : Place.FOOTER;
     }
 
     /** A cell at every level and for the report. */
-    static List<ReportCell> everywhere(TableBlock table) {
+    public static List<ReportCell> everywhere(TableBlock table) {
         return Stream.concat(table.levels().stream().map(ReportLevel::id), Stream.of(ReportCell.REPORT))
                 .map(at -> new ReportCell(at, usual(table, at)))
                 .toList();
     }
 
-    static Optional<Place> of(ReportTotal total, String at) {
+    public static Optional<Place> of(ReportTotal total, String at) {
         return total.cells().stream()
                 .filter(cell -> cell.at().equals(at))
                 .map(ReportCell::in)
@@ -37,7 +37,7 @@ final class TotalPositions {
     }
 
     /** Whether another total under the same column has a position already. */
-    static boolean isTaken(TableBlock table, ReportTotal total, ReportCell cell) {
+    public static boolean isTaken(TableBlock table, ReportTotal total, ReportCell cell) {
         return table.totals().stream()
                 .anyMatch(other -> !other.id().equals(total.id())
                         && other.column().equals(total.column())
@@ -45,7 +45,7 @@ final class TotalPositions {
     }
 
     /** A total put somewhere at a level, or nowhere. A level without a footer gets one when a total is put there. */
-    static TableBlock put(TableBlock table, String id, String at, Optional<Place> place) {
+    public static TableBlock put(TableBlock table, String id, String at, Optional<Place> place) {
         TableBlock next = table.withTotals(Parts.changed(
                 table.totals(),
                 ReportTotal::id,
@@ -67,7 +67,7 @@ final class TotalPositions {
      * The next position in turn: nowhere, the usual one, the other one; a grand total has one alone. What another total has already is passed
      * over.
      */
-    static Optional<Place> next(TableBlock table, ReportTotal total, String at) {
+    public static Optional<Place> next(TableBlock table, ReportTotal total, String at) {
         Place usual = usual(table, at);
         Place other = usual == Place.FOOTER ? Place.HEADER : Place.FOOTER;
         List<Place> turn = at.equals(ReportCell.REPORT) ? List.of(usual) : List.of(usual, other);

@@ -1,4 +1,4 @@
-package org.grammatus.core.edit;
+package org.grammatus.core.edit.part;
 
 import java.util.HashSet;
 import java.util.Locale;
@@ -7,13 +7,13 @@ import org.grammatus.core.definition.DefinitionMapping;
 import org.grammatus.core.definition.Report;
 
 /** Gives parts ids that no part of a report has, each once. */
-final class PartIds {
+public final class PartIds {
 
     private static final int LONGEST_STEM = 50;
 
     private final Set<String> taken = new HashSet<>();
 
-    PartIds(Report report) {
+    public PartIds(Report report) {
         report.mapped(new DefinitionMapping() {
             @Override
             public String part(String id) {
@@ -24,7 +24,7 @@ final class PartIds {
     }
 
     /** An id made from what the part is about; it is taken from now on. */
-    String free(String about) {
+    public String free(String about) {
         String plain = about.toLowerCase(Locale.ROOT)
                 .replaceAll("[^a-z0-9]+", "-")
                 .replaceAll("^[^a-z]+", "")
@@ -39,7 +39,7 @@ final class PartIds {
     }
 
     /** An id for a copy of a part: that of the part, its number apart. */
-    String copyOf(String id) {
+    public String copyOf(String id) {
         return free(id.replaceAll("-\\d+$", ""));
     }
 }
