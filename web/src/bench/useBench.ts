@@ -13,6 +13,7 @@ import { useHistory } from './saving/useHistory'
 import { useInPlace } from './hands/useInPlace'
 import { usePreview } from './usePreview'
 import { useSaving } from './saving/useSaving'
+import { unmadeEdits, type UnmadeEdit } from './saving/unmadeEdits'
 import { useScreenCommands } from './useScreenCommands'
 import { useBlockDatasets } from './useBlockDatasets'
 import { useShownReport } from './useShownReport'
@@ -58,8 +59,43 @@ export function useBench(id: string) {
   const folds = useFolds('bench', { left: 256, right: 284 })
   const { zoom, fitWidth, by: zoomBy } = useZoom(page, () => sheet.value?.desk?.clientWidth)
 
-  const ask: AskEdit = (name, edit, key) =>
-    history.ask(name, (definition) => shown.edited(definition, edit), key)
+  const unmade = unmadeEdits(id)
+  const ask: AskEdit = (name, edit, key) => make(unmade.keep({ name, edit, block: worked.value }), key)
+
+  /** Ids of the edits that are being made. */
+  const making = new Set<string>()
+
+  async function make(one: UnmadeEdit, key?: string): Promise<boolean> {
+    making.add(one.id)
+    let isReached = true
+    const change = (definition: Report) =>
+      shown.edited(definition, one.edit, one.block).catch(() => {
+        isReached = false
+        return undefined
+      })
+    const made = await history.ask(one.name, change, key)
+    making.delete(one.id)
+    if (isReached) {
+      unmade.drop(one)
+    } else {
+      saving.said.value = words.bench.unmade(one.name)
+      // What is not kept on the server yet is sent until it is reached again.
+      editing.keep(whole.value!)
+    }
+    return made
+  }
+
+  /** Asks again for what no answer came to. */
+  const makeUnmade = () =>
+    unmade
+      .all()
+      .filter((one) => !making.has(one.id))
+      .forEach((one) => void make(one))
+  watch(editing.keeping, (now) => {
+    if (now === 'kept') {
+      makeUnmade()
+    }
+  })
   provide(ASK_EDIT, ask)
   provide(OFFERS, seeing.offers)
   const edits = useBenchEdits(report, main, selection, apply, ask)
@@ -92,6 +128,7 @@ export function useBench(id: string) {
     fitWidth,
     wrong,
     worked,
+    begun: makeUnmade,
     focused: (r) => blocks.focused(r, worked.value),
   })
   const { number, foldedTo, fold } = shown

@@ -1,6 +1,7 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import {
   api,
+  ApiError,
   type Answers,
   type HouseStyle,
   type PageView,
@@ -13,6 +14,10 @@ import {
 import { randomId } from '@/shell/randomId'
 
 const SLOW_MILLISECONDS = 500
+/** The status of a request that reached no server. */
+const OFFLINE = 0
+const LOST_SESSION = 401
+const SERVER_FAULT = 500
 /** A page that takes longer is not waited for: the edit is made by itself, and its page comes after. */
 const EDIT_MILLISECONDS = 400
 
@@ -38,6 +43,8 @@ export function usePreview() {
   /** Number of the newest edit that was sent. */
   const asked = ref(0)
   let abort: AbortController | undefined
+  /** Why the newest request that failed did. */
+  let fault: Error | undefined
 
   /**
    * @param downTo the innermost level that is shown; none shows all
@@ -58,6 +65,7 @@ export function usePreview() {
    * Makes a named edit and shows what comes of it.
    *
    * @returns the definition with the edit made; none where it could not be made, which is said
+   * @throws Error if the server was not reached, which is said, too
    */
   async function change(asked: Omit<Asked, 'style'> & { change: ReportEdit }): Promise<Report | undefined> {
     const waited = new Promise<'slow'>((resolve) => setTimeout(resolve, EDIT_MILLISECONDS, 'slow'))
@@ -71,11 +79,19 @@ export function usePreview() {
       failure.value = view.problems.map((problem) => problem.message).join('; ')
       return undefined
     }
-    return first === undefined ? undefined : api.edit(asked.definition, asked.change, asked.block).catch(said)
+    if (first !== undefined) {
+      return api.edit(asked.definition, asked.change, asked.block).catch(unanswered)
+    }
+    return unanswered(fault!)
   }
 
-  function said(e: Error): undefined {
+  /** Says why no answer came; an answer that is no is one, too. */
+  function unanswered(e: Error): undefined {
     failure.value = e.message
+    const isAnswered = e instanceof ApiError && e.status !== OFFLINE && e.status < SERVER_FAULT
+    if (!isAnswered || e.status === LOST_SESSION) {
+      throw e
+    }
   }
 
   interface Asked {
@@ -116,6 +132,7 @@ export function usePreview() {
         failure.value = (e as Error).message
         stale.value = true
       }
+      fault = e as Error
       return undefined
     } finally {
       clearTimeout(slow)

@@ -15,6 +15,8 @@ export function useShownReport(bench: {
   selection: Ref<Part[]>
   fitWidth: () => void
   wrong: Ref<string>
+  /** Is told once the report is there. */
+  begun: () => void
   /** Id of the block that is worked on. */
   worked: Readonly<Ref<string | undefined>>
   /** The report with the block that is worked on first. */
@@ -44,13 +46,13 @@ export function useShownReport(bench: {
   }
 
   /** A definition with a named edit made, and shown; none where it could not be made. */
-  const edited = (definition: Report, edit: ReportEdit) =>
+  const edited = (definition: Report, edit: ReportEdit, block = bench.worked.value) =>
     change({
       definition,
       answers: answers.value,
       page: number.value,
       change: edit,
-      block: bench.worked.value,
+      block,
       downTo: foldedTo.value,
     })
 
@@ -65,6 +67,7 @@ export function useShownReport(bench: {
       document.title = `${definition.title} · Grammatus`
       await show(definition, answers.value, 1)
       bench.fitWidth()
+      bench.begun()
     } catch (e) {
       bench.wrong.value = (e as Error).message
     }

@@ -30,6 +30,7 @@ export const bench = {
   notEditable: 'Comes with the product: save your changes as a copy',
   saved: (revision: number) => `Saved as revision ${revision}`,
   copied: (title: string) => `Saved as “${title}”`,
+  unmade: (edit: string) => `Not done yet: ${edit}. It is done as soon as the server answers.`,
   nothingCopied: 'The clipboard holds no columns. Select some on a bench and copy them first.',
   copyTitle: 'Title of the copy',
   conflictTitle: 'Somebody saved before you',

@@ -137,7 +137,8 @@ final class FilterEdits {
     private static ReportFilter with(ReportFilter group, ReportFilter part) {
         return switch (group) {
             case ReportFilter.Several several -> several.of(Parts.appended(several.filters(), List.of(part)));
-            case RelatedFilter related when part instanceof RelatedFilter ->
+            case RelatedFilter related
+            when part instanceof RelatedFilter ->
                 EditScope.refused("rows of a dataset are looked for of the report's own rows alone");
             case RelatedFilter related ->
                 related.withFilters(Optional.of(Parts.appended(related.filters().orElse(List.of()), List.of(part))));
@@ -166,9 +167,9 @@ final class FilterEdits {
                                 ids.free("f-any"), FilterKind.ANY, List.of(), Optional.empty(), Optional.empty()),
                         within);
             case EXPRESSION ->
-                appended(
-                        filters,
-                        new ReportFilter.Typed(ids.free("f-expression"), ALL_ROWS, Optional.empty(), Optional.empty()));
+                placed(
+                        new ReportFilter.Typed(ids.free("f-expression"), ALL_ROWS, Optional.empty(), Optional.empty()),
+                        within);
             case TOP -> {
                 String field = usual(dataset, one -> one.role() == Dataset.Role.ADDITIVE)
                         .or(() -> usual(dataset, one -> one.type().isNumber()))

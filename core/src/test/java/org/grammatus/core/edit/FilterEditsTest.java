@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.definition.FilterKind;
+import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.junit.jupiter.api.Test;
@@ -93,6 +94,34 @@ class FilterEditsTest {
         Report some = Edited.sample(
                 "{'edit': 'reach-with-filter', 'filter': 'f-period', 'reach': 'blocks', 'blocks': ['main']}");
         assertThat(some.filters().getFirst().blocks()).isEqualTo(Optional.of(List.of("main")));
+    }
+
+    @Test
+    void aPartGoesIntoTheGroupThatIsNamed() {
+        Report grouped = Edited.sample(
+                CATEGORY,
+                "{'edit': 'group-filter', 'filter': 'f-category', 'of': 'any'}",
+                "{'edit': 'make-filter', 'kind': 'expression', 'within': 'f-any'}",
+                "{'edit': 'make-filter', 'kind': 'any', 'within': 'f-any'}",
+                "{'edit': 'add-filter', 'field': 'ordered_at', 'prompt': 'period', 'within': 'f-any-2'}");
+        assertThat(ids(grouped.filters()))
+                .containsExactly("f-period", "f-any", "f-category", "f-expression", "f-any-2", "f-ordered-at");
+        assertThat(grouped.filters()).hasSize(2);
+        assertThatThrownBy(() -> Edited.sample("{'edit': 'add-filter', 'field': 'net', 'prompt': 'period'}"))
+                .hasMessageContaining("no value of \"Net\"");
+    }
+
+    @Test
+    void whatRowsOfADatasetMeetIsAPartOfTheLookForThem() {
+        Report related = Edited.sample(
+                "{'edit': 'make-filter', 'kind': 'has'}",
+                "{'edit': 'make-filter', 'kind': 'expression', 'within': 'f-has'}");
+        assertThat(related.filters().getLast())
+                .isInstanceOfSatisfying(
+                        RelatedFilter.class,
+                        one -> assertThat(one.filters().orElseThrow()).hasSize(1));
+        assertThatThrownBy(() -> Edited.by(related, "{'edit': 'make-filter', 'kind': 'has', 'within': 'f-has'}"))
+                .hasMessageContaining("own rows");
     }
 
     @Test
