@@ -16,7 +16,8 @@ import { randomId } from '@/shell/randomId'
 const SLOW_MILLISECONDS = 500
 /** The status of a request that reached no server. */
 const OFFLINE = 0
-const LOST_SESSION = 401
+/** Without a session, or without the token that went with it. */
+const LOST_SESSION = [401, 403]
 const SERVER_FAULT = 500
 /** A page that takes longer is not waited for: the edit is made by itself, and its page comes after. */
 const EDIT_MILLISECONDS = 400
@@ -89,7 +90,7 @@ export function usePreview() {
   function unanswered(e: Error): undefined {
     failure.value = e.message
     const isAnswered = e instanceof ApiError && e.status !== OFFLINE && e.status < SERVER_FAULT
-    if (!isAnswered || e.status === LOST_SESSION) {
+    if (!isAnswered || LOST_SESSION.includes(e.status)) {
       throw e
     }
   }
