@@ -1,5 +1,6 @@
 package org.grammatus.server.command;
 
+import java.io.PrintWriter;
 import java.util.stream.Collectors;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -17,6 +18,7 @@ import picocli.CommandLine.Command;
             DemoCommand.class,
             ServeCommand.class,
             RenderCommand.class,
+            EditCommand.class,
             AccountCommand.class,
             TryFaceCommand.class
         })
@@ -30,9 +32,17 @@ public final class GrammatusCommand implements Runnable {
 
     /** Runs a command line and returns its exit status, or {@link #SERVING}. */
     public static int execute(String... args) {
+        return commandLine().execute(args);
+    }
+
+    /** Runs a command line that writes elsewhere than to the console. */
+    static int execute(PrintWriter out, PrintWriter errors, String... args) {
+        return commandLine().setOut(out).setErr(errors).execute(args);
+    }
+
+    private static CommandLine commandLine() {
         return new CommandLine(new GrammatusCommand())
-                .setExecutionExceptionHandler((failure, command, parsed) -> report(failure, command))
-                .execute(args);
+                .setExecutionExceptionHandler((failure, command, parsed) -> report(failure, command));
     }
 
     @Override

@@ -6,7 +6,6 @@ import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,13 +13,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
-import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.definition.document.BuiltOn;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
@@ -28,15 +22,12 @@ import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.plan.style.HouseLook;
 import org.grammatus.core.plan.style.HouseStyles;
-import org.grammatus.core.problem.Problem;
-import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.Days;
 import org.grammatus.demo.ScenarioDatabase;
 import org.grammatus.demo.ScenarioSize;
-import org.grammatus.demo.Starters;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter.WriteProgress;
 import org.grammatus.runs.ReportFile;
@@ -51,7 +42,6 @@ import org.grammatus.sources.star.StarReader;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 
 /** Renders a report into a file, without a server. */
 @Command(
@@ -60,8 +50,8 @@ import picocli.CommandLine.Parameters;
         description = "Renders a report into a file, without a server.")
 final class RenderCommand implements Callable<Integer> {
 
-    @Parameters(paramLabel = "REPORT", description = "A definition file, or a starter report's name.")
-    private String report;
+    @CommandLine.Mixin
+    private ReportFiles files = new ReportFiles();
 
     @Option(
             names = "--answer",
@@ -87,12 +77,6 @@ final class RenderCommand implements Callable<Integer> {
 
     @Option(names = "--database", paramLabel = "FILE", description = "A SQLite database of the demo's shape.")
     private Optional<Path> database = Optional.empty();
-
-    @Option(
-            names = "--dataset",
-            paramLabel = "FILE",
-            description = "The report's dataset, instead of a starter one; repeated for those that it is built on.")
-    private List<Path> datasets = new ArrayList<>();
 
     @Option(
             names = "--business-date",
@@ -124,9 +108,9 @@ final class RenderCommand implements Callable<Integer> {
         Format chosen = Format.of(format)
                 .orElseThrow(() -> new CommandFailure("Unknown format \"" + format + "\", expected one of "
                         + String.join(", ", Format.words()) + Suggestion.inWords(format, Format.words())));
-        Checked<Report> checked = styled(definition());
+        Checked<Report> checked = styled(files.definition());
         Report definition = checked.document().orElseGet(checked::require);
-        ReportDatasets found = datasets(checked);
+        ReportDatasets found = files.datasets(checked);
         Path folder = Optional.ofNullable(output.toAbsolutePath().getParent()).orElse(output);
         if (!Files.isDirectory(folder) || Files.isDirectory(output)) {
             throw new CommandFailure("There is no folder " + folder + " to write " + output + " into");
@@ -180,62 +164,7 @@ final class RenderCommand implements Callable<Integer> {
                     "There is no file \"" + given + "\" and no house style of that name; expected one of "
                             + String.join(", ", known) + Suggestion.inWords(given, known));
         }
-        return shipped.orElseGet(() -> Definitions.readStyle(text(Path.of(given))));
-    }
-
-    private Checked<Report> definition() {
-        Optional<Report> starter = Starters.report(report);
-        if (starter.isPresent()) {
-            return Checked.sound(starter.get());
-        }
-        Path file = Path.of(report);
-        if (!Files.exists(file)) {
-            throw new CommandFailure("There is no file \"" + report + "\" and no starter report of that name; starter"
-                    + " reports: " + String.join(", ", Starters.reportIds())
-                    + Suggestion.inWords(report, Starters.reportIds()));
-        }
-        return Definitions.checkReport(text(file));
-    }
-
-    /** The report's dataset with all that it is built on, from the files that were given or the starters. */
-    private ReportDatasets datasets(Checked<Report> checked) {
-        Map<String, Dataset> given = new LinkedHashMap<>();
-        for (Path file : datasets) {
-            Dataset read = Definitions.readDataset(text(file));
-            given.put(read.id(), read);
-        }
-        String id = checked.document().map(Report::dataset).orElse("");
-        Function<String, Optional<Dataset>> find =
-                name -> Optional.ofNullable(given.get(name)).or(() -> Starters.dataset(name));
-        if (find.apply(id).isEmpty()
-                || (!given.isEmpty()
-                        && checked.document().stream()
-                                .flatMap(report -> ReportDatasets.namedBy(report).stream())
-                                .noneMatch(used -> isUsed(used, given, find)))) {
-            List<String> known = new ArrayList<>(given.keySet());
-            known.addAll(Starters.datasetIds());
-            String fault = given.isEmpty()
-                    ? "unknown dataset \"" + id + "\", expected one of " + String.join(", ", known)
-                            + Suggestion.inWords(id, known) + "; or give its definition with --dataset"
-                    : "the report stands on dataset \"" + id + "\", but --dataset gave "
-                            + given.keySet().stream()
-                                    .map(name -> "\"" + name + "\"")
-                                    .collect(Collectors.joining(", "))
-                            + Suggestion.inWords(id, given.keySet());
-            throw new ProblemException(
-                    checked.with(List.of(Problem.error("/dataset", fault))).faults());
-        }
-        Function<String, Optional<DatasetModel>> model =
-                name -> find.apply(name).map(dataset -> DatasetModel.of(BuiltOn.flattened(dataset, find)));
-        return ReportDatasets.of(
-                checked.document().orElseThrow(), model.apply(id).orElseThrow(), model);
-    }
-
-    /** Whether the report's dataset, or one that it is built on, was given. */
-    private static boolean isUsed(String id, Map<String, Dataset> given, Function<String, Optional<Dataset>> find) {
-        return given.containsKey(id)
-                || find.apply(id).flatMap(Dataset::builtOn).orElse(List.of()).stream()
-                        .anyMatch(given::containsKey);
+        return shipped.orElseGet(() -> Definitions.readStyle(ReportFiles.text(Path.of(given))));
     }
 
     private static LocalDate day(String text) {
@@ -252,17 +181,6 @@ final class RenderCommand implements Callable<Integer> {
         @Override
         public Iterator<String> iterator() {
             return Format.words().iterator();
-        }
-    }
-
-    private static String text(Path file) {
-        try {
-            if (Files.size(file) > Definitions.MOST_CHARACTERS) {
-                throw new CommandFailure(file + " is larger than a definition may be");
-            }
-            return Files.readString(file);
-        } catch (IOException e) {
-            throw new CommandFailure(file + " could not be read: it is missing, locked, or no text in UTF-8");
         }
     }
 
