@@ -47,8 +47,8 @@ export function useScreenCommands(screen: {
   return benchCommands({
     selection,
     looks,
-    undo: () => (said.value = text.undo(history.undo())),
-    redo: () => (said.value = text.redo(history.redo())),
+    undo: () => history.whenSettled(() => (said.value = text.undo(history.undo()))),
+    redo: () => history.whenSettled(() => (said.value = text.redo(history.redo()))),
     canUndo: () => history.undoName.value !== undefined,
     canRedo: () => history.redoName.value !== undefined,
     save: () => void saving.save(),

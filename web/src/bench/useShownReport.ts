@@ -1,4 +1,5 @@
 import { onMounted, provide, ref, watch, type Ref } from 'vue'
+import { block } from './edits/report'
 import { partName, type Part } from './parts'
 import type { useEditing } from './saving/useEditing'
 import type { useHistory } from './saving/useHistory'
@@ -57,7 +58,10 @@ export function useShownReport(bench: {
     })
 
   /** What can be done next is about the block that is worked on. */
-  watch(bench.worked, () => report.value && void again())
+  watch(
+    () => report.value && block(bench.focused(report.value)).id,
+    (now, before) => now && before && report.value === seen.value && void again(),
+  )
 
   onMounted(async () => {
     try {

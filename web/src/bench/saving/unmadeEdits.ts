@@ -12,15 +12,15 @@ export interface UnmadeEdit {
 }
 
 /**
- * The edits of a report that are not made yet. They are kept in this browser until an answer comes, so that a lost session, a stopped
- * server or a lost connection loses none.
+ * The edits of a report that are not made yet. They are kept in this tab until an answer comes, so that a lost session, a stopped server or
+ * a lost connection loses none; another tab knows nothing of them, and makes none of them twice.
  */
 export function unmadeEdits(report: string) {
   const key = `grammatus.edits.${report}`
 
   function all(): UnmadeEdit[] {
     try {
-      return JSON.parse(localStorage.getItem(key) ?? '[]')
+      return JSON.parse(sessionStorage.getItem(key) ?? '[]')
     } catch {
       return []
     }
@@ -29,9 +29,9 @@ export function unmadeEdits(report: string) {
   function store(edits: UnmadeEdit[]) {
     try {
       if (edits.length) {
-        localStorage.setItem(key, JSON.stringify(edits))
+        sessionStorage.setItem(key, JSON.stringify(edits))
       } else {
-        localStorage.removeItem(key)
+        sessionStorage.removeItem(key)
       }
     } catch {
       // A full store: the edit is asked for again by hand where it is lost.

@@ -32,11 +32,14 @@ export function useHistory() {
   const queue: Asked[] = []
   /** The changes made here since the one that is waited for was asked for; none where none is. */
   let meanwhile: { name: string; change: Change; key?: string }[] | undefined
+  /** How often a report was begun: what was asked for of the one before is nothing to the next. */
+  let begun = 0
   /** Whether a change is waited for. */
   const isBusy = ref(false)
   let idle: (() => void)[] = []
 
   function begin(definition: Report) {
+    begun++
     queue.splice(0).forEach((one) => one.done(false))
     report.value = definition
     done.value = []
@@ -101,18 +104,18 @@ export function useHistory() {
   async function make({ name, made, key }: Asked): Promise<boolean> {
     const before = report.value!
     const steps = done.value
+    const own = begun
     meanwhile = []
     const after = await made(before).catch(() => undefined)
-    const own = meanwhile
+    const here = meanwhile
     meanwhile = undefined
-    // A report that was loaded anew meanwhile is another one.
-    if (!after || (own.length === 0 && report.value !== before)) {
+    if (!after || own !== begun) {
       return false
     }
     report.value = before
     done.value = steps
     record(name, after, key)
-    own.forEach((one) => record(one.name, one.change(report.value!), one.key))
+    here.forEach((one) => record(one.name, one.change(report.value!), one.key))
     return true
   }
 

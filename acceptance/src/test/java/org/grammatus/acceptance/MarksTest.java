@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -77,39 +76,6 @@ class MarksTest {
     }
 
     /** Adds every rule that a button offers, one after the other. */
-    private static void addAll(Bench bench, Runnable select, String button, int atLeast) {
-        select.run();
-        Bench.button(bench.page(), button).click();
-        Locator offered = bench.page().getByRole(AriaRole.MENUITEM);
-        assertThat(offered.first()).isVisible();
-        List<String> rules = offered.allTextContents();
-        assertThat(rules).hasSizeGreaterThanOrEqualTo(atLeast);
-        bench.page().keyboard().press("Escape");
-        for (String rule : rules) {
-            select.run();
-            bench.pickFrom(Bench.button(bench.page(), button), rule);
-            assertThat(bench.page().getByRole(AriaRole.ALERT)).hasCount(0);
-        }
-    }
-
-    @Test
-    void everyRuleThatIsReadyForAColumnHoldsInsideSeveralLevels() {
-        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/expected-deliveries"));
-        addAll(bench, () -> bench.heading("Open value").click(), "Mark rows by it", 12);
-    }
-
-    @Test
-    void soDoesEveryRuleForAFigureOfGroups() {
-        Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/sales-by-fiscal-year"));
-        Locator figure = bench.page().locator(".paper [data-role=ROW] [data-id='t-net']");
-        addAll(bench, () -> figure.first().click(), "Mark groups by it", 6);
-        // The three largest orders of the first apiary are its first three.
-        assertThat(bench.page()
-                        .locator(".paper [data-role=ROW] [data-id^='h-']")
-                        .first())
-                .isVisible();
-    }
-
     @Test
     void whatARuleMarksIsCountedInAColumnAtEveryGroup() {
         Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/expected-deliveries"));

@@ -29,7 +29,6 @@ import org.grammatus.core.edit.rule.BuiltRule;
 import org.grammatus.core.edit.rule.CountableRule;
 import org.grammatus.core.edit.rule.ReadyRules;
 import org.grammatus.core.edit.rule.RuleChoices;
-import org.grammatus.core.expression.FilteredAggregate;
 
 /**
  * What can be done next with the block that is worked on, whatever is wrong with it at present.
@@ -62,8 +61,11 @@ public record EditOffers(
             List<RuleChoices.Choice> than,
             boolean countable) {}
 
-    /** @param part id of the total or key figure */
-    public record Filtered(String part, FilteredAggregate total) {}
+    /**
+     * @param part id of the total or key figure
+     * @param aggregate it without the condition on its rows
+     */
+    public record Filtered(String part, String aggregate, Optional<String> where) {}
 
     /** @param column its id */
     public record Column(String column, List<Proposals.Total> totals) {}
@@ -122,10 +124,9 @@ public record EditOffers(
             case TextBlock text -> Map.of();
         };
         return values.entrySet().stream()
-                .flatMap(each ->
-                        FilteredTotals.of(each.getValue(), dataset)
-                                .map(total -> new Filtered(each.getKey(), total))
-                                .stream())
+                .flatMap(each -> FilteredTotals.of(each.getValue(), dataset)
+                        .map(total -> new Filtered(each.getKey(), total.aggregate(), total.where()))
+                        .stream())
                 .toList();
     }
 

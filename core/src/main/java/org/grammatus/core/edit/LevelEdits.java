@@ -1,9 +1,10 @@
 package org.grammatus.core.edit;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.stream.Stream;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.GroupMeasure;
@@ -31,6 +32,7 @@ import org.grammatus.core.edit.part.PartIds;
 import org.grammatus.core.edit.part.Parts;
 import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.edit.part.TableColumns;
+import org.grammatus.core.edit.part.TotalPositions;
 import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.expression.AggregateText;
 import org.grammatus.core.expression.References;
@@ -102,11 +104,11 @@ final class LevelEdits {
                 .header(Header.HEADING)
                 .footer(Footer.TOTALS)
                 .build();
+        // Of two totals under one column the first is printed there.
+        Set<String> taken = new HashSet<>();
         List<ReportTotal> totals = table.totals().stream()
-                .map(total -> total.cells().stream().anyMatch(cell -> cell.at().equals(ReportCell.REPORT))
-                        ? total.withCells(
-                                Stream.concat(total.cells().stream(), Stream.of(new ReportCell(id, Place.FOOTER)))
-                                        .toList())
+                .map(total -> TotalPositions.of(total, ReportCell.REPORT).isPresent() && taken.add(total.column())
+                        ? total.withCells(Parts.appended(total.cells(), List.of(new ReportCell(id, Place.FOOTER))))
                         : total)
                 .toList();
         TableBlock grown = table.withLevels(Parts.inserted(table.levels(), at, List.of(level)))
@@ -195,20 +197,21 @@ final class LevelEdits {
     private static TableBlock removed(TableBlock table, String id) {
         EditScope.part(table.levels(), ReportLevel::id, id);
         List<ReportLevel> left = Parts.without(table.levels(), ReportLevel::id, id);
-        TableBlock rest = TableColumns.without(table, List.of(LevelForm.labelColumn(id), LevelForm.columnOfLevel(id)))
-                .withLevels(left);
-        rest = rest.withColumns(rest.columns().stream()
+        TableBlock unnamed =
+                TableColumns.without(table, List.of(LevelForm.labelColumn(id), LevelForm.columnOfLevel(id)));
+        TableBlock rest = unnamed.withLevels(left)
+                .withColumns(unnamed.columns().stream()
                         .map(column -> column.withOnce(column.once().filter(at -> !at.equals(id)))
                                 .withScale(column.scale().map(scale -> ofReport(scale, id))))
                         .toList())
                 // What marks its groups has nothing left to mark.
-                .withHighlights(rest.highlights().stream()
+                .withHighlights(unnamed.highlights().stream()
                         .filter(rule -> rule.reach()
                                 .flatMap(ReportHighlight.Place::level)
                                 .filter(id::equals)
                                 .isEmpty())
                         .toList())
-                .withTotals(rest.totals().stream()
+                .withTotals(unnamed.totals().stream()
                         .map(total -> total.withCells(total.cells().stream()
                                 .filter(cell -> !cell.at().equals(id))
                                 .toList()))

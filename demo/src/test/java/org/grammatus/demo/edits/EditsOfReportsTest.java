@@ -22,10 +22,13 @@ import org.grammatus.core.definition.document.DocumentPatch;
 import org.grammatus.core.definition.edit.BlockEdit;
 import org.grammatus.core.definition.edit.EditCatalogue;
 import org.grammatus.core.definition.edit.FieldNameEdit;
+import org.grammatus.core.definition.edit.HighlightEdit;
 import org.grammatus.core.definition.edit.PromptEdit;
 import org.grammatus.core.definition.edit.ReportEdit;
+import org.grammatus.core.edit.EditOffers;
 import org.grammatus.core.edit.Edits;
 import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.rule.ReadyRules;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -38,9 +41,9 @@ import org.junit.jupiter.api.Test;
 /** Sequences of named edits: whatever they are made to, the report can be planned, and each can be taken back. */
 class EditsOfReportsTest {
 
-    private static final int SEEDS = 4;
-    private static final int STEPS = 40;
-    private static final int GENERATED = 20;
+    private static final int SEEDS = 2;
+    private static final int STEPS = 50;
+    private static final int GENERATED = 8;
     private static final LocalDate TODAY = LocalDate.parse("2026-08-31");
 
     private static final Map<String, DatasetModel> DATASETS = Starters.datasetIds().stream()
@@ -75,6 +78,31 @@ class EditsOfReportsTest {
             }
         });
         assertThat(faults).isEmpty();
+    }
+
+    /** Of every column, total and key figure of every starter. */
+    @Test
+    void everyRuleThatIsReadyCanBePlanned() {
+        int rules = 0;
+        for (String id : Starters.reportIds()) {
+            Report starter = Starters.report(id).orElseThrow();
+            for (ReportBlock block : starter.blocks()) {
+                EditScope scope = new EditScope(Optional.of(block.id()), datasets(starter), TODAY);
+                for (EditOffers.Ready ready : EditOffers.of(starter, scope).ready()) {
+                    for (ReadyRules.Offer offer : ready.rules()) {
+                        Report marked = Edits.apply(
+                                starter,
+                                new HighlightEdit.AddReadyHighlight(ready.part(), offer.rule(), "Mark", offer.prompt()),
+                                scope);
+                        assertThat(faultsOf(marked))
+                                .as(id + " " + ready.part() + " " + offer)
+                                .isEmpty();
+                        rules++;
+                    }
+                }
+            }
+        }
+        assertThat(rules).isGreaterThan(400);
     }
 
     private void sequence(Report first, int seed) {

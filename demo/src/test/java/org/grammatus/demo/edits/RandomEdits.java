@@ -2,6 +2,7 @@ package org.grammatus.demo.edits;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -39,6 +40,7 @@ final class RandomEdits {
     private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
     private final Random random;
+    private final List<EditKind> left = new ArrayList<>();
 
     RandomEdits(Random random) {
         this.random = random;
@@ -53,7 +55,7 @@ final class RandomEdits {
     }
 
     ReportEdit edit(Report report, EditScope scope) {
-        EditKind kind = one(EditCatalogue.all());
+        EditKind kind = next();
         ObjectNode edit = JSON.objectNode().put(EditCatalogue.NAME, kind.name());
         for (Property property : kind.properties()) {
             if (property.required() || random.nextBoolean()) {
@@ -66,6 +68,15 @@ final class RandomEdits {
             }
         }
         return Definitions.readEdit(edit.toString());
+    }
+
+    /** Every kind in its turn, shuffled anew each time. */
+    private EditKind next() {
+        if (left.isEmpty()) {
+            left.addAll(EditCatalogue.all());
+            Collections.shuffle(left, random);
+        }
+        return left.removeLast();
     }
 
     private <T> T one(List<T> list) {

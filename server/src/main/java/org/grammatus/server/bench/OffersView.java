@@ -21,7 +21,7 @@ import org.grammatus.core.value.Kind;
 record OffersView(
         List<Ready> ready,
         List<Rule> rules,
-        List<Filtered> totals,
+        List<EditOffers.Filtered> totals,
         List<EditOffers.Column> columns,
         List<EditOffers.Measure> measures) {
 
@@ -52,12 +52,6 @@ record OffersView(
     /** @param typed the value that it is compared with, as people write it */
     record Built(String value, String operator, Optional<String> than, Optional<String> typed) {}
 
-    /**
-     * @param part id of the total or key figure
-     * @param where the condition on its rows
-     */
-    record Filtered(String part, String aggregate, Optional<String> where) {}
-
     static OffersView of(EditOffers offers) {
         return new OffersView(
                 offers.ready().stream()
@@ -66,12 +60,7 @@ record OffersView(
                                 ready.rules().stream().map(OffersView::ready).toList()))
                         .toList(),
                 offers.highlights().stream().map(OffersView::rule).toList(),
-                offers.totals().stream()
-                        .map(each -> new Filtered(
-                                each.part(),
-                                each.total().aggregate(),
-                                each.total().where()))
-                        .toList(),
+                offers.totals(),
                 offers.columns(),
                 offers.measures());
     }

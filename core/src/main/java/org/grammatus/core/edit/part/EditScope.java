@@ -48,6 +48,7 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
                 : refused("this edit is of key figures, and \"" + worked(report).id() + "\" has none");
     }
 
+    /** A report with the block of the same id in another form. */
     public static Report replaced(Report report, ReportBlock changed) {
         return report.withBlocks(Parts.changed(report.blocks(), ReportBlock::id, changed.id(), before -> changed));
     }
@@ -64,6 +65,7 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
         return field(dataset(report), id);
     }
 
+    /** A field, calculated field or measure of a dataset. */
     public static Proposals.Subject field(DatasetModel dataset, String id) {
         if (dataset.field(id) == null && dataset.named(id) == null) {
             return refused("the dataset has no field \"" + id + "\"");
@@ -83,6 +85,11 @@ public record EditScope(Optional<String> block, ReportDatasets datasets, LocalDa
                 .orElseThrow(() -> problem("there is no part \"" + wanted + "\" that the edit could be made to"));
     }
 
+    /**
+     * Refuses an edit.
+     *
+     * @throws ProblemException always, with why
+     */
     public static <T> T refused(String message) {
         throw problem(message);
     }

@@ -10,6 +10,7 @@ public final class FilteredTotals {
 
     private FilteredTotals() {}
 
+    /** A total in its two parts; none where its aggregates take different rows, or it has none. */
     public static Optional<FilteredAggregate> of(String total, DatasetModel dataset) {
         return FilteredAggregate.of(dataset.measures().stream()
                 .filter(measure -> References.to(measure.id()).equals(total.strip()))

@@ -13,6 +13,7 @@ public final class PartIds {
 
     private final Set<String> taken = new HashSet<>();
 
+    /** The ids that a report leaves free. */
     public PartIds(Report report) {
         report.mapped(new DefinitionMapping() {
             @Override

@@ -15,11 +15,13 @@ public final class PartNames {
 
     private final DatasetModel dataset;
 
+    /** The names in a block over a dataset. */
     public PartNames(Report report, ReportBlock block, DatasetModel dataset) {
         this.dataset = dataset.printedAs(report.fields().orElse(List.of()))
                 .printedAs(block.fields().orElse(List.of()));
     }
 
+    /** What a column is called. */
     public String of(TableBlock table, ReportColumn column) {
         return column.label()
                 .filter(label -> !label.isEmpty())
@@ -28,6 +30,7 @@ public final class PartNames {
                 .orElse(column.id());
     }
 
+    /** What a key figure is called. */
     public String of(ReportFigure figure) {
         return figure.label()
                 .or(() -> PrintedFields.fieldIn(figure.value()).flatMap(this::label))

@@ -12,22 +12,26 @@ public final class Parts {
 
     private Parts() {}
 
+    /** A list with the part of an id put into other words. */
     public static <T> List<T> changed(List<T> parts, Function<T, String> id, String wanted, UnaryOperator<T> change) {
         return parts.stream()
                 .map(part -> id.apply(part).equals(wanted) ? change.apply(part) : part)
                 .toList();
     }
 
+    /** A list without the part of an id. */
     public static <T> List<T> without(List<T> parts, Function<T, String> id, String unwanted) {
         return parts.stream().filter(part -> !id.apply(part).equals(unwanted)).toList();
     }
 
+    /** A list with parts more from an index on. */
     public static <T> List<T> inserted(List<T> parts, int at, List<T> added) {
         List<T> all = new ArrayList<>(parts);
         all.addAll(at, added);
         return List.copyOf(all);
     }
 
+    /** A list with parts more at its end. */
     public static <T> List<T> appended(List<T> parts, List<T> added) {
         return inserted(parts, parts.size(), added);
     }
@@ -44,6 +48,7 @@ public final class Parts {
                 .orElse(parts.size());
     }
 
+    /** Where the part of an id stands; none where there is none. */
     public static <T> Optional<Integer> index(List<T> parts, Function<T, String> id, String wanted) {
         return IntStream.range(0, parts.size())
                 .filter(i -> id.apply(parts.get(i)).equals(wanted))

@@ -16,6 +16,7 @@ public final class TotalPositions {
 
     private TotalPositions() {}
 
+    /** The usual position of a total at a level: beside a line's name, else below the group. */
     public static Place usual(TableBlock table, String at) {
         return table.levels().stream().anyMatch(level -> level.id().equals(at) && level.header() == Header.LINE)
                 ? Place.HEADER
@@ -29,6 +30,7 @@ public final class TotalPositions {
                 .toList();
     }
 
+    /** Where a total is printed at a level; none where it is not. */
     public static Optional<Place> of(ReportTotal total, String at) {
         return total.cells().stream()
                 .filter(cell -> cell.at().equals(at))

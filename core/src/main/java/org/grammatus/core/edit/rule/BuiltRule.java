@@ -112,6 +112,7 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
         return NUMBER.matcher(than).matches() ? Optional.of(than.replace("- ", "-")) : Optional.empty();
     }
 
+    /** Whether an operator compares with nothing: {@code IS NULL} and {@code IS NOT NULL}. */
     public static boolean comparesNothing(String operator) {
         return operator.equals(IS_NULL) || operator.equals(IS_NOT_NULL);
     }

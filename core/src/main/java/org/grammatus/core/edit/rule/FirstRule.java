@@ -26,6 +26,11 @@ public final class FirstRule {
     /** @param reach what it marks; rows unless given */
     public record Condition(String when, Optional<ReportHighlight.Place> reach) {}
 
+    /**
+     * A condition to begin with.
+     *
+     * @param about id of what is in hand
+     */
     public static Condition of(ReportBlock block, Optional<String> about, DatasetModel dataset) {
         return switch (block) {
             case FiguresBlock figures ->

@@ -204,6 +204,7 @@ public final class ReadyRules {
         reaching(ofFigure(figure.id()));
     }
 
+    /** The reach of a rule that marks a key figure. */
     public static ReportHighlight.Place ofFigure(String figure) {
         return new ReportHighlight.Place(Reach.FIGURE, Optional.empty(), Optional.empty(), Optional.of(figure));
     }

@@ -64,6 +64,7 @@ public final class RuleChoices {
     /** Expressions as they are printed, whatever their author's spelling; many rules choose from the same. */
     private final Map<String, String> printed;
 
+    /** What a rule of a block can be about. */
     public RuleChoices(Report report, ReportBlock block, ReportHighlight rule, DatasetModel dataset) {
         this(report, block, rule, dataset, new HashMap<>());
     }
@@ -209,14 +210,17 @@ public final class RuleChoices {
         };
     }
 
+    /** Whether values of a kind are numbers. */
     public static boolean isNumber(Kind kind) {
         return kind == Kind.INTEGER || kind == Kind.DECIMAL;
     }
 
+    /** Whether values of a kind are days or moments. */
     public static boolean isTime(Kind kind) {
         return kind == Kind.DATE || kind == Kind.TIMESTAMP;
     }
 
+    /** Whether values of two kinds can be compared. */
     public static boolean alike(Kind a, Kind b) {
         return a == b || (isNumber(a) && isNumber(b)) || (isTime(a) && isTime(b));
     }
