@@ -68,6 +68,22 @@ export type StyleRevision = components['schemas']['StyleRevision']
 export type WholeStyle = components['schemas']['PrintStyle']
 export type MarkStyle = components['schemas']['MarkStyle']
 export type Answers = Record<string, string>
+
+/** A definition to be seen. */
+export interface PreviewAsked {
+  definition: Report
+  answers: Answers
+  page: number
+  /** A named edit to be made to it first. */
+  change?: ReportEdit
+  /** Id of the block that is worked on. */
+  block?: string
+  /** Id of the innermost level that is shown; none shows all. */
+  downTo?: string
+  /** A house style that is being changed; the report's own unless given. */
+  style?: HouseStyle
+}
+
 export type { HouseStyle, MarkLook, StyleParts }
 export type * from './report'
 
@@ -344,16 +360,7 @@ export const api = {
     (await send('PUT', '/api/calendar', calendar)).json() as Promise<CalendarView>,
   preview: async (
     session: string,
-    body: {
-      edit: number
-      definition: Report
-      answers: Answers
-      page: number
-      change?: ReportEdit
-      block?: string
-      downTo?: string
-      style?: HouseStyle
-    },
+    body: PreviewAsked & { edit: number },
     signal: AbortSignal,
   ): Promise<PreviewView> => {
     const answer = await send(

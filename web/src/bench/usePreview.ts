@@ -5,6 +5,7 @@ import {
   type Answers,
   type HouseStyle,
   type PageView,
+  type PreviewAsked,
   type PreviewView,
   type Offers,
   type ProblemView,
@@ -68,7 +69,7 @@ export function usePreview() {
    * @returns the definition with the edit made; none where it could not be made, which is said
    * @throws Error if the server was not reached, which is said, too
    */
-  async function change(asked: Omit<Asked, 'style'> & { change: ReportEdit }): Promise<Report | undefined> {
+  async function change(asked: PreviewAsked & { change: ReportEdit }): Promise<Report | undefined> {
     const waited = new Promise<'slow'>((resolve) => setTimeout(resolve, EDIT_MILLISECONDS, 'slow'))
     const shown = request(asked)
     const first = await Promise.race([shown, waited])
@@ -95,18 +96,8 @@ export function usePreview() {
     }
   }
 
-  interface Asked {
-    definition: Report
-    answers: Answers
-    page: number
-    change?: ReportEdit
-    block?: string
-    downTo?: string
-    style?: HouseStyle
-  }
-
   /** Asks for a page; of none that came, the answer is nothing. */
-  async function request(body: Asked): Promise<PreviewView | undefined> {
+  async function request(body: PreviewAsked): Promise<PreviewView | undefined> {
     const mine = ++asked.value
     abort?.abort()
     abort = new AbortController()
