@@ -1,11 +1,7 @@
 package org.grammatus.runs;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import org.grammatus.export.ReportWriter;
 import org.grammatus.export.ReportWriter.WriteProgress;
 
@@ -21,15 +17,6 @@ public final class ReportFile {
      */
     public static void write(RunResult result, ReportWriter writer, Path file, WriteProgress progress)
             throws IOException {
-        Path target = file.toAbsolutePath();
-        Path part = Files.createTempFile(target.getParent(), ".grammatus", ".part");
-        try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-                writer.write(result, out, progress);
-            }
-            Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(part);
-        }
+        WholeFile.write(file, out -> writer.write(result, out, progress));
     }
 }

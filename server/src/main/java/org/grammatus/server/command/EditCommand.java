@@ -1,9 +1,8 @@
 package org.grammatus.server.command;
 
 import java.io.IOException;
-import java.nio.file.Files;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -21,6 +20,7 @@ import org.grammatus.core.definition.edit.EditCatalogue.Property;
 import org.grammatus.core.edit.Edits;
 import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.prompt.RunContext;
+import org.grammatus.runs.WholeFile;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -142,10 +142,7 @@ final class EditCommand implements Callable<Integer> {
     /** The file is replaced once the new one is whole. */
     private static void write(Path file, String text) {
         try {
-            Path folder = file.toAbsolutePath().getParent();
-            Path whole = Files.createTempFile(folder, "edit", ".json");
-            Files.writeString(whole, text);
-            Files.move(whole, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            WholeFile.write(file, out -> out.write(text.getBytes(StandardCharsets.UTF_8)));
         } catch (IOException e) {
             throw new CommandFailure("The file " + file + " could not be written: " + e.getMessage()
                     + ". Nothing was left there half-written");
