@@ -96,7 +96,7 @@ public final class Proposals {
                 .map(id -> Subject.of(id, dataset))
                 .filter(weight -> usual(weight).isPresent())
                 .map(weight -> new Total(
-                        "Average, weighted by " + weight.label(),
+                        "Average weighted by " + weight.label(),
                         weightedBy(x, References.to(weight.id())),
                         Optional.empty()))
                 .toList();

@@ -20,7 +20,6 @@ import org.grammatus.core.definition.edit.FilterEdit;
 import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.edit.part.PartIds;
 import org.grammatus.core.edit.part.Parts;
-import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.plan.planner.BuiltForm;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.FilterText;
@@ -115,7 +114,7 @@ final class FilterEdits {
                 ? scope.datasets()
                         .of(choice)
                         .flatMap(dataset -> choice.field().flatMap(dataset::typeOf))
-                        .map(offered -> RuleChoices.alike(offered.kind(), kind))
+                        .map(offered -> offered.kind().isComparableWith(kind))
                         .orElse(kind == Kind.TEXT)
                 : PromptTypes.of(kind).contains(prompt.type());
     }
@@ -173,8 +172,7 @@ final class FilterEdits {
             case TOP -> {
                 String field = usual(dataset, one -> one.role() == Dataset.Role.ADDITIVE)
                         .or(() -> usual(dataset, one -> one.type().isNumber()))
-                        .or(() -> usual(
-                                dataset, one -> RuleChoices.isTime(one.type().kind())))
+                        .or(() -> usual(dataset, one -> one.type().isTime()))
                         .orElseGet(
                                 () -> EditScope.refused("there is no number and no date that rows could be ranked by"));
                 ReportFilter top = new ReportFilter.Top(
@@ -274,7 +272,7 @@ final class FilterEdits {
     private void requireAlike(ReportFilter filter, Proposals.Subject there) {
         FilterParts.field(filter)
                 .flatMap(scope.datasets().main()::typeOf)
-                .filter(own -> !RuleChoices.alike(own.kind(), there.type().kind()))
+                .filter(own -> !own.kind().isComparableWith(there.type().kind()))
                 .ifPresent(own -> EditScope.refused(
                         "\"" + there.label() + "\" is of another kind than what the filter compares"));
     }

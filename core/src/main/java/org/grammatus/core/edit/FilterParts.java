@@ -5,8 +5,12 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.RelatedFilter;
+import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportFilter;
+import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.TextBlock;
 
 /** What every kind of filter has, changed; and lists of filters with one of them changed, wherever it stands. */
 final class FilterParts {
@@ -54,6 +58,15 @@ final class FilterParts {
             case ReportFilter.Condition f -> f.withAlso(also);
             case ReportFilter.Top f -> f.withAlso(also);
             default -> filter;
+        };
+    }
+
+    /** A block with other filters of its own. */
+    static ReportBlock withFilters(ReportBlock block, Optional<List<ReportFilter>> filters) {
+        return switch (block) {
+            case TableBlock table -> table.withFilters(filters);
+            case FiguresBlock figures -> figures.withFilters(filters);
+            case TextBlock text -> text.withFilters(filters);
         };
     }
 

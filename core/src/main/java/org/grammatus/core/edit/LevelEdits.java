@@ -33,7 +33,6 @@ import org.grammatus.core.edit.part.Parts;
 import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.edit.part.TableColumns;
 import org.grammatus.core.edit.part.TotalPositions;
-import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.expression.AggregateText;
 import org.grammatus.core.expression.References;
 
@@ -156,7 +155,8 @@ final class LevelEdits {
     private static TableBlock limited(TableBlock table, String level, Report report, EditScope scope) {
         String by = EditOffers.of(report, scope).measures().stream()
                 .map(EditOffers.Measure::value)
-                .filter(value -> RuleChoices.isNumber(PrintedFields.kindOfTotal(value, scope.dataset(report))))
+                .filter(value ->
+                        PrintedFields.kindOfTotal(value, scope.dataset(report)).isNumber())
                 .findFirst()
                 .orElse("COUNT(*)");
         GroupFilter condition = new GroupFilter(

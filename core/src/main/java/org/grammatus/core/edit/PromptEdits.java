@@ -281,18 +281,8 @@ final class PromptEdits {
                         : Optional.empty();
         return report.withFilters(FilterParts.each(report.filters(), where))
                 .withBlocks(report.blocks().stream()
-                        .map(block -> ofBlock(block, where))
+                        .map(block -> FilterParts.withFilters(
+                                block, block.filters().map(own -> FilterParts.each(own, where))))
                         .toList());
-    }
-
-    private static ReportBlock ofBlock(ReportBlock block, Function<ReportFilter, Optional<List<ReportFilter>>> where) {
-        Optional<List<ReportFilter>> filters = block.filters().map(own -> FilterParts.each(own, where));
-        return filters.equals(block.filters())
-                ? block
-                : switch (block) {
-                    case TableBlock table -> table.withFilters(filters);
-                    case FiguresBlock figures -> figures.withFilters(filters);
-                    case TextBlock text -> text.withFilters(filters);
-                };
     }
 }

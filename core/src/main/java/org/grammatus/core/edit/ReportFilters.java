@@ -5,12 +5,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
-import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportFilter;
-import org.grammatus.core.definition.TableBlock;
-import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.edit.part.EditScope;
 
 /**
@@ -62,11 +59,6 @@ record ReportFilters(Report report, ReportBlock block) {
     /** The report with other filters of its block. */
     Report withOwn(List<ReportFilter> filters) {
         Optional<List<ReportFilter>> given = filters.isEmpty() ? Optional.empty() : Optional.of(filters);
-        ReportBlock changed = switch (block) {
-            case TableBlock table -> table.withFilters(given);
-            case FiguresBlock figures -> figures.withFilters(given);
-            case TextBlock text -> text.withFilters(given);
-        };
-        return EditScope.replaced(report, changed);
+        return EditScope.replaced(report, FilterParts.withFilters(block, given));
     }
 }

@@ -1,6 +1,5 @@
 package org.grammatus.core.edit;
 
-import java.util.Locale;
 import java.util.Optional;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.ComparedWith;
@@ -11,7 +10,6 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.edit.TotalEdit.Showing;
 import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.edit.part.PrintedFields;
-import org.grammatus.core.edit.rule.RuleChoices;
 
 /** A total that shows something else; a comparison keeps its date, its plan and whether it is cut. */
 final class ShownTotal {
@@ -19,7 +17,8 @@ final class ShownTotal {
     private ShownTotal() {}
 
     static ReportTotal as(ReportTotal total, Showing as, Optional<String> date, DatasetModel dataset) {
-        if (as != Showing.VALUE && !RuleChoices.isNumber(PrintedFields.kindOfTotal(total.value(), dataset))) {
+        if (as != Showing.VALUE
+                && !PrintedFields.kindOfTotal(total.value(), dataset).isNumber()) {
             return EditScope.refused("shares, ranks, running totals and comparisons are made of numbers");
         }
         ReportTotal plain =
@@ -64,10 +63,5 @@ final class ShownTotal {
                         .orElseGet(() -> EditScope.refused("the comparison needs the date field that tells the time")),
                 kept.flatMap(ReportCompare.WithTime::cut),
                 shown)));
-    }
-
-    /** The word of it in documents. */
-    static String word(Showing as) {
-        return as.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.grammatus.core.choice.Align;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
@@ -162,7 +163,7 @@ final class TotalEdits {
             TableBlock table, TotalEdit.ShowBesideTotal show, DatasetModel dataset, PartIds ids) {
         ReportTotal total = total(table, show.total());
         ReportColumn own = EditScope.part(table.columns(), ReportColumn::id, total.column());
-        String word = ShownTotal.word(show.as());
+        String word = ChoiceWord.of(show.as());
         ReportColumn column = ReportColumnBuilder.builder()
                 .id(ids.free(own.id() + "-" + word))
                 .label(Optional.of(own.label().orElse(own.id()) + ", " + show.name()))

@@ -42,7 +42,7 @@ public record Type(Kind kind, int scale) {
 
     /** Whether it tells a day. */
     public boolean isTime() {
-        return kind == Kind.DATE || kind == Kind.TIMESTAMP;
+        return kind.isTime();
     }
 
     @Override

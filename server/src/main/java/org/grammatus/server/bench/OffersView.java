@@ -1,8 +1,8 @@
 package org.grammatus.server.bench;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.edit.EditOffers;
 import org.grammatus.core.edit.rule.BuiltRule;
 import org.grammatus.core.edit.rule.ReadyRules;
@@ -66,8 +66,7 @@ record OffersView(
     }
 
     private static ReadyRule ready(ReadyRules.Offer offer) {
-        return new ReadyRule(
-                offer.rule().name().toLowerCase(Locale.ROOT).replace('_', '-'), offer.prompt(), offer.of());
+        return new ReadyRule(ChoiceWord.of(offer.rule()), offer.prompt(), offer.of());
     }
 
     private static Rule rule(EditOffers.Rule rule) {

@@ -2,9 +2,9 @@ package org.grammatus.server.dataset;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Lookups;
@@ -205,22 +205,18 @@ record DatasetView(
                 subject.measure()
                         ? List.of()
                         : FilterComparisons.of(subject.type().kind()).stream()
-                                .map(DatasetView::word)
+                                .map(ChoiceWord::of)
                                 .toList(),
                 subject.measure()
                         ? List.of()
                         : PromptTypes.of(subject.type().kind()).stream()
-                                .map(DatasetView::word)
+                                .map(ChoiceWord::of)
                                 .toList(),
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
                         .map(level -> new LevelView(
-                                level.key(), level.label(), level.bucket().map(DatasetView::word))),
+                                level.key(), level.label(), level.bucket().map(ChoiceWord::of))),
                 Proposals.usual(subject).map(Proposals.Total::value),
                 Proposals.totals(subject));
-    }
-
-    private static String word(Enum<?> choice) {
-        return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

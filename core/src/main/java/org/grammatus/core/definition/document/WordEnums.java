@@ -1,6 +1,6 @@
 package org.grammatus.core.definition.document;
 
-import java.util.Locale;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.choice.PaperSize;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -50,7 +50,7 @@ final class WordEnums {
         if (choice instanceof PaperSize paper) {
             return paper.word();
         }
-        return choice.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return ChoiceWord.of(choice);
     }
 
     private static final class Words extends ValueSerializer<Enum<?>> {

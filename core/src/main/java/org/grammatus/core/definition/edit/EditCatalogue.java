@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.definition.ReportField;
 
 /** Every named edit with its properties, as documents, scripts and the HTTP interface write them. */
@@ -114,8 +115,7 @@ public final class EditCatalogue {
 
     private static List<String> words(Class<?> type) {
         return Arrays.stream(type.getEnumConstants())
-                .map(choice ->
-                        ((Enum<?>) choice).name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                .map(choice -> ChoiceWord.of((Enum<?>) choice))
                 .toList();
     }
 

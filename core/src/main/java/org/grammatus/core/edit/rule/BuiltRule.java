@@ -70,34 +70,34 @@ public record BuiltRule(RuleChoices.Choice value, String operator, Optional<Stri
     /** The same rule about another value: what that was compared with stays where it still fits. */
     public static BuiltRule about(RuleChoices.Choice value, Optional<BuiltRule> before, LocalDate today) {
         Kind kind = value.type();
-        String usual = RuleChoices.isNumber(kind) ? ">" : RuleChoices.isTime(kind) ? "<" : IS_NULL;
+        String usual = kind.isNumber() ? ">" : kind.isTime() ? "<" : IS_NULL;
         String operator = before.map(BuiltRule::operator).orElse(usual);
-        Optional<BuiltRule> fitting = before.filter(rule ->
-                rule.typed().isPresent() && RuleChoices.alike(rule.value().type(), kind));
+        Optional<BuiltRule> fitting = before.filter(
+                rule -> rule.typed().isPresent() && rule.value().type().isComparableWith(kind));
         String than = fitting.flatMap(BuiltRule::than)
-                .orElseGet(() -> RuleChoices.isTime(kind) ? "CURRENT_DATE" : unwritten(kind, today));
+                .orElseGet(() -> kind.isTime() ? "CURRENT_DATE" : unwritten(kind, today));
         return new BuiltRule(value, operator, Optional.of(than), Optional.empty());
     }
 
     /** What a rule is compared with until something is written. */
     public static String unwritten(Kind kind, LocalDate today) {
-        return literal(RuleChoices.isTime(kind) ? today.toString() : RuleChoices.isNumber(kind) ? "0" : "", kind);
+        return literal(kind.isTime() ? today.toString() : kind.isNumber() ? "0" : "", kind);
     }
 
     /** A value as an expression: a number by itself, a day, or a text in quotes. */
     public static String literal(String typed, Kind kind) {
-        if (RuleChoices.isNumber(kind)) {
+        if (kind.isNumber()) {
             return typed.replace(',', '.').replaceAll("\\s", "");
         }
-        return RuleChoices.isTime(kind) ? "DATE '" + typed + "'" : "'" + typed.replace("'", "''") + "'";
+        return kind.isTime() ? "DATE '" + typed + "'" : "'" + typed.replace("'", "''") + "'";
     }
 
     /** Whether what is typed is a value of a kind already, or only its beginning: a sign, or half a day. */
     public static boolean isValue(String typed, Kind kind) {
-        if (RuleChoices.isNumber(kind)) {
+        if (kind.isNumber()) {
             return typed.replaceAll("\\s", "").matches("-?\\d+([.,]\\d+)?");
         }
-        return !RuleChoices.isTime(kind) || typed.matches("\\d{4}-\\d\\d-\\d\\d");
+        return !kind.isTime() || typed.matches("\\d{4}-\\d\\d-\\d\\d");
     }
 
     private static Optional<String> typedIn(String than) {

@@ -183,7 +183,7 @@ public final class ReadyRules {
 
     private void figure(ReportFigure figure) {
         Kind kind = PrintedFields.kindOfTotal(figure.value(), dataset);
-        boolean number = kind == Kind.INTEGER || kind == Kind.DECIMAL;
+        boolean number = kind.isNumber();
         if (figure.compare().isPresent()) {
             if (figure.good().isPresent()) {
                 offer(ReadyRule.WORSE, figure.good().get() == Good.MORE ? "figure < other" : "figure > other");

@@ -172,14 +172,14 @@ public final class RuleChoices {
     public List<Choice> comparedWith(Choice value) {
         List<Choice> choices = new ArrayList<>();
         Kind type = value.type();
-        if (isTime(type)) {
+        if (type.isTime()) {
             choices.add(new Choice("CURRENT_DATE", About.TODAY, Optional.empty(), type));
         }
         report.prompts().stream()
                 .filter(prompt -> fits(prompt.type(), type))
                 .map(prompt -> answer(prompt, type))
                 .forEach(choices::add);
-        if (block instanceof TableBlock table && isNumber(type) && isOfRows()) {
+        if (block instanceof TableBlock table && type.isNumber() && isOfRows()) {
             if (!table.levels().isEmpty()) {
                 ReportLevel inner = table.levels().getLast();
                 choices.add(new Choice(
@@ -191,7 +191,8 @@ public final class RuleChoices {
             choices.add(new Choice("AVG(" + value.text() + ") OVER ()", About.AVERAGE, Optional.empty(), type));
         }
         values().stream()
-                .filter(other -> !other.text().equals(value.text()) && alike(other.type(), type))
+                .filter(other ->
+                        !other.text().equals(value.text()) && other.type().isComparableWith(type))
                 .forEach(choices::add);
         return choices;
     }
@@ -202,26 +203,11 @@ public final class RuleChoices {
 
     private static boolean fits(PromptType prompt, Kind type) {
         return switch (prompt) {
-            case DATE -> isTime(type);
-            case WHOLE_NUMBER, DECIMAL -> isNumber(type);
+            case DATE -> type.isTime();
+            case WHOLE_NUMBER, DECIMAL -> type.isNumber();
             case YES_NO -> type == Kind.BOOLEAN;
             case TEXT, CHOICE -> type == Kind.TEXT;
             case PERIOD, NUMBER_RANGE, TEXT_RANGE, CHOICES -> false;
         };
-    }
-
-    /** Whether values of a kind are numbers. */
-    public static boolean isNumber(Kind kind) {
-        return kind == Kind.INTEGER || kind == Kind.DECIMAL;
-    }
-
-    /** Whether values of a kind are days or moments. */
-    public static boolean isTime(Kind kind) {
-        return kind == Kind.DATE || kind == Kind.TIMESTAMP;
-    }
-
-    /** Whether values of two kinds can be compared. */
-    public static boolean alike(Kind a, Kind b) {
-        return a == b || (isNumber(a) && isNumber(b)) || (isTime(a) && isTime(b));
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageLines;
@@ -45,12 +46,7 @@ public final class StyleCheck {
             problems.error("/look/face", "no face is called \"" + look.face() + "\"; choose one that is there");
         }
         for (TextStyle kind : TextStyle.values()) {
-            legible(
-                    "/look/texts",
-                    kind.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                    look.texts().get(kind).ink(),
-                    PAPER,
-                    problems);
+            legible("/look/texts", ChoiceWord.of(kind), look.texts().get(kind).ink(), PAPER, problems);
         }
         legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
         style.look().figures().ifPresent(figures -> {
