@@ -207,6 +207,7 @@ class AuthorTest {
         page.navigate(PRODUCT.address() + "/reports");
         Locator button = Bench.button(page, "New report");
         assertThat(button).isVisible();
+        page.evaluate("document.fonts.ready");
         BoundingBox before = button.boundingBox();
         held.forEach(Route::resume);
         assertThat(page.getByText("Open orders").first()).isVisible();
