@@ -75,8 +75,10 @@ class ExpectedDeliveriesTest {
 
         List<String> lines = new ArrayList<>();
         for (int row : grouped.rows().order()) {
-            lines.add(new BandContents(grouped).rowText(row, 1) + "|" + new BandContents(grouped).rowText(row, 2) + "|"
-                    + new BandContents(grouped).rowText(row, 3) + "|" + new BandContents(grouped).rowText(row, 5));
+            lines.add(new BandContents(grouped).cells().rowText(row, 1) + "|"
+                    + new BandContents(grouped).cells().rowText(row, 2) + "|"
+                    + new BandContents(grouped).cells().rowText(row, 3) + "|"
+                    + new BandContents(grouped).cells().rowText(row, 5));
         }
         assertThat(lines)
                 .isEqualTo(query("SELECT l.quantity, l.received_quantity, l.quantity - l.received_quantity,"

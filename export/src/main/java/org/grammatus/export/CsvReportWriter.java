@@ -4,15 +4,14 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -21,11 +20,12 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
-import org.grammatus.core.band.MarkedAlone;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
+import org.grammatus.core.band.TableVisitor;
+import org.grammatus.core.band.TableWalk;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -47,7 +47,6 @@ final class CsvReportWriter implements ReportWriter {
     private GroupTree tree;
     private TablePlan plan;
     private Grouped grouped;
-    private MarkedAlone shown;
     private BandMarks marks;
 
     CsvReportWriter(Cells cells) {
@@ -68,7 +67,6 @@ final class CsvReportWriter implements ReportWriter {
 
     private void write(Bands table, OutputStream out, WriteProgress progress) throws IOException {
         this.grouped = table.grouped();
-        this.shown = new MarkedAlone(grouped);
         this.marks = new BandMarks(grouped);
         this.contents = new BandContents(table);
         this.printed = contents.printed();
@@ -111,38 +109,81 @@ final class CsvReportWriter implements ReportWriter {
 
     private void table(CSVPrinter csv, WriteProgress progress) throws IOException {
         head(csv);
-        int deepest = deepestPrinted();
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
-                throw new CancellationException("The export was cancelled");
-            }
-            if (!shown.hasPlace(place)) {
-                continue;
-            }
-            int node = tree.nodeAt(place);
-            int depth = tree.depthOf(node);
-            boolean innermost = tree.lastPlaceFrom(place) == place;
-            if (plan.printsRows()) {
-                if (innermost) {
-                    rows(csv, node, grouped.rows(), place);
-                }
-            } else if (depth == deepest || innermost && depth > 0 && depth < deepest) {
-                group(csv, node);
-            }
+        TableWalk walk = TableWalk.lines(grouped);
+        try {
+            walk.accept(new Lines(csv, progress, walk));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
     }
 
-    /** Depth of the groups that have a line each; of the innermost at all where nothing is printed of any. */
-    private int deepestPrinted() {
-        return plan.innermostPrinted() > 0
-                ? plan.innermostPrinted()
-                : Math.max(1, plan.levels().size());
+    /** Writes a line for each row, or for each of the innermost groups where rows are not printed. */
+    private final class Lines implements TableVisitor {
+
+        private final CSVPrinter csv;
+        private final WriteProgress progress;
+        private final TableWalk walk;
+        private List<String> labels = List.of();
+        private int visited;
+
+        Lines(CSVPrinter csv, WriteProgress progress, TableWalk walk) {
+            this.csv = csv;
+            this.progress = progress;
+            this.walk = walk;
+        }
+
+        @Override
+        public void open(int node) {
+            ask();
+            if (walk.isInnermost(node)) {
+                labels = labels(node);
+                if (!plan.printsRows() && node != GroupTree.ROOT) {
+                    print(marked(group(node), marks.ofNode(node)));
+                }
+            }
+        }
+
+        @Override
+        public void row(int node, int row) {
+            ask();
+            print(marked(record(labels, contents.cells().row(row, node)), marks.ofRow(row, node)));
+        }
+
+        @Override
+        public void otherRows(int node) {
+            print(marked(CsvReportWriter.this.otherRows(labels, node), List.of()));
+        }
+
+        @Override
+        public void close(int node) {}
+
+        private void ask() {
+            if (visited++ % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
+                throw new CancellationException("The export was cancelled");
+            }
+        }
+
+        private void print(List<String> record) {
+            try {
+                csv.printRecord(record);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        /** A group: what its rows share, and its totals wherever they stand, those in its header before those in its footer. */
+        private List<String> group(int node) {
+            List<BandCell.Value> values = new ArrayList<>(contents.cells().shared(node));
+            values.addAll(contents.cells().figures(node, Place.FOOTER));
+            values.addAll(contents.cells().figures(node, Place.HEADER));
+            return record(labels, values);
+        }
     }
 
     private void head(CSVPrinter csv) throws IOException {
         List<String> names = new ArrayList<>();
         plan.levels().forEach(level -> names.add(texts.text(level.name())));
-        plan.columns().forEach(column -> names.add(texts.text(column.label())));
+        contents.columns().forEach(column -> names.add(texts.text(column.plan().label())));
         csv.printRecord(Headings.unique(marking(names, MARK)));
     }
 
@@ -154,19 +195,6 @@ final class CsvReportWriter implements ReportWriter {
         // Others, and groups without rows, are not divided further.
         labels.addAll(Collections.nCopies(plan.levels().size() - labels.size(), ""));
         return labels;
-    }
-
-    private void rows(CSVPrinter csv, int node, PrintedRows rows, int place) throws IOException {
-        List<String> labels = labels(node);
-        for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
-            int row = rows.order()[i];
-            if (shown.hasRow(row, node)) {
-                csv.printRecord(marked(record(labels, contents.row(row)), marks.ofRow(row, node)));
-            }
-        }
-        if (rows.othersOf(node) > 0 && shown.hasOthers()) {
-            csv.printRecord(marked(otherRows(labels, node), List.of()));
-        }
     }
 
     /** A line with all that marks it, where the table marks something. */
@@ -189,28 +217,21 @@ final class CsvReportWriter implements ReportWriter {
     /** A line of values, each in its column. */
     private List<String> record(List<String> labels, List<BandCell.Value> values) {
         List<String> record = new ArrayList<>(labels);
-        record.addAll(Collections.nCopies(plan.columns().size(), ""));
-        values.forEach(value -> record.set(labels.size() + value.column(), texts.value(value.scalar())));
+        record.addAll(Collections.nCopies(contents.columns().size(), ""));
+        values.forEach(value -> record.set(labels.size() + value.column().position(), texts.value(value.scalar())));
         return record;
     }
 
     /** The line of other rows: its figures, and what it says in the first column that has none. */
     private List<String> otherRows(List<String> labels, int node) {
-        List<BandCell.Value> figures = contents.otherRows(node);
+        List<BandCell.Value> figures = contents.cells().otherRows(node);
         List<String> record = record(labels, figures);
-        Set<Integer> taken = figures.stream().map(BandCell.Value::column).collect(Collectors.toSet());
-        IntStream.range(0, plan.columns().size())
-                .filter(column -> !taken.contains(column))
+        contents.columns().stream()
+                .map(PrintedColumn::position)
+                .filter(position ->
+                        figures.stream().noneMatch(figure -> figure.column().position() == position))
                 .findFirst()
-                .ifPresent(column -> record.set(labels.size() + column, printed.otherRowsName(node)));
+                .ifPresent(position -> record.set(labels.size() + position, printed.otherRowsName(node)));
         return record;
-    }
-
-    /** A group: what its rows share, and its totals wherever they stand, those in its header before those in its footer. */
-    private void group(CSVPrinter csv, int node) throws IOException {
-        List<BandCell.Value> values = new ArrayList<>(contents.shared(node));
-        values.addAll(contents.figures(node, Place.FOOTER));
-        values.addAll(contents.figures(node, Place.HEADER));
-        csv.printRecord(marked(record(labels(node), values), marks.ofNode(node)));
     }
 }

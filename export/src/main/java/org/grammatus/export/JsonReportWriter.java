@@ -11,12 +11,11 @@ import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
-import org.grammatus.core.band.MarkedAlone;
+import org.grammatus.core.band.PrintedColumn;
+import org.grammatus.core.band.TableVisitor;
+import org.grammatus.core.band.TableWalk;
 import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.PrintedRows;
-import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
-import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TextPlan;
@@ -46,7 +45,6 @@ final class JsonReportWriter implements ReportWriter {
 
     private JsonGenerator json;
     private Grouped grouped;
-    private MarkedAlone shown;
     private BandMarks marks;
     private BandContents contents;
     private WriteProgress progress;
@@ -88,7 +86,6 @@ final class JsonReportWriter implements ReportWriter {
 
     private void begin(Bands block) {
         this.grouped = block.grouped();
-        this.shown = new MarkedAlone(grouped);
         this.marks = new BandMarks(grouped);
         this.contents = new BandContents(block);
     }
@@ -184,28 +181,83 @@ final class JsonReportWriter implements ReportWriter {
 
     /** A table's groups, with what they are groups of. */
     private void table() {
+        TableWalk walk = TableWalk.printed(grouped);
         json.writeArrayPropertyStart("levels");
-        grouped.plan().levels().stream()
-                .limit(
-                        grouped.plan().printsRows()
-                                ? Integer.MAX_VALUE
-                                : grouped.plan().innermostPrinted())
-                .forEach(level -> json.writeString(level.id()));
+        grouped.plan().levels().stream().limit(walk.deepest()).forEach(level -> json.writeString(level.id()));
         json.writeEndArray();
         json.writeNumberProperty("rowsKept", grouped.rowsKept());
         json.writeName("result");
-        node(0);
+        walk.accept(new Nodes(walk));
     }
 
-    /** Writes the node at a place with all its descendants, and returns the place after them. */
-    private int node(int place) {
-        if (place % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
-            throw new CancellationException("The export was cancelled");
+    /** Writes groups inside one another, as the table is walked through. */
+    private final class Nodes implements TableVisitor {
+
+        private final TableWalk walk;
+        private boolean inRows;
+        private int visited;
+
+        Nodes(TableWalk walk) {
+            this.walk = walk;
         }
-        GroupTree tree = grouped.tree();
-        int node = tree.nodeAt(place);
-        int depth = tree.depthOf(node);
-        json.writeStartObject();
+
+        @Override
+        public void open(int node) {
+            ask();
+            json.writeStartObject();
+            head(node);
+            if (holdsRows(node)) {
+                json.writeArrayPropertyStart("rows");
+                inRows = true;
+            } else if (holdsGroups(node)) {
+                json.writeArrayPropertyStart("groups");
+            }
+        }
+
+        @Override
+        public void row(int node, int row) {
+            ask();
+            JsonReportWriter.this.row(row, node);
+        }
+
+        @Override
+        public void otherRows(int node) {
+            json.writeEndArray();
+            inRows = false;
+            JsonReportWriter.this.otherRows(node);
+        }
+
+        @Override
+        public void close(int node) {
+            if (inRows || holdsGroups(node)) {
+                json.writeEndArray();
+                inRows = false;
+            }
+            json.writeEndObject();
+        }
+
+        private boolean holdsRows(int node) {
+            return grouped.plan().printsRows() && isLast(node);
+        }
+
+        private boolean holdsGroups(int node) {
+            return !isLast(node) && grouped.tree().depthOf(node) < walk.deepest();
+        }
+
+        private boolean isLast(int node) {
+            return grouped.tree().depthOf(node) == grouped.tree().depths() - 1;
+        }
+
+        private void ask() {
+            if (visited++ % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
+                throw new CancellationException("The export was cancelled");
+            }
+        }
+    }
+
+    /** Writes what a group is called, what marks it, what its rows share, and its totals. */
+    private void head(int node) {
+        int depth = grouped.tree().depthOf(node);
         if (depth > 0) {
             json.writeStringProperty(
                     "level", grouped.plan().levels().get(depth - 1).id());
@@ -229,27 +281,7 @@ final class JsonReportWriter implements ReportWriter {
             json.writeNumberProperty(table, grouped.figures().counts().get(i)[node]);
         }
         json.writeEndObject();
-        values("totals", contents.totals(node));
-        int next = place + 1;
-        if (isFolded(depth)) {
-            next = tree.lastPlace(node) + 1;
-        } else if (depth < tree.depths() - 1) {
-            json.writeArrayPropertyStart("groups");
-            while (next <= tree.lastPlace(node)) {
-                next = shown.hasPlace(next) ? node(next) : tree.lastPlaceFrom(next) + 1;
-            }
-            json.writeEndArray();
-        } else if (grouped.plan().printsRows()) {
-            rows(place);
-            otherRows(node);
-        }
-        json.writeEndObject();
-        return next;
-    }
-
-    /** Whether nothing is printed of what stands inside the groups of a depth. */
-    private boolean isFolded(int depth) {
-        return !grouped.plan().printsRows() && depth >= grouped.plan().innermostPrinted();
+        values("totals", contents.cells().totals(node));
     }
 
     private void values(String name, List<BandCell.Value> values) {
@@ -264,48 +296,34 @@ final class JsonReportWriter implements ReportWriter {
     }
 
     private void cells(int node) {
-        List<BandCell.Value> cells = contents.shared(node);
+        List<BandCell.Value> cells = contents.cells().shared(node);
         if (!cells.isEmpty()) {
             values("cells", cells);
         }
     }
 
     private void otherRows(int node) {
-        long count = grouped.rows().othersOf(node);
-        if (count == 0 || !shown.hasOthers()) {
-            return;
-        }
         json.writeObjectPropertyStart("otherRows");
-        json.writeNumberProperty("count", count);
-        values("totals", contents.otherRowsTotals(node));
+        json.writeNumberProperty("count", grouped.rows().othersOf(node));
+        values("totals", contents.cells().otherRowsTotals(node));
         json.writeEndObject();
     }
 
-    private void rows(int place) {
-        int node = grouped.tree().nodeAt(place);
-        PrintedRows rows = grouped.rows();
-        List<ColumnPlan> columns = grouped.plan().columns();
-        json.writeArrayPropertyStart("rows");
-        for (int i = rows.starts()[place]; i < rows.starts()[place + 1]; i++) {
-            if (!shown.hasRow(rows.order()[i], node)) {
-                continue;
+    private void row(int row, int node) {
+        json.writeStartObject();
+        marked(marks.ofRow(row, node));
+        Iterator<BandCell.Value> cells = contents.cells().row(row, node).iterator();
+        BandCell.Value next = cells.hasNext() ? cells.next() : null;
+        for (PrintedColumn column : contents.columns()) {
+            if (next != null && next.column() == column) {
+                cell(next);
+                next = cells.hasNext() ? cells.next() : null;
+            } else {
+                // A coarser measure has been written above.
+                json.writeNullProperty(column.id());
             }
-            json.writeStartObject();
-            marked(marks.ofRow(rows.order()[i], node));
-            Iterator<BandCell.Value> cells = contents.row(rows.order()[i]).iterator();
-            BandCell.Value next = cells.hasNext() ? cells.next() : null;
-            for (int column = 0; column < columns.size(); column++) {
-                if (next != null && next.column() == column) {
-                    cell(next);
-                    next = cells.hasNext() ? cells.next() : null;
-                } else {
-                    // A coarser measure has been written above.
-                    json.writeNullProperty(columns.get(column).id());
-                }
-            }
-            json.writeEndObject();
         }
-        json.writeEndArray();
+        json.writeEndObject();
     }
 
     /** What marks a row or a group: the first rule, and all where there are several. */

@@ -7,6 +7,7 @@ import java.util.function.BooleanSupplier;
 import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.Grouped;
@@ -189,8 +190,8 @@ public final class RunResult implements Printout {
         for (BlockResult table : blocks) {
             Grouped grouped = table.grouped();
             Printed printed = new Printed(grouped);
-            for (int column = 0; column < grouped.plan().columns().size(); column++) {
-                String label = grouped.plan().columns().get(column).label();
+            for (PrintedColumn column : printed.columns()) {
+                String label = column.plan().label();
                 printed.totalAt(column, 0, Place.FOOTER)
                         .ifPresent(total -> totals.add(new GrandTotal(
                                 grouped.plan().id(),

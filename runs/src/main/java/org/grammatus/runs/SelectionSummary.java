@@ -5,10 +5,14 @@ import com.ibm.icu.text.DecimalFormatSymbols;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.address.FigureAddress;
 import org.grammatus.core.band.NumberText;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
@@ -28,8 +32,9 @@ public record SelectionSummary(int count, String sum, String average) {
 
     static SelectionSummary of(RunResult result, List<FigureAddress> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
+        Map<Grouped, List<PrintedColumn>> columns = new IdentityHashMap<>();
         for (FigureAddress figure : figures) {
-            value(result, figure).ifPresent(numbers::add);
+            value(result, figure, columns).ifPresent(numbers::add);
         }
         DecimalFormat format = new DecimalFormat(
                 "#,##0.########",
@@ -49,9 +54,14 @@ public record SelectionSummary(int count, String sum, String average) {
                                 format));
     }
 
-    private static Optional<BigDecimal> value(RunResult result, FigureAddress figure) {
+    private static Optional<BigDecimal> value(
+            RunResult result, FigureAddress figure, Map<Grouped, List<PrintedColumn>> columns) {
         Optional<Scalar> value = figure.row().isPresent()
-                ? ofRow(result, figure.row().getAsInt(), figure)
+                ? result.at(figure.group())
+                        .flatMap(at -> ofRow(
+                                columns.computeIfAbsent(at.table().grouped(), of -> new Printed(of).columns()),
+                                figure.row().getAsInt(),
+                                figure.part()))
                 : result.at(figure.group()).flatMap(at -> ofGroup(at.table().grouped(), at.node(), figure.part()));
         return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
     }
@@ -65,19 +75,15 @@ public record SelectionSummary(int count, String sum, String average) {
         return Optional.empty();
     }
 
-    private static Optional<Scalar> ofRow(RunResult result, int row, FigureAddress figure) {
-        return result.at(figure.group()).flatMap(at -> ofRow(at.table().grouped(), row, figure.part()));
-    }
-
-    private static Optional<Scalar> ofRow(Grouped grouped, int row, String column) {
-        List<PrintedRows.Values> columns = grouped.rows().columns();
-        for (int i = 0; i < columns.size(); i++) {
-            PrintedRows.Values values = columns.get(i);
-            boolean known = row >= 0 && row < values.path().length;
-            if (known
-                    && grouped.plan().columns().get(i).id().equals(column)
-                    && !values.repeats().get(row)) {
-                return Optional.of(Scalars.at(values.values(), values.path()[row]));
+    private static Optional<Scalar> ofRow(List<PrintedColumn> columns, int row, String column) {
+        for (PrintedColumn printed : columns) {
+            Optional<PrintedRows.Values> values = printed.rows()
+                    .filter(rows -> printed.id().equals(column)
+                            && row >= 0
+                            && row < rows.path().length
+                            && !rows.repeats().get(row));
+            if (values.isPresent()) {
+                return values.map(rows -> Scalars.at(rows.values(), rows.path()[row]));
             }
         }
         return Optional.empty();

@@ -4,6 +4,7 @@ import java.util.Optional;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.value.Scalar;
+import org.grammatus.core.value.Type;
 
 /** What a band prints in one place: the same for every page, file and list. */
 public sealed interface BandCell {
@@ -45,14 +46,38 @@ public sealed interface BandCell {
     /**
      * A value under a column.
      *
-     * @param column index of the plan's column
+     * @param column the printed column
+     * @param node the group that it belongs to
      * @param said what is printed in its stead
      * @param values where the value stands
      * @param at its index there
      * @param format how it is printed
+     * @param repeats whether the row above in the same group has the same value, which is printed once
+     * @param look how highlights make it look
      */
-    record Value(int column, String part, Optional<String> said, Column values, int at, ValueFormat format)
+    record Value(
+            PrintedColumn column,
+            int node,
+            String part,
+            Optional<String> said,
+            Column values,
+            int at,
+            ValueFormat format,
+            boolean repeats,
+            CellLook look)
             implements BandCell {
+
+        /** A value that nothing marks, printed wherever it stands. */
+        Value(
+                PrintedColumn column,
+                int node,
+                String part,
+                Optional<String> said,
+                Column values,
+                int at,
+                ValueFormat format) {
+            this(column, node, part, said, values, at, format, false, CellLook.PLAIN);
+        }
 
         @Override
         public String text() {
@@ -61,12 +86,48 @@ public sealed interface BandCell {
 
         /** The same with something printed in its stead. */
         Value saying(String text) {
-            return new Value(column, part, Optional.of(text), values, at, format);
+            return new Value(column, node, part, Optional.of(text), values, at, format, repeats, look);
+        }
+
+        /** The same as one of the rows of a table. */
+        Value repeating(boolean above) {
+            return above == repeats ? this : new Value(column, node, part, said, values, at, format, above, look);
+        }
+
+        /** The same as highlights make it look. */
+        Value looking(CellLook marked) {
+            return marked.equals(look)
+                    ? this
+                    : new Value(column, node, part, said, values, at, format, repeats, marked);
         }
 
         /** The exact value. */
         public Scalar scalar() {
             return Scalars.at(values, at);
+        }
+
+        /** The type of the exact value. */
+        public Type type() {
+            return values.type();
+        }
+
+        /** Whether it is printed as a number. */
+        public boolean isNumber() {
+            return said.isEmpty() && type().isNumber();
+        }
+
+        /** Whether it is what its column shows of rows, rather than a total. */
+        public boolean isOfColumn() {
+            return part.equals(column.id());
+        }
+
+        /** The ink of its text, as {@code #rrggbb}: that of its own mark, of a figure below zero, or of its band; empty for the usual one. */
+        public String ink() {
+            if (!look.ink().isEmpty()) {
+                return look.ink();
+            }
+            String ofValue = isNumber() ? format.ink(values, at) : "";
+            return ofValue.isEmpty() ? look.bandInk() : ofValue;
         }
     }
 }

@@ -9,7 +9,6 @@ import org.grammatus.core.choice.Reach;
 import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
 
@@ -20,8 +19,8 @@ public final class BandMarks {
     private final GroupTree tree;
     private final Marks marks;
     private final List<HighlightPlan> rules;
-    /** By rule: index of the column whose cell alone it marks, or {@link Mark#ALL}. */
-    private final int[] columns;
+    /** By rule: id of the printed column whose cell alone it marks. */
+    private final List<Optional<String>> columns;
 
     private final boolean anyOfGroups;
 
@@ -29,12 +28,20 @@ public final class BandMarks {
      * A mark of a band.
      *
      * @param rule index of the highlight among the plan's
-     * @param column index of the column whose cell alone it is on, or {@link #ALL}
+     * @param column id of the column whose cell alone it is on; none where it is on the whole band
      * @param begins whether it is the first band that the highlight marks for the same row or group
      */
-    public record Mark(int rule, int column, boolean begins) {
-        /** Stands for the cells of all columns. */
-        public static final int ALL = -1;
+    public record Mark(int rule, Optional<String> column, boolean begins) {
+
+        /** Whether it is on the whole band. */
+        public boolean isWhole() {
+            return column.isEmpty();
+        }
+
+        /** Whether it is on the cells of one column alone. */
+        public boolean isOnly(PrintedColumn of) {
+            return column.isPresent() && column.get().equals(of.id());
+        }
     }
 
     public BandMarks(Grouped grouped) {
@@ -42,7 +49,7 @@ public final class BandMarks {
         this.tree = grouped.tree();
         this.marks = grouped.marks();
         this.rules = grouped.plan().highlights();
-        this.columns = rules.stream().mapToInt(this::column).toArray();
+        this.columns = rules.stream().map(this::column).toList();
         this.anyOfGroups = rules.stream().anyMatch(rule -> rule.target().of() == Reach.GROUP);
     }
 
@@ -61,20 +68,18 @@ public final class BandMarks {
                     : row != Marks.NONE && marks.marksRow(rule, row) || isOwn(rule, kind, node);
             if (own || isAround(rule, kind, node)) {
                 boolean begins = own && (rules.get(rule).target().of() != Reach.GROUP || opens(kind, node));
-                int column = kind == BandKind.FIGURE ? Mark.ALL : columns[rule];
+                Optional<String> column = kind == BandKind.FIGURE ? Optional.empty() : columns.get(rule);
                 found.add(new Mark(rule, column, begins));
             }
         }
         return found;
     }
 
-    private int column(HighlightPlan rule) {
-        List<ColumnPlan> all = grouped.plan().columns();
-        return IntStream.range(0, all.size())
-                .filter(i ->
-                        rule.target().column().equals(Optional.of(all.get(i).id())))
-                .findFirst()
-                .orElse(Mark.ALL);
+    private Optional<String> column(HighlightPlan rule) {
+        return rule.target()
+                .column()
+                .filter(id -> grouped.plan().columns().stream()
+                        .anyMatch(column -> column.id().equals(id)));
     }
 
     /** Whether a highlight marks a key figure. */

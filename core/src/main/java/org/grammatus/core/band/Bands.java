@@ -23,9 +23,6 @@ public final class Bands {
     /** Why the block cannot be printed; empty where it can. */
     private final String refusal;
 
-    /** Which groups and rows have bands, once they are laid out. */
-    private MarkedAlone printed;
-
     private byte[] kinds = new byte[1024];
     private int[] nodes = new int[1024];
     private int[] rows = new int[1024];
@@ -95,30 +92,28 @@ public final class Bands {
     }
 
     private void table() {
-        GroupTree tree = grouped.tree();
         empty();
-        // The groups that are open, outermost first, and where each ends.
-        int[] open = new int[tree.depths()];
-        int[] ends = new int[tree.depths()];
-        int depth = -1;
-        this.printed = new MarkedAlone(grouped);
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            if (!printed.hasPlace(place)) {
-                // What is inside it is not marked either.
-                place = tree.lastPlaceFrom(place);
-                continue;
+        TableWalk.printed(grouped).accept(new TableVisitor() {
+            @Override
+            public void open(int node) {
+                heading(node);
             }
-            while (depth >= 0 && ends[depth] < place) {
-                close(open[depth--]);
+
+            @Override
+            public void row(int node, int row) {
+                add(BandKind.DETAIL, node, row);
             }
-            int node = tree.nodeAt(place);
-            open(node, place);
-            open[++depth] = node;
-            ends[depth] = tree.lastPlaceFrom(place);
-        }
-        while (depth >= 0) {
-            close(open[depth--]);
-        }
+
+            @Override
+            public void otherRows(int node) {
+                add(BandKind.OTHER_ROWS, node, NO_ROW);
+            }
+
+            @Override
+            public void close(int node) {
+                footer(node);
+            }
+        });
     }
 
     private Bands built() {
@@ -128,7 +123,7 @@ public final class Bands {
         return this;
     }
 
-    private void open(int node, int place) {
+    private void heading(int node) {
         int depth = grouped.tree().depthOf(node);
         if (depth > 0) {
             switch (level(depth).print().header()) {
@@ -137,20 +132,9 @@ public final class Bands {
                 case NONE -> {}
             }
         }
-        if (depth == grouped.tree().depths() - 1 && grouped.plan().printsRows()) {
-            for (int i = grouped.rows().starts()[place]; i < grouped.rows().starts()[place + 1]; i++) {
-                int row = grouped.rows().order()[i];
-                if (printed.hasRow(row, node)) {
-                    add(BandKind.DETAIL, node, row);
-                }
-            }
-            if (grouped.rows().othersOf(node) > 0 && printed.hasOthers()) {
-                add(BandKind.OTHER_ROWS, node, NO_ROW);
-            }
-        }
     }
 
-    private void close(int node) {
+    private void footer(int node) {
         int depth = grouped.tree().depthOf(node);
         if (depth == 0) {
             add(BandKind.REPORT_FOOTER, node, NO_ROW);
@@ -179,6 +163,16 @@ public final class Bands {
             inside++;
         }
         return inside >= from;
+    }
+
+    /** The nearest row above a band; {@value #NO_ROW} where none is. */
+    public int rowAbove(int band) {
+        for (int above = band - 1; above >= 0; above--) {
+            if (kind(above) == BandKind.DETAIL) {
+                return above;
+            }
+        }
+        return NO_ROW;
     }
 
     private LevelPlan level(int depth) {

@@ -55,10 +55,7 @@ public final class FigureCells {
 
     /** What a figure is called. */
     public String label(int figure) {
-        return grouped.plan()
-                .columns()
-                .get(plan.figures().get(figure).column())
-                .heading(grouped.plan().locale());
+        return printed.columns().get(plan.figures().get(figure).column()).heading();
     }
 
     /** A figure by itself. */
@@ -66,7 +63,8 @@ public final class FigureCells {
         int total = plan.figures().get(figure).value();
         TotalPlan planned = grouped.plan().totals().get(total);
         return new BandCell.Value(
-                planned.column(),
+                printed.columnOf(total),
+                GroupTree.ROOT,
                 planned.id(),
                 isBlank(total) ? Optional.of(Words.NO_FIGURE) : Optional.empty(),
                 grouped.figures().totals().get(total),

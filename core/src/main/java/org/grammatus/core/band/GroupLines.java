@@ -41,14 +41,15 @@ public final class GroupLines {
             if (isNamedBy(level, columns.get(column))) {
                 return NONE;
             }
-            first = hasTotal(plan, column, depth) ? first : column;
+            first = hasTotal(plan, columns.get(column), depth) ? first : column;
         }
         return first;
     }
 
-    private static boolean hasTotal(TablePlan plan, int column, int depth) {
+    private static boolean hasTotal(TablePlan plan, ColumnPlan column, int depth) {
         return plan.totals().stream()
-                .anyMatch(total -> total.column() == column && total.places().get(plan.levelAt(depth)) == Place.HEADER);
+                .anyMatch(total ->
+                        total.column().equals(column.id()) && total.places().get(plan.levelAt(depth)) == Place.HEADER);
     }
 
     /**

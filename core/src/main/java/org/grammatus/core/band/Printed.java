@@ -3,8 +3,6 @@ package org.grammatus.core.band;
 import com.ibm.icu.text.NumberFormat;
 import com.ibm.icu.util.ULocale;
 import java.util.ArrayList;
-import java.util.Collections;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +11,6 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.FigureUnit;
-import org.grammatus.core.choice.Negative;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.dataset.Coarsening;
@@ -46,12 +43,12 @@ public final class Printed {
 
     private final ULocale locale;
     private final Words words;
-    private final List<ValueFormat> columnFormats = new ArrayList<>();
+    private final List<PrintedColumn> columns = new ArrayList<>();
     private final List<ValueFormat> totalFormats = new ArrayList<>();
     private final List<Optional<ValueFormat>> labelFormats = new ArrayList<>();
     private final Map<TablePlan.TextPart.Figure, ValueFormat> textFormats = new HashMap<>();
     private final NumberFormat counts;
-    private final List<Map<Place, List<Optional<Integer>>>> totalsAt;
+    private final TotalGrid grid;
 
     public Printed(Grouped grouped) {
         this.grouped = grouped;
@@ -59,7 +56,6 @@ public final class Printed {
         this.plan = grouped.plan();
         this.locale = plan.locale();
         this.words = Words.of(locale);
-        this.totalsAt = totalsAt(plan);
         this.counts = NumberFormat.getIntegerInstance(locale);
         labelFormats.add(Optional.empty());
         for (LevelPlan level : plan.levels()) {
@@ -71,19 +67,32 @@ public final class Printed {
             };
             labelFormats.add(Optional.of(new ValueFormat(type, pattern, locale)));
         }
-        boolean brackets = plan.inputs().style().negative() == Negative.BRACKETS;
-        String blank = plan.inputs().style().blank();
-        for (ColumnPlan column : plan.columns()) {
-            columnFormats.add(
-                    new ValueFormat(column.value().type(), column.format(), locale, column.unit(), brackets, blank));
+        for (int position = 0; position < plan.columns().size(); position++) {
+            columns.add(column(position));
         }
         for (TotalPlan total : plan.totals()) {
-            totalFormats.add(new ValueFormat(total.type(), total.format(), locale, unit(total), brackets, blank));
+            totalFormats.add(figureFormat(total.type(), total.format(), unit(total)));
         }
+        this.grid = new TotalGrid(plan, columns);
+    }
+
+    private PrintedColumn column(int position) {
+        ColumnPlan column = plan.columns().get(position);
+        return new PrintedColumn(
+                position,
+                column,
+                column.heading(locale),
+                figureFormat(column.value().type(), column.format(), column.unit()),
+                plan.printsRows() ? Optional.of(grouped.rows().columns().get(position)) : Optional.empty(),
+                column.onceIn().map(plan::depthOf));
+    }
+
+    private ValueFormat figureFormat(Type type, String pattern, Optional<FigureUnit> unit) {
+        return new ValueFormat(type, pattern, locale, unit, plan.inputs().style());
     }
 
     private Optional<FigureUnit> unit(TotalPlan total) {
-        return total.isAmount() ? plan.columns().get(total.column()).unit() : Optional.empty();
+        return total.isAmount() ? plan.columnOf(total).unit() : Optional.empty();
     }
 
     public Grouped grouped() {
@@ -198,34 +207,19 @@ public final class Printed {
                 : totalFormats.get(total).format(grouped.figures().totals().get(total), node);
     }
 
+    /** The columns as they are printed, from the first to the last. */
+    public List<PrintedColumn> columns() {
+        return columns;
+    }
+
+    /** The printed column that a total stands under. */
+    public PrintedColumn columnOf(int total) {
+        return grid.columnOf(total);
+    }
+
     /** The total that stands in a column of a group's header or footer. */
-    public Optional<Integer> totalAt(int column, int depth, Place place) {
-        return totalsAt.get(depth).get(place).get(column);
-    }
-
-    /** By depth, place and column: the total that stands there, found once for all groups. */
-    private static List<Map<Place, List<Optional<Integer>>>> totalsAt(TablePlan plan) {
-        List<Map<Place, List<Optional<Integer>>>> byDepth = new ArrayList<>();
-        for (int depth = 0; depth <= plan.levels().size(); depth++) {
-            Map<Place, List<Optional<Integer>>> byPlace = new EnumMap<>(Place.class);
-            for (Place place : Place.values()) {
-                List<Optional<Integer>> byColumn =
-                        new ArrayList<>(Collections.nCopies(plan.columns().size(), Optional.empty()));
-                for (int i = 0; i < plan.totals().size(); i++) {
-                    TotalPlan total = plan.totals().get(i);
-                    if (total.places().get(plan.levelAt(depth)) == place) {
-                        byColumn.set(total.column(), Optional.of(i));
-                    }
-                }
-                byPlace.put(place, byColumn);
-            }
-            byDepth.add(byPlace);
-        }
-        return byDepth;
-    }
-
-    public ValueFormat columnFormat(int column) {
-        return columnFormats.get(column);
+    public Optional<Integer> totalAt(PrintedColumn column, int depth, Place place) {
+        return grid.at(depth, place, column);
     }
 
     public ValueFormat totalFormat(int total) {
@@ -267,10 +261,10 @@ public final class Printed {
     }
 
     /** The total that the line of other rows shows in a column: the first one there that is an aggregate by itself. */
-    public Optional<Integer> otherRowsTotalAt(int column) {
+    public Optional<Integer> otherRowsTotalAt(PrintedColumn column) {
         List<Optional<Column>> known = grouped.rows().others().orElseThrow().totals();
         return IntStream.range(0, known.size())
-                .filter(total -> plan.totals().get(total).column() == column)
+                .filter(total -> columnOf(total) == column)
                 .filter(total -> known.get(total).isPresent())
                 .boxed()
                 .findFirst();

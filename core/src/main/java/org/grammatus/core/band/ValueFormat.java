@@ -8,9 +8,11 @@ import java.math.BigDecimal;
 import java.util.Date;
 import java.util.Optional;
 import org.grammatus.core.choice.FigureUnit;
+import org.grammatus.core.choice.Negative;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
@@ -23,6 +25,9 @@ public final class ValueFormat {
     private static final long MILLIS_OF_DAY = 86_400_000L;
 
     private final Type type;
+    private final String pattern;
+    /** Of figures below zero; empty for the usual ink. */
+    private final String negativeInk;
     /** How many digits before the point are not printed. */
     private final int leftOut;
 
@@ -32,23 +37,40 @@ public final class ValueFormat {
     private final DateFormat dates;
 
     public ValueFormat(Type type, String pattern, ULocale locale) {
-        this(type, pattern, locale, Optional.empty(), false, "");
+        this(type, pattern, locale, Optional.empty(), Negative.MINUS, "", "");
+    }
+
+    /**
+     * Prints figures and other values as a house style has them.
+     *
+     * @param unit what figures are counted in, where not in ones
+     */
+    public ValueFormat(Type type, String pattern, ULocale locale, Optional<FigureUnit> unit, PrintStyle style) {
+        this(type, pattern, locale, unit, style.negative(), style.negativeInk(), style.blank());
     }
 
     /**
      * Prints likewise.
      *
      * @param unit what figures are counted in, where not in ones
-     * @param brackets whether figures below zero stand in brackets
+     * @param negative how figures below zero stand
      * @param blank what stands for NULL
      */
-    public ValueFormat(
-            Type type, String pattern, ULocale locale, Optional<FigureUnit> unit, boolean brackets, String blank) {
+    private ValueFormat(
+            Type type,
+            String pattern,
+            ULocale locale,
+            Optional<FigureUnit> unit,
+            Negative negative,
+            String negativeInk,
+            String blank) {
         this.type = type;
+        this.pattern = pattern;
+        this.negativeInk = negative == Negative.RED ? negativeInk : "";
         this.leftOut = unit.map(FigureUnit::digits).orElse(0);
         this.words = Words.of(locale);
         this.blank = blank;
-        this.numbers = type.isNumber() ? numbers(pattern, locale, brackets) : null;
+        this.numbers = type.isNumber() ? numbers(pattern, locale, negative == Negative.BRACKETS) : null;
         this.dates = switch (type.kind()) {
             case DATE, TIMESTAMP -> DateBucket.dateFormat(pattern, locale);
             default -> null;
@@ -80,8 +102,22 @@ public final class ValueFormat {
         };
     }
 
-    /** Whether a number is below zero as it is printed. */
-    public boolean isBelowZero(Column column, int row) {
+    /** The type of the values that it prints. */
+    public Type type() {
+        return type;
+    }
+
+    /** The CLDR pattern; empty for texts and yes or no. */
+    public String pattern() {
+        return pattern;
+    }
+
+    /** The ink in which the style prints a value, as {@code #rrggbb}; empty for the usual one. */
+    String ink(Column column, int row) {
+        return !negativeInk.isEmpty() && type.isNumber() && isBelowZero(column, row) ? negativeInk : "";
+    }
+
+    private boolean isBelowZero(Column column, int row) {
         return !column.isNull(row) && NumberText.isBelowZero(number(column, row), numbers);
     }
 

@@ -56,7 +56,7 @@ public record WhyFigure(
         InWords words = new InWords(plan.dataset());
         String figure = printed.total(total, node);
         return new WhyFigure(
-                plan.columns().get(planned.column()).heading(plan.locale()),
+                plan.columnOf(planned).heading(plan.locale()),
                 figure,
                 exact(Scalars.at(result.grouped().figures().totals().get(total), node), figure),
                 words.made(planned, plan),

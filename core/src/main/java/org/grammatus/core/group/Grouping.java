@@ -133,20 +133,21 @@ public final class Grouping {
                 .flatMap(depth -> {
                     EvaluationContext upTo = new RowsUpTo(of, tree, rows, starts, depth);
                     return IntStream.range(0, plan.totals().size())
-                            .filter(total -> plan.totals().get(total).isCarried()
-                                    && IntStream.range(0, total)
-                                            .noneMatch(before -> plan.totals()
-                                                            .get(before)
-                                                            .isCarried()
-                                                    && plan.totals().get(before).column()
-                                                            == plan.totals()
-                                                                    .get(total)
-                                                                    .column()))
+                            .filter(this::isCarried)
                             .mapToObj(total -> new PrintedRows.Carried(
                                     total,
                                     Evaluator.evaluate(plan.totals().get(total).value(), upTo, faults)));
                 })
                 .toList();
+    }
+
+    private boolean isCarried(int total) {
+        List<TotalPlan> totals = plan.totals();
+        String column = totals.get(total).column();
+        return totals.get(total).isCarried()
+                && totals.subList(0, total).stream()
+                        .noneMatch(
+                                before -> before.isCarried() && before.column().equals(column));
     }
 
     private RowsOfPages ofPages(RowsInGroups inGroups, GroupTree tree, int[] printed, int[] printedStarts) {

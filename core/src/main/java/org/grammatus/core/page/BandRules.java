@@ -13,17 +13,15 @@ final class BandRules {
     private final BlockLayout layout;
     private final Bands bands;
     private final PrintStyle look;
-    private final Sheet sheet;
 
-    BandRules(BlockLayout layout, Sheet sheet) {
+    BandRules(BlockLayout layout) {
         this.layout = layout;
         this.bands = layout.bands();
-        this.look = layout.plan().inputs().style();
-        this.sheet = sheet;
+        this.look = layout.look();
     }
 
     /** The lines that a style may draw below a band. */
-    void below(int band, int bottom) {
+    void below(int band, int bottom, Sheet sheet) {
         switch (bands.kind(band)) {
             case GROUP_HEADING -> {
                 if (bands.grouped().tree().depthOf(bands.node(band)) == 1) {

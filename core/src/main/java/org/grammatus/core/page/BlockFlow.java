@@ -127,9 +127,9 @@ final class BlockFlow {
         from = band;
         y = top + layout.repeatedHeadingsHeight();
         for (int node : block.open().above(band)) {
-            y += layout.measures().continued(node).height();
+            y += layout.continued(node).height();
         }
-        if (layout.carried().rowBefore(band).isPresent()) {
+        if (layout.carriedBefore(band).isPresent()) {
             y += layout.carriedHeight();
         }
     }
@@ -150,7 +150,7 @@ final class BlockFlow {
     private boolean fitsAPage(int unit, int depth) {
         int room = bottom - topOfLater - layout.repeatedHeadingsHeight();
         for (int node : block.open().above(unit)) {
-            room -= layout.measures().continued(node).height();
+            room -= layout.continued(node).height();
         }
         return groupHeight(unit, depth, room) <= room;
     }

@@ -3,39 +3,46 @@ package org.grammatus.core.page;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
+import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.BandLook;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.ColumnLayout;
-import org.grammatus.core.page.column.HeadingSpan;
-import org.grammatus.core.page.column.NameRooms;
-import org.grammatus.core.page.column.ScaleMarks;
 import org.grammatus.core.page.column.TypeSetting;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.TextPlan;
+import org.grammatus.core.plan.style.Picture;
+import org.grammatus.core.plan.style.PrintStyle;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 
-/** A table fitted to a width: where its columns stand and how tall its bands are. Not thread-safe. */
-final class BlockLayout {
+/**
+ * A block fitted to a width: how tall each of its bands is, and what is drawn where in it. There is one subclass for each kind of block; the
+ * rest of the package knows no kinds. Not thread-safe.
+ */
+abstract sealed class BlockLayout permits TableBlockLayout, CardBlockLayout, TextBlockLayout, RefusedBlockLayout {
 
-    private static final int BELOW_HEADINGS = 700;
-    private static final int BELOW_SPAN = 150;
-    private static final int BESIDE_WORDS = 600;
+    private static final int BELOW_TITLE = 900;
+    private static final int BESIDE_LOGO = 1_500;
+    private static final int BELOW_BLOCK_TITLE = 500;
+    private static final int BELOW_NOTE = 400;
 
     private final Bands bands;
     private final BandContents contents;
     private final TablePlan plan;
     private final int width;
-    private final ColumnLayout columns;
-    private final NameRooms rooms;
-    private final BandMeasures measures;
-    private final List<List<String>> headingLines;
-    private final boolean hasWords;
-    private final List<HeadingSpan> spans;
-    private final CarriedLines carried;
-    private final List<Optional<ScaleMarks>> scales;
+    /** The width that the report's title has. */
+    private final int titleWidth;
+
+    BlockLayout(Bands bands, int width, int titleWidth) {
+        this.bands = bands;
+        this.contents = new BandContents(bands);
+        this.plan = bands.grouped().plan();
+        this.width = width;
+        this.titleWidth = titleWidth;
+    }
 
     /**
      * Fits a block; one that does not fit says so in its place.
@@ -46,10 +53,10 @@ final class BlockLayout {
      */
     static BlockLayout orRefused(Bands bands, int width, int titleWidth, int most) {
         try {
-            return new BlockLayout(bands, width, titleWidth, most);
+            return of(bands, width, titleWidth, most);
         } catch (ProblemException e) {
             String why = e.problems().stream().map(Problem::message).collect(Collectors.joining("; "));
-            return new BlockLayout(bands.refused(why), width, titleWidth, most);
+            return new RefusedBlockLayout(bands.refused(why), width, titleWidth, most);
         }
     }
 
@@ -59,78 +66,73 @@ final class BlockLayout {
      * @param width in hundredths of a point
      * @param titleWidth the width that the report's title has above it
      * @param most size of its type at most, in percent
-     * @throws org.grammatus.core.problem.ProblemException if it does not fit
+     * @throws ProblemException if it does not fit
      */
-    BlockLayout(Bands bands, int width, int titleWidth, int most) {
-        this.bands = bands;
-        this.contents = new BandContents(bands);
-        this.plan = bands.grouped().plan();
-        this.width = width;
-        this.hasWords = roomForWords(plan) > 0;
-        boolean refused = !bands.refusal().isEmpty();
-        Optional<CardLayout> cards = bands.block() instanceof FiguresPlan && !refused
-                ? Optional.of(new CardLayout(bands, contents, width, most))
-                : Optional.empty();
-        this.columns = bands.block() instanceof TablePlan && !refused
-                ? ColumnLayout.of(
-                        contents.printed(), width, Math.max(NameRooms.columnsIndent(plan), roomForWords(plan)), most)
-                : ColumnLayout.none(
-                        cards.map(CardLayout::type).map(TypeSetting::percent).orElse(most));
-        this.rooms = new NameRooms(contents.printed(), columns, width);
-        this.measures = new BandMeasures(bands, contents, columns, cards, rooms, width, titleWidth);
-        this.spans = HeadingSpan.of(plan, columns);
-        this.carried = new CarriedLines(bands);
-        this.scales = IntStream.range(0, columns.x().length)
-                .mapToObj(c -> ScaleMarks.of(bands.grouped(), c))
-                .toList();
-        this.headingLines = IntStream.range(0, columns.x().length)
-                .mapToObj(this::headingLines)
-                .toList();
+    static BlockLayout of(Bands bands, int width, int titleWidth, int most) {
+        return switch (bands.block()) {
+            case TablePlan table -> new TableBlockLayout(bands, width, titleWidth, most);
+            case FiguresPlan figures -> new CardBlockLayout(bands, width, titleWidth, most);
+            case TextPlan text -> new TextBlockLayout(bands, text, width, titleWidth, most);
+        };
     }
 
-    /** A heading that is turned stands on one line, as long as it is. */
-    private List<String> headingLines(int column) {
-        String heading = plan.columns().get(column).heading(plan.locale());
-        return isTurned(column)
-                ? List.of(type().printable(heading, TextStyle.COLUMN_HEADING))
-                : type().lines(heading, TextStyle.COLUMN_HEADING, columns.widths()[column]);
+    /** How its type is set. */
+    abstract TypeSetting type();
+
+    /** Measures a band that is no title. */
+    abstract Measured body(int band);
+
+    /** Draws what stands behind a band's texts: coloured grounds, signs and lines. */
+    void ground(int band, Measured measured, BandLook look, int y, Sheet sheet) {}
+
+    /** Puts the values of a band, which stand under columns. */
+    void values(int band, Measured measured, int y, Sheet sheet) {}
+
+    /** Measures a band and places its words. */
+    Measured measure(int band) {
+        return switch (bands.kind(band)) {
+            case REPORT_HEADER -> reportTitle(contents.words(bands, band));
+            case BLOCK_HEADER -> title(contents.words(bands, band), width, BELOW_BLOCK_TITLE);
+            case EMPTY, REFUSED -> note(contents.words(bands, band).getFirst());
+            default -> body(band);
+        };
     }
 
-    private boolean isTurned(int column) {
-        return plan.columns().get(column).room().hasTurnedHeading();
+    /** The title, beside the logo where there is one. */
+    private Measured reportTitle(List<BandCell.Words> words) {
+        int logo = look().logo().map(Picture::width).orElse(0);
+        Measured title = title(words, logo == 0 ? titleWidth : titleWidth - logo - BESIDE_LOGO, BELOW_TITLE);
+        int least = look().logo().map(picture -> picture.height() + BELOW_TITLE).orElse(0);
+        return title.withBelow(Math.max(0, least - title.height()));
     }
 
-    /** How tall a column's own heading is. */
-    private int headingHeight(int column) {
-        List<String> lines = headingLines.get(column);
-        return isTurned(column)
-                ? type().width(lines.getFirst(), TextStyle.COLUMN_HEADING)
-                : lines.size() * type().lineHeight(TextStyle.COLUMN_HEADING);
-    }
-
-    /** How tall the headings are of columns that stand in one place, from one of them on down. */
-    private int headingsBelow(int column) {
-        int height = 0;
-        for (int other : columns.stacks().of(columns.stacks().host()[column])) {
-            height += other > column ? headingHeight(other) : 0;
+    private Measured title(List<BandCell.Words> words, int room, int below) {
+        LineStack stack = new LineStack(type(), 0);
+        for (BandCell.Words paragraph : words) {
+            switch (paragraph.role()) {
+                case BLOCK_TITLE -> stack.put(paragraph, TextStyle.BLOCK_TITLE, 0, room);
+                case TITLE -> stack.put(paragraph, TextStyle.TITLE, 0, room);
+                case SUBTITLE -> stack.put(paragraph, TextStyle.SUBTITLE, 0, room);
+                default -> {}
+            }
         }
-        return height;
+        return new Measured(stack.y() + below, stack.lines(), 0, Measured.NO_RULE);
     }
 
-    /** What the words beside marked rows need; nothing where signs alone stand there. */
-    private static int roomForWords(TablePlan plan) {
-        TypeSetting type = TypeSetting.whole(plan.inputs());
-        return plan.highlights().stream()
-                .filter(rule -> !rule.word().isEmpty())
-                .mapToInt(rule -> type.width(type.printable(rule.word(), TextStyle.STRONG_CELL), TextStyle.STRONG_CELL)
-                        + BESIDE_WORDS)
-                .max()
-                .orElse(0);
+    private Measured note(BandCell.Words note) {
+        LineStack stack = new LineStack(type(), 800);
+        stack.put(note, TextStyle.CELL, 0, width);
+        return new Measured(stack.y() + BELOW_NOTE, stack.lines(), 0, Measured.NO_RULE);
     }
 
-    /** Whether words stand beside marked rows, for which room is kept. */
-    boolean hasWords() {
-        return hasWords;
+    /** Measures the heading of a group where it goes on after a page break. */
+    Measured continued(int node) {
+        throw new IllegalStateException("only tables have groups");
+    }
+
+    /** Left edge of the logo. */
+    int logoLeft() {
+        return titleWidth - look().logo().map(Picture::width).orElse(0);
     }
 
     Bands bands() {
@@ -145,29 +147,21 @@ final class BlockLayout {
         return plan;
     }
 
+    PrintStyle look() {
+        return plan.inputs().style();
+    }
+
     int width() {
         return width;
     }
 
+    /** Where its columns stand; without columns for blocks that are no tables. */
     ColumnLayout columns() {
-        return columns;
-    }
-
-    BandMeasures measures() {
-        return measures;
-    }
-
-    TypeSetting type() {
-        return measures.type();
-    }
-
-    /** Left edge of a level's headings and footers. */
-    int indent(int depth) {
-        return rooms.indent(depth);
+        return ColumnLayout.none(type().percent());
     }
 
     int height(int band) {
-        return measures.of(band).height();
+        return measure(band).height();
     }
 
     /** Height of the whole block where nothing breaks it, or any that is more than some height. */
@@ -179,18 +173,9 @@ final class BlockLayout {
         return height;
     }
 
-    List<String> columnHeadingLines(int column) {
-        return headingLines.get(column);
-    }
-
     /** Height of the columns' headings; 0 where there are no columns. */
     int columnHeadingsHeight() {
-        int most = IntStream.range(0, headingLines.size())
-                .map(c -> headingHeight(c) + headingsBelow(c))
-                .max()
-                .orElse(0);
-        int span = spans.isEmpty() ? 0 : type().lineHeight(TextStyle.COLUMN_HEADING) + BELOW_SPAN;
-        return most == 0 ? 0 : most + span + BELOW_HEADINGS;
+        return 0;
     }
 
     /** Height of the columns' headings where the block goes on on another page. */
@@ -198,38 +183,25 @@ final class BlockLayout {
         return plan.layout().repeatsHeadings() ? columnHeadingsHeight() : 0;
     }
 
-    /** The headings that stand over several columns. */
-    List<HeadingSpan> spans() {
-        return spans;
+    /** Puts the columns' headings. */
+    void columnHeadings(int y, Sheet sheet) {}
+
+    /** The row up to which totals are carried to a page that begins with a band; none where nothing is carried there. */
+    Optional<Integer> carriedBefore(int band) {
+        return Optional.empty();
     }
 
-    /** Where what totals have come to is carried from page to page. */
-    CarriedLines carried() {
-        return carried;
-    }
-
-    /** What is drawn beside the figures of a column. */
-    Optional<ScaleMarks> scale(int column) {
-        return scales.get(column);
-    }
-
-    /** Height of such a line; 0 where nothing is carried. */
+    /** Height of a line of carried totals; 0 where none are carried. */
     int carriedHeight() {
-        return carried.areAny() ? measures.carried("").height() : 0;
+        return 0;
     }
 
-    /** Baseline of a line of a column's heading, from the headings' top: the last lines of all stand side by side. */
-    int columnHeadingBaseline(int column, int line) {
-        int after = headingLines.get(column).size() - 1 - line;
-        return columnHeadingsHeight()
-                - BELOW_HEADINGS
-                - headingsBelow(column)
-                - after * type().lineHeight(TextStyle.COLUMN_HEADING)
-                - (isTurned(column) ? 0 : type().descent(TextStyle.COLUMN_HEADING));
-    }
-
-    /** Where the rule below the columns' headings is, from their top. */
-    int columnHeadingsRule() {
-        return columnHeadingsHeight() - BELOW_HEADINGS + 200;
+    /**
+     * Puts what totals have come to after a row, and returns how tall the line is.
+     *
+     * @param name what the line is called
+     */
+    int carried(int row, String name, int node, int y, Sheet sheet) {
+        throw new IllegalStateException("only tables carry totals");
     }
 }

@@ -113,7 +113,7 @@ public final class Pages {
             int[] span = span(table, rows, paper.printableWidth());
             // A report that is one block is refused as a whole: its reader can take it away in another format.
             BlockLayout layout = tables.size() == 1
-                    ? new BlockLayout(table, span[1], paper.printableWidth(), percent)
+                    ? BlockLayout.of(table, span[1], paper.printableWidth(), percent)
                     : BlockLayout.orRefused(table, span[1], paper.printableWidth(), percent);
             blocks.add(new BlockPlace(
                     blocks.size(), layout, new OpenGroups(layout.bands()), paper.left() + span[0], place, marks));

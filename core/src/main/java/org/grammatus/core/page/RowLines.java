@@ -2,9 +2,11 @@ package org.grammatus.core.page;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.IntFunction;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.ColumnLayout;
@@ -15,12 +17,14 @@ import org.grammatus.core.plan.TotalPlan;
 /** The lines that the values of a band take: texts wrap, and columns of one place stand below one another. */
 final class RowLines {
 
+    private final Printed texts;
     private final TablePlan plan;
     private final ColumnLayout columns;
     private final TypeSetting type;
 
-    RowLines(TablePlan plan, ColumnLayout columns, TypeSetting type) {
-        this.plan = plan;
+    RowLines(Printed texts, ColumnLayout columns, TypeSetting type) {
+        this.texts = texts;
+        this.plan = texts.grouped().plan();
         this.columns = columns;
         this.type = type;
     }
@@ -28,18 +32,23 @@ final class RowLines {
     /** The lines of a value: a column's own wrap in it, totals never. */
     List<String> of(BandCell.Value value, TextStyle style) {
         String text = value.text();
-        boolean own = value.part().equals(plan.columns().get(value.column()).id());
-        return own && columns.wraps()[value.column()]
-                ? type.lines(text, style, columns.widths()[value.column()], mostOf(value.column()))
+        PrintedColumn column = value.column();
+        return value.isOfColumn() && columns.wraps()[column.position()]
+                ? type.lines(
+                        text,
+                        style,
+                        columns.widths()[column.position()],
+                        column.plan().room().lines().orElse(TypeSetting.MOST_LINES))
                 : List.of(text);
     }
 
-    private int mostOf(int column) {
-        return plan.columns().get(column).room().lines().orElse(TypeSetting.MOST_LINES);
+    /** The style of a value: that of its band's values, bolder where it is marked so. */
+    static TextStyle styleOf(BandCell.Value value, TextStyle ofBand) {
+        return ofBand == TextStyle.CELL && value.look().strong() ? TextStyle.STRONG_CELL : ofBand;
     }
 
     /** How many lines the place with the most of them takes. */
-    int most(List<BandCell.Value> values, IntFunction<TextStyle> style) {
+    int most(List<BandCell.Value> values, TextStyle style) {
         int[] counts = counts(values, style);
         int[] inPlace = new int[counts.length];
         int most = 1;
@@ -52,7 +61,7 @@ final class RowLines {
     }
 
     /** By column, how many lines stand above its own in its place. */
-    int[] above(List<BandCell.Value> values, IntFunction<TextStyle> style) {
+    int[] above(List<BandCell.Value> values, TextStyle style) {
         int[] counts = counts(values, style);
         int[] above = new int[counts.length];
         for (int c = 1; c < counts.length; c++) {
@@ -72,20 +81,21 @@ final class RowLines {
     }
 
     private int belowFirst(Predicate<TotalPlan> printed) {
-        return plan.totals().stream()
-                .filter(printed)
-                .mapToInt(total -> columns.stacks().slot()[total.column()])
+        return IntStream.range(0, plan.totals().size())
+                .filter(total -> printed.test(plan.totals().get(total)))
+                .map(total -> columns.stacks().slot()[texts.columnOf(total).position()])
                 .max()
                 .orElse(0);
     }
 
     /** A column without a value keeps its line, so that those below it stand side by side. */
-    private int[] counts(List<BandCell.Value> values, IntFunction<TextStyle> style) {
+    private int[] counts(List<BandCell.Value> values, TextStyle style) {
         int[] counts = new int[columns.x().length];
         Arrays.fill(counts, 1);
         for (BandCell.Value value : values) {
-            if (columns.wraps()[value.column()]) {
-                counts[value.column()] = of(value, style.apply(value.column())).size();
+            int column = value.column().position();
+            if (columns.wraps()[column]) {
+                counts[column] = of(value, styleOf(value, style)).size();
             }
         }
         return counts;

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.TextStyle;
@@ -44,6 +45,7 @@ final class Sheet {
     private final Map<Page.Style, Integer> styles = new LinkedHashMap<>();
     private final List<Page.Brace> braces = new ArrayList<>();
     private BlockPlace block;
+    private int firstBand;
     /** What texts are printed in from now on; empty for an ink of their own. */
     private String ink = "";
 
@@ -125,12 +127,14 @@ final class Sheet {
      *
      * @param number whether it is a number, whose digits stand below those of others
      */
-    void columnText(String text, TextStyle style, int column, int baseline, int node, String id, boolean number) {
+    void columnText(
+            String text, TextStyle style, PrintedColumn under, int baseline, int node, String id, boolean number) {
         if (text.isEmpty()) {
             return;
         }
         ColumnLayout columns = block.layout().columns();
-        Align align = block.layout().plan().columns().get(column).align();
+        int column = under.position();
+        Align align = under.plan().align();
         String printable = type().printable(text, style);
         int width = type().width(printable, style);
         int x = switch (align) {
@@ -150,16 +154,34 @@ final class Sheet {
     }
 
     /** Puts a heading over a column that reads from bottom to top, from a height on up. */
-    void turned(String text, TextStyle style, int column, int baseline, String id) {
+    void turned(String text, TextStyle style, PrintedColumn over, int baseline) {
         ColumnLayout columns = block.layout().columns();
+        int column = over.position();
         String printable = type().printable(text, style);
         int letters = type().size(style) * 7 / 10;
-        int x = switch (block.layout().plan().columns().get(column).align()) {
+        int x = switch (over.plan().align()) {
             case START -> columns.x()[column] + letters;
             case CENTRE -> columns.x()[column] + (columns.widths()[column] + letters) / 2;
             case END, DECIMAL -> columns.right(column);
         };
-        put(x, baseline, type().width(printable, style), printable, style, GroupTree.ROOT, id, false, true);
+        put(x, baseline, type().width(printable, style), printable, style, GroupTree.ROOT, over.id(), false, true);
+    }
+
+    /** The first band of the block whose rows stand here; what goes on from the page before stands above it. */
+    void rowsFrom(int band) {
+        firstBand = band;
+    }
+
+    /** Whether a band of the block stands here, or further down. */
+    boolean isHere(int band) {
+        return band >= firstBand;
+    }
+
+    /** Puts the words of a band, whose top is at a height. */
+    void words(Measured measured, int y, int node) {
+        for (Measured.Line line : measured.words()) {
+            text(line.text(), line.style(), line.x(), y + line.baseline(), node, line.part(), line.figure());
+        }
     }
 
     /** Puts a text in its place. */
@@ -320,12 +342,12 @@ final class Sheet {
         List<Page.ColumnBox> boxesOfColumns = new ArrayList<>();
         for (BlockPlace each : blocks) {
             ColumnLayout columns = each.layout().columns();
-            for (int c = 0; c < columns.x().length; c++) {
-                boxesOfColumns.add(new Page.ColumnBox(
-                        each.layout().plan().columns().get(c).id(),
-                        each.left() + columns.x()[c],
-                        columns.widths()[c],
-                        each.index()));
+            if (columns.x().length > 0) {
+                for (PrintedColumn column : each.layout().contents().columns()) {
+                    int c = column.position();
+                    boxesOfColumns.add(new Page.ColumnBox(
+                            column.id(), each.left() + columns.x()[c], columns.widths()[c], each.index()));
+                }
             }
         }
         return boxesOfColumns;

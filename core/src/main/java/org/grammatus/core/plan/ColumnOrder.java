@@ -80,7 +80,7 @@ public record ColumnOrder(String column, List<OfLevel> levels, Optional<String> 
 
     private static Optional<TotalPlan> total(TablePlan table, int level, ColumnPlan column) {
         return table.totals().stream()
-                .filter(total -> table.columns().get(total.column()).equals(column)
+                .filter(total -> total.column().equals(column.id())
                         && total.places().containsKey(table.levels().get(level).id()))
                 .findFirst();
     }

@@ -83,6 +83,14 @@ public record TablePlan(
         return new Axis(pointer, dataset, levels, rows, inputs.locale());
     }
 
+    /** The column that a total stands under. */
+    public ColumnPlan columnOf(TotalPlan total) {
+        return columns.stream()
+                .filter(column -> column.id().equals(total.column()))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Id of the level of groups of a depth; {@value #REPORT} at depth 0. */
     public String levelAt(int depth) {
         return depth == 0 ? REPORT : levels.get(depth - 1).id();

@@ -16,7 +16,7 @@ import org.grammatus.core.value.Type;
  * @param shown what is made of the value
  * @param comparison what the value is compared with
  * @param type of what is printed
- * @param column index of the column it stands under
+ * @param column id of the column it stands under
  * @param places by level id, with {@value TablePlan#REPORT} for the report
  */
 public record TotalPlan(
@@ -27,7 +27,7 @@ public record TotalPlan(
         Shown shown,
         Optional<TablePlan.Comparison> comparison,
         Type type,
-        int column,
+        String column,
         String format,
         Map<String, Place> places) {
 

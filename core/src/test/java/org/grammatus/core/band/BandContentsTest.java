@@ -86,12 +86,13 @@ class BandContentsTest {
         String rough = Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"0\",");
         Grouped grouped = grouped(rough);
         BandContents contents = new BandContents(grouped);
-        BandCell.Value net = contents.figures(GroupTree.ROOT, org.grammatus.core.choice.Place.FOOTER)
+        BandCell.Value net = contents.cells()
+                .figures(GroupTree.ROOT, org.grammatus.core.choice.Place.FOOTER)
                 .getFirst();
         assertThat(net.text()).isEqualTo("55");
         assertThat(((Scalar.Number) net.scalar()).value()).isEqualTo(new BigDecimal("55.05"));
         assertThat(net.part()).isEqualTo("t-net");
-        assertThat(contents.totals(GroupTree.ROOT))
+        assertThat(contents.cells().totals(GroupTree.ROOT))
                 .extracting(BandCell.Value::part)
                 .containsExactly("t-net", "t-freight");
     }

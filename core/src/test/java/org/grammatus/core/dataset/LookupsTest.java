@@ -96,7 +96,7 @@ class LookupsTest {
         Printed printed = new Printed(grouped);
         List<String> cells = new ArrayList<>();
         for (int row : grouped.rows().order()) {
-            cells.add(new BandContents(grouped).rowText(row, 0));
+            cells.add(new BandContents(grouped).cells().rowText(row, 0));
         }
         assertThat(cells).containsExactly("4", "Alder", "Fernhollow", "Fernhollow", "Fernhollow");
     }
@@ -138,8 +138,8 @@ class LookupsTest {
         Report report = report("{\"id\": \"c\", \"label\": \"Category\", \"value\": \"category\"}", "", "");
         Grouped grouped = ROWS.grouped(report, dataset, Answers.NONE);
         Printed printed = new Printed(grouped);
-        assertThat(new BandContents(grouped).rowText(0, 0)).isEqualTo("Wood");
-        assertThat(new BandContents(grouped).rowText(4, 0)).isEqualTo("Glass");
+        assertThat(new BandContents(grouped).cells().rowText(0, 0)).isEqualTo("Wood");
+        assertThat(new BandContents(grouped).cells().rowText(4, 0)).isEqualTo("Glass");
     }
 
     @Test

@@ -128,7 +128,8 @@ class GroupingTest {
         Printed printed = new Printed(grouped);
         List<String> rows = new ArrayList<>();
         for (int row : grouped.rows().order()) {
-            rows.add(new BandContents(grouped).rowText(row, 0) + " " + new BandContents(grouped).rowText(row, 1));
+            rows.add(new BandContents(grouped).cells().rowText(row, 0) + " "
+                    + new BandContents(grouped).cells().rowText(row, 1));
         }
         assertThat(rows).containsExactly("9.00 5.00", "8.00 7.50", "7.00 ", "1.00 5.00");
     }
@@ -236,7 +237,8 @@ class GroupingTest {
         List<String> all = tree(grouped);
         Printed printed = new Printed(grouped);
         for (int row : grouped.rows().order()) {
-            all.add(new BandContents(grouped).rowText(row, 0) + new BandContents(grouped).rowText(row, 1));
+            all.add(new BandContents(grouped).cells().rowText(row, 0)
+                    + new BandContents(grouped).cells().rowText(row, 1));
         }
         return all;
     }

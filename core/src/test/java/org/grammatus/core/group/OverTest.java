@@ -99,7 +99,7 @@ class OverTest {
                         Answers.NONE);
         Printed printed = new Printed(grouped);
         return Arrays.stream(grouped.rows().order())
-                .mapToObj(row -> new BandContents(grouped).rowText(row, 1))
+                .mapToObj(row -> new BandContents(grouped).cells().rowText(row, 1))
                 .toList();
     }
 

@@ -40,7 +40,7 @@ class StandingTest {
                 Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\""));
         Grouped grouped = sales().grouped(report, Answers.NONE);
         return Arrays.stream(grouped.rows().order())
-                .mapToObj(row -> new BandContents(grouped).rowText(row, 1))
+                .mapToObj(row -> new BandContents(grouped).cells().rowText(row, 1))
                 .toList();
     }
 

@@ -17,7 +17,7 @@ final class PrintedSigns {
     static String atTheEdge(BandContents contents, Bands bands, int band) {
         boolean row = bands.kind(band) == BandKind.DETAIL || bands.kind(band) == BandKind.GROUP_LINE;
         return contents.marksOf(bands, band).stream()
-                .filter(mark -> mark.column() == BandMarks.Mark.ALL)
+                .filter(BandMarks.Mark::isWhole)
                 .map(mark -> {
                     String word =
                             bands.grouped().plan().highlights().get(mark.rule()).word();
@@ -39,7 +39,7 @@ final class PrintedSigns {
     static String marked(BandContents contents, Bands bands, int band, BandCell.Value value) {
         return value.text()
                 + contents.marksOf(bands, band).stream()
-                        .filter(mark -> mark.column() == value.column())
+                        .filter(mark -> mark.isOnly(value.column()))
                         .findFirst()
                         .map(mark -> sign(bands, mark))
                         .orElse("");

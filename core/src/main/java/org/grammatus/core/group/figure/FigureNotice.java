@@ -30,7 +30,7 @@ public record FigureNotice(String before, String after, List<Integer> totals) {
     }
 
     private static String name(TotalPlan total, TablePlan plan) {
-        String label = plan.columns().get(total.column()).label().strip();
+        String label = plan.columnOf(total).label().strip();
         return label.isEmpty() ? "total \"" + total.id() + "\"" : label;
     }
 

@@ -108,19 +108,14 @@ public final class RoundedLines {
     }
 
     private static boolean isPrintedPerRow(Typed.Aggregate sum, TotalPlan total, TablePlan plan) {
-        Typed printed = plan.columns().get(total.column()).value();
+        Typed printed = plan.columnOf(total).value();
         return plan.printsRows() && sum.argument().map(Typed::unnamed).equals(Optional.of(printed.unnamed()));
     }
 
     /** How many digits after the point are printed; less than none where whole thousands are. */
     private static int digits(TotalPlan total, TablePlan plan) {
         int printed = new DecimalFormat(total.format()).getMaximumFractionDigits();
-        return printed
-                - plan.columns()
-                        .get(total.column())
-                        .unit()
-                        .map(FigureUnit::digits)
-                        .orElse(0);
+        return printed - plan.columnOf(total).unit().map(FigureUnit::digits).orElse(0);
     }
 
     private static Column ofGroups(Column exact, int depth, int digits, Nodes nodes) {

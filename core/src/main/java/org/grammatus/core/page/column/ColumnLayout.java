@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -42,12 +43,12 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
      * @throws ProblemException if the columns do not fit
      */
     public static ColumnLayout of(Printed printed, int width, int indent, int most) {
-        List<ColumnPlan> columns = printed.grouped().plan().columns();
+        List<PrintedColumn> columns = printed.columns();
         int[] natural = new int[columns.size()];
         int[] tails = new int[columns.size()];
         Map<int[], BitSet> rowsByPath = new IdentityHashMap<>();
         for (int c = 0; c < natural.length; c++) {
-            ColumnMeasure measure = new ColumnMeasure(printed, c, rowsByPath);
+            ColumnMeasure measure = new ColumnMeasure(printed, columns.get(c), rowsByPath);
             natural[c] = measure.natural();
             tails[c] = measure.tail();
         }
@@ -61,13 +62,13 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         }
         int widest = 0;
         for (int c = 1; c < natural.length; c++) {
-            int own = asked(columns.get(c), natural[c], available);
-            widest = own > asked(columns.get(widest), natural[widest], available) ? c : widest;
+            int own = asked(columns.get(c).plan(), natural[c], available);
+            widest = own > asked(columns.get(widest).plan(), natural[widest], available) ? c : widest;
         }
         throw new ProblemException(Problem.error(
-                columns.get(widest).pointer(),
+                columns.get(widest).plan().pointer(),
                 "the columns do not fit the paper, even in small type; remove columns, use landscape or narrower margins,"
-                        + " or narrow \"" + columns.get(widest).label() + "\", the widest"));
+                        + " or narrow \"" + columns.get(widest).plan().label() + "\", the widest"));
     }
 
     /** No columns at all. */
@@ -77,7 +78,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
     }
 
     private static Optional<ColumnLayout> fit(
-            List<ColumnPlan> columns,
+            List<PrintedColumn> columns,
             ColumnStacks stacks,
             int[] natural,
             int[] tails,
@@ -96,8 +97,8 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         for (int c : hosts) {
             rigid[c] = true;
             for (int one : stacks.of(c)) {
-                int own = room(columns.get(one), natural[one], available, percent);
-                boolean isRigid = columns.get(one).rigid();
+                int own = room(columns.get(one).plan(), natural[one], available, percent);
+                boolean isRigid = columns.get(one).plan().rigid();
                 rigid[c] &= isRigid;
                 widths[c] = Math.max(widths[c], isRigid ? own : Math.min(own, WIDEST_TEXT));
                 // A text that stands with figures wraps in no less than they need.
@@ -129,7 +130,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         for (int c = 0; c < count; c++) {
             x[c] = x[stacks.host()[c]];
             widths[c] = widths[stacks.host()[c]];
-            wraps[c] = !columns.get(c).value().type().isNumber() && natural[c] * percent / 100 > widths[c];
+            wraps[c] = !columns.get(c).plan().value().type().isNumber() && natural[c] * percent / 100 > widths[c];
         }
         int[] ownTails =
                 IntStream.of(tails).map(tail -> (tail * percent + 99) / 100).toArray();
@@ -150,18 +151,18 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
      * Spreads what is left over, so that the last column stands at the paper's right edge: among the texts, as far as the eye finds from
      * one column to the next, and what is more among all columns whose width is not given.
      */
-    private static void widen(int[] hosts, boolean[] rigid, List<ColumnPlan> columns, int[] widths, int left) {
+    private static void widen(int[] hosts, boolean[] rigid, List<PrintedColumn> columns, int[] widths, int left) {
         int[] texts = IntStream.of(hosts).filter(c -> !rigid[c]).toArray();
         if (texts.length == 0) {
             // Names of groups have it before the first figure.
-            if (hosts.length > 0 && columns.getFirst().isFree()) {
+            if (hosts.length > 0 && columns.getFirst().plan().isFree()) {
                 widths[0] += left;
             }
             return;
         }
         int among = Math.min(left, texts.length * MOST_APART);
         spread(texts, widths, among);
-        spread(IntStream.of(hosts).filter(c -> columns.get(c).isFree()).toArray(), widths, left - among);
+        spread(IntStream.of(hosts).filter(c -> columns.get(c).plan().isFree()).toArray(), widths, left - among);
     }
 
     private static void spread(int[] over, int[] widths, int room) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import org.grammatus.core.band.GroupLines;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.TextStyle;
@@ -30,7 +31,7 @@ public final class ColumnMeasure {
     private final Printed printed;
     private final Grouped grouped;
     private final TablePlan plan;
-    private final int index;
+    private final PrintedColumn column;
     private final Map<int[], BitSet> rowsByPath;
     private final TypeSetting type;
     private int widest;
@@ -40,17 +41,17 @@ public final class ColumnMeasure {
     private int head;
 
     /** @param rowsByPath the rows that are printed, by the way to them: columns of one table share theirs */
-    public ColumnMeasure(Printed printed, int index, Map<int[], BitSet> rowsByPath) {
+    public ColumnMeasure(Printed printed, PrintedColumn column, Map<int[], BitSet> rowsByPath) {
         this.printed = printed;
         this.grouped = printed.grouped();
         this.plan = grouped.plan();
-        this.index = index;
+        this.column = column;
         this.type = TypeSetting.whole(plan.inputs());
         this.rowsByPath = rowsByPath;
     }
 
     public int natural() {
-        int natural = plan.columns().get(index).scale().map(this::withScale).orElseGet(this::widestText);
+        int natural = column.plan().scale().map(this::withScale).orElseGet(this::widestText);
         return Math.max(natural, head + tail);
     }
 
@@ -60,7 +61,7 @@ public final class ColumnMeasure {
     }
 
     private boolean isBySign() {
-        return plan.columns().get(index).align() == Align.DECIMAL;
+        return column.plan().align() == Align.DECIMAL;
     }
 
     /** With the dots before figures, or as wide as bars must be. */
@@ -74,22 +75,19 @@ public final class ColumnMeasure {
     }
 
     private int widestText() {
-        if (plan.columns().get(index).room().hasTurnedHeading()) {
+        if (column.plan().room().hasTurnedHeading()) {
             widest = type.lineHeight(TextStyle.COLUMN_HEADING);
         } else {
-            for (String word : plan.columns().get(index).heading(plan.locale()).split(" ")) {
+            for (String word : column.heading().split(" ")) {
                 text(word, TextStyle.COLUMN_HEADING);
             }
         }
         // Marked rows may be set in the bolder face, which is wider.
         TextStyle row = plan.highlights().isEmpty() ? TextStyle.CELL : TextStyle.STRONG_CELL;
-        if (plan.printsRows()) {
-            PrintedRows.Values own = grouped.rows().columns().get(index);
-            values(own.values(), printedRows(own), printed.columnFormat(index), row);
-        }
+        column.rows().ifPresent(own -> values(own.values(), printedRows(own), column.format(), row));
         groupLines(row);
         for (int t = 0; t < plan.totals().size(); t++) {
-            if (plan.totals().get(t).column() == index) {
+            if (printed.columnOf(t) == column) {
                 boolean grand = plan.totals().get(t).places().containsKey(TablePlan.REPORT);
                 TextStyle style = grand ? TextStyle.GRAND_TOTAL : TextStyle.TOTAL;
                 values(grouped.figures().totals().get(t), printed.totalFormat(t), style);
@@ -97,7 +95,7 @@ public final class ColumnMeasure {
             }
         }
         for (PrintedRows.Carried carried : grouped.rows().carried()) {
-            if (plan.totals().get(carried.total()).column() == index) {
+            if (printed.columnOf(carried.total()) == column) {
                 values(carried.upTo(), printed.totalFormat(carried.total()), TextStyle.TOTAL);
             }
         }
@@ -111,8 +109,8 @@ public final class ColumnMeasure {
             List<Column> cells = grouped.figures().shared().get(depth);
             if (!cells.isEmpty()) {
                 TextStyle style = lines.hold(depth) ? TextStyle.TOTAL : row;
-                values(cells.get(index), printed.columnFormat(index), style);
-                if (lines.nameColumn(depth) == index) {
+                values(cells.get(column.position()), column.format(), style);
+                if (lines.nameColumn(depth) == column.position()) {
                     names(depth, style);
                 }
             }

@@ -2,7 +2,7 @@ package org.grammatus.core.page.column;
 
 import java.util.List;
 import java.util.stream.IntStream;
-import org.grammatus.core.plan.ColumnPlan;
+import org.grammatus.core.band.PrintedColumn;
 
 /**
  * Columns that stand below one another in one place: a line each of every row.
@@ -12,11 +12,11 @@ import org.grammatus.core.plan.ColumnPlan;
  */
 public record ColumnStacks(int[] host, int[] slot) {
 
-    public static ColumnStacks of(List<ColumnPlan> columns) {
+    public static ColumnStacks of(List<PrintedColumn> columns) {
         int[] host = new int[columns.size()];
         int[] slot = new int[columns.size()];
         for (int c = 0; c < host.length; c++) {
-            boolean below = c > 0 && columns.get(c).room().standsBelow();
+            boolean below = c > 0 && columns.get(c).plan().room().standsBelow();
             host[c] = below ? host[c - 1] : c;
             slot[c] = below ? slot[c - 1] + 1 : 0;
         }

@@ -3,8 +3,8 @@ package org.grammatus.core.page.column;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.plan.ColumnPlan;
-import org.grammatus.core.plan.TablePlan;
 
 /**
  * A heading over columns that stand beside each other.
@@ -15,16 +15,16 @@ import org.grammatus.core.plan.TablePlan;
 public record HeadingSpan(String text, String part, int x, int width) {
 
     /** The headings over a table's columns, from left to right. */
-    public static List<HeadingSpan> of(TablePlan plan, ColumnLayout columns) {
+    public static List<HeadingSpan> of(List<PrintedColumn> printed, ColumnLayout columns) {
         List<HeadingSpan> spans = new ArrayList<>();
-        int count = columns.x().length;
+        int count = printed.size();
         for (int first = 0; first < count; ) {
-            ColumnPlan column = plan.columns().get(first);
+            ColumnPlan column = printed.get(first).plan();
             Optional<String> over = column.room().over();
             int last = first;
             while (over.isPresent()
                     && last + 1 < count
-                    && plan.columns().get(last + 1).room().over().equals(over)) {
+                    && printed.get(last + 1).plan().room().over().equals(over)) {
                 last++;
             }
             if (over.isPresent()) {

@@ -1,7 +1,8 @@
 package org.grammatus.core.page.column;
 
-import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.plan.LevelPlan;
@@ -36,13 +37,13 @@ public final class NameRooms {
                     : indents[depth - 1] + indentBehind(plan.levels().get(depth - 2));
             for (Place place : Place.values()) {
                 int at = depth;
-                firstTotals[depth][place.ordinal()] = left(IntStream.range(0, columns.x().length)
+                firstTotals[depth][place.ordinal()] = left(printed.columns().stream()
                         .filter(column -> printed.totalAt(column, at, place).isPresent()));
             }
         }
         this.firstOfOthers = printed.grouped().rows().others().isEmpty()
                 ? right
-                : left(IntStream.range(0, columns.x().length)
+                : left(printed.columns().stream()
                         .filter(column -> printed.otherRowsTotalAt(column).isPresent()));
     }
 
@@ -55,9 +56,10 @@ public final class NameRooms {
         return level.print().header() == Header.HEADING ? INDENT : 0;
     }
 
-    private int left(IntStream withFigure) {
+    private int left(Stream<PrintedColumn> withFigure) {
         return withFigure
-                .map(column -> columns.x()[column] - ColumnLayout.GAP / 2)
+                .filter(column -> column.position() < columns.x().length)
+                .map(column -> columns.x()[column.position()] - ColumnLayout.GAP / 2)
                 .findFirst()
                 .orElse(right);
     }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandCell;
+import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.group.Grouped;
@@ -73,21 +74,22 @@ public final class ScaleMarks {
     }
 
     /** What is drawn beside the figures of a column; none where nothing is asked for, or nothing is printed. */
-    public static Optional<ScaleMarks> of(Grouped grouped, int column) {
-        ColumnPlan plan = grouped.plan().columns().get(column);
+    public static Optional<ScaleMarks> of(Grouped grouped, PrintedColumn column) {
+        ColumnPlan plan = column.plan();
         return plan.scale().flatMap(scale -> {
             if (grouped.plan().printsRows()) {
-                return plan.value().type().isNumber() ? ofRows(scale, plan.id(), grouped, column) : Optional.empty();
+                return plan.value().type().isNumber() ? ofRows(scale, column, grouped) : Optional.empty();
             }
             return grouped.plan().totals().stream()
-                    .filter(total -> total.column() == column && total.type().isNumber())
+                    .filter(total ->
+                            total.column().equals(column.id()) && total.type().isNumber())
                     .findFirst()
                     .flatMap(total -> ofLines(scale, total, grouped));
         });
     }
 
-    private static Optional<ScaleMarks> ofRows(ColumnScale scale, String part, Grouped grouped, int column) {
-        PrintedRows.Values own = grouped.rows().columns().get(column);
+    private static Optional<ScaleMarks> ofRows(ColumnScale scale, PrintedColumn column, Grouped grouped) {
+        PrintedRows.Values own = column.rows().orElseThrow();
         PrintedRows rows = grouped.rows();
         IntUnaryOperator scopeOf = scopes(scale, grouped);
         Map<Integer, List<BigInteger>> values = new HashMap<>();
@@ -100,19 +102,19 @@ public final class ScaleMarks {
                         own.path()[rows.order()[i]]);
             }
         }
-        return of(scale, part, values, own.values(), scopeOf);
+        return of(scale, column.id(), values, own.values(), scopeOf);
     }
 
     /** Where groups are lines, the first total beside them, of the innermost groups. */
     private static Optional<ScaleMarks> ofLines(ColumnScale scale, TotalPlan total, Grouped grouped) {
         GroupTree tree = grouped.tree();
-        Column column = grouped.figures().totals().get(grouped.plan().totals().indexOf(total));
+        Column figures = grouped.figures().totals().get(grouped.plan().totals().indexOf(total));
         IntUnaryOperator scopeOf = scopes(scale, grouped);
         Map<Integer, List<BigInteger>> values = new HashMap<>();
         IntStream.range(0, tree.nodeCount())
                 .filter(node -> tree.depthOf(node) == tree.depths() - 1)
-                .forEach(node -> add(values, scopeOf.applyAsInt(node), column, node));
-        return of(scale, total.id(), values, column, scopeOf);
+                .forEach(node -> add(values, scopeOf.applyAsInt(node), figures, node));
+        return of(scale, total.id(), values, figures, scopeOf);
     }
 
     private static void add(Map<Integer, List<BigInteger>> values, int scope, Column column, int at) {
@@ -176,14 +178,10 @@ public final class ScaleMarks {
         return DOTS.getLast();
     }
 
-    /**
-     * One, two or three dots.
-     *
-     * @param node the group that the value stands in
-     */
-    public String dots(BandCell.Value value, int node) {
+    /** One, two or three dots. */
+    public String dots(BandCell.Value value) {
         BigInteger size = value.values().wide(value.at());
-        BigInteger[] own = edges.get(scopeOf.applyAsInt(node));
+        BigInteger[] own = edges.get(scopeOf.applyAsInt(value.node()));
         return DOTS.get(size.compareTo(own[1]) >= 0 ? 2 : size.compareTo(own[0]) >= 0 ? 1 : 0);
     }
 }

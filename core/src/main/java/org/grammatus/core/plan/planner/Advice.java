@@ -35,7 +35,7 @@ final class Advice {
             TablePlan facts = block.facts();
             facts.totals().forEach(total -> onSum(total, facts.dataset(), advice));
             facts.totals().forEach(total -> onUnits(total, facts.dataset(), advice));
-            facts.totals().forEach(total -> onOther(total, facts.columns().get(total.column()), advice));
+            facts.totals().forEach(total -> onOther(total, facts.columnOf(total), advice));
         }
         LabelAdvice.on(blocks, advice);
         return advice;

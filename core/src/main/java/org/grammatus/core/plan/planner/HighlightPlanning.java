@@ -80,7 +80,8 @@ final class HighlightPlanning {
                         .filter(id -> TotalPlanning.depth(id, levels).isEmpty())
                         .isPresent()
                 || place.column()
-                        .filter(id -> TotalPlanning.column(id, columns) < 0)
+                        .filter(id ->
+                                columns.stream().noneMatch(column -> column.id().equals(id)))
                         .isPresent();
         return isOff
                 ? Optional.empty()

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
@@ -44,12 +43,11 @@ final class LabelAdvice {
     }
 
     private static Stream<Labelled> labelled(TablePlan table) {
-        return IntStream.range(0, table.columns().size()).boxed().flatMap(index -> {
-            ColumnPlan column = table.columns().get(index);
+        return table.columns().stream().flatMap(column -> {
             Optional<Typed> shows = column.text().isPresent()
                     ? Optional.of(column.value())
                     : table.totals().stream()
-                            .filter(total -> total.column() == index)
+                            .filter(total -> total.column().equals(column.id()))
                             .map(TotalPlan::value)
                             .findFirst();
             return shows.map(value -> new Labelled(column, value, table.dataset())).stream();

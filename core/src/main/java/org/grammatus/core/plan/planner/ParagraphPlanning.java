@@ -103,7 +103,7 @@ final class ParagraphPlanning {
                 Shown.VALUE,
                 Optional.empty(),
                 value.type(),
-                columns.size() - 1,
+                id,
                 format,
                 Map.of()));
         return new TextPlan.Value(totals.size() - 1);

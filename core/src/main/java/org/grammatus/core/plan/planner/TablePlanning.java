@@ -185,20 +185,15 @@ final class TablePlanning {
     private List<ColumnPlan> named(List<ColumnPlan> columns, List<TotalPlan> totals) {
         List<ColumnPlan> named = new ArrayList<>(columns);
         for (ReportColumn written : block.columns()) {
-            int index = TotalPlanning.column(written.id(), columns);
-            Optional<TotalPlan> first =
-                    totals.stream().filter(total -> total.column() == index).findFirst();
-            if (index >= 0 && written.value().isEmpty() && first.isPresent()) {
-                TotalPlan total = first.get();
-                named.set(
-                        index,
-                        columns.get(index)
-                                .called(
-                                        written.label()
-                                                .orElseGet(() -> scope.label(total.value())
-                                                        .orElse(total.text())),
-                                        written.unit().or(() -> scope.unit(total.value()))));
-            }
+            Optional<TotalPlan> first = totals.stream()
+                    .filter(total -> written.value().isEmpty() && total.column().equals(written.id()))
+                    .findFirst();
+            first.ifPresent(total -> named.replaceAll(column -> column.id().equals(written.id())
+                    ? column.called(
+                            written.label()
+                                    .orElseGet(() -> scope.label(total.value()).orElse(total.text())),
+                            written.unit().or(() -> scope.unit(total.value())))
+                    : column));
         }
         return List.copyOf(named);
     }
@@ -209,7 +204,7 @@ final class TablePlanning {
             for (int j = 0; j < i; j++) {
                 TotalPlan a = totals.get(j);
                 TotalPlan b = totals.get(i);
-                boolean meet = a.column() == b.column()
+                boolean meet = a.column().equals(b.column())
                         && b.places().entrySet().stream()
                                 .anyMatch(p -> p.getValue() == a.places().get(p.getKey()));
                 if (meet) {

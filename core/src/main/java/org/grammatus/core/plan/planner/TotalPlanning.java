@@ -73,26 +73,26 @@ final class TotalPlanning {
         }
         Type type = comparison.map(c -> compared(c, value.type())).orElseGet(() -> shown(shown, value.type()));
         boolean percent = isPercent(shown, comparison);
-        int column = column(total.column(), columns);
+        Optional<ColumnPlan> column = columns.stream()
+                .filter(each -> each.id().equals(total.column()))
+                .findFirst();
         String format = total.format()
-                .or(() -> column < 0 ? Optional.empty() : ofColumn(columns.get(column), value, percent))
+                .or(() -> column.flatMap(own -> ofColumn(own, value, percent)))
                 .orElseGet(() -> percent
                         ? PERCENT
                         : type.equals(value.type()) ? Formats.of(value, dataset) : Formats.byType(type, dataset));
         Formats.check(pointer + "/format", format, type, problems);
-        return column < 0
-                ? Optional.empty()
-                : Optional.of(new TotalPlan(
-                        total.id(),
-                        pointer,
-                        total.value(),
-                        value,
-                        shown,
-                        comparison,
-                        type,
-                        column,
-                        format,
-                        Map.copyOf(places)));
+        return column.map(own -> new TotalPlan(
+                total.id(),
+                pointer,
+                total.value(),
+                value,
+                shown,
+                comparison,
+                type,
+                own.id(),
+                format,
+                Map.copyOf(places)));
     }
 
     /** A column's own format is its totals', too: of all where it shows nothing in rows, else of what adds up what it shows. */
@@ -102,16 +102,6 @@ final class TotalPlanning {
                 && a.function() != AggregateFunction.COUNT
                 && a.argument().filter(column.value()::equals).isPresent();
         return Optional.of(column.format()).filter(format -> column.ownFormat() && (alone || (adds && !percent)));
-    }
-
-    static int column(String id, List<ColumnPlan> columns) {
-        int column = -1;
-        for (int i = 0; i < columns.size(); i++) {
-            if (columns.get(i).id().equals(id)) {
-                column = i;
-            }
-        }
-        return column;
     }
 
     private static Type shown(Shown shown, Type type) {

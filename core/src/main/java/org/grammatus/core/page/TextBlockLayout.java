@@ -3,7 +3,7 @@ package org.grammatus.core.page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
-import org.grammatus.core.band.BandContents;
+import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.page.column.TypeSetting;
@@ -11,8 +11,8 @@ import org.grammatus.core.plan.TextPlan;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 
-/** The heights of a text's paragraphs and the places of their lines. */
-final class ParagraphMeasures {
+/** A text: its paragraphs, broken into lines. */
+final class TextBlockLayout extends BlockLayout {
 
     /** A paragraph of more lines might be taller than a page. */
     private static final int MOST_LINES = 30;
@@ -25,28 +25,31 @@ final class ParagraphMeasures {
     private static final int SIGNATURE_WIDTH = 18_000;
 
     private final TextPlan text;
-    private final BandContents contents;
     private final TypeSetting type;
-    private final int width;
     private final List<Measured> measured;
 
     /**
-     * Measures a text.
+     * Fits a text.
      *
      * @throws ProblemException if a paragraph is too long for its width
      */
-    ParagraphMeasures(TextPlan text, BandContents contents, TypeSetting type, int width) {
+    TextBlockLayout(Bands bands, TextPlan text, int width, int titleWidth, int most) {
+        super(bands, width, titleWidth);
         this.text = text;
-        this.contents = contents;
-        this.type = type;
-        this.width = width;
+        this.type = TypeSetting.of(most, plan().inputs());
         this.measured = IntStream.range(0, text.paragraphs().size())
                 .mapToObj(this::measured)
                 .toList();
     }
 
-    Measured of(int paragraph) {
-        return measured.get(paragraph);
+    @Override
+    TypeSetting type() {
+        return type;
+    }
+
+    @Override
+    Measured body(int band) {
+        return measured.get(bands().row(band));
     }
 
     private Measured measured(int index) {
@@ -54,7 +57,7 @@ final class ParagraphMeasures {
             case TextPlan.Words words -> words(index, style(words), words.align());
             case TextPlan.Signature signature -> signature(index, signature.align());
             case TextPlan.Line line ->
-                Measured.item(WRITING_LINE, List.of(), List.of(new Measured.Rule(0, WRITING_LINE, width)));
+                Measured.item(WRITING_LINE, List.of(), List.of(new Measured.Rule(0, WRITING_LINE, width())));
         };
     }
 
@@ -68,21 +71,21 @@ final class ParagraphMeasures {
 
     private Measured words(int index, TextStyle style, Align align) {
         List<Measured.Line> lines = new ArrayList<>();
-        int bottom = put(index, style, align, 0, width, 0, lines);
+        int bottom = put(index, style, align, 0, width(), 0, lines);
         return Measured.item(bottom + BELOW_WORDS, lines, List.of());
     }
 
     private Measured signature(int index, Align align) {
         List<Measured.Line> lines = new ArrayList<>();
-        int room = Math.min(SIGNATURE_WIDTH, width);
-        int x = shifted(align, 0, width, room);
+        int room = Math.min(SIGNATURE_WIDTH, width());
+        int x = shifted(align, 0, width(), room);
         int bottom = put(index, TextStyle.SMALL_TEXT, Align.START, x, room, ABOVE_SIGNATURE + 150, lines);
         return Measured.item(bottom + BELOW_WORDS, lines, List.of(new Measured.Rule(x, ABOVE_SIGNATURE, room)));
     }
 
     /** Puts a paragraph's lines one below the other and returns where they end. */
     private int put(int index, TextStyle style, Align align, int left, int room, int top, List<Measured.Line> lines) {
-        var words = contents.paragraph(index);
+        var words = contents().paragraph(index);
         List<String> broken = type.lines(words.text(), style, room, MOST_LINES + 1);
         if (broken.size() > MOST_LINES) {
             throw new ProblemException(Problem.error(
