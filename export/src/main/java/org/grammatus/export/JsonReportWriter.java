@@ -162,8 +162,8 @@ final class JsonReportWriter implements ReportWriter {
     }
 
     private void head(TablePlan plan) {
-        json.writeStringProperty("report", plan.inputs().report());
-        json.writeStringProperty("title", plan.inputs().title());
+        json.writeStringProperty("report", plan.inputs().report().id());
+        json.writeStringProperty("title", plan.inputs().report().title());
         json.writeStringProperty("dataset", plan.inputs().dataset());
         json.writeStringProperty("businessDate", plan.context().businessDate().toString());
         json.writeArrayPropertyStart("answers");

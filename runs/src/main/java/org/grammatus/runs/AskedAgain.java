@@ -87,7 +87,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
     /** Whether a total is an aggregate alone, not rounded on the way. */
     private static boolean isPlain(Grouped grouped, int total) {
         TotalPlan planned = grouped.plan().totals().get(total);
-        boolean rounds = grouped.plan().rounding() == Rounding.EACH_LINE;
+        boolean rounds = grouped.plan().totalling().rounding() == Rounding.EACH_LINE;
         return planned.shown() == Shown.VALUE && planned.comparison().isEmpty() && !rounds;
     }
 

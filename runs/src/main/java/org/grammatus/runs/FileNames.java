@@ -16,7 +16,7 @@ public final class FileNames {
     /** A run's file name: {@code Open orders, Alder Quay, 1 October 2026 to 20 November 2026.pdf}. */
     public static String of(RunResult result, String ending) {
         List<String> parts = new ArrayList<>();
-        parts.add(result.grouped().plan().inputs().title());
+        parts.add(result.grouped().plan().inputs().report().title());
         for (int i = 0; i < result.prompts().size(); i++) {
             ResolvedPrompt prompt = result.prompts().get(i);
             if (!prompt.resolved().isEmpty() && !prompt.resolved().equals("../..")) {
@@ -29,7 +29,7 @@ public final class FileNames {
     /** The name of a file with the rows behind a group. */
     public static String ofRows(RunResult result, String group, String ending) {
         return plain("Rows behind " + group + ", "
-                        + result.grouped().plan().inputs().title()) + "." + ending;
+                        + result.grouped().plan().inputs().report().title()) + "." + ending;
     }
 
     private static String plain(String name) {

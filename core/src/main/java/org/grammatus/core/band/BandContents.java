@@ -138,7 +138,7 @@ public final class BandContents {
 
     private List<BandCell.Words> reportHeader() {
         List<BandCell.Words> words = new ArrayList<>();
-        words.add(new BandCell.Words(Role.TITLE, "", plan.inputs().title()));
+        words.add(new BandCell.Words(Role.TITLE, "", plan.inputs().report().title()));
         printed.subtitles().forEach(text -> words.add(new BandCell.Words(Role.SUBTITLE, "", text)));
         words.addAll(columnHeadings());
         return words;

@@ -82,9 +82,12 @@ public final class Printed {
                 position,
                 column,
                 column.heading(locale),
-                figureFormat(column.value().type(), column.format(), column.unit()),
+                figureFormat(
+                        column.value().type(),
+                        column.format().pattern(),
+                        column.format().unit()),
                 plan.printsRows() ? Optional.of(grouped.rows().columns().get(position)) : Optional.empty(),
-                column.onceIn().map(plan::depthOf));
+                column.print().onceIn().map(plan::depthOf));
     }
 
     private ValueFormat figureFormat(Type type, String pattern, Optional<FigureUnit> unit) {
@@ -92,7 +95,7 @@ public final class Printed {
     }
 
     private Optional<FigureUnit> unit(TotalPlan total) {
-        return total.isAmount() ? plan.columnOf(total).unit() : Optional.empty();
+        return total.isAmount() ? plan.columnOf(total).format().unit() : Optional.empty();
     }
 
     public Grouped grouped() {
@@ -137,7 +140,8 @@ public final class Printed {
     /** What a footer calls its group: "Lakeside total", the grand total, or the level's own text. */
     public String totalName(int node) {
         if (node == GroupTree.ROOT) {
-            return plan.totalText()
+            return plan.totalling()
+                    .grandText()
                     .map(text -> text(text, grouped.figures().texts().getFirst().footer(), node))
                     .orElseGet(words::grandTotal);
         }
@@ -240,7 +244,7 @@ public final class Printed {
     /** What stands below the title: the description, the answers and what is not shown. */
     public List<String> subtitles() {
         List<String> texts = new ArrayList<>();
-        plan.inputs().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
+        plan.inputs().report().description().filter(text -> !text.isBlank()).ifPresent(texts::add);
         String answers = answersInWords();
         if (!answers.isEmpty()) {
             texts.add(answers);

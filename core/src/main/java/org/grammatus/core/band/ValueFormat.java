@@ -46,7 +46,14 @@ public final class ValueFormat {
      * @param unit what figures are counted in, where not in ones
      */
     public ValueFormat(Type type, String pattern, ULocale locale, Optional<FigureUnit> unit, PrintStyle style) {
-        this(type, pattern, locale, unit, style.negative(), style.negativeInk(), style.blank());
+        this(
+                type,
+                pattern,
+                locale,
+                unit,
+                style.figures().negative(),
+                style.figures().negativeInk(),
+                style.figures().blank());
     }
 
     /**

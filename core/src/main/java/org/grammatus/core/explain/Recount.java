@@ -39,7 +39,7 @@ final class Recount {
      */
     static Optional<Scalar> of(Grouping.Result result, TotalPlan total, int node, int depth) {
         boolean plain = total.shown() == Shown.VALUE && total.comparison().isEmpty();
-        boolean rounded = result.grouped().plan().rounding() == Rounding.EACH_LINE;
+        boolean rounded = result.grouped().plan().totalling().rounding() == Rounding.EACH_LINE;
         boolean few = result.grouped().rowsKept() <= MOST_ROWS;
         return few && plain && !rounded && total.value().unnamed() instanceof Typed.Aggregate aggregate
                 ? of(result, aggregate, result.drillDown().rows(node, depth))

@@ -37,7 +37,9 @@ final class BesideGroups {
 
     GroupTexts texts(int depth, PrintedGroups groups) {
         if (depth == 0) {
-            return new GroupTexts(textValues(plan.note(), 0, groups), textValues(plan.totalText(), 0, groups));
+            return new GroupTexts(
+                    textValues(plan.note(), 0, groups),
+                    textValues(plan.totalling().grandText(), 0, groups));
         }
         LevelPlan level = plan.levels().get(depth - 1);
         return new GroupTexts(

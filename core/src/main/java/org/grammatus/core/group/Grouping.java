@@ -60,7 +60,7 @@ public final class Grouping {
         this.star = star;
         this.kept = kept;
         this.faults = faults;
-        this.selection = Selection.of(plan.axis(), plan.cover(), star, kept, faults, cancelled);
+        this.selection = Selection.of(plan.axis(), plan.totalling().cover(), star, kept, faults, cancelled);
         this.nodes = selection.nodes();
         this.figures = new Figures(plan.axis(), nodes, faults);
         this.advice = new GroupNotices(plan, nodes, notices);
@@ -230,7 +230,7 @@ public final class Grouping {
 
     private PrintedRows.Values values(ColumnPlan column, DrillDown drillDown, int[] rows, int[] starts) {
         Column values = drillDown.values(column);
-        Column keys = column.onceIn().isPresent() && column.value() instanceof Typed.Called called
+        Column keys = column.print().onceIn().isPresent() && column.value() instanceof Typed.Called called
                 ? Evaluator.evaluate(called.key(), star.at(column.home()), new Faults())
                 : values;
         int[] path = star.path(DatasetModel.GRAIN, column.home());

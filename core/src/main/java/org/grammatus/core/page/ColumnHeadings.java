@@ -49,7 +49,7 @@ final class ColumnHeadings {
     }
 
     private static boolean isTurned(PrintedColumn column) {
-        return column.plan().room().hasTurnedHeading();
+        return column.plan().print().room().hasTurnedHeading();
     }
 
     /** How tall a column's own heading is. */

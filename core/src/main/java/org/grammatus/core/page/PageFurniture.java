@@ -84,7 +84,8 @@ final class PageFurniture {
         int top = paper.top();
         Optional<PageLine<PageText>> asked = (first ? page.lines().firstHeader() : Optional.<PageLine<PageText>>empty())
                 .or(() -> page.lines().header());
-        String[] usual = {text(page.header(), plan.inputs().title(), sheet, says), "", printed.answersInWords()};
+        String[] usual = {text(page.header(), plan.inputs().report().title(), sheet, says), "", printed.answersInWords()
+        };
         line(sheet, top + type.ascent(STYLE), texts(asked, usual, sheet, says));
         sheet.box(BandRole.PAGE_HEADER, top, top + headerHeight(), GroupTree.ROOT, firstCell);
     }
@@ -118,7 +119,7 @@ final class PageFurniture {
                     paper.printableWidth() * 9 / 10 * 100 / Math.max(1, face.width(face.printable(word), 100)));
             int width = face.width(face.printable(word), size);
             // A roll is longer than anybody sees at once.
-            int across = page.roll() ? paper.top() + paper.printableWidth() : paper.bottom();
+            int across = page.sheet().roll() ? paper.top() + paper.printableWidth() : paper.bottom();
             int baseline = (paper.top() + across + size * 7 / 10) / 2;
             sheet.watermark(word, size, (paper.printableWidth() - width) / 2, baseline);
             sheet.box(BandRole.WATERMARK, baseline - size, baseline + size / 4, GroupTree.ROOT, firstCell);
@@ -147,7 +148,7 @@ final class PageFurniture {
 
     private Map<PageWord, String> words(Sheet sheet, GroupPages.Place place) {
         return Map.of(
-                PageWord.TITLE, plan.inputs().title(),
+                PageWord.TITLE, plan.inputs().report().title(),
                 PageWord.ANSWERS, printed.answersInWords(),
                 PageWord.DATASET, datasets,
                 PageWord.BUSINESS_DATE, businessDate(),

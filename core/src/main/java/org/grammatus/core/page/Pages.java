@@ -105,7 +105,7 @@ public final class Pages {
 
     private static Pages of(List<Bands> tables, List<BlockRowPlan> rows, int percent, BooleanSupplier cancelled) {
         RunInputs inputs = tables.getFirst().grouped().plan().inputs();
-        Paper paper = Paper.of(inputs.page());
+        Paper paper = Paper.of(inputs.page().sheet());
         List<BlockPlace> blocks = new ArrayList<>();
         int place = 0;
         int marks = 0;
@@ -215,7 +215,7 @@ public final class Pages {
                 end = Math.max(end, builder.y());
             }
             sheet.begin(blocks.getFirst());
-            Paper cut = inputs().page().roll() ? paper.cutBelow(end, furniture.footerHeight()) : paper;
+            Paper cut = inputs().page().sheet().roll() ? paper.cutBelow(end, furniture.footerHeight()) : paper;
             furniture.footer(sheet, cut, says);
             Page built = sheet.built(cut.height());
             return isBack(number) ? MirroredPage.of(built, paper.mirroredBy()) : built;
@@ -224,7 +224,7 @@ public final class Pages {
 
     /** Whether a page is the back of a sheet whose margins are mirrored. */
     private boolean isBack(int number) {
-        return inputs().page().mirrored() && number % 2 == 0;
+        return inputs().page().sheet().mirrored() && number % 2 == 0;
     }
 
     /** The same bands without breaks. Thread-safe. */

@@ -12,7 +12,7 @@ import org.grammatus.core.plan.PagePlan;
  */
 record Paper(int width, int height, int left, int right, int top, int bottom) {
 
-    static Paper of(PagePlan page) {
+    static Paper of(PagePlan.Sheet page) {
         return new Paper(
                 page.width(),
                 page.height(),

@@ -38,7 +38,7 @@ final class RowLines {
                         text,
                         style,
                         columns.widths()[column.position()],
-                        column.plan().room().lines().orElse(TypeSetting.MOST_LINES))
+                        column.plan().print().room().lines().orElse(TypeSetting.MOST_LINES))
                 : List.of(text);
     }
 

@@ -100,7 +100,7 @@ final class Sheet {
                 List.copyOf(cells),
                 List.copyOf(runs),
                 ground.rules(),
-                List.of(look().ruleInk(), look().rowInk()),
+                List.of(look().lines().ink(), look().lines().rowInk()),
                 ground.fills(),
                 ground.colours(),
                 ground.pictures(),
@@ -134,7 +134,7 @@ final class Sheet {
         }
         ColumnLayout columns = block.layout().columns();
         int column = under.position();
-        Align align = under.plan().align();
+        Align align = under.plan().print().align();
         String printable = type().printable(text, style);
         int width = type().width(printable, style);
         int x = switch (align) {
@@ -159,7 +159,7 @@ final class Sheet {
         int column = over.position();
         String printable = type().printable(text, style);
         int letters = type().size(style) * 7 / 10;
-        int x = switch (over.plan().align()) {
+        int x = switch (over.plan().print().align()) {
             case START -> columns.x()[column] + letters;
             case CENTRE -> columns.x()[column] + (columns.widths()[column] + letters) / 2;
             case END, DECIMAL -> columns.right(column);
@@ -375,7 +375,7 @@ final class Sheet {
                     depth,
                     report ? TablePlan.REPORT : plan.levels().get(depth - 1).id(),
                     report
-                            ? plan.title().orElse(plan.inputs().title())
+                            ? plan.title().orElse(plan.inputs().report().title())
                             : of.layout().contents().printed().label(key.node()),
                     new GroupAddresses(of.layout().bands().grouped())
                             .of(key.node())

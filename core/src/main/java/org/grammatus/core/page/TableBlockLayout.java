@@ -102,13 +102,13 @@ final class TableBlockLayout extends BlockLayout {
         int left = columns.x()[Math.max(0, groupLines.nameColumn(depth(node)))];
         LineStack stack = new LineStack(type, 0);
         stack.put(name, TextStyle.TOTAL, left, width() - left);
-        return new Measured(stack.y() + look().belowRow(), stack.lines(), 0, Measured.NO_RULE);
+        return new Measured(stack.y() + look().spacing().belowRow(), stack.lines(), 0, Measured.NO_RULE);
     }
 
     private Measured heading(int node, BandCell.Words name, boolean continued) {
         int depth = depth(node);
         int above = depth <= 1 ? 900 : depth == 2 ? 600 : 350;
-        LineStack stack = new LineStack(type, above * look().groupPercent() / 100);
+        LineStack stack = new LineStack(type, above * look().spacing().groupPercent() / 100);
         TextStyle style = TextStyle.heading(depth);
         int values = stack.y() + type.ascent(style);
         stack.put(name, style, rooms.indent(depth), rooms.width(depth, Place.HEADER));
@@ -133,7 +133,10 @@ final class TableBlockLayout extends BlockLayout {
 
     private Measured row(int lines, TextStyle style) {
         return new Measured(
-                lines * type.lineHeight(style) + look().belowRow(), List.of(), type.ascent(style), Measured.NO_RULE);
+                lines * type.lineHeight(style) + look().spacing().belowRow(),
+                List.of(),
+                type.ascent(style),
+                Measured.NO_RULE);
     }
 
     private Measured otherRows(BandCell.Words name) {
@@ -141,7 +144,7 @@ final class TableBlockLayout extends BlockLayout {
         stack.put(name, TextStyle.CELL, rooms.otherRowsLeft(), rooms.otherRowsWidth());
         int values = rooms.otherRowsBelow() ? stack.line(TextStyle.CELL) : type.ascent(TextStyle.CELL);
         stack.reach(rowLines.belowFirst(), values, TextStyle.CELL);
-        return new Measured(stack.y() + look().belowRow(), stack.lines(), values, Measured.NO_RULE);
+        return new Measured(stack.y() + look().spacing().belowRow(), stack.lines(), values, Measured.NO_RULE);
     }
 
     private Measured footer(int band) {

@@ -135,7 +135,7 @@ final class TablePainter {
         int left = columns.x()[position];
         if (scale.isBar()) {
             int[] bar = scale.bar(value, columns.widths()[position]);
-            int bottom = y + measured.own() - layout.look().belowRow();
+            int bottom = y + measured.own() - layout.look().spacing().belowRow();
             sheet.ground().fill(left + bar[0], y + ABOVE_BAR, bar[1] - bar[0], bottom, ScaleMarks.TINT);
         } else {
             sheet.text(scale.dots(value), TextStyle.CELL, left, y + measured.values(), value.node(), value.part());

@@ -6,10 +6,8 @@ import java.util.stream.Stream;
 import org.grammatus.core.choice.layout.PageLines;
 
 /**
- * The paper as it is printed, and what stands at its edges. Lengths are hundredths of a point.
+ * The paper as it is printed, and what stands at its edges.
  *
- * @param roll whether it is cut where it ends; its height is then the most that it may have
- * @param mirrored whether left and right margins change places on even pages
  * @param header text at the left of every page but the first; the title unless given
  * @param footer text at the left below every page; dataset and business date unless given
  * @param lines what stands at the edges instead
@@ -19,14 +17,7 @@ import org.grammatus.core.choice.layout.PageLines;
  * @param block id of the block whose rows its texts add up; the only table's unless given
  */
 public record PagePlan(
-        int width,
-        int height,
-        int top,
-        int right,
-        int bottom,
-        int left,
-        boolean roll,
-        boolean mirrored,
+        Sheet sheet,
         Optional<PageText> header,
         Optional<PageText> footer,
         PageLines<PageText> lines,
@@ -34,6 +25,15 @@ public record PagePlan(
         boolean draft,
         Optional<Integer> pages,
         Optional<String> block) {
+
+    /**
+     * A sheet of paper with its margins, in hundredths of a point.
+     *
+     * @param roll whether it is cut where it ends; its height is then the most that it may have
+     * @param mirrored whether left and right margins change places on even pages
+     */
+    public record Sheet(
+            int width, int height, int top, int right, int bottom, int left, boolean roll, boolean mirrored) {}
 
     /** All texts at its edges. */
     public List<PageText> texts() {

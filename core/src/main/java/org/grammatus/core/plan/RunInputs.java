@@ -12,19 +12,15 @@ import org.grammatus.core.typography.Family;
 /**
  * What all blocks of a report are made with. Immutable.
  *
- * @param report the report's id
  * @param dataset id of the dataset that it is over
  * @param datasets those that it reads
  * @param beside ids of the fields whose values stand beside the report, to be ticked
  * @param prompts every prompt with its resolved answer
  * @param style how its pages look
  * @param family what its texts are set in
- * @param fingerprint tells apart documents that say different things
  */
 public record RunInputs(
-        String report,
-        String title,
-        Optional<String> description,
+        Identity report,
         String dataset,
         ReportDatasets datasets,
         List<String> beside,
@@ -33,5 +29,13 @@ public record RunInputs(
         List<ResolvedPrompt> prompts,
         PagePlan page,
         PrintStyle style,
-        Family family,
-        String fingerprint) {}
+        Family family) {
+
+    /**
+     * Which report it is.
+     *
+     * @param id the report's id
+     * @param fingerprint tells apart documents that say different things
+     */
+    public record Identity(String id, String title, Optional<String> description, String fingerprint) {}
+}

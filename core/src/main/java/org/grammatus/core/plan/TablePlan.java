@@ -1,18 +1,15 @@
 package org.grammatus.core.plan;
 
 import com.ibm.icu.util.ULocale;
-import java.util.ArrayList;
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.ComparedWith;
-import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.Direction;
-import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.DateKeys;
@@ -26,40 +23,23 @@ import org.grammatus.core.words.Words;
 /**
  * A banded table, ready to be read and computed. Immutable.
  *
- * @param title what stands above it
- * @param note what stands below its title
- * @param totalText what its grand total is called; as the report's language has it unless given
- * @param filters the conditions that are left once unanswered prompts are removed, in their order
  * @param levels the levels that are switched on, outermost first; columns and highlights likewise
- * @param counted numbers of the tables whose rows are counted beside totals
- * @param cover whether totals are those of the groups and rows that are shown, or of everything
- * @param rounding where figures are rounded
  * @param layout how it stands on pages
  * @param pageFigures what texts at the edges of pages say of its rows
- * @param fields ids of the fields that must be read
  */
+@RecordBuilder
 public record TablePlan(
         RunInputs inputs,
-        String id,
-        String pointer,
-        Optional<String> title,
-        Optional<GroupText> note,
-        Optional<GroupText> totalText,
-        List<String> reach,
-        DatasetModel dataset,
-        List<FilterPlan> filters,
+        BlockHeading heading,
+        ReadPlan reads,
         List<LevelPlan> levels,
         List<ColumnPlan> columns,
-        List<TotalPlan> totals,
-        List<Integer> counted,
-        Cover cover,
-        Rounding rounding,
+        TotalsPlan totalling,
         List<HighlightPlan> highlights,
         RowsPlan rows,
         TableLayout layout,
-        List<PageFigure> pageFigures,
-        Set<String> fields)
-        implements BlockPlan {
+        List<PageFigure> pageFigures)
+        implements BlockPlan, TablePlanBuilder.With {
 
     /** Stands for the whole report where a level's id is asked for. */
     public static final String REPORT = "report";
@@ -80,7 +60,7 @@ public record TablePlan(
 
     /** What its rows are grouped along. */
     public Axis axis() {
-        return new Axis(pointer, dataset, levels, rows, inputs.locale());
+        return new Axis(pointer(), dataset(), levels, rows, inputs.locale());
     }
 
     /** The column that a total stands under. */
@@ -102,6 +82,55 @@ public record TablePlan(
                 .filter(depth -> levelAt(depth).equals(level))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    @Override
+    public String id() {
+        return heading.id();
+    }
+
+    @Override
+    public String pointer() {
+        return heading.pointer();
+    }
+
+    @Override
+    public Optional<String> title() {
+        return heading.title();
+    }
+
+    @Override
+    public Optional<GroupText> note() {
+        return heading.note();
+    }
+
+    /** Which rows it is about, in words. */
+    public List<String> reach() {
+        return heading.reach();
+    }
+
+    @Override
+    public DatasetModel dataset() {
+        return reads.dataset();
+    }
+
+    /** The conditions that its rows meet. */
+    public List<FilterPlan> filters() {
+        return reads.filters();
+    }
+
+    @Override
+    public Set<String> fields() {
+        return reads.fields();
+    }
+
+    public List<TotalPlan> totals() {
+        return totalling.totals();
+    }
+
+    /** Numbers of the tables whose rows are counted beside totals. */
+    public List<Integer> counted() {
+        return totalling.counted();
     }
 
     @Override
@@ -140,85 +169,43 @@ public record TablePlan(
 
     /** Everything by which its conditions look for rows of datasets. */
     public Stream<Typed.Has> looks() {
-        Stream<FilterPlan> others = totals.stream()
+        Stream<FilterPlan> others = totals().stream()
                 .flatMap(total -> total.comparison().stream())
                 .flatMap(comparison ->
                         comparison instanceof Comparison.WithPeriod days ? days.conditions().stream() : Stream.empty());
-        return Stream.concat(filters.stream(), others)
+        return Stream.concat(filters().stream(), others)
                 .flatMap(filter -> filter.condition().looks())
                 .distinct();
     }
 
     /** The same plan over rows that meet other conditions. */
     public TablePlan withFilters(List<FilterPlan> others) {
-        return with(others, levels, columns, highlights, rows);
+        return withReads(reads.withFilters(others));
     }
 
-    /** The same plan over fewer rows, which it says; what is read for it is read for the condition, too. */
-    public TablePlan narrowed(FilterPlan by) {
-        Set<String> read = new TreeSet<>(fields);
-        by.condition().noteFields(read);
-        Set<String> all = fields.containsAll(read) ? fields : Set.copyOf(read);
-        return with(append(filters, by), levels, columns, highlights, rows, append(reach, by.words()), all);
-    }
-
-    /** The same plan of which those rows and groups alone are printed that are marked; it says so. No figure changes. */
-    public TablePlan markedOnly() {
-        return with(
-                filters,
-                levels,
-                columns,
-                highlights,
-                rows.markedOnly(true),
-                append(reach, Words.of(locale()).markedOnly()),
-                fields);
-    }
-
-    private static <T> List<T> append(List<T> list, T last) {
-        List<T> all = new ArrayList<>(list);
-        all.add(last);
-        return List.copyOf(all);
-    }
-
-    /** The same plan, looked at in another way. */
-    public TablePlan with(
+    /** The same plan as a reader looks at it. */
+    public TablePlan viewed(
             List<FilterPlan> otherFilters,
             List<LevelPlan> otherLevels,
             List<ColumnPlan> otherColumns,
             List<HighlightPlan> otherHighlights,
             RowsPlan otherRows) {
-        return with(otherFilters, otherLevels, otherColumns, otherHighlights, otherRows, reach, fields);
+        return with(all -> all.reads(reads.withFilters(otherFilters))
+                .levels(otherLevels)
+                .columns(otherColumns)
+                .highlights(otherHighlights)
+                .rows(otherRows));
     }
 
-    private TablePlan with(
-            List<FilterPlan> otherFilters,
-            List<LevelPlan> otherLevels,
-            List<ColumnPlan> otherColumns,
-            List<HighlightPlan> otherHighlights,
-            RowsPlan otherRows,
-            List<String> otherReach,
-            Set<String> otherFields) {
-        return new TablePlan(
-                inputs,
-                id,
-                pointer,
-                title,
-                note,
-                totalText,
-                otherReach,
-                dataset,
-                otherFilters,
-                otherLevels,
-                otherColumns,
-                totals,
-                counted,
-                cover,
-                rounding,
-                otherHighlights,
-                otherRows,
-                layout,
-                pageFigures,
-                otherFields);
+    /** The same plan over fewer rows, which it says; what is read for it is read for the condition, too. */
+    public TablePlan narrowed(FilterPlan by) {
+        return withReads(reads.narrowed(by)).withHeading(heading.saying(by.words()));
+    }
+
+    /** The same plan of which those rows and groups alone are printed that are marked; it says so. No figure changes. */
+    public TablePlan markedOnly() {
+        return withRows(rows.markedOnly(true))
+                .withHeading(heading.saying(Words.of(locale()).markedOnly()));
     }
 
     /** A text about a group, or about all rows, piece by piece. */

@@ -48,8 +48,8 @@ class WholeCellsTest {
 
     @Test
     void aCellKnowsItsTypeItsPatternAndItsGroup() {
-        Grouped grouped = grouped(
-                Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"#,##0.0\","));
+        Grouped grouped =
+                grouped(Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"#,##0.0\","));
         BandCell.Value net = under("c-net", grouped, BandKind.REPORT_FOOTER).getFirst();
         assertThat(net.type()).isEqualTo(Type.decimal(2));
         assertThat(net.format().pattern()).isEqualTo("#,##0.0");
@@ -126,7 +126,8 @@ class WholeCellsTest {
     @Test
     void groupsOfWhichNothingIsPrintedAreLinesOfFilesAlone() {
         String unprinted = Samples.REPORT
-                .replace("\"header\": \"heading\", \"footer\": \"totals\"", "\"header\": \"none\", \"footer\": \"none\"")
+                .replace(
+                        "\"header\": \"heading\", \"footer\": \"totals\"", "\"header\": \"none\", \"footer\": \"none\"")
                 .replace("\"shown\": true", "\"shown\": false");
         Grouped grouped = grouped(unprinted);
         assertThat(walked(TableWalk.printed(grouped), grouped)).isEqualTo("(0)");

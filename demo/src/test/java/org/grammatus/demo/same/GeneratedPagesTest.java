@@ -65,7 +65,7 @@ class GeneratedPagesTest {
     @ValueSource(ints = {0, 100, 200, 300, 400})
     void nothingOverlapsOrLeavesTheMargins(int from) {
         for (RunResult result : results(from)) {
-            var paper = result.grouped().plan().inputs().page();
+            var paper = result.grouped().plan().inputs().page().sheet();
             for (Page page : pages(result)) {
                 boolean back = paper.mirrored() && page.number() % 2 == 0;
                 int left = back ? paper.right() : paper.left();

@@ -86,7 +86,7 @@ class TaggedPdfTest {
     void soDoGeneratedReportsInAnyStyleAndLayout() throws Exception {
         for (RunResult result : GeneratedResults.of(700, 12)) {
             assertThat(broken(pdf(result, new PdfReportWriter())))
-                    .as(result.first().grouped().plan().inputs().title())
+                    .as(result.first().grouped().plan().inputs().report().title())
                     .isEmpty();
         }
     }

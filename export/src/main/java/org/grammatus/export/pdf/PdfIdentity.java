@@ -36,17 +36,18 @@ final class PdfIdentity {
 
     /** Before the document is opened. */
     void describe(Document document, PdfWriter writer) {
-        document.addTitle(inputs.title());
+        document.addTitle(inputs.report().title());
         document.addCreator("Grammatus");
         writer.getExtraCatalog().put(PdfName.LANG, new PdfString(inputs.locale().toLanguageTag()));
-        String id = digest(inputs.fingerprint() + inputs.prompts() + inputs.context());
+        String id = digest(inputs.report().fingerprint() + inputs.prompts() + inputs.context());
         writer.getInfo().put(PdfName.FILEID, new PdfLiteral("[<" + id + "><" + id + ">]"));
         writer.setViewerPreferences(PdfWriter.PageModeUseOutlines | PdfWriter.DisplayDocTitle);
     }
 
     /** Says of a file that it is tagged. */
     void sayTagged(PdfWriter writer) {
-        writer.setXmpMetadata(METADATA.formatted(escaped(inputs.title())).getBytes(StandardCharsets.UTF_8));
+        writer.setXmpMetadata(
+                METADATA.formatted(escaped(inputs.report().title())).getBytes(StandardCharsets.UTF_8));
     }
 
     /** Says of a file that it is not tagged, and why. */

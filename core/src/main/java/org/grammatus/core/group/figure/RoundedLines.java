@@ -45,7 +45,7 @@ public final class RoundedLines {
     }
 
     private static boolean wanted(TablePlan plan) {
-        return plan.rounding() == Rounding.EACH_LINE;
+        return plan.totalling().rounding() == Rounding.EACH_LINE;
     }
 
     /** Averages, extremes and counts are of exact figures everywhere, as everybody expects. */
@@ -115,7 +115,8 @@ public final class RoundedLines {
     /** How many digits after the point are printed; less than none where whole thousands are. */
     private static int digits(TotalPlan total, TablePlan plan) {
         int printed = new DecimalFormat(total.format()).getMaximumFractionDigits();
-        return printed - plan.columnOf(total).unit().map(FigureUnit::digits).orElse(0);
+        return printed
+                - plan.columnOf(total).format().unit().map(FigureUnit::digits).orElse(0);
     }
 
     private static Column ofGroups(Column exact, int depth, int digits, Nodes nodes) {

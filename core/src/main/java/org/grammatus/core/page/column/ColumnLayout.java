@@ -155,14 +155,19 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
         int[] texts = IntStream.of(hosts).filter(c -> !rigid[c]).toArray();
         if (texts.length == 0) {
             // Names of groups have it before the first figure.
-            if (hosts.length > 0 && columns.getFirst().plan().isFree()) {
+            if (hosts.length > 0 && columns.getFirst().plan().print().isFree()) {
                 widths[0] += left;
             }
             return;
         }
         int among = Math.min(left, texts.length * MOST_APART);
         spread(texts, widths, among);
-        spread(IntStream.of(hosts).filter(c -> columns.get(c).plan().isFree()).toArray(), widths, left - among);
+        spread(
+                IntStream.of(hosts)
+                        .filter(c -> columns.get(c).plan().print().isFree())
+                        .toArray(),
+                widths,
+                left - among);
     }
 
     private static void spread(int[] over, int[] widths, int room) {
@@ -176,10 +181,11 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
 
     /** The width asked for; figures have what they need even so. */
     private static int asked(ColumnPlan column, int natural, int available) {
-        int asked = column.room()
+        int asked = column.print()
+                .room()
                 .share()
                 .map(share -> available * share / 100)
-                .or(() -> column.width().map(points -> points * 100))
+                .or(() -> column.print().width().map(points -> points * 100))
                 .orElse(natural);
         return column.value().type().isNumber() ? Math.max(asked, natural) : asked;
     }

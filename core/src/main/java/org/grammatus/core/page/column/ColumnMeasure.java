@@ -51,7 +51,7 @@ public final class ColumnMeasure {
     }
 
     public int natural() {
-        int natural = column.plan().scale().map(this::withScale).orElseGet(this::widestText);
+        int natural = column.plan().print().scale().map(this::withScale).orElseGet(this::widestText);
         return Math.max(natural, head + tail);
     }
 
@@ -61,7 +61,7 @@ public final class ColumnMeasure {
     }
 
     private boolean isBySign() {
-        return column.plan().align() == Align.DECIMAL;
+        return column.plan().print().align() == Align.DECIMAL;
     }
 
     /** With the dots before figures, or as wide as bars must be. */
@@ -75,7 +75,7 @@ public final class ColumnMeasure {
     }
 
     private int widestText() {
-        if (column.plan().room().hasTurnedHeading()) {
+        if (column.plan().print().room().hasTurnedHeading()) {
             widest = type.lineHeight(TextStyle.COLUMN_HEADING);
         } else {
             for (String word : column.heading().split(" ")) {

@@ -16,7 +16,7 @@ public record ColumnStacks(int[] host, int[] slot) {
         int[] host = new int[columns.size()];
         int[] slot = new int[columns.size()];
         for (int c = 0; c < host.length; c++) {
-            boolean below = c > 0 && columns.get(c).plan().room().standsBelow();
+            boolean below = c > 0 && columns.get(c).plan().print().room().standsBelow();
             host[c] = below ? host[c - 1] : c;
             slot[c] = below ? slot[c - 1] + 1 : 0;
         }

@@ -20,11 +20,11 @@ public record HeadingSpan(String text, String part, int x, int width) {
         int count = printed.size();
         for (int first = 0; first < count; ) {
             ColumnPlan column = printed.get(first).plan();
-            Optional<String> over = column.room().over();
+            Optional<String> over = column.print().room().over();
             int last = first;
             while (over.isPresent()
                     && last + 1 < count
-                    && printed.get(last + 1).plan().room().over().equals(over)) {
+                    && printed.get(last + 1).plan().print().room().over().equals(over)) {
                 last++;
             }
             if (over.isPresent()) {

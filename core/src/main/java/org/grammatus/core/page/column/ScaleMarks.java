@@ -76,7 +76,7 @@ public final class ScaleMarks {
     /** What is drawn beside the figures of a column; none where nothing is asked for, or nothing is printed. */
     public static Optional<ScaleMarks> of(Grouped grouped, PrintedColumn column) {
         ColumnPlan plan = column.plan();
-        return plan.scale().flatMap(scale -> {
+        return plan.print().scale().flatMap(scale -> {
             if (grouped.plan().printsRows()) {
                 return plan.value().type().isNumber() ? ofRows(scale, column, grouped) : Optional.empty();
             }

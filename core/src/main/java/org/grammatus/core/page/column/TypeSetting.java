@@ -45,7 +45,7 @@ public record TypeSetting(int percent, PrintStyle look, Family family) {
     }
 
     public int lineHeight(TextStyle style) {
-        return size(style) * look.linePercent() / 100;
+        return size(style) * look.spacing().linePercent() / 100;
     }
 
     /** From the bottom of a line up to where its letters stand. */
@@ -69,7 +69,7 @@ public record TypeSetting(int percent, PrintStyle look, Family family) {
 
     /** What a figure keeps free at its right, where those below zero stand in brackets. */
     public int roomForBracket(String figure, TextStyle style) {
-        return look.negative() == Negative.BRACKETS && !figure.isEmpty() && !figure.endsWith(BRACKET)
+        return look.figures().negative() == Negative.BRACKETS && !figure.isEmpty() && !figure.endsWith(BRACKET)
                 ? width(BRACKET, style)
                 : 0;
     }

@@ -7,9 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.grammatus.core.choice.Cover;
 import org.grammatus.core.choice.FigureUnit;
-import org.grammatus.core.choice.Rounding;
 import org.grammatus.core.choice.layout.TableLayout;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
@@ -22,15 +20,18 @@ import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.plan.BlockHeading;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.PageFigure;
+import org.grammatus.core.plan.ReadPlan;
 import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.TotalsPlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.words.Words;
 
@@ -69,9 +70,9 @@ final class BlockScope {
         this.block = report.blocks().get(index);
         this.pointer = "/blocks/" + index;
         List<ReportField> said = new ArrayList<>(report.fields().orElse(List.of()));
-        this.main = main.in(inputs.style().patterns()).printedAs(List.copyOf(said));
+        this.main = main.in(inputs.style().figures().patterns()).printedAs(List.copyOf(said));
         said.addAll(block.fields().orElse(List.of()));
-        this.dataset = own.in(inputs.style().patterns()).printedAs(nearest(said));
+        this.dataset = own.in(inputs.style().figures().patterns()).printedAs(nearest(said));
         said.forEach(field -> field.unit().ifPresent(unit -> units.put(field.id(), unit)));
         this.inputs = inputs;
         this.names = new PlanNames(
@@ -161,57 +162,34 @@ final class BlockScope {
 
     /** The facts of a block that shows grand totals alone. */
     TablePlan facts(List<ColumnPlan> columns, List<TotalPlan> totals, List<HighlightPlan> highlights) {
-        return facts(
-                List.of(),
-                columns,
-                totals,
-                List.of(),
-                Cover.SHOWN,
-                Rounding.PRINTED,
-                highlights,
-                RowsPlan.NONE,
-                TableLayout.PLAIN);
+        return facts(List.of(), columns, TotalsPlan.grand(totals), highlights, RowsPlan.NONE, TableLayout.PLAIN);
     }
 
     /** The facts of a block, its conditions and what it says of them included. */
     TablePlan facts(
             List<LevelPlan> levels,
             List<ColumnPlan> columns,
-            List<TotalPlan> totals,
-            List<Integer> counted,
-            Cover cover,
-            Rounding rounding,
+            TotalsPlan totalling,
             List<HighlightPlan> highlights,
             RowsPlan rows,
             TableLayout layout) {
+        BlockHeading heading = new BlockHeading(
+                block.id(), pointer, block.title(), block.note().map(text -> text("/note", text)), reachInWords());
         return new TablePlan(
                 inputs,
-                block.id(),
-                pointer,
-                block.title(),
-                block.note().map(text -> text("/note", text)),
-                totalText().map(text -> text("/totalText", text)),
-                reachInWords(),
-                dataset,
-                filters,
+                heading,
+                new ReadPlan(dataset, filters, names.used()),
                 levels,
                 columns,
-                List.copyOf(totals),
-                List.copyOf(counted),
-                cover,
-                rounding,
+                totalling,
                 highlights,
                 rows,
                 layout,
-                pageFigures,
-                names.used());
+                pageFigures);
     }
 
-    private Optional<String> totalText() {
-        return block instanceof TableBlock table ? table.totalText() : Optional.empty();
-    }
-
-    private TablePlan.GroupText text(String property, String text) {
+    /** A text of the block about all of its rows. */
+    TablePlan.GroupText text(String property, String text) {
         TablePlan.GroupText planned = new TextPlanning(names, dataset, problems).blockText(pointer + property, text);
         for (TablePlan.TextPart part : planned.parts()) {
             if (part instanceof TablePlan.TextPart.Figure figure) {

@@ -5,11 +5,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.choice.Align;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.ComparedWith;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.FiguresBlock;
 import org.grammatus.core.definition.ReportCell;
@@ -91,14 +89,9 @@ final class FiguresPlanning {
                 Optional.empty(),
                 TablePlanning.NO_VALUE,
                 DatasetModel.GRAIN,
-                figure.format().orElse(""),
-                figure.format().isPresent(),
-                figure.unit(),
-                Align.START,
-                Optional.empty(),
-                ColumnRoom.PLAIN,
-                Optional.empty(),
-                Optional.empty()));
+                new ColumnPlan.Format(
+                        figure.format().orElse(""), figure.format().isPresent(), figure.unit()),
+                ColumnPlan.Print.PLAIN));
         int value = total(pointer, figure, figure.id(), Optional.empty(), true);
         TotalPlan planned = totals.get(value);
         columns.set(

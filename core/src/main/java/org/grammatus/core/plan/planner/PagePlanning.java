@@ -72,14 +72,15 @@ final class PagePlanning {
                     "the margins leave nothing of the paper to print on; make them smaller, or the paper larger");
         }
         return new PagePlan(
-                width,
-                height,
-                hundredths(margins.top()),
-                hundredths(margins.right()),
-                hundredths(margins.bottom()),
-                hundredths(margins.left()),
-                page.size().filter(size -> size.height().isEmpty()).isPresent(),
-                page.mirrored().orElse(false),
+                new PagePlan.Sheet(
+                        width,
+                        height,
+                        hundredths(margins.top()),
+                        hundredths(margins.right()),
+                        hundredths(margins.bottom()),
+                        hundredths(margins.left()),
+                        page.size().filter(size -> size.height().isEmpty()).isPresent(),
+                        page.mirrored().orElse(false)),
                 text("/page/header", page.header(), PageText::parse),
                 text("/page/footer", page.footer(), PageText::parse),
                 edges(),

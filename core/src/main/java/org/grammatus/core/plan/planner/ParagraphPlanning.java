@@ -10,7 +10,6 @@ import org.grammatus.core.choice.FigureUnit;
 import org.grammatus.core.choice.ParagraphKind;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.choice.TextSize;
-import org.grammatus.core.choice.layout.ColumnRoom;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.ReportParagraph;
 import org.grammatus.core.definition.TextBlock;
@@ -87,14 +86,8 @@ final class ParagraphPlanning {
                 Optional.empty(),
                 TablePlanning.NO_VALUE,
                 DatasetModel.GRAIN,
-                format,
-                false,
-                unit,
-                Align.START,
-                Optional.empty(),
-                ColumnRoom.PLAIN,
-                Optional.empty(),
-                Optional.empty()));
+                new ColumnPlan.Format(format, false, unit),
+                ColumnPlan.Print.PLAIN));
         totals.add(new TotalPlan(
                 id,
                 pointer,

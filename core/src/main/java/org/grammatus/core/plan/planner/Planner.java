@@ -255,9 +255,13 @@ public final class Planner {
                         "unknown time zone \"" + zone + "\", expected an IANA name such as Europe/Berlin"
                                 + Suggestion.inWords(zone, ZoneId.getAvailableZoneIds())));
         return new RunInputs(
-                report.id(),
-                report.title(),
-                report.description(),
+                new RunInputs.Identity(
+                        report.id(),
+                        report.title(),
+                        report.description(),
+                        style.equals(HouseStyles.FOUNDATION)
+                                ? Definitions.write(report)
+                                : Definitions.write(report) + Definitions.write(style)),
                 report.dataset(),
                 datasets,
                 report.beside().orElse(List.of()),
@@ -266,9 +270,6 @@ public final class Planner {
                 prompts,
                 PagePlanning.planned(report.page(), StylePlanning.edges(report.look(), style), problems),
                 printed,
-                look.faces().find(printed.face()).orElse(Family.BASE),
-                style.equals(HouseStyles.FOUNDATION)
-                        ? Definitions.write(report)
-                        : Definitions.write(report) + Definitions.write(style));
+                look.faces().find(printed.face()).orElse(Family.BASE));
     }
 }

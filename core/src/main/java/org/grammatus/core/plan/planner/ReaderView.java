@@ -210,7 +210,7 @@ public record ReaderView(
                                 narrow.stream().map(wanted -> Narrowing.of(wanted, table)))
                         .toList(),
                 table);
-        TablePlan seen = narrowed.with(
+        TablePlan seen = narrowed.viewed(
                 narrowed.filters(),
                 List.copyOf(levels),
                 widened(table),
@@ -264,7 +264,8 @@ public record ReaderView(
 
     /** Of a moment of which the column prints the day alone, the day: rows that look alike stand by what comes next. */
     private static Optional<DateBucket> day(Typed by, ColumnPlan column, FiscalCalendar calendar) {
-        return by.type().kind() == Kind.TIMESTAMP && Formats.printsDayAlone(column.format())
+        return by.type().kind() == Kind.TIMESTAMP
+                        && Formats.printsDayAlone(column.format().pattern())
                 ? Optional.of(new DateBucket(Bucket.DAY, calendar))
                 : Optional.empty();
     }

@@ -26,6 +26,7 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.RowsPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
+import org.grammatus.core.plan.TotalsPlan;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.problem.Suggestion;
 import org.grammatus.core.value.Scalar;
@@ -92,10 +93,12 @@ final class TablePlanning {
         return scope.facts(
                 levels,
                 columns,
-                totals,
-                counted,
-                block.cover(),
-                block.rounding().orElse(Rounding.PRINTED),
+                new TotalsPlan(
+                        totals,
+                        block.totalText().map(text -> scope.text("/totalText", text)),
+                        counted,
+                        block.cover(),
+                        block.rounding().orElse(Rounding.PRINTED)),
                 highlights,
                 rowsPlan,
                 layout());
@@ -171,14 +174,14 @@ final class TablePlanning {
                 column.value(),
                 value,
                 home,
-                format,
-                column.format().isPresent(),
-                column.unit().or(() -> scope.unit(value)),
-                align,
-                column.width(),
-                column.room().orElse(ColumnRoom.PLAIN),
-                scale(pointer, column, value),
-                onceIn);
+                new ColumnPlan.Format(
+                        format, column.format().isPresent(), column.unit().or(() -> scope.unit(value))),
+                new ColumnPlan.Print(
+                        align,
+                        column.width(),
+                        column.room().orElse(ColumnRoom.PLAIN),
+                        scale(pointer, column, value),
+                        onceIn));
     }
 
     /** A column of totals alone is called and counted as the first of them is, unless it says so itself. */

@@ -101,7 +101,9 @@ final class TotalPlanning {
         boolean adds = value.unnamed() instanceof Typed.Aggregate a
                 && a.function() != AggregateFunction.COUNT
                 && a.argument().filter(column.value()::equals).isPresent();
-        return Optional.of(column.format()).filter(format -> column.ownFormat() && (alone || (adds && !percent)));
+        return Optional.of(column.format())
+                .filter(format -> format.own() && (alone || (adds && !percent)))
+                .map(ColumnPlan.Format::pattern);
     }
 
     private static Type shown(Shown shown, Type type) {

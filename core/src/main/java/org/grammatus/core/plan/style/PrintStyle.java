@@ -12,31 +12,15 @@ import org.grammatus.core.dataset.Patterns;
  *
  * @param face the name of what texts are set in
  * @param texts by what they are
- * @param ruleInk ink of lines
- * @param rowInk ink of the lines below rows
- * @param lines how thick they are
- * @param linePercent from one line to the next, in percent of the size of its type
- * @param belowRow room below every row
- * @param groupPercent room above the headings of groups, in percent of what is usual
- * @param negativeInk of figures below zero, where {@code negative} says so
- * @param blank what stands where a column has no value
- * @param patterns how dates and numbers of datasets are printed
  * @param marks the looks that highlights choose from; at least one
  * @param logo at the right of the title
  */
 public record PrintStyle(
         String face,
         Map<TextStyle, TextFace> texts,
-        String ruleInk,
-        String rowInk,
         Lines lines,
-        int linePercent,
-        int belowRow,
-        int groupPercent,
-        Negative negative,
-        String negativeInk,
-        String blank,
-        Patterns patterns,
+        Spacing spacing,
+        Figures figures,
         List<MarkStyle> marks,
         List<String> palette,
         Optional<Picture> logo) {
@@ -47,11 +31,36 @@ public record PrintStyle(
         palette = List.copyOf(palette);
     }
 
+    /**
+     * The room between lines, rows and groups.
+     *
+     * @param linePercent from one line to the next, in percent of the size of its type
+     * @param belowRow room below every row
+     * @param groupPercent room above the headings of groups, in percent of what is usual
+     */
+    public record Spacing(int linePercent, int belowRow, int groupPercent) {}
+
+    /**
+     * How values are written.
+     *
+     * @param negativeInk of figures below zero, where {@code negative} says so
+     * @param blank what stands where a column has no value
+     * @param patterns how dates and numbers of datasets are printed
+     */
+    public record Figures(Negative negative, String negativeInk, String blank, Patterns patterns) {}
+
     /** How one kind of text looks. */
     public record TextFace(boolean bold, int size, String ink) {}
 
-    /** How thick lines are; 0 draws none. */
+    /**
+     * How thick lines are; 0 draws none.
+     *
+     * @param ink of lines
+     * @param rowInk of the lines below rows
+     */
     public record Lines(
+            String ink,
+            String rowInk,
             int columnHeadings,
             int headings,
             int outerTotal,

@@ -48,7 +48,7 @@ public final class StyleCheck {
         for (TextStyle kind : TextStyle.values()) {
             legible("/look/texts", ChoiceWord.of(kind), look.texts().get(kind).ink(), PAPER, problems);
         }
-        legible("/look/inks/negative", "figures below zero", look.negativeInk(), PAPER, problems);
+        legible("/look/inks/negative", "figures below zero", look.figures().negativeInk(), PAPER, problems);
         style.look().figures().ifPresent(figures -> {
             figures.date().ifPresent(date -> day("/look/figures/date", date, problems));
             figures.time().ifPresent(time -> day("/look/figures/time", time, problems));

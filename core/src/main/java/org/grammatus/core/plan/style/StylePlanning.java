@@ -80,9 +80,9 @@ public final class StylePlanning {
         return new PrintStyle(
                 of(StyleParts::face, Optional::of),
                 texts,
-                of(StyleParts::inks, Inks::rule),
-                of(StyleParts::inks, Inks::rows),
                 new PrintStyle.Lines(
+                        of(StyleParts::inks, Inks::rule),
+                        of(StyleParts::inks, Inks::rows),
                         line(RuleLines::columnHeadings),
                         line(RuleLines::headings),
                         line(RuleLines::outerTotal),
@@ -90,16 +90,18 @@ public final class StylePlanning {
                         line(RuleLines::grandTotal),
                         line(RuleLines::belowGrandTotal),
                         line(RuleLines::rows)),
-                of(StyleParts::spacing, Spacing::lines),
-                hundredths(of(StyleParts::spacing, Spacing::rows)),
-                of(StyleParts::spacing, Spacing::groups),
-                of(StyleParts::figures, FigureLook::negative),
-                of(StyleParts::inks, Inks::negative),
-                of(StyleParts::figures, FigureLook::blank),
-                new Patterns(
-                        figures(FigureLook::date),
-                        figures(FigureLook::time),
-                        figures(FigureLook::grouping).orElse(true)),
+                new PrintStyle.Spacing(
+                        of(StyleParts::spacing, Spacing::lines),
+                        hundredths(of(StyleParts::spacing, Spacing::rows)),
+                        of(StyleParts::spacing, Spacing::groups)),
+                new PrintStyle.Figures(
+                        of(StyleParts::figures, FigureLook::negative),
+                        of(StyleParts::inks, Inks::negative),
+                        of(StyleParts::figures, FigureLook::blank),
+                        new Patterns(
+                                figures(FigureLook::date),
+                                figures(FigureLook::time),
+                                figures(FigureLook::grouping).orElse(true))),
                 of(parts -> parts.marks(), Optional::of).stream()
                         .map(StylePlanning::mark)
                         .toList(),

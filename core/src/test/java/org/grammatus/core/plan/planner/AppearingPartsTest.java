@@ -79,8 +79,9 @@ class AppearingPartsTest {
 
     @Test
     void twoAnswersMakeTwoPlans() {
-        assertThat(plan(REPORT, Map.of()).inputs().fingerprint())
-                .isNotEqualTo(plan(REPORT, Map.of("prices", "no")).inputs().fingerprint());
+        assertThat(plan(REPORT, Map.of()).inputs().report().fingerprint())
+                .isNotEqualTo(
+                        plan(REPORT, Map.of("prices", "no")).inputs().report().fingerprint());
     }
 
     @Test

@@ -46,20 +46,20 @@ class FieldNamesTest {
         String report = "{\"id\": \"net\", \"label\": \"Takings\", \"format\": \"0\", \"unit\": \"thousands\"}";
         Plan ofReport = plan(report, "", NET, "");
         assertThat(column(ofReport, "a").label()).isEqualTo("Takings");
-        assertThat(column(ofReport, "a").format()).isEqualTo("0");
-        assertThat(column(ofReport, "a").unit()).isEqualTo(Optional.of(FigureUnit.THOUSANDS));
+        assertThat(column(ofReport, "a").format().pattern()).isEqualTo("0");
+        assertThat(column(ofReport, "a").format().unit()).isEqualTo(Optional.of(FigureUnit.THOUSANDS));
         assertThat(column(ofReport, "k").label()).isEqualTo("Takings");
-        assertThat(column(ofReport, "k").unit()).isEqualTo(Optional.of(FigureUnit.THOUSANDS));
+        assertThat(column(ofReport, "k").format().unit()).isEqualTo(Optional.of(FigureUnit.THOUSANDS));
         assertThat(ofReport.facts("k").totals().getFirst().format()).isEqualTo("0");
         Plan ofBlock = plan(report, "{\"id\": \"net\", \"label\": \"Revenue\"}", NET, "");
         assertThat(column(ofBlock, "a").label()).isEqualTo("Revenue");
-        assertThat(column(ofBlock, "a").format())
+        assertThat(column(ofBlock, "a").format().pattern())
                 .as("what the block leaves open is the report's")
                 .isEqualTo("0");
         assertThat(column(ofBlock, "k").label()).isEqualTo("Takings");
         String own = "{\"id\": \"c\", \"label\": \"Money\", \"value\": \"net\", \"format\": \"0.0\"}";
         assertThat(column(plan(report, "", own, ""), "a").label()).isEqualTo("Money");
-        assertThat(column(plan(report, "", own, ""), "a").format()).isEqualTo("0.0");
+        assertThat(column(plan(report, "", own, ""), "a").format().pattern()).isEqualTo("0.0");
     }
 
     @Test

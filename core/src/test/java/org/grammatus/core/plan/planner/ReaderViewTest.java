@@ -117,6 +117,7 @@ class ReaderViewTest {
                 .filter(c -> c.id().equals(column))
                 .findFirst()
                 .orElseThrow()
+                .print()
                 .width();
     }
 
