@@ -48,7 +48,7 @@ function move(event: KeyboardEvent, step: number) {
         :key="`${field.id} ${field.label}`"
         type="button"
         class="option"
-        :title="[field.description, field.formula].filter(Boolean).join(' · ')"
+        :title="[field.description, field.entry.formula].filter(Boolean).join(' · ')"
         @click="emit('pick', field)"
         @keydown.down.prevent="move($event, 1)"
         @keydown.up.prevent="move($event, -1)"

@@ -23,12 +23,12 @@ export function spans(fields: FieldView[], sought: string): FieldView[] {
     ([bucket, name]) => bucket !== 'none' && (folded(name).includes(text) || folded(bucket).includes(text)),
   )
   return fields
-    .filter((field) => field.level && (field.type === 'DATE' || field.type === 'TIMESTAMP'))
+    .filter((field) => field.offers.level && (field.type === 'DATE' || field.type === 'TIMESTAMP'))
     .flatMap((field) =>
       buckets.map(([bucket, name]) => ({
         ...field,
         label: words.bench.fields.coarsened(field.label, name),
-        level: { ...field.level!, bucket },
+        level: { ...field.offers.level!, bucket },
       })),
     )
 }

@@ -210,7 +210,7 @@ export function useBenchEdits(
 
   function widenSelected(step: number, page?: PageView) {
     for (const id of selectedColumns()) {
-      const box = page?.columns.find((column) => column.id === id)
+      const box = page?.parts.columns.find((column) => column.id === id)
       const now = block(report.value!).columns.find((c) => c.id === id)?.width
       setWidth(id, (now ?? Math.round((box?.width ?? 6000) / 100)) + step)
     }
@@ -255,7 +255,7 @@ export function useBenchEdits(
 
   function selectBeside(step: -1 | 1, extend: boolean, page?: PageView) {
     const own = block(report.value!).columns.map((column) => column.id)
-    const shown = page?.columns.map((column) => column.id).filter((id) => own.includes(id)) ?? []
+    const shown = page?.parts.columns.map((column) => column.id).filter((id) => own.includes(id)) ?? []
     const next = shown[shown.indexOf(last()?.id ?? '') + step]
     if (next) {
       const rest = extend ? selection.value.filter((p) => p.id !== next) : []

@@ -118,7 +118,9 @@ function step(event: KeyboardEvent, by: number) {
           </th>
           <td class="kind">{{ text.kind(field) }}</td>
           <td v-if="field.missing" class="missing" colspan="3">{{ field.missing }}</td>
-          <td v-else-if="field.formula" class="formula" :title="field.formula">{{ field.formula }}</td>
+          <td v-else-if="field.entry.formula" class="formula" :title="field.entry.formula">
+            {{ field.entry.formula }}
+          </td>
           <td v-else class="samples" :title="field.seen?.samples.join(', ')">
             {{ field.seen?.samples.map((s) => s || text.profile.emptyText).join(', ') }}
           </td>

@@ -54,7 +54,7 @@ const names = computed(() =>
   props.dataset.fields
     .filter((field) => field.id !== props.edited.id && (made === 'MEASURE' || field.made !== 'MEASURE'))
     .map((field) => ({
-      id: field.value.startsWith('"') ? field.value : field.id,
+      id: field.offers.value.startsWith('"') ? field.offers.value : field.id,
       label: field.label,
     })),
 )
@@ -64,7 +64,9 @@ const fault = computed(() => {
 })
 const result = computed(() => check.value?.result)
 const field = computed(() => props.dataset.fields.find((f) => f.id === props.edited.id))
-const callers = computed(() => props.dataset.fields.filter((other) => field.value?.names.includes(other.id)))
+const callers = computed(() =>
+  props.dataset.fields.filter((other) => field.value?.entry.names.includes(other.id)),
+)
 const isText = computed(
   () =>
     made !== 'MEASURE' &&

@@ -23,10 +23,10 @@ const facts = computed(() => {
   }
   const known: [string, string | undefined][] = [
     [profile.name, field.id],
-    [profile.source, field.source && `${home.value?.source}.${field.source}`],
-    [profile.format, field.format],
-    [profile.shownAs, props.dataset.fields.find((name) => name.id === field.lookup)?.label],
-    [profile.order, field.order?.join(', ')],
+    [profile.source, field.entry.source && `${home.value?.source}.${field.entry.source}`],
+    [profile.format, field.entry.format],
+    [profile.shownAs, props.dataset.fields.find((name) => name.id === field.entry.lookup)?.label],
+    [profile.order, field.entry.order?.join(', ')],
   ]
   const measured: [string, string | undefined][] = seen
     ? [
@@ -91,9 +91,9 @@ watch(
       </header>
       <p class="quiet">{{ text.kind(field) }}</p>
       <p v-if="field.description">{{ field.description }}</p>
-      <template v-if="field.formula">
+      <template v-if="field.entry.formula">
         <h3>{{ text.profile.formula }}</h3>
-        <code>{{ field.formula }}</code>
+        <code>{{ field.entry.formula }}</code>
       </template>
       <p v-if="problem" role="alert">{{ problem }}</p>
       <dl>

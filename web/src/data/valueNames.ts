@@ -20,6 +20,6 @@ export function valueNames(field: FieldView, values: string[]): Partial<Details>
   return {
     label: words.data.edit.nameOf(field.label),
     role: 'descriptive',
-    value: [`CASE ${field.value}`, ...when, 'END'].join('\n'),
+    value: [`CASE ${field.offers.value}`, ...when, 'END'].join('\n'),
   }
 }

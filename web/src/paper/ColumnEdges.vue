@@ -53,7 +53,7 @@ function end(event: PointerEvent) {
   const now = drag.value
   const to = place.value
   drag.value = undefined
-  const column = props.page.columns.find((c) => c.id === now?.column)
+  const column = props.page.parts.columns.find((c) => c.id === now?.column)
   if (now?.moved && column && to) {
     const points = Math.round((to.x - column.x) / 100)
     emit('width', column.id, Math.min(MOST_POINTS, Math.max(LEAST_POINTS, points)))
@@ -63,7 +63,7 @@ function end(event: PointerEvent) {
 /** Where the ruler begins and how long it is: over the columns of the headings whose edge is dragged. */
 const ruler = computed(() => {
   const found = edges.value.find(({ column }) => column.id === drag.value?.column)
-  const block = found && props.page.blocks[found.band.block]
+  const block = found && props.page.parts.blocks[found.band.block]
   return found && block ? { x: block.x, width: block.width, top: found.band.top } : undefined
 })
 /** Where the edge comes to stand; held with Alt it stands where the pointer is. */
@@ -76,7 +76,7 @@ const place = computed(() => {
   return now.free ? { x } : snapped(props.page, now.column, x, ruler.value.x, NEAR_PIXELS / props.scale)
 })
 const width = computed(() => {
-  const column = props.page.columns.find((one) => one.id === drag.value?.column)
+  const column = props.page.parts.columns.find((one) => one.id === drag.value?.column)
   return place.value && column
     ? words.run.millimetres(Math.max(0, place.value.x - column.x) / MILLIMETRE)
     : ''

@@ -16,8 +16,8 @@ const NARROW_STEP = 8
 
 /** How far right of its usual place a brace stands: in its own block's margin. */
 function shift(brace: { block: number; depth: number }): number {
-  const first = Math.min(...props.page.blocks.map((block) => block.x))
-  const own = props.page.blocks[brace.block]?.x ?? 0
+  const first = Math.min(...props.page.parts.blocks.map((block) => block.x))
+  const own = props.page.parts.blocks[brace.block]?.x ?? 0
   if (own <= first) {
     return 0
   }

@@ -52,7 +52,7 @@ function px(length: number): string {
 
 /** How a cell looks and where it stands, as one text: a page has hundreds, and a text is set and compared at once. */
 function cellStyle(cell: Cell, band: Band): string {
-  const size = props.page.styles[cell.style]?.size ?? 900
+  const size = props.page.fonts.styles[cell.style]?.size ?? 900
   const top =
     Math.round(cell.baseline * scale.value) - band.top * scale.value - baselineOffset(size * scale.value)
   if (cell.turned) {
@@ -74,11 +74,11 @@ function turnedStyle(cell: Cell, band: Band, size: number): string {
 }
 
 const styleRules = computed(() =>
-  props.page.styles.map(
+  props.page.fonts.styles.map(
     (style) =>
       `font-size:${px(style.size)};line-height:${px(style.size * LINE)};` +
       `font-weight:${style.face === 'semibold' ? 600 : 400};` +
-      `color:${style.ink};font-family:${fontOf(props.page.family)},sans-serif;`,
+      `color:${style.ink};font-family:${fontOf(props.page.fonts.family)},sans-serif;`,
   ),
 )
 
@@ -92,8 +92,8 @@ const BEHIND = 600
 
 /** Where a band is to be met: of one block the whole width of the paper, of several that of its own. */
 function spanOf(band: Band): { left: number; width: number } {
-  const block = props.page.blocks[band.block]
-  return !block || props.page.blocks.length === 1 || OF_PAGE.includes(band.role)
+  const block = props.page.parts.blocks[band.block]
+  return !block || props.page.parts.blocks.length === 1 || OF_PAGE.includes(band.role)
     ? { left: 0, width: props.page.width }
     : { left: block.x - STANDS_OUT, width: block.width + STANDS_OUT + BEHIND }
 }
@@ -112,7 +112,7 @@ function fillStyle(fill: Fill): string {
 const IN_COLUMNS = ['ROW', 'TOTALS', 'COLUMN_HEADINGS', 'GRAND_TOTAL', 'HEADING', 'OTHER_ROWS']
 
 /** By block, its second column, behind whose left edge the held one must not reach. */
-const seconds = computed(() => props.page.blocks.map((_, block) => columnsOf(props.page, block)[1]))
+const seconds = computed(() => props.page.parts.blocks.map((_, block) => columnsOf(props.page, block)[1]))
 
 /** Whether a cell stays in sight, what is scrolled passing behind it. */
 function isHeld(cell: Cell, band: Band): boolean {
@@ -239,7 +239,7 @@ function report(kind: 'pick' | 'open' | 'menu', event: MouseEvent) {
         </div>
       </div>
       <img
-        v-for="(picture, i) in page.pictures"
+        v-for="(picture, i) in page.drawings.pictures"
         :key="`picture-${i}`"
         class="fill"
         alt=""

@@ -7,9 +7,9 @@ export function figureAddress(page: PageView, band: Band, cell: Cell): string | 
   if (!cell.figure || part === undefined) {
     return undefined
   }
-  const isOfRow = band.row >= 0 && page.columns.some((column) => column.id === part)
+  const isOfRow = band.row >= 0 && page.parts.columns.some((column) => column.id === part)
   return isOfRow
-    ? `${page.blocks[band.block]!.id}@${band.row}#${part}`
+    ? `${page.parts.blocks[band.block]!.id}@${band.row}#${part}`
     : figureOf(page.nodes[cell.node]!.address, part)
 }
 

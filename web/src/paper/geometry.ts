@@ -1,8 +1,8 @@
-import type { PageView } from '@/api/client'
+import type { FlatList, PageView } from '@/api/client'
 
 /** A row of the page with its cells, unpacked from the flat lists of the page model. Lengths in hundredths of a point. */
 export interface Band {
-  role: PageView['roles'][number]
+  role: PageView['parts']['roles'][number]
   top: number
   height: number
   node: number
@@ -34,7 +34,7 @@ export interface Cell {
   runs?: Run[]
 }
 
-export type Run = PageView['runs'][number]
+export type Run = PageView['fonts']['runs'][number]
 
 export interface Brace {
   node: number
@@ -57,7 +57,6 @@ export interface Fill {
   colour: string
 }
 
-const BAND = 8
 /** A line from left to right. */
 export interface Rule {
   x: number
@@ -66,11 +65,6 @@ export interface Rule {
   thickness: number
   ink: string
 }
-
-const FILL = 5
-const RULE = 5
-const CELL = 8
-const BRACE = 6
 
 /** CSS pixels in a hundredth of a point, at full size. */
 export const PIXEL = 96 / 7200
@@ -92,95 +86,80 @@ export function baselineOffset(sizeInPixels: number): number {
   return rise + Math.floor((sizeInPixels * LINE - rise - fall) / 2)
 }
 
-function at(list: number[], index: number): number {
-  return list[index] ?? 0
+/** The things of a flat list, which names the numbers that each of them has. */
+function unpacked<Name extends string>(list: FlatList): Record<Name, number>[] {
+  const size = list.names.length
+  return Array.from({ length: list.numbers.length / size }, (_, i) => {
+    const thing = {} as Record<string, number>
+    list.names.forEach((name, at) => (thing[name] = list.numbers[i * size + at]!))
+    return thing
+  })
 }
 
 export function bandsOf(page: PageView): Band[] {
-  const bands: Band[] = []
-  const runs = runsByCell(page)
-  for (let i = 0; i < page.bands.length; i += BAND) {
-    const first = at(page.bands, i + 4)
-    const end = i + BAND < page.bands.length ? at(page.bands, i + BAND + 4) : page.cells.length / CELL
-    bands.push({
-      role: page.roles[at(page.bands, i)] ?? 'ROW',
-      top: at(page.bands, i + 1),
-      height: at(page.bands, i + 2),
-      node: at(page.bands, i + 3),
-      row: at(page.bands, i + 5),
-      block: at(page.bands, i + 7),
-      look: page.marks[at(page.bands, i + 6)]?.look,
-      fill: page.marks[at(page.bands, i + 6)]?.fill || undefined,
-      markLabel: page.marks[at(page.bands, i + 6)]?.label,
-      cells: cellsOf(page, first, end, runs),
-    })
-  }
-  return bands
+  const cells = allCells(page)
+  const bands = unpacked<'role' | 'top' | 'height' | 'node' | 'firstCell' | 'row' | 'mark' | 'block'>(
+    page.bands,
+  )
+  return bands.map((band, i) => {
+    const mark = page.parts.marks[band.mark]
+    return {
+      role: page.parts.roles[band.role] ?? 'ROW',
+      top: band.top,
+      height: band.height,
+      node: band.node,
+      row: band.row,
+      block: band.block,
+      look: mark?.look,
+      fill: mark?.fill || undefined,
+      markLabel: mark?.label,
+      cells: cells.slice(band.firstCell, bands[i + 1]?.firstCell),
+    }
+  })
 }
 
 /** The runs of a page, by the cells that they are drawn in. */
 function runsByCell(page: PageView): Map<number, Run[]> {
   const byCell = new Map<number, Run[]>()
-  for (const run of page.runs) {
+  for (const run of page.fonts.runs) {
     byCell.set(run.cell, [...(byCell.get(run.cell) ?? []), run])
   }
   return byCell
 }
 
-function cellsOf(page: PageView, first: number, end: number, runs = runsByCell(page)): Cell[] {
-  const cells: Cell[] = []
-  for (let i = first * CELL; i < end * CELL; i += CELL) {
-    cells.push({
-      x: at(page.cells, i),
-      baseline: at(page.cells, i + 1),
-      width: at(page.cells, i + 2),
-      text: page.texts[at(page.cells, i + 3)] ?? '',
-      style: at(page.cells, i + 4),
-      node: at(page.cells, i + 5),
-      id: at(page.cells, i + 6),
-      figure: at(page.cells, i + 7) === 1,
-      turned: at(page.cells, i + 7) === 2,
-      runs: runs.get(i / CELL),
-    })
-  }
-  return cells
-}
-
-/** Things that stand one after the other in a flat list, so many numbers each. */
-function unpacked<T>(list: number[], size: number, make: (numbers: number[]) => T): T[] {
-  return Array.from({ length: list.length / size }, (_, i) => make(list.slice(i * size, (i + 1) * size)))
+/** All cells of a page, from top to bottom. */
+export function allCells(page: PageView): Cell[] {
+  const runs = runsByCell(page)
+  return unpacked<'x' | 'baseline' | 'width' | 'text' | 'style' | 'node' | 'id' | 'figure' | 'turned'>(
+    page.cells,
+  ).map((cell, i) => ({
+    ...cell,
+    text: page.texts[cell.text] ?? '',
+    figure: cell.figure === 1,
+    turned: cell.turned === 1,
+    runs: runs.get(i),
+  }))
 }
 
 /** The coloured grounds of a page, each with its colour. */
 export function fillsOf(page: PageView): Fill[] {
-  return unpacked(page.fills, FILL, ([x = 0, y = 0, width = 0, height = 0, colour = 0]) => ({
-    x,
-    y,
-    width,
-    height,
-    colour: page.fillColours[colour] ?? '',
+  return unpacked<'x' | 'y' | 'width' | 'height' | 'colour'>(page.drawings.fills).map((fill) => ({
+    ...fill,
+    colour: page.drawings.fillColours[fill.colour] ?? '',
   }))
 }
 
 /** The lines of a page, each with its ink. */
 export function rulesOf(page: PageView): Rule[] {
-  return unpacked(page.rules, RULE, ([x = 0, y = 0, width = 0, thickness = 0, ink = 0]) => ({
-    x,
-    y,
-    width,
-    thickness,
-    ink: page.ruleInks[ink] ?? '',
+  return unpacked<'x' | 'y' | 'width' | 'thickness' | 'ink'>(page.drawings.rules).map((rule) => ({
+    ...rule,
+    ink: page.drawings.ruleInks[rule.ink] ?? '',
   }))
 }
 
 /** The columns of a block, from left to right. */
-export function columnsOf(page: PageView, block: number): PageView['columns'] {
-  return page.columns.filter((column) => column.block === block)
-}
-
-/** All cells of a page, from top to bottom. */
-export function allCells(page: PageView): Cell[] {
-  return cellsOf(page, 0, page.cells.length / CELL)
+export function columnsOf(page: PageView, block: number): PageView['parts']['columns'] {
+  return page.parts.columns.filter((column) => column.block === block)
 }
 
 /** The first cell on a page that comes from a part of the definition. */
@@ -189,21 +168,15 @@ export function firstCellOf(page: PageView, part: string): Cell | undefined {
 }
 
 export function bracesOf(page: PageView): Brace[] {
-  const braces: Brace[] = []
-  for (let i = 0; i < page.braces.length; i += BRACE) {
-    const node = at(page.braces, i)
-    braces.push({
-      node,
-      depth: page.nodes[node]?.depth ?? 1,
-      label: page.nodes[node]?.label ?? '',
-      top: at(page.braces, i + 1),
-      bottom: at(page.braces, i + 2),
-      opens: at(page.braces, i + 3) === 1,
-      closes: at(page.braces, i + 4) === 1,
-      block: at(page.braces, i + 5),
-    })
-  }
-  return braces
+  return unpacked<'node' | 'top' | 'bottom' | 'opens' | 'closes' | 'block'>(page.parts.braces).map(
+    (brace) => ({
+      ...brace,
+      depth: page.nodes[brace.node]?.depth ?? 1,
+      label: page.nodes[brace.node]?.label ?? '',
+      opens: brace.opens === 1,
+      closes: brace.closes === 1,
+    }),
+  )
 }
 
 /** Whether one of the page's groups lies inside another, itself included: a test of two numbers. */

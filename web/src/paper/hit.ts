@@ -44,7 +44,10 @@ export function hitOf(
 }
 
 /** The column of a block nearest to a place between its own edges and half the gaps beside it. */
-function columnAt(columns: PageView['columns'], x: number): PageView['columns'][number] | undefined {
+function columnAt(
+  columns: PageView['parts']['columns'],
+  x: number,
+): PageView['parts']['columns'][number] | undefined {
   return columns.find((column, i) => {
     const before = columns[i - 1]
     const after = columns[i + 1]
@@ -55,7 +58,7 @@ function columnAt(columns: PageView['columns'], x: number): PageView['columns'][
 }
 
 /** Where a column would be put when it is dropped at a place: the index before which it then stands. */
-export function dropIndex(columns: PageView['columns'], x: number): number {
+export function dropIndex(columns: PageView['parts']['columns'], x: number): number {
   const at = columns.findIndex((column) => x < column.x + column.width / 2)
   return at < 0 ? columns.length : at
 }

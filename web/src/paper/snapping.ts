@@ -22,10 +22,12 @@ export interface Snapped {
  * @param near how near is near, in hundredths of a point
  */
 export function snapped(page: PageView, column: string, x: number, from: number, near: number): Snapped {
-  const own = page.columns.find((one) => one.id === column)
+  const own = page.parts.columns.find((one) => one.id === column)
   const others = [
-    ...page.columns.filter((one) => one.block !== own?.block).flatMap((one) => [one.x, one.x + one.width]),
-    ...page.blocks.map((block) => block.x + block.width),
+    ...page.parts.columns
+      .filter((one) => one.block !== own?.block)
+      .flatMap((one) => [one.x, one.x + one.width]),
+    ...page.parts.blocks.map((block) => block.x + block.width),
   ]
   const edge = nearest(others, x)
   if (edge !== undefined && Math.abs(edge - x) <= near) {

@@ -3,7 +3,7 @@ import { computed, nextTick, ref, shallowReactive, shallowRef, useTemplateRef, w
 import { api, type PageView, type StripsView } from '@/api/client'
 import type { Hit } from '@/paper/hit'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
-import { PIXEL } from '@/paper/geometry'
+import { PIXEL, rulesOf } from '@/paper/geometry'
 import { oneAFrame } from '@/paper/oneAFrame'
 import PaperPage from '@/paper/PaperPage.vue'
 import type { Uncounted } from '@/paper/useLight'
@@ -57,7 +57,9 @@ const aside = ref(0)
 /** Room at the left edge of a narrow screen, in pixels. */
 const EDGE = 8
 /** Where print begins, the rule under the headings among it, in pixels from the left edge of the list. */
-const printEdge = computed(() => BRACE * depths.value + (strips.value?.headings.rules[0] ?? 0) * scale.value)
+const printEdge = computed(
+  () => BRACE * depths.value + ((strips.value && rulesOf(strips.value.headings)[0]?.x) ?? 0) * scale.value,
+)
 const held = computed(() => `${Math.max(0, aside.value - printEdge.value + EDGE)}px`)
 
 /** On a narrow screen the list begins with its first column, past braces and margin. */

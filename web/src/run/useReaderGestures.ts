@@ -15,7 +15,7 @@ const OPENING = ['ROW', 'OTHER_ROWS', 'TOTALS', 'GRAND_TOTAL', 'HEADING']
 
 /** Whether what was hit is a figure of the totals, not of a row. */
 function isTotal(sheet: PageView, hit: Hit): boolean {
-  const ofRow = hit.band.role === 'ROW' && sheet.columns.some((column) => column.id === hit.part)
+  const ofRow = hit.band.role === 'ROW' && sheet.parts.columns.some((column) => column.id === hit.part)
   return !!hit.cell?.figure && hit.part !== undefined && !ofRow
 }
 
@@ -113,7 +113,7 @@ export function useReaderGestures(
       act.run()
     },
     widen: (column, step) => {
-      const box = page.value?.columns.find((c) => c.id === column)
+      const box = page.value?.parts.columns.find((c) => c.id === column)
       setWidth(column, Math.round((box?.width ?? 0) / 100) + step)
     },
     fit: (column) => setWidth(column, 'fit'),
@@ -125,7 +125,7 @@ export function useReaderGestures(
       looked.leaveOut(group, reach)
       act.run()
     },
-    hasSeveral: () => (page.value?.blocks.length ?? 1) > 1,
+    hasSeveral: () => (page.value?.parts.blocks.length ?? 1) > 1,
     someOf: act.someOf,
     showAll: (level) => {
       looked.showAll(level)

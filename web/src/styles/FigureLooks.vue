@@ -27,7 +27,7 @@ function setDate(written: string | undefined) {
   <div class="row">
     <span>{{ text.negative }}</span>
     <Select
-      :model-value="figures?.negative ?? whole.negative.toLowerCase()"
+      :model-value="figures?.negative ?? whole.figures.negative.toLowerCase()"
       :options="negatives"
       option-label="label"
       option-value="value"
@@ -41,7 +41,7 @@ function setDate(written: string | undefined) {
   <div class="row">
     <span>{{ text.blank }}</span>
     <InputText
-      :model-value="figures?.blank ?? whole.blank"
+      :model-value="figures?.blank ?? whole.figures.blank"
       maxlength="10"
       size="small"
       class="short"

@@ -33,9 +33,9 @@ const inkKeys = ['text', 'quiet', 'rule', 'rows', 'negative'] as const
 const inks = computed(() => ({
   text: look.value.inks?.text ?? faceOf('cell').ink,
   quiet: look.value.inks?.quiet ?? faceOf('subtitle').ink,
-  rule: look.value.inks?.rule ?? props.whole.ruleInk,
-  rows: look.value.inks?.rows ?? props.whole.rowInk,
-  negative: look.value.inks?.negative ?? props.whole.negativeInk,
+  rule: look.value.inks?.rule ?? props.whole.lines.ink,
+  rows: look.value.inks?.rows ?? props.whole.lines.rowInk,
+  negative: look.value.inks?.negative ?? props.whole.figures.negativeInk,
 }))
 const ruleKeys = Object.keys(text.rule) as (keyof typeof text.rule)[]
 
@@ -117,7 +117,7 @@ const set = (next: HouseStyle) => (style.value = next)
       :label="text.room.lines"
       :min="110"
       :max="250"
-      :model-value="look.spacing?.lines ?? whole.linePercent"
+      :model-value="look.spacing?.lines ?? whole.spacing.linePercent"
       @update:model-value="(lines) => set(said(style, 'spacing', 'lines', lines))"
     />
     <NumberRow
@@ -125,14 +125,14 @@ const set = (next: HouseStyle) => (style.value = next)
       :min="0"
       :max="20"
       fraction
-      :model-value="look.spacing?.rows ?? points(whole.belowRow)"
+      :model-value="look.spacing?.rows ?? points(whole.spacing.belowRow)"
       @update:model-value="(rows) => set(said(style, 'spacing', 'rows', rows))"
     />
     <NumberRow
       :label="text.room.groups"
       :min="0"
       :max="400"
-      :model-value="look.spacing?.groups ?? whole.groupPercent"
+      :model-value="look.spacing?.groups ?? whole.spacing.groupPercent"
       @update:model-value="(groups) => set(said(style, 'spacing', 'groups', groups))"
     />
   </StyleSection>

@@ -57,8 +57,14 @@ export const data = {
     blank: 'Blank',
     distinct: 'Different',
   },
-  kind: ({ type, role, unit, made, hidden }: Pick<FieldView, 'type' | 'role' | 'unit' | 'made' | 'hidden'>) =>
-    [kinds[type], unit, made === 'MEASURE' ? '' : roles[role], hidden ? 'not offered' : '']
+  kind: ({
+    type,
+    role,
+    entry,
+    made,
+    hidden,
+  }: Pick<FieldView, 'type' | 'role' | 'entry' | 'made' | 'hidden'>) =>
+    [kinds[type], entry.unit, made === 'MEASURE' ? '' : roles[role], hidden ? 'not offered' : '']
       .filter(Boolean)
       .join(' · '),
   home: (table: string, rows: string) => `${capital(table)}: ${rows}`,

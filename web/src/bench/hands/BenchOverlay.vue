@@ -33,7 +33,9 @@ const emit = defineEmits<{
 const CLICK_PIXELS = 4
 
 /** The block that is worked on, among those of the page. */
-const blockIndex = computed(() => props.page.blocks.findIndex((one) => one.id === block(props.report).id))
+const blockIndex = computed(() =>
+  props.page.parts.blocks.findIndex((one) => one.id === block(props.report).id),
+)
 const columns = computed(() => columnsOf(props.page, blockIndex.value))
 const headings = computed(() =>
   props.bands.find((band) => band.role === 'COLUMN_HEADINGS' && band.block === blockIndex.value),

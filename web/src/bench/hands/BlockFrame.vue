@@ -34,7 +34,7 @@ interface Box {
 }
 
 const boxes = computed<Box[]>(() =>
-  props.page.blocks.flatMap((one, index) => {
+  props.page.parts.blocks.flatMap((one, index) => {
     const own = props.bands.filter((band) => band.block === index && !OF_PAGE.includes(band.role))
     const top = Math.min(...own.map((band) => band.top))
     const bottom = Math.max(...own.map((band) => band.top + band.height))
@@ -103,7 +103,7 @@ function end() {
 
 /** Arrow keys: up and down past the neighbours in a row of its own, left and right beside them. */
 function onKey(event: KeyboardEvent) {
-  const order = props.page.blocks.map((one) => one.id)
+  const order = props.page.parts.blocks.map((one) => one.id)
   const own = order.indexOf(worked.value.id)
   const previous = order[own - 1]
   const next = order[own + 1]
@@ -153,7 +153,7 @@ function onEdgeKey(event: KeyboardEvent) {
 </script>
 
 <template>
-  <div v-if="page.blocks.length > 1" ref="frame" class="frames">
+  <div v-if="page.parts.blocks.length > 1" ref="frame" class="frames">
     <div v-if="box" class="frame" :style="placed(box)">
       <button
         type="button"

@@ -15,8 +15,8 @@ const CLICK_PIXELS = 4
 /** How far from the edge of what is printed a text may begin or end that stands at it. */
 const NEAR = 200
 
-const left = computed(() => Math.min(...props.page.blocks.map((block) => block.x)))
-const right = computed(() => Math.max(...props.page.blocks.map((block) => block.x + block.width)))
+const left = computed(() => Math.min(...props.page.parts.blocks.map((block) => block.x)))
+const right = computed(() => Math.max(...props.page.parts.blocks.map((block) => block.x + block.width)))
 
 /** The line that a band of the page comes from; none where the report says nothing of it itself. */
 function edgeOf(band: Band): Edge | undefined {

@@ -57,7 +57,7 @@ export function useBenchHands(
       act.choose(figure)
       return
     }
-    act.work(page.value.blocks[hit.band.block]!.id)
+    act.work(page.value.parts.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     select(part, event)
     const group = page.value.nodes[hit.node]!.address
@@ -74,7 +74,7 @@ export function useBenchHands(
     if (!page.value || !report.value) {
       return
     }
-    act.work(page.value.blocks[hit.band.block]!.id)
+    act.work(page.value.parts.blocks[hit.band.block]!.id)
     const part = partOf(hit, page.value, report.value)
     if (part.kind === 'total' || isFigure(hit) || (hit.band.role === 'ROW' && !isText(part))) {
       rowsOf.value = page.value.nodes[hit.node]!.address
@@ -85,9 +85,9 @@ export function useBenchHands(
 
   /** Works on the block of a column: its edge can be dragged whichever block is worked on. */
   function workAt(column: string) {
-    const box = page.value?.columns.find((one) => one.id === column)
+    const box = page.value?.parts.columns.find((one) => one.id === column)
     if (box && page.value) {
-      act.work(page.value.blocks[box.block]!.id)
+      act.work(page.value.parts.blocks[box.block]!.id)
     }
   }
 

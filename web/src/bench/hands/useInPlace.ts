@@ -77,7 +77,7 @@ export function useInPlace() {
     width: number,
   ): Place {
     const scale = PIXEL * zoom
-    const style = page.styles[cell?.style ?? 0]
+    const style = page.fonts.styles[cell?.style ?? 0]
     return {
       left: x * scale - 4,
       top: band.top * scale,
@@ -99,7 +99,7 @@ export function useInPlace() {
     const bands = bandsOf(page)
     if (part.kind === 'column') {
       const column = block(report).columns.find((c) => c.id === part.id)
-      const box = page.columns.find((c) => c.id === part.id)
+      const box = page.parts.columns.find((c) => c.id === part.id)
       const band = bands.find((b) => b.role === 'COLUMN_HEADINGS' && b.block === box?.block)
       if (!column || !box || !band) {
         return false
@@ -148,7 +148,7 @@ export function useInPlace() {
       }
       editing.value = {
         ...item,
-        place: placeOf(page, zoom, band, cell, cell?.x ?? page.blocks[band.block]!.x, ITEM_WIDTH),
+        place: placeOf(page, zoom, band, cell, cell?.x ?? page.parts.blocks[band.block]!.x, ITEM_WIDTH),
       }
       return true
     }

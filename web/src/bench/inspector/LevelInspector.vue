@@ -33,7 +33,7 @@ const options = (labels: Record<string, string>) =>
 
 const CLASSES = 'classes'
 /** The field that the level groups by, where it is one by itself. */
-const field = computed(() => props.dataset.fields.find((f) => f.value === props.level.key))
+const field = computed(() => props.dataset.fields.find((f) => f.offers.value === props.level.key))
 /** What the key can be coarsened to: a date to its buckets, a number to classes; all of it where the key is typed. */
 const coarsenings = computed(() => {
   const type = field.value?.type
@@ -115,7 +115,7 @@ function change(what: Partial<Level>, key: string) {
   <InspectorField :label="text.groupLabel" :problem="problem('label')">
     <ExpressionField
       :model-value="level.label"
-      :placeholder="field?.lookup ?? level.key"
+      :placeholder="field?.entry.lookup ?? level.key"
       @update:model-value="(label) => change({ label }, 'label')"
     />
   </InspectorField>

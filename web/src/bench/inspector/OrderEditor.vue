@@ -26,7 +26,7 @@ const choices = computed(() => {
   const measured = props.level ? measureChoices(offers.value) : []
   const fields = offered(props.dataset.fields)
     .filter(perRow)
-    .map((field) => ({ value: field.value, label: field.label }))
+    .map((field) => ({ value: field.offers.value, label: field.label }))
   const known = [...measured, ...fields]
   const own = order.value
     .filter((term) => !known.some((choice) => choice.value === term.by))
@@ -43,7 +43,7 @@ const measureTexts = computed(() => new Set(measureChoices(offers.value).map((m)
 /** A date or a moment is put in order by itself, or by the span in which it lies. */
 const isTime = (term: Order) =>
   ['DATE', 'TIMESTAMP'].includes(
-    props.dataset.fields.find((field) => perRow(field) && field.value === term.by)?.type ?? '',
+    props.dataset.fields.find((field) => perRow(field) && field.offers.value === term.by)?.type ?? '',
   )
 const buckets = Object.entries(text.buckets).map(([value, label]) => ({ value, label }))
 const directions = [

@@ -184,7 +184,7 @@ const rowOrder = computed(() =>
   parts.value.rows.order
     .map(({ by, direction }) => {
       const column = parts.value.columns.find((c) => c.value === by)
-      const label = column?.label || props.dataset.fields.find((f) => f.value === by)?.label || by
+      const label = column?.label || props.dataset.fields.find((f) => f.offers.value === by)?.label || by
       return `${label} ${direction === 'descending' ? '▼' : '▲'}`
     })
     .join(', '),

@@ -40,7 +40,7 @@ const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)
             type="button"
             class="field"
             :aria-label="words.bench.fields.column(field.label)"
-            :title="`${words.bench.types[field.type]}, ${words.bench.fields.table(noun(field.table))}${field.description ? ` · ${field.description}` : ''}${field.formula ? ` · ${field.formula}` : ''}`"
+            :title="`${words.bench.types[field.type]}, ${words.bench.fields.table(noun(field.table))}${field.description ? ` · ${field.description}` : ''}${field.entry.formula ? ` · ${field.entry.formula}` : ''}`"
             @click="emit('column', field)"
           >
             {{ field.label }}

@@ -23,7 +23,7 @@ const emit = defineEmits<{ change: [what: Partial<Filter>, key: string] }>()
 const text = words.bench.inspector
 const own = words.bench.filters
 const offered = computed(() =>
-  ((props.field?.comparisons ?? []) as Comparison[]).map((value) => ({
+  ((props.field?.offers.comparisons ?? []) as Comparison[]).map((value) => ({
     value,
     label: words.bench.comparisons[value],
   })),

@@ -41,7 +41,7 @@ const about = computed(() => {
 })
 /** What can be asked about it; of no field, what can be asked about any text. */
 const asks = computed(
-  () => (about.value?.asks ?? ['choice', 'choices', 'text', 'text-range']) as Prompt['type'][],
+  () => (about.value?.offers.asks ?? ['choice', 'choices', 'text', 'text-range']) as Prompt['type'][],
 )
 const types = computed(() =>
   [...new Set([props.prompt.type, ...asks.value])].map((value) => ({

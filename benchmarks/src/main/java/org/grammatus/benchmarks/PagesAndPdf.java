@@ -130,7 +130,7 @@ final class PagesAndPdf {
                 if (tagged) {
                     content.beginMarkedContentSequence(new PdfStructureElement(all, PdfName.P));
                 }
-                Page.Style style = page.styles().get(cell.style());
+                Page.Style style = page.fonts().styles().get(cell.style());
                 Weight weight = style.face().equals(Weight.SEMIBOLD.word()) ? Weight.SEMIBOLD : Weight.REGULAR;
                 content.setFontAndSize(fonts[weight.ordinal()], style.size() / HUNDREDTHS);
                 content.setTextMatrix(cell.x() / HUNDREDTHS, (page.height() - cell.y()) / HUNDREDTHS);

@@ -293,12 +293,12 @@ class EditingTest {
         Browser author = SERVER.signedIn("author");
         JsonNode dataset = json(author.get("/api/datasets/sales-order-lines"));
         JsonNode apiary = field(dataset, "apiary_name");
-        assertThat(apiary.path("level").path("key").asString()).isEqualTo("apiary_code");
-        assertThat(apiary.path("level").path("label").asString()).isEqualTo("apiary_name");
+        assertThat(apiary.path("offers").path("level").path("key").asString()).isEqualTo("apiary_code");
+        assertThat(apiary.path("offers").path("level").path("label").asString()).isEqualTo("apiary_name");
         JsonNode price = field(dataset, "unit_price");
-        assertThat(price.has("usual")).isFalse();
-        assertThat(price.path("totals").get(0).path("advice").asString()).contains("does not add up");
-        assertThat(field(dataset, "net_amount").path("usual").asString()).isEqualTo("SUM(net_amount)");
+        assertThat(price.path("offers").has("usual")).isFalse();
+        assertThat(price.path("offers").path("totals").get(0).path("advice").asString()).contains("does not add up");
+        assertThat(field(dataset, "net_amount").path("offers").path("usual").asString()).isEqualTo("SUM(net_amount)");
         JsonNode values = json(author.get("/api/datasets/sales-order-lines/values?field=region&find=LAKE"));
         assertThat(values).hasSize(1);
         assertThat(values.get(0).path("value").asString()).isEqualTo("Lakeside");

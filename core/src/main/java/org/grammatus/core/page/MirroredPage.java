@@ -15,12 +15,8 @@ final class MirroredPage {
                 page.of(),
                 page.width(),
                 page.height(),
-                page.family(),
-                page.styles(),
-                page.nodes(),
-                page.ids(),
+                page.fonts(),
                 page.texts(),
-                page.bands(),
                 moved(
                         page.cells(),
                         c -> new Page.Cell(
@@ -33,16 +29,28 @@ final class MirroredPage {
                                 c.id(),
                                 c.figure(),
                                 c.turned())),
-                page.runs(),
-                moved(page.rules(), r -> new Page.Rule(r.x() + by, r.y(), r.width(), r.thickness(), r.ink())),
-                page.ruleInks(),
-                moved(page.fills(), f -> new Page.Fill(f.x() + by, f.y(), f.width(), f.height(), f.colour())),
-                page.fillColours(),
-                moved(page.pictures(), p -> new Page.PictureBox(p.x() + by, p.y(), p.picture())),
-                page.braces(),
-                moved(page.blocks(), b -> new Page.BlockBox(b.id(), b.x() + by, b.width())),
-                moved(page.columns(), c -> new Page.ColumnBox(c.id(), c.x() + by, c.width(), c.block())),
-                page.marks());
+                of(page.drawings(), by),
+                page.ids(),
+                page.nodes(),
+                page.bands(),
+                of(page.parts(), by));
+    }
+
+    private static Page.Drawings of(Page.Drawings drawings, int by) {
+        return new Page.Drawings(
+                moved(drawings.rules(), r -> new Page.Rule(r.x() + by, r.y(), r.width(), r.thickness(), r.ink())),
+                drawings.ruleInks(),
+                moved(drawings.fills(), f -> new Page.Fill(f.x() + by, f.y(), f.width(), f.height(), f.colour())),
+                drawings.fillColours(),
+                moved(drawings.pictures(), p -> new Page.PictureBox(p.x() + by, p.y(), p.picture())));
+    }
+
+    private static Page.Parts of(Page.Parts parts, int by) {
+        return new Page.Parts(
+                moved(parts.blocks(), b -> new Page.BlockBox(b.id(), b.x() + by, b.width())),
+                moved(parts.columns(), c -> new Page.ColumnBox(c.id(), c.x() + by, c.width(), c.block())),
+                parts.marks(),
+                parts.braces());
     }
 
     private static <T> List<T> moved(List<T> parts, UnaryOperator<T> move) {

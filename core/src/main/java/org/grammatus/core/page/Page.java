@@ -9,45 +9,58 @@ import org.grammatus.core.plan.style.Picture;
  *
  * @param number from 1
  * @param of number of pages
- * @param styles the styles that cells refer to
- * @param nodes the groups that stand on the page, the report first
- * @param ids the ids of the definition's parts that cells come from
  * @param texts the distinct texts
- * @param bands the rows of the page from top to bottom; each owns the cells from its first on
  * @param cells texts in their places
- * @param runs what is drawn of the texts that are not plain, cell by cell
- * @param rules lines
- * @param ruleInks the inks that they refer to, as {@code #rrggbb}
- * @param fills what is coloured behind texts
- * @param fillColours the colours that they refer to, as {@code #rrggbb}
- * @param pictures what is painted besides
- * @param braces which rows feed which group's totals
- * @param blocks the report's blocks, wherever they stand
- * @param columns where the columns stand
- * @param marks the highlights that mark rows of the page
+ * @param ids the ids of the definition's parts that cells come from
+ * @param nodes the groups that stand on the page, the report first
+ * @param bands the rows of the page from top to bottom; each owns the cells from its first on
  */
 public record Page(
         int number,
         int of,
         int width,
         int height,
-        String family,
-        List<Style> styles,
-        List<Node> nodes,
-        List<String> ids,
+        Fonts fonts,
         List<String> texts,
-        List<BandBox> bands,
         List<Cell> cells,
-        List<Run> runs,
-        List<Rule> rules,
-        List<String> ruleInks,
-        List<Fill> fills,
-        List<String> fillColours,
-        List<PictureBox> pictures,
-        List<Brace> braces,
-        List<BlockBox> blocks,
-        List<ColumnBox> columns,
-        List<Mark> marks) {
+        Drawings drawings,
+        List<String> ids,
+        List<Node> nodes,
+        List<BandBox> bands,
+        Parts parts) {
+
+    /**
+     * What texts are set in.
+     *
+     * @param family of the page's texts
+     * @param styles the styles that cells refer to
+     * @param runs what is drawn of the texts that are not plain, cell by cell
+     */
+    public record Fonts(String family, List<Style> styles, List<Run> runs) {}
+
+    /**
+     * What is drawn besides texts.
+     *
+     * @param ruleInks the inks that rules refer to, as {@code #rrggbb}
+     * @param fills what is coloured behind texts
+     * @param fillColours the colours that fills refer to, as {@code #rrggbb}
+     */
+    public record Drawings(
+            List<Rule> rules,
+            List<String> ruleInks,
+            List<Fill> fills,
+            List<String> fillColours,
+            List<PictureBox> pictures) {}
+
+    /**
+     * Which parts of the report stand where.
+     *
+     * @param blocks the report's blocks, wherever they stand
+     * @param columns where the columns stand
+     * @param marks the highlights that mark rows of the page
+     * @param braces which rows feed which group's totals
+     */
+    public record Parts(List<BlockBox> blocks, List<ColumnBox> columns, List<Mark> marks, List<Brace> braces) {}
 
     /** Stands where a cell belongs to no part of the definition, a brace to no footer. */
     public static final int NONE = -1;

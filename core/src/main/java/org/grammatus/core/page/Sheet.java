@@ -91,20 +91,23 @@ final class Sheet {
                 of,
                 paper.width(),
                 height,
-                type().family().word(),
-                List.copyOf(styles.keySet()),
-                pageNodes(),
-                List.copyOf(ids.keySet()),
+                new Page.Fonts(type().family().word(), List.copyOf(styles.keySet()), List.copyOf(runs)),
                 List.copyOf(texts.keySet()),
-                List.copyOf(boxes),
                 List.copyOf(cells),
-                List.copyOf(runs),
-                ground.rules(),
-                List.of(look().lines().ink(), look().lines().rowInk()),
-                ground.fills(),
-                ground.colours(),
-                ground.pictures(),
-                List.copyOf(braces),
+                new Page.Drawings(
+                        ground.rules(),
+                        List.of(look().lines().ink(), look().lines().rowInk()),
+                        ground.fills(),
+                        ground.colours(),
+                        ground.pictures()),
+                List.copyOf(ids.keySet()),
+                pageNodes(),
+                List.copyOf(boxes),
+                parts());
+    }
+
+    private Page.Parts parts() {
+        return new Page.Parts(
                 blocks.stream()
                         .map(each -> new Page.BlockBox(
                                 each.layout().plan().id(),
@@ -119,7 +122,8 @@ final class Sheet {
                                 h.label(),
                                 h.look(),
                                 look().mark(h.look()).fill()))
-                        .toList());
+                        .toList(),
+                List.copyOf(braces));
     }
 
     /**

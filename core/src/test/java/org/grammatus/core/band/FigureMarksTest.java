@@ -110,8 +110,8 @@ class FigureMarksTest {
     void aMarkedFigureHasAGroundOfItsOwnAndTheBandSaysWhichRuleMarksFirst() {
         Plan plan = plan(rule("e", "orders", "figure = 2", ""));
         Page page = Pages.of(bands(plan), () -> false).page(1);
-        assertThat(page.fills()).hasSize(1);
-        Page.Fill fill = page.fills().getFirst();
+        assertThat(page.drawings().fills()).hasSize(1);
+        Page.Fill fill = page.drawings().fills().getFirst();
         Page.Cell said = page.cells().stream()
                 .filter(cell -> page.texts().get(cell.text()).equals("▲ Rule e"))
                 .findFirst()

@@ -91,16 +91,16 @@ class HighlightReachTest {
         Report report = with(rule("h", "net > 100", ", \"reach\": {\"of\": \"row\", \"column\": \"c-net\"}"));
         Page page = Pages.of(Bands.of(ROWS.grouped(report, Answers.NONE)), () -> false)
                 .page(1);
-        Page.ColumnBox column = page.columns().getFirst();
-        assertThat(page.fills()).hasSize(1);
-        Page.Fill fill = page.fills().getFirst();
+        Page.ColumnBox column = page.parts().columns().getFirst();
+        assertThat(page.drawings().fills()).hasSize(1);
+        Page.Fill fill = page.drawings().fills().getFirst();
         assertThat(fill.x()).isLessThan(column.x());
         assertThat(fill.x() + fill.width())
                 .isGreaterThan(column.x() + column.width())
-                .isLessThan(page.columns().get(1).x());
+                .isLessThan(page.parts().columns().get(1).x());
         List<String> bold = page.cells().stream()
                 .filter(cell -> cell.y() > fill.y() && cell.y() < fill.y() + fill.height())
-                .filter(cell -> page.styles().get(cell.style()).face().equals("semibold"))
+                .filter(cell -> page.fonts().styles().get(cell.style()).face().equals("semibold"))
                 .map(cell -> page.texts().get(cell.text()))
                 .toList();
         assertThat(bold).containsExactly("200.00", "▲");
@@ -141,10 +141,12 @@ class HighlightReachTest {
                 .filter(cell -> page.texts().get(cell.text()).equals("very large"))
                 .findFirst()
                 .orElseThrow();
-        assertThat(page.columns().getFirst().x())
-                .isGreaterThan(before.columns().getFirst().x());
-        assertThat(word.x()).isGreaterThanOrEqualTo(page.blocks().getFirst().x());
-        assertThat(word.x() + word.width()).isLessThan(page.columns().getFirst().x());
+        assertThat(page.parts().columns().getFirst().x())
+                .isGreaterThan(before.parts().columns().getFirst().x());
+        assertThat(word.x())
+                .isGreaterThanOrEqualTo(page.parts().blocks().getFirst().x());
+        assertThat(word.x() + word.width())
+                .isLessThan(page.parts().columns().getFirst().x());
     }
 
     @Test

@@ -64,7 +64,7 @@ class MarksTest {
         assertThat(page.texts().get(sign.text())).isEqualTo("▲");
         Page.Cell figure = page.cells().get(first + 1);
         assertThat(page.texts().get(figure.text())).isEqualTo("200.00");
-        assertThat(page.styles().get(figure.style()).face()).isEqualTo("semibold");
+        assertThat(page.fonts().styles().get(figure.style()).face()).isEqualTo("semibold");
     }
 
     @Test

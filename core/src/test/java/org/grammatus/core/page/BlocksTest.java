@@ -42,12 +42,12 @@ class BlocksTest {
                         "[{\"blocks\": [{\"block\": \"wide\", \"share\": 60}, {\"block\": \"narrow\", \"share\": 40}]}]",
                         "portrait"));
         Page first = made.pages().page(1);
-        Page.BlockBox wide = first.blocks().get(0);
-        Page.BlockBox narrow = first.blocks().get(1);
+        Page.BlockBox wide = first.parts().blocks().get(0);
+        Page.BlockBox narrow = first.parts().blocks().get(1);
         assertThat(wide.width() * 40 / 60).isCloseTo(narrow.width(), org.assertj.core.data.Offset.offset(2));
         assertThat(narrow.x()).isGreaterThan(wide.x() + wide.width());
         assertThat(top(first, 0)).isEqualTo(top(first, 1));
-        assertThat(first.blocks().get(2).width()).isGreaterThan(wide.width());
+        assertThat(first.parts().blocks().get(2).width()).isGreaterThan(wide.width());
         for (int number = 1; number <= made.pages().count(); number++) {
             Page page = made.pages().page(number);
             int lowest = bottom(page, 0, 1);

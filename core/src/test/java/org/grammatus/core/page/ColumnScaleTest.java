@@ -36,17 +36,17 @@ class ColumnScaleTest {
     @Test
     void aBarReachesFromZeroAndTheOtherWayForLosses() {
         Page page = page("{\"kind\": \"bar\"}");
-        Page.ColumnBox column = page.columns().getFirst();
+        Page.ColumnBox column = page.parts().columns().getFirst();
         int zero = column.x() + column.width() / 3;
         // Rows stand from the largest to the smallest.
-        List<Page.Fill> bars = page.fills();
+        List<Page.Fill> bars = page.drawings().fills();
         assertThat(bars).hasSize(3);
         assertThat(bars.get(0).x()).isCloseTo(zero, Offset.offset(2));
         assertThat(bars.get(0).x() + bars.get(0).width()).isEqualTo(column.x() + column.width());
         assertThat(bars.get(1).width()).isCloseTo(bars.get(0).width() / 4, Offset.offset(2));
         assertThat(bars.get(2).x()).isEqualTo(column.x());
         assertThat(bars.get(2).x() + bars.get(2).width()).isCloseTo(zero, Offset.offset(2));
-        assertThat(page.fillColours()).containsExactly(ScaleMarks.TINT);
+        assertThat(page.drawings().fillColours()).containsExactly(ScaleMarks.TINT);
     }
 
     @Test
@@ -98,7 +98,7 @@ class ColumnScaleTest {
     @Test
     void dotsStandBeforeTheFiguresInRoomOfTheirOwn() {
         Page page = page("{\"kind\": \"steps\"}");
-        Page.ColumnBox column = page.columns().getFirst();
+        Page.ColumnBox column = page.parts().columns().getFirst();
         for (Page.BandBox row : page.bands()) {
             if (row.role() == BandRole.ROW && row.row() < 3) {
                 Page.Cell dots = page.cells().get(row.firstCell());
@@ -119,7 +119,7 @@ class ColumnScaleTest {
                 "\"shown\": false",
                 "\"at\": \"order\", \"in\": \"footer\"",
                 "\"at\": \"order\", \"in\": \"header\"");
-        assertThat(page.fills()).hasSize(1);
+        assertThat(page.drawings().fills()).hasSize(1);
     }
 
     @Test

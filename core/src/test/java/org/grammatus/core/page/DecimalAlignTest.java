@@ -43,7 +43,7 @@ class DecimalAlignTest {
     /** Where the whole part of a figure ends. */
     private static int sign(Page page, Page.Cell cell) {
         String text = page.texts().get(cell.text());
-        Page.Style style = page.styles().get(cell.style());
+        Page.Style style = page.fonts().styles().get(cell.style());
         String whole = text.substring(0, DecimalTail.start(text, ULocale.UK));
         return cell.x()
                 + Family.BASE.face(Weight.valueOf(style.face().toUpperCase())).width(whole, style.size());
@@ -55,7 +55,7 @@ class DecimalAlignTest {
         List<Page.Cell> figures = figures(page);
         assertThat(figures).hasSize(4);
         assertThat(figures.stream().map(cell -> sign(page, cell)).distinct()).hasSize(1);
-        Page.ColumnBox box = page.columns().getFirst();
+        Page.ColumnBox box = page.parts().columns().getFirst();
         assertThat(figures).allSatisfy(cell -> {
             assertThat(cell.x()).isGreaterThanOrEqualTo(box.x());
             assertThat(cell.x() + cell.width()).isLessThanOrEqualTo(box.x() + box.width());

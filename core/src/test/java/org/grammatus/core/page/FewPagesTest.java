@@ -36,7 +36,7 @@ class FewPagesTest {
 
     private static int sizeOfRows(Pages pages) {
         Page page = pages.page(1);
-        return page.styles().stream().mapToInt(Page.Style::size).min().orElseThrow();
+        return page.fonts().styles().stream().mapToInt(Page.Style::size).min().orElseThrow();
     }
 
     @Test

@@ -127,8 +127,8 @@ class GeneratedBlocksOnPagesTest {
     }
 
     private static boolean besides(Page page, BandBox a, BandBox b) {
-        Page.BlockBox left = page.blocks().get(a.block());
-        Page.BlockBox right = page.blocks().get(b.block());
+        Page.BlockBox left = page.parts().blocks().get(a.block());
+        Page.BlockBox right = page.parts().blocks().get(b.block());
         return left.x() + left.width() <= right.x() || right.x() + right.width() <= left.x();
     }
 
@@ -137,7 +137,7 @@ class GeneratedBlocksOnPagesTest {
         boolean wide = band.role() == BandRole.TITLE
                 || band.role() == BandRole.PAGE_HEADER
                 || band.role() == BandRole.PAGE_FOOTER;
-        Page.BlockBox block = page.blocks().get(band.block());
+        Page.BlockBox block = page.parts().blocks().get(band.block());
         for (Page.Cell cell : cells(page, index)) {
             assertThat(cell.x()).isGreaterThanOrEqualTo(block.x());
             if (!wide) {
@@ -176,9 +176,9 @@ class GeneratedBlocksOnPagesTest {
         int rows = 0;
         for (int number = 1; number <= strips.count(); number++) {
             Page strip = strips.strip(number);
-            assertThat(strip.blocks())
+            assertThat(strip.parts().blocks())
                     .extracting(Page.BlockBox::x)
-                    .containsOnly(strip.blocks().getFirst().x());
+                    .containsOnly(strip.parts().blocks().getFirst().x());
             assertThat(strip.height()).isEqualTo(strips.heights()[number - 1]);
             rows += (int) strip.bands().stream()
                     .filter(band -> band.role() == BandRole.ROW)

@@ -62,23 +62,23 @@ class HouseStyleTest {
 
     @Test
     void aReportIsSetInTheFaceOfItsStyleAndMeasuredOnIt() {
-        assertThat(page("\"style\": \"standard\"").family()).isEqualTo("base");
+        assertThat(page("\"style\": \"standard\"").fonts().family()).isEqualTo("base");
         Page noto = page("\"look\": {\"face\": \"noto-sans\"}");
-        assertThat(noto.family()).isEqualTo("wide");
+        assertThat(noto.fonts().family()).isEqualTo("wide");
         Page.Cell figure = cell(noto, "60.00");
-        Page.Style style = noto.styles().get(figure.style());
+        Page.Style style = noto.fonts().styles().get(figure.style());
         assertThat(figure.width())
                 .isEqualTo(Family.WIDE
                         .face(Weight.valueOf(style.face().toUpperCase(Locale.ROOT)))
                         .width("60.00", style.size()));
-        assertThat(noto.runs()).as("all letters are there").isEmpty();
+        assertThat(noto.fonts().runs()).as("all letters are there").isEmpty();
     }
 
     @Test
     void aFaceThatIsGoneIsToldAndTheUsualOneTakesItsPlace() {
         Report gone = report("\"look\": {\"face\": \"not-there\"}");
         assertThat(notices(gone).toString()).contains("/look/face").contains("no face is called \"not-there\"");
-        assertThat(page("\"look\": {\"face\": \"not-there\"}").family()).isEqualTo("base");
+        assertThat(page("\"look\": {\"face\": \"not-there\"}").fonts().family()).isEqualTo("base");
         String style = "{\"format\": \"grammatus-style\", \"version\": 1, \"id\": \"s\", \"name\": \"S\","
                 + " \"look\": {\"face\": \"not-there\"}}";
         assertThat(StyleCheck.of(Definitions.readStyle(style), Faces.SHIPPED).stream()
@@ -94,7 +94,7 @@ class HouseStyleTest {
     }
 
     private static Page.Style style(Page page, String text) {
-        return page.styles().get(cell(page, text).style());
+        return page.fonts().styles().get(cell(page, text).style());
     }
 
     @ParameterizedTest
@@ -148,8 +148,8 @@ class HouseStyleTest {
         assertThat(style(plain, "Orders").ink()).isEqualTo("#161616");
         assertThat(style(ledger, "Orders").ink()).isEqualTo("#1f4d3a");
         assertThat(style(ledger, "Orders").size()).isEqualTo(1800);
-        assertThat(ledger.ruleInks()).containsExactly("#3f6b57", "#b9cfc4");
-        assertThat(page("\"style\": \"black-on-white\"").styles())
+        assertThat(ledger.drawings().ruleInks()).containsExactly("#3f6b57", "#b9cfc4");
+        assertThat(page("\"style\": \"black-on-white\"").fonts().styles())
                 .allMatch(style -> style.ink().equals("#000000"));
     }
 

@@ -63,9 +63,10 @@ class InLineTest {
         Page.Cell total = cell(page, "30.00");
         assertThat(name.x()).isEqualTo(cell(page, "Hives").x());
         assertThat(cell(page, "Coast").y()).isEqualTo(total.y());
-        assertThat(page.styles().get(name.style()).face()).isEqualTo("semibold");
-        assertThat(page.styles().get(total.style()).face()).isEqualTo("semibold");
-        assertThat(page.styles().get(cell(page, "Hives").style()).face()).isEqualTo("regular");
+        assertThat(page.fonts().styles().get(name.style()).face()).isEqualTo("semibold");
+        assertThat(page.fonts().styles().get(total.style()).face()).isEqualTo("semibold");
+        assertThat(page.fonts().styles().get(cell(page, "Hives").style()).face())
+                .isEqualTo("regular");
         // The column is as wide as its names, so that none runs into the figures.
         assertThat(name.x() + name.width()).isLessThan(total.x());
     }

@@ -106,8 +106,8 @@ class LogoTest {
     @Test
     void aLogoStandsAtTheRightOfTheTitleWhichKeepsClearOfIt() throws IOException {
         Page page = page(base64(png(60, 40, 0)));
-        assertThat(page.pictures()).hasSize(1);
-        Page.PictureBox box = page.pictures().getFirst();
+        assertThat(page.drawings().pictures()).hasSize(1);
+        Page.PictureBox box = page.drawings().pictures().getFirst();
         Picture logo = box.picture();
         assertThat(logo.width()).isEqualTo(8_504);
         assertThat(logo.height()).isEqualTo(5_669);
@@ -122,8 +122,9 @@ class LogoTest {
     @Test
     void aDrawingStandsWhereAPictureWould() throws IOException {
         Page page = pageWith("\"svg\": \"" + DRAWING + "\"");
-        Page.PictureBox box = page.pictures().getFirst();
-        Page.PictureBox dots = page(base64(png(60, 40, 0))).pictures().getFirst();
+        Page.PictureBox box = page.drawings().pictures().getFirst();
+        Page.PictureBox dots =
+                page(base64(png(60, 40, 0))).drawings().pictures().getFirst();
         assertThat(box.x()).isEqualTo(dots.x());
         assertThat(box.y()).isEqualTo(dots.y());
         assertThat(box.picture()).isInstanceOf(Picture.Drawn.class);
@@ -136,7 +137,7 @@ class LogoTest {
     void whatCannotBeDrawnIsToldAndNotPrinted() {
         String text = "\"svg\": \"" + DRAWING.replace("</svg>", "<script/></svg>") + "\"";
         assertThat(faultsOf(text, 30)).contains("/look/logo/svg").contains("<script> is not drawn");
-        assertThat(pageWith(text).pictures()).isEmpty();
+        assertThat(pageWith(text).drawings().pictures()).isEmpty();
         assertThat(faultsOf("\"svg\": \"" + DRAWING + "\", \"png\": \"AAAA\"", 30))
                 .contains("either");
         assertThat(faultsOf("\"svg\": \"" + DRAWING.replace("60 40", "1 40") + "\"", 30))
@@ -161,7 +162,7 @@ class LogoTest {
         assertThat(faults(base64(png(10, 400, 0)), 30))
                 .contains("/look/logo/width")
                 .contains("taller than");
-        assertThat(page(base64(damaged)).pictures()).isEmpty();
+        assertThat(page(base64(damaged)).drawings().pictures()).isEmpty();
     }
 
     /** A file made of the parts of a sound one in another order. */
@@ -212,8 +213,8 @@ class LogoTest {
                 continue;
             }
             assertThat(faultsOf(text, 30)).isEmpty();
-            Picture.Drawn drawn =
-                    (Picture.Drawn) pageWith(text).pictures().getFirst().picture();
+            Picture.Drawn drawn = (Picture.Drawn)
+                    pageWith(text).drawings().pictures().getFirst().picture();
             assertThat(drawn.drawing().width()).isCloseTo(1000, org.assertj.core.data.Offset.offset(0.001));
         }
     }

@@ -130,7 +130,7 @@ class PageLayoutTest {
         Page.BandBox total = bands(spaced, BandRole.TOTALS).getFirst();
         assertThat(total.height())
                 .isEqualTo(bands(plain, BandRole.TOTALS).getFirst().height() + 2_500);
-        assertThat(spaced.rules())
+        assertThat(spaced.drawings().rules())
                 .anyMatch(rule -> rule.y() > total.top() + 1_000 && rule.y() < total.top() + total.height() - 2_000);
     }
 
@@ -202,8 +202,9 @@ class PageLayoutTest {
         assertThat(texts(page, BandRole.COLUMN_HEADINGS)).containsExactly("Amounts", "Net", "Freight");
         Page.Cell over = page.cells()
                 .get(bands(page, BandRole.COLUMN_HEADINGS).getFirst().firstCell());
-        int left = page.columns().getFirst().x();
-        int right = page.columns().getLast().x() + page.columns().getLast().width();
+        int left = page.parts().columns().getFirst().x();
+        int right = page.parts().columns().getLast().x()
+                + page.parts().columns().getLast().width();
         assertThat(over.x() + over.width() / 2).isBetween((left + right) / 2 - 2, (left + right) / 2 + 2);
     }
 
@@ -215,7 +216,7 @@ class PageLayoutTest {
         Page wrapped = pages("{\"id\": \"c-net\"", text.formatted("")).page(1);
         Page cut = pages("{\"id\": \"c-net\"", text.formatted(", \"lines\": 2")).page(1);
         int printable = wrapped.width() - 30 * MM;
-        assertThat(wrapped.columns().getFirst().width()).isBetween(printable * 17 / 100, printable * 21 / 100);
+        assertThat(wrapped.parts().columns().getFirst().width()).isBetween(printable * 17 / 100, printable * 21 / 100);
         int rowOfTwo = bands(cut, BandRole.ROW).getFirst().height();
         assertThat(rowOfTwo).isLessThan(bands(wrapped, BandRole.ROW).getFirst().height());
         assertThat(texts(cut, bands(cut, BandRole.ROW).getFirst()).get(1)).endsWith("…");

@@ -175,8 +175,8 @@ class PageSettingsTest {
                 "{\"id\": \"c-region\", \"label\": \"Region\", \"value\": \"region\", \"width\": 40},"
                         + " {\"id\": \"c-net\", \"width\": 10");
         Page page = pages.page(1);
-        assertThat(page.columns().getFirst().width()).isEqualTo(4_000);
-        int figures = page.columns().get(1).width();
+        assertThat(page.parts().columns().getFirst().width()).isEqualTo(4_000);
+        int figures = page.parts().columns().get(1).width();
         assertThat(figures).isGreaterThan(1_000);
         assertThat(page.cells().stream().filter(Page.Cell::figure).mapToInt(Page.Cell::width))
                 .allMatch(width -> width <= figures);
@@ -196,7 +196,9 @@ class PageSettingsTest {
                 "{\"id\": \"c-freight\", \"off\": true",
                 "\"name\": \"Region\"",
                 "\"name\": \"Region\", \"off\": true");
-        assertThat(pages.page(1).columns()).extracting(Page.ColumnBox::id).containsExactly("c-net");
+        assertThat(pages.page(1).parts().columns())
+                .extracting(Page.ColumnBox::id)
+                .containsExactly("c-net");
         assertThat(all(pages))
                 .allSatisfy(page ->
                         assertThat(page.nodes()).noneMatch(n -> n.level().equals("region")));

@@ -140,7 +140,7 @@ class PagesTest {
     @Meaning(10)
     void bracesSpanTheRowsOfTheirGroup() {
         for (Page page : all(many().pages())) {
-            for (Page.Brace brace : page.braces()) {
+            for (Page.Brace brace : page.parts().braces()) {
                 Page.Node group = page.nodes().get(brace.node());
                 List<Page.BandBox> rows = page.bands().stream()
                         .filter(band -> band.role() == BandRole.ROW)
@@ -156,11 +156,11 @@ class PagesTest {
         }
         List<Page> pages = all(many().pages());
         long opened = pages.stream()
-                .flatMap(p -> p.braces().stream())
+                .flatMap(p -> p.parts().braces().stream())
                 .filter(Page.Brace::opens)
                 .count();
         long closed = pages.stream()
-                .flatMap(p -> p.braces().stream())
+                .flatMap(p -> p.parts().braces().stream())
                 .filter(Page.Brace::closes)
                 .count();
         assertThat(opened).isEqualTo(ORDERS + 4L).isEqualTo(closed);

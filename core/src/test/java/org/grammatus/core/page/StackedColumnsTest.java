@@ -67,11 +67,11 @@ class StackedColumnsTest {
     @Test
     void aColumnBelowAnotherSharesItsPlaceOnALineOfItsOwn() {
         Page page = page("\"below\": true");
-        Page.ColumnBox above = page.columns().get(0);
-        Page.ColumnBox below = page.columns().get(1);
+        Page.ColumnBox above = page.parts().columns().get(0);
+        Page.ColumnBox below = page.parts().columns().get(1);
         assertThat(below.x()).isEqualTo(above.x());
         assertThat(below.width()).isEqualTo(above.width());
-        assertThat(page.columns().get(2).x()).isGreaterThan(above.x() + above.width());
+        assertThat(page.parts().columns().get(2).x()).isGreaterThan(above.x() + above.width());
         Page.Cell first = cell(page, BandRole.ROW, 0, "Hives");
         Page.Cell second = cell(page, BandRole.ROW, 0, "30.00");
         assertThat(second.y()).isGreaterThan(first.y());
@@ -115,8 +115,8 @@ class StackedColumnsTest {
     void aTurnedHeadingTakesNoMoreWidthThanItsFigures() {
         Page upright = page("");
         Page turned = page("\"turned\": true");
-        assertThat(turned.columns().get(1).width())
-                .isLessThanOrEqualTo(upright.columns().get(1).width());
+        assertThat(turned.parts().columns().get(1).width())
+                .isLessThanOrEqualTo(upright.parts().columns().get(1).width());
         Page.Cell heading = cell(turned, BandRole.COLUMN_HEADINGS, 0, "Net of lines");
         assertThat(heading.turned()).isTrue();
         Page.BandBox band = turned.bands().stream()

@@ -85,7 +85,7 @@ class GeneratedPagesTest {
                             .as(page.texts().get(cell.text()))
                             .isLessThanOrEqualTo(right + BESIDE);
                 }
-                for (Page.Rule rule : page.rules()) {
+                for (Page.Rule rule : page.drawings().rules()) {
                     assertThat(rule.x()).isGreaterThanOrEqualTo(left);
                     assertThat(rule.x() + rule.width()).isLessThanOrEqualTo(right + 1);
                 }

@@ -58,7 +58,7 @@ class LogoDrawingTest {
         RunResult result = run();
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         Format.PDF.writer().write(result, out, WriteProgress.SILENT);
-        Page.PictureBox logo = result.pages().page(1).pictures().getFirst();
+        Page.PictureBox logo = result.pages().page(1).drawings().pictures().getFirst();
         try (PDDocument document = Loader.loadPDF(out.toByteArray())) {
             BufferedImage painted = new PDFRenderer(document).renderImageWithDPI(0, DOTS_PER_INCH);
             // The ring, its open middle, and the paper beside it.

@@ -119,13 +119,14 @@ class OtherScriptsTest {
             for (int number = 1; number <= statement.pageCount(); number++) {
                 Page page = statement.pages().page(number);
                 List<Drawn> drawn = drawn(document.getPage(number - 1));
-                Set<Integer> cells = page.runs().stream().map(Page.Run::cell).collect(Collectors.toSet());
+                Set<Integer> cells =
+                        page.fonts().runs().stream().map(Page.Run::cell).collect(Collectors.toSet());
                 List<Integer> inOrder = cells.stream().sorted().toList();
                 assertThat(drawn).hasSameSizeAs(inOrder);
                 for (int i = 0; i < drawn.size(); i++) {
                     int index = inOrder.get(i);
                     Page.Cell cell = page.cells().get(index);
-                    List<Page.Run> runs = page.runs().stream()
+                    List<Page.Run> runs = page.fonts().runs().stream()
                             .filter(run -> run.cell() == index)
                             .toList();
                     assertThat(drawn.get(i).said()).isEqualTo(page.texts().get(cell.text()));

@@ -74,7 +74,7 @@ final class PageStructure {
     /** The columns of a block; of those that stand below one another the first. */
     private static List<Page.ColumnBox> places(Page page, int block) {
         List<Page.ColumnBox> places = new ArrayList<>();
-        for (Page.ColumnBox column : page.columns()) {
+        for (Page.ColumnBox column : page.parts().columns()) {
             if (column.block() == block && (places.isEmpty() || places.getLast().x() != column.x())) {
                 places.add(column);
             }

@@ -20,7 +20,7 @@ final class PdfBookmarks {
     void add(Page page, PdfContentByte content) {
         for (Page.BandBox band : page.bands()) {
             Page.Node node = page.nodes().get(band.node());
-            boolean block = page.blocks().size() > 1 && band.role() == Page.BandRole.BLOCK_TITLE;
+            boolean block = page.parts().blocks().size() > 1 && band.role() == Page.BandRole.BLOCK_TITLE;
             if (!block && band.role() != Page.BandRole.HEADING || !bookmarked.add(node.place())) {
                 continue;
             }

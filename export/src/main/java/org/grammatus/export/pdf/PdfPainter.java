@@ -30,9 +30,9 @@ final class PdfPainter {
     }
 
     void paint(Page page, PdfContentByte content) throws DocumentException {
-        if (!page.fills().isEmpty()
-                || !page.pictures().isEmpty()
-                || !page.rules().isEmpty()) {
+        if (!page.drawings().fills().isEmpty()
+                || !page.drawings().pictures().isEmpty()
+                || !page.drawings().rules().isEmpty()) {
             tags.ifPresent(t -> t.paper(content));
             fills(page, content);
             PdfPictures.draw(page, content);
@@ -44,8 +44,8 @@ final class PdfPainter {
 
     /** Colours what is behind what is marked. */
     private static void fills(Page page, PdfContentByte content) {
-        for (Page.Fill fill : page.fills()) {
-            PdfColours.fill(content, page.fillColours().get(fill.colour()));
+        for (Page.Fill fill : page.drawings().fills()) {
+            PdfColours.fill(content, page.drawings().fillColours().get(fill.colour()));
             content.rectangle(
                     fill.x() / HUNDREDTHS,
                     up(page, fill.y() + fill.height()),
@@ -57,10 +57,10 @@ final class PdfPainter {
 
     private static void rules(Page page, PdfContentByte content) {
         int ink = Page.NONE;
-        for (Page.Rule rule : page.rules()) {
+        for (Page.Rule rule : page.drawings().rules()) {
             if (rule.ink() != ink) {
                 ink = rule.ink();
-                PdfColours.stroke(content, page.ruleInks().get(ink));
+                PdfColours.stroke(content, page.drawings().ruleInks().get(ink));
             }
             float y = up(page, rule.y());
             content.setLineWidth(rule.thickness() / HUNDREDTHS);
@@ -72,7 +72,7 @@ final class PdfPainter {
 
     private void texts(Page page, PdfContentByte content) {
         content.beginText();
-        Iterator<Page.Run> runs = page.runs().iterator();
+        Iterator<Page.Run> runs = page.fonts().runs().iterator();
         Page.Run run = next(runs);
         int style = Page.NONE;
         int x = 0;
@@ -84,7 +84,7 @@ final class PdfPainter {
             }
             if (cell.style() != style) {
                 style = cell.style();
-                setStyle(content, page, page.styles().get(style));
+                setStyle(content, page, page.fonts().styles().get(style));
             }
             String text = page.texts().get(cell.text());
             boolean plain = run == null || run.cell() != i;
@@ -101,7 +101,7 @@ final class PdfPainter {
             } else {
                 beginText(content, text);
                 for (; run != null && run.cell() == i; run = next(runs)) {
-                    Page.Style drawn = page.styles().get(style);
+                    Page.Style drawn = page.fonts().styles().get(style);
                     content.setFontAndSize(fonts.of(run.family(), drawn.face()), drawn.size() / HUNDREDTHS);
                     content.moveText((cell.x() + run.x() - x) / HUNDREDTHS, 0);
                     x = cell.x() + run.x();
@@ -131,7 +131,7 @@ final class PdfPainter {
     }
 
     private void setStyle(PdfContentByte content, Page page, Page.Style style) {
-        content.setFontAndSize(fonts.of(page.family(), style.face()), style.size() / HUNDREDTHS);
+        content.setFontAndSize(fonts.of(page.fonts().family(), style.face()), style.size() / HUNDREDTHS);
         PdfColours.fill(content, style.ink());
     }
 }

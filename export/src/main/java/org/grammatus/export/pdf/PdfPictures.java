@@ -19,7 +19,7 @@ final class PdfPictures {
     private PdfPictures() {}
 
     static void draw(Page page, PdfContentByte content) throws DocumentException {
-        for (Page.PictureBox box : page.pictures()) {
+        for (Page.PictureBox box : page.drawings().pictures()) {
             float left = box.x() / PdfPainter.HUNDREDTHS;
             float bottom = PdfPainter.up(page, box.y() + box.picture().height());
             switch (box.picture()) {

@@ -56,19 +56,7 @@ record DatasetView(
      * A field, calculated field or measure with what can be made of it.
      *
      * @param table id of its home table
-     * @param source the column it is read from
-     * @param formula the expression of a calculated field or measure
-     * @param format its CLDR pattern where it has one of its own
-     * @param order its values in their natural order, where it lists them
      * @param hidden whether it is not offered when reports are made
-     * @param lookup id of the field that has the names of its values, where they are keys
-     * @param names ids of the fields that may have the names of its values
-     * @param direction of groups that are ordered by it, for a measure that says so
-     * @param comparisons how a filter can compare it, as definitions write it; none of a measure
-     * @param asks what a prompt about it can ask for, the usual first; none of a measure
-     * @param value expression of its column
-     * @param usual the total its column gets by itself
-     * @param totals every total, by name
      */
     record FieldView(
             String id,
@@ -78,15 +66,41 @@ record DatasetView(
             Kind type,
             Dataset.Role role,
             String table,
+            boolean hidden,
+            EntryView entry,
+            FieldOffersView offers) {}
+
+    /**
+     * What the dictionary says of a field besides.
+     *
+     * @param source the column it is read from
+     * @param formula the expression of a calculated field or measure
+     * @param format its CLDR pattern where it has one of its own
+     * @param order its values in their natural order, where it lists them
+     * @param lookup id of the field that has the names of its values, where they are keys
+     * @param names ids of the fields that may have the names of its values
+     * @param direction of groups that are ordered by it, for a measure that says so
+     */
+    record EntryView(
             Optional<String> source,
             Optional<String> formula,
             Optional<String> format,
             Optional<String> unit,
             Optional<List<String>> order,
-            boolean hidden,
             Optional<String> lookup,
             List<String> names,
-            Optional<Direction> direction,
+            Optional<Direction> direction) {}
+
+    /**
+     * What can be made of a field.
+     *
+     * @param comparisons how a filter can compare it, as definitions write it; none of a measure
+     * @param asks what a prompt about it can ask for, the usual first; none of a measure
+     * @param value expression of its column
+     * @param usual the total its column gets by itself
+     * @param totals every total, by name
+     */
+    record FieldOffersView(
             List<String> comparisons,
             List<String> asks,
             String value,
@@ -138,53 +152,35 @@ record DatasetView(
 
     private static FieldView field(DatasetModel.FieldInfo info, List<String> names, DatasetModel dataset) {
         Dataset.Field field = info.definition();
-        return view(
-                Proposals.Subject.of(field.id(), dataset),
-                Made.READ,
-                field.description(),
+        EntryView entry = new EntryView(
                 Optional.of(field.column()),
                 Optional.empty(),
                 field.format(),
                 field.unit(),
                 field.order(),
-                field.hidden().orElse(false),
                 field.lookup(),
                 names.stream().filter(name -> !name.equals(field.id())).toList(),
-                Optional.empty(),
-                dataset);
+                Optional.empty());
+        return view(field.id(), Made.READ, field.description(), field.hidden().orElse(false), entry, dataset);
     }
 
     private static FieldView named(DatasetModel.NamedValue value, DatasetModel dataset) {
-        return view(
-                Proposals.Subject.of(value.id(), dataset),
-                value.measure() ? Made.MEASURE : Made.CALCULATED,
-                value.description(),
+        EntryView entry = new EntryView(
                 Optional.empty(),
                 Optional.of(value.text()),
                 value.format(),
                 value.unit(),
                 value.order(),
-                value.hidden(),
                 Optional.empty(),
                 List.of(),
-                value.direction(),
-                dataset);
+                value.direction());
+        Made made = value.measure() ? Made.MEASURE : Made.CALCULATED;
+        return view(value.id(), made, value.description(), value.hidden(), entry, dataset);
     }
 
     private static FieldView view(
-            Proposals.Subject subject,
-            Made made,
-            Optional<String> description,
-            Optional<String> source,
-            Optional<String> formula,
-            Optional<String> format,
-            Optional<String> unit,
-            Optional<List<String>> order,
-            boolean hidden,
-            Optional<String> lookup,
-            List<String> names,
-            Optional<Direction> direction,
-            DatasetModel dataset) {
+            String id, Made made, Optional<String> description, boolean hidden, EntryView entry, DatasetModel dataset) {
+        Proposals.Subject subject = Proposals.Subject.of(id, dataset);
         return new FieldView(
                 subject.id(),
                 subject.label(),
@@ -193,30 +189,25 @@ record DatasetView(
                 subject.type().kind(),
                 subject.role(),
                 dataset.table(subject.home()).id(),
-                source,
-                formula,
-                format,
-                unit,
-                order,
                 hidden,
-                lookup,
-                names,
-                direction,
-                subject.measure()
-                        ? List.of()
-                        : FilterComparisons.of(subject.type().kind()).stream()
-                                .map(ChoiceWord::of)
-                                .toList(),
-                subject.measure()
-                        ? List.of()
-                        : PromptTypes.of(subject.type().kind()).stream()
-                                .map(ChoiceWord::of)
-                                .toList(),
+                entry,
+                offers(subject, dataset));
+    }
+
+    private static FieldOffersView offers(Proposals.Subject subject, DatasetModel dataset) {
+        Kind kind = subject.type().kind();
+        return new FieldOffersView(
+                subject.measure() ? List.of() : words(FilterComparisons.of(kind)),
+                subject.measure() ? List.of() : words(PromptTypes.of(kind)),
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
                         .map(level -> new LevelView(
                                 level.key(), level.label(), level.bucket().map(ChoiceWord::of))),
                 Proposals.usual(subject).map(Proposals.Total::value),
                 Proposals.totals(subject));
+    }
+
+    private static List<String> words(List<? extends Enum<?>> choices) {
+        return choices.stream().map(ChoiceWord::of).toList();
     }
 }

@@ -1,9 +1,7 @@
 package org.grammatus.server.run;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.Arrays;
 import java.util.List;
-import java.util.function.Function;
 import org.grammatus.core.page.Page;
 
 /** A page, its many small parts as flat lists of whole numbers so that it stays small. */
@@ -12,53 +10,56 @@ public record PageView(
         int of,
         @Schema(description = "Hundredths of a point") int width,
         @Schema(description = "Hundredths of a point") int height,
-
-        @Schema(description = "What texts are set in, unless a run says otherwise")
-        String family,
-
-        List<Page.Style> styles,
-        List<Page.Node> nodes,
-        List<String> ids,
+        Page.Fonts fonts,
         List<String> texts,
-
-        @Schema(description = "The roles that bands refer to, by index")
-        List<Page.BandRole> roles,
-
-        @Schema(description = "Eight numbers each: role, top, height, node, first cell, row or -1, mark or -1, block")
-        int[] bands,
 
         @Schema(
                 description =
-                        "Eight numbers each: x, baseline, width, text, style, node, id or -1, 1 for a figure, 2 for a text that reads from bottom to top")
-        int[] cells,
+                        "Texts in their places; baseline, index of the text, of its style, of its group, of its id or -1, and 1 for what is so")
+        FlatList cells,
 
-        @Schema(description = "What is drawn of the texts that are not plain, cell by cell")
-        List<Page.Run> runs,
+        DrawingsView drawings,
+        List<String> ids,
+        List<Page.Node> nodes,
 
-        @Schema(description = "Five numbers each: x, y, width, thickness, ink")
-        int[] rules,
+        @Schema(
+                description =
+                        "Rows of the page from the top; index of the role, of the group, of the first cell, number of the row or -1, index of the mark or -1, of the block")
+        FlatList bands,
 
-        @Schema(description = "Inks of the rules, as #rrggbb")
-        List<String> ruleInks,
+        PartsView parts) {
 
-        @Schema(description = "Coloured grounds; five numbers each: x, y, width, height, colour")
-        int[] fills,
+    /** What is drawn besides texts. */
+    public record DrawingsView(
+            @Schema(description = "Lines; the ink is an index of the inks")
+            FlatList rules,
 
-        @Schema(description = "Colours of the grounds, as #rrggbb")
-        List<String> fillColours,
+            @Schema(description = "Inks of the rules, as #rrggbb")
+            List<String> ruleInks,
 
-        @Schema(description = "Six numbers each: node, top, bottom, 1 if it opens here, 1 if it closes here, block")
-        int[] braces,
+            @Schema(description = "Coloured grounds; the colour is an index of the colours")
+            FlatList fills,
 
-        List<PictureView> pictures,
+            @Schema(description = "Colours of the grounds, as #rrggbb")
+            List<String> fillColours,
 
-        @Schema(description = "The report's blocks") List<Page.BlockBox> blocks,
+            List<PictureView> pictures) {}
 
-        @Schema(description = "The columns, block by block from left to right")
-        List<Page.ColumnBox> columns,
+    /** Which parts of the report stand where. */
+    public record PartsView(
+            @Schema(description = "The report's blocks") List<Page.BlockBox> blocks,
 
-        @Schema(description = "The highlights that marks refer to, by index")
-        List<Page.Mark> marks) {
+            @Schema(description = "The columns, block by block from left to right")
+            List<Page.ColumnBox> columns,
+
+            @Schema(description = "The highlights that marks refer to, by index")
+            List<Page.Mark> marks,
+
+            @Schema(description = "The rows that feed a group's totals; 1 if the group opens, or closes, on this page")
+            FlatList braces,
+
+            @Schema(description = "The roles that bands refer to, by index")
+            List<Page.BandRole> roles) {}
 
     public static PageView of(Page page) {
         return new PageView(
@@ -66,32 +67,59 @@ public record PageView(
                 page.of(),
                 page.width(),
                 page.height(),
-                page.family(),
-                page.styles(),
-                page.nodes(),
-                page.ids(),
+                page.fonts(),
                 page.texts(),
-                List.of(Page.BandRole.values()),
-                flat(page.bands(), b -> new int[] {
-                    b.role().ordinal(), b.top(), b.height(), b.node(), b.firstCell(), b.row(), b.mark(), b.block()
-                }),
-                flat(page.cells(), c -> new int[] {
-                    c.x(), c.y(), c.width(), c.text(), c.style(), c.node(), c.id(), c.turned() ? 2 : c.figure() ? 1 : 0
-                }),
-                page.runs(),
-                flat(page.rules(), r -> new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
-                page.ruleInks(),
-                flat(page.fills(), f -> new int[] {f.x(), f.y(), f.width(), f.height(), f.colour()}),
-                page.fillColours(),
-                flat(page.braces(), b ->
-                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
-                page.pictures().stream().map(PictureView::of).toList(),
-                page.blocks(),
-                page.columns(),
-                page.marks());
+                FlatList.of(
+                        List.of("x", "baseline", "width", "text", "style", "node", "id", "figure", "turned"),
+                        page.cells(),
+                        c -> new int[] {
+                            c.x(),
+                            c.y(),
+                            c.width(),
+                            c.text(),
+                            c.style(),
+                            c.node(),
+                            c.id(),
+                            c.figure() ? 1 : 0,
+                            c.turned() ? 1 : 0
+                        }),
+                drawings(page.drawings()),
+                page.ids(),
+                page.nodes(),
+                FlatList.of(
+                        List.of("role", "top", "height", "node", "firstCell", "row", "mark", "block"),
+                        page.bands(),
+                        b -> new int[] {
+                            b.role().ordinal(),
+                            b.top(),
+                            b.height(),
+                            b.node(),
+                            b.firstCell(),
+                            b.row(),
+                            b.mark(),
+                            b.block()
+                        }),
+                parts(page.parts()));
     }
 
-    private static <T> int[] flat(List<T> parts, Function<T, int[]> numbers) {
-        return parts.stream().map(numbers).flatMapToInt(Arrays::stream).toArray();
+    private static DrawingsView drawings(Page.Drawings drawings) {
+        return new DrawingsView(
+                FlatList.of(List.of("x", "y", "width", "thickness", "ink"), drawings.rules(), r ->
+                        new int[] {r.x(), r.y(), r.width(), r.thickness(), r.ink()}),
+                drawings.ruleInks(),
+                FlatList.of(List.of("x", "y", "width", "height", "colour"), drawings.fills(), f ->
+                        new int[] {f.x(), f.y(), f.width(), f.height(), f.colour()}),
+                drawings.fillColours(),
+                drawings.pictures().stream().map(PictureView::of).toList());
+    }
+
+    private static PartsView parts(Page.Parts parts) {
+        return new PartsView(
+                parts.blocks(),
+                parts.columns(),
+                parts.marks(),
+                FlatList.of(List.of("node", "top", "bottom", "opens", "closes", "block"), parts.braces(), b ->
+                        new int[] {b.node(), b.top(), b.bottom(), b.opens() ? 1 : 0, b.closes() ? 1 : 0, b.block()}),
+                List.of(Page.BandRole.values()));
     }
 }

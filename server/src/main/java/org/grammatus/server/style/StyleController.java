@@ -3,6 +3,8 @@ package org.grammatus.server.style;
 import io.swagger.v3.oas.annotations.Operation;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
+import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.style.HouseStyles;
@@ -58,10 +60,32 @@ class StyleController {
      */
     record StyleEditingView(
             JsonNode definition,
-            PrintStyle whole,
+            WholeStyleView whole,
             long revision,
             List<Styles.StyleRevision> revisions,
             boolean shipped) {}
+
+    /** All that a style and what it leaves out come to, but for its logo. */
+    record WholeStyleView(
+            String face,
+            Map<TextStyle, PrintStyle.TextFace> texts,
+            PrintStyle.Lines lines,
+            PrintStyle.Spacing spacing,
+            PrintStyle.Figures figures,
+            List<MarkStyle> marks,
+            List<String> palette) {
+
+        static WholeStyleView of(PrintStyle style) {
+            return new WholeStyleView(
+                    style.face(),
+                    style.texts(),
+                    style.lines(),
+                    style.spacing(),
+                    style.figures(),
+                    style.marks(),
+                    style.palette());
+        }
+    }
 
     /** A changed document and the revision it was changed from. */
     record ChangedStyleBody(JsonNode definition, long base) {}
@@ -91,7 +115,7 @@ class StyleController {
         Styles.Saved saved = styles.saved(id);
         return new StyleEditingView(
                 json.readTree(Definitions.write(saved.style())),
-                StylePlanning.of(saved.style()),
+                WholeStyleView.of(StylePlanning.of(saved.style())),
                 saved.revision(),
                 styles.revisions(id),
                 HouseStyles.SHIPPED.stream().anyMatch(shipped -> shipped.id().equals(id)));
