@@ -13,6 +13,8 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Person;
+import org.grammatus.sources.Readers;
 import org.grammatus.sources.Reading;
 import org.grammatus.sources.SourceException;
 
@@ -31,7 +33,7 @@ public final class Previews {
 
     private long turn;
     private final RunService runs;
-    private final DatasetReader reader;
+    private final Readers readers;
     private final Cache<Session, Newest> newest;
 
     private record Session(String owner, String id) {}
@@ -53,9 +55,9 @@ public final class Previews {
         }
     }
 
-    public Previews(RunService runs, DatasetReader reader, Clock clock) {
+    public Previews(RunService runs, Readers readers, Clock clock) {
         this.runs = runs;
-        this.reader = reader;
+        this.readers = readers;
         this.newest = Caffeine.newBuilder()
                 .expireAfterAccess(UNUSED)
                 .ticker(() -> TimeUnit.MILLISECONDS.toNanos(clock.millis()))
@@ -108,13 +110,14 @@ public final class Previews {
             run = runs.prepare(request, owner);
             newest.put(key, new Newest(edit, run, shown, turn++));
         }
+        DatasetReader reader = readers.of(new Person(owner));
         runs.execute(run, reader);
         if (run.result().isPresent()) {
             shown.ifPresent(runs::forget);
             newest.asMap().computeIfPresent(key, (same, last) -> last.run == run ? last.alone() : last);
         }
         if (first) {
-            runs.inBackground(() -> readAhead(request));
+            runs.inBackground(() -> readAhead(request, reader));
         }
         return Optional.of(run);
     }
@@ -130,7 +133,7 @@ public final class Previews {
     }
 
     /** The next edit may bring in any field of the dataset; where rows are held, they are read before it does. */
-    private void readAhead(RunRequest request) {
+    private void readAhead(RunRequest request, DatasetReader reader) {
         try {
             for (DatasetModel dataset : request.datasets().all()) {
                 reader.readAhead(

@@ -23,7 +23,7 @@ class PreviewsTest {
             new RunLimits(1_000, Duration.ofMinutes(1)), 100_000_000, Clock.systemUTC(), HeldMemory.NONE);
     private final DatasetReader reader = mock(DatasetReader.class);
     private final MovedClock clock = new MovedClock();
-    private final Previews previews = new Previews(service, reader, clock);
+    private final Previews previews = new Previews(service, person -> reader, clock);
 
     @AfterEach
     void close() {

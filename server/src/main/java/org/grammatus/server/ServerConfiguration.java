@@ -9,11 +9,11 @@ import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.runs.turns.Turns;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.dataset.Holidays;
 import org.grammatus.server.library.StarterReports;
 import org.grammatus.server.source.Sources;
 import org.grammatus.server.store.Store;
-import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadLimits;
 import org.grammatus.sources.star.StarReader;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -61,8 +61,8 @@ class ServerConfiguration {
     }
 
     @Bean
-    Previews previews(RunService runs, DatasetReader reader, Clock clock) {
-        return new Previews(runs, reader, clock);
+    Previews previews(RunService runs, RowAccess rows, Clock clock) {
+        return new Previews(runs, rows, clock);
     }
 
     @Bean

@@ -297,8 +297,10 @@ class EditingTest {
         assertThat(apiary.path("offers").path("level").path("label").asString()).isEqualTo("apiary_name");
         JsonNode price = field(dataset, "unit_price");
         assertThat(price.path("offers").has("usual")).isFalse();
-        assertThat(price.path("offers").path("totals").get(0).path("advice").asString()).contains("does not add up");
-        assertThat(field(dataset, "net_amount").path("offers").path("usual").asString()).isEqualTo("SUM(net_amount)");
+        assertThat(price.path("offers").path("totals").get(0).path("advice").asString())
+                .contains("does not add up");
+        assertThat(field(dataset, "net_amount").path("offers").path("usual").asString())
+                .isEqualTo("SUM(net_amount)");
         JsonNode values = json(author.get("/api/datasets/sales-order-lines/values?field=region&find=LAKE"));
         assertThat(values).hasSize(1);
         assertThat(values.get(0).path("value").asString()).isEqualTo("Lakeside");

@@ -1,11 +1,21 @@
 package org.grammatus.server;
 
+import static com.tngtech.archunit.base.DescribedPredicate.not;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.assignableTo;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.type;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noFields;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.Architectures;
+import org.grammatus.runs.held.HeldRows;
+import org.grammatus.server.account.Role;
+import org.grammatus.server.account.RowAccess;
+import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.star.StarReader;
 import org.junit.jupiter.api.Test;
 
 /** Arrows between modules point one way, and the server leaves the work to runs. */
@@ -58,6 +68,46 @@ class ModulesTest {
                         "org.grammatus.core.columnar..",
                         "org.grammatus.core.group..",
                         "org.grammatus.core.band..")
+                .check(ALL);
+    }
+
+    /** Rows are read for a person: whoever wants some gets a reader from {@code RowAccess}, and keeps none. */
+    @Test
+    void nothingReadsRowsWithoutPassingTheDoor() {
+        noFields()
+                .that()
+                .haveRawType(assignableTo(DatasetReader.class))
+                .should()
+                .beDeclaredInClassesThat(
+                        resideInAPackage("org.grammatus.server..").and(not(type(RowAccess.class))))
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAPackage("org.grammatus.server..")
+                .and()
+                .areNotAssignableTo(RowAccess.class)
+                // One wires the server up; the other reads a file for whoever started the program on it.
+                .and()
+                .doNotHaveSimpleName("ServerConfiguration")
+                .and()
+                .doNotHaveSimpleName("RenderCommand")
+                .should()
+                .dependOnClassesThat()
+                .belongToAnyOf(HeldRows.class, StarReader.class)
+                .check(ALL);
+    }
+
+    /** What a role may do is said in one place. */
+    @Test
+    void onlyThePolicyAndWhatKeepsAccountsKnowsRoles() {
+        noClasses()
+                .that()
+                .resideInAPackage("org.grammatus.server..")
+                .and()
+                .resideOutsideOfPackages("org.grammatus.server.account..", "org.grammatus.server.command..")
+                .should()
+                .accessClassesThat()
+                .belongToAnyOf(Role.class)
                 .check(ALL);
     }
 

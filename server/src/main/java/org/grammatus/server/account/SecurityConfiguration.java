@@ -4,7 +4,6 @@ import java.time.Clock;
 import org.grammatus.server.problem.ProblemAnswer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchyImpl;
@@ -61,47 +60,7 @@ class SecurityConfiguration {
                     csrf.spa();
                     csrf.csrfTokenRepository(csrfTokens);
                 })
-                .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, SIGN_IN)
-                        .permitAll()
-                        .requestMatchers(HttpMethod.POST, "/api/set-up")
-                        .permitAll()
-                        .requestMatchers("/api/records/**")
-                        .hasRole(Role.ADMINISTRATOR.name())
-                        .requestMatchers(HttpMethod.GET, "/api/sources")
-                        .hasRole(Role.AUTHOR.name())
-                        .requestMatchers("/api/sources/**")
-                        .hasRole(Role.ADMINISTRATOR.name())
-                        .requestMatchers(HttpMethod.PUT, "/api/calendar", "/api/calendar/holidays")
-                        .hasRole(Role.ADMINISTRATOR.name())
-                        .requestMatchers("/api/composing/**", "/api/calendar/**")
-                        .hasRole(Role.AUTHOR.name())
-                        .requestMatchers(
-                                "/api/datasets/**",
-                                "/api/previews/**",
-                                "/api/edits",
-                                "/api/reports/*/definition",
-                                "/api/styles/**",
-                                "/api/faces",
-                                "/api/faces/*")
-                        .hasRole(Role.AUTHOR.name())
-                        .requestMatchers("/api/reports/*/editing", "/api/reports/*/draft", "/api/reports/*/copy")
-                        .hasRole(Role.AUTHOR.name())
-                        .requestMatchers("/api/reports/*/kept-answers", "/api/reports/*/kept-answers/*")
-                        .authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/reports/*/answers", "/api/reports/*/choices")
-                        .authenticated()
-                        .requestMatchers(HttpMethod.GET, "/api/reports/**")
-                        .authenticated()
-                        .requestMatchers("/api/reports/**")
-                        .hasRole(Role.AUTHOR.name())
-                        .requestMatchers("/api/**")
-                        .authenticated()
-                        .requestMatchers("/error")
-                        .permitAll()
-                        .requestMatchers(HttpMethod.GET)
-                        .permitAll()
-                        .anyRequest()
-                        .denyAll())
+                .authorizeHttpRequests(requests -> AccessPolicy.addresses(requests, SIGN_IN))
                 .formLogin(form -> form.loginProcessingUrl(SIGN_IN)
                         .usernameParameter("name")
                         .passwordParameter("password")

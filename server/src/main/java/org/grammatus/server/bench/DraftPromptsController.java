@@ -2,6 +2,7 @@ package org.grammatus.server.bench;
 
 import com.ibm.icu.util.ULocale;
 import io.swagger.v3.oas.annotations.Operation;
+import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,11 +17,11 @@ import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.PromptChoices;
 import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.library.PromptView;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -33,12 +34,12 @@ import tools.jackson.databind.JsonNode;
 class DraftPromptsController {
 
     private final Datasets datasets;
-    private final DatasetReader reader;
+    private final RowAccess rows;
     private final BusinessDate businessDate;
 
-    DraftPromptsController(Datasets datasets, DatasetReader reader, BusinessDate businessDate) {
+    DraftPromptsController(Datasets datasets, RowAccess rows, BusinessDate businessDate) {
         this.datasets = datasets;
-        this.reader = reader;
+        this.rows = rows;
         this.businessDate = businessDate;
     }
 
@@ -48,12 +49,13 @@ class DraftPromptsController {
     @TakesTurn
     @PostMapping("/prompts")
     @Operation(operationId = "draftPrompts", summary = "What a definition asks, and what answers to it stand for")
-    List<PromptView> prompts(@RequestBody DraftAnswers body) {
+    List<PromptView> prompts(@RequestBody DraftAnswers body, Principal principal) {
         Report report = Definitions.readReport(body.definition().toString());
         ReportDatasets of = datasets.of(report);
         RunContext context = businessDate.of(report);
         Problems problems = new Problems();
-        Answers answers = DayValues.found(new Answers(body.answers().orElse(Map.of())), report, of, reader, context);
+        Answers answers =
+                DayValues.found(new Answers(body.answers().orElse(Map.of())), report, of, rows.of(principal), context);
         return PromptView.of(
                 report,
                 answers.resolve(report.prompts(), context, of, ULocale.forLanguageTag(report.locale()), problems),
@@ -79,12 +81,13 @@ class DraftPromptsController {
     @TakesTurn
     @PostMapping("/choices")
     @Operation(operationId = "draftChoices", summary = "What can be chosen at a prompt of a definition")
-    List<FieldValues.Value> choices(@RequestBody DraftChoices body) {
+    List<FieldValues.Value> choices(@RequestBody DraftChoices body, Principal principal) {
         Report report = Definitions.readReport(body.definition().toString());
         ReportDatasets of = datasets.of(report);
         RunContext context = businessDate.of(report);
-        Answers answers = DayValues.found(new Answers(body.answers.orElse(Map.of())), report, of, reader, context);
-        return new PromptChoices(reader, report, of, context)
+        Answers answers =
+                DayValues.found(new Answers(body.answers.orElse(Map.of())), report, of, rows.of(principal), context);
+        return new PromptChoices(rows.of(principal), report, of, context)
                 .offeredAt(body.prompt, answers, body.find.orElse(""), body.only)
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
     }

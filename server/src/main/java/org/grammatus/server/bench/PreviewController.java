@@ -26,12 +26,13 @@ import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.runs.turns.Turns;
 import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.MayBeMissing;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.style.Styles;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
+import org.grammatus.sources.Person;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -51,7 +52,7 @@ class PreviewController {
     private final Plannings plannings = new Plannings();
     private final Previews previews;
     private final Datasets datasets;
-    private final DatasetReader reader;
+    private final RowAccess rows;
     private final Styles styles;
     private final BusinessDate businessDate;
     private final Turns turns;
@@ -60,7 +61,7 @@ class PreviewController {
     PreviewController(
             Previews previews,
             Datasets datasets,
-            DatasetReader reader,
+            RowAccess rows,
             Styles styles,
             BusinessDate businessDate,
             Turns turns,
@@ -68,7 +69,7 @@ class PreviewController {
         this.edits = edits;
         this.turns = turns;
         this.styles = styles;
-        this.reader = reader;
+        this.rows = rows;
         this.previews = previews;
         this.datasets = datasets;
         this.businessDate = businessDate;
@@ -171,7 +172,7 @@ class PreviewController {
                     new Answers(body.answers() == null ? Map.of() : body.answers()).incomplete(),
                     report,
                     found,
-                    reader,
+                    rows.of(new Person(author)),
                     businessDate.of(report));
             // Whatever is wrong with the definition and what it says of its dataset is told at once.
             HouseLook look = draft.map(styles::look).orElseGet(() -> styles.of(report));

@@ -1,6 +1,7 @@
 package org.grammatus.server.dataset;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.security.Principal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -9,13 +10,13 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
-import org.grammatus.runs.held.HeldRows;
 import org.grammatus.runs.profile.DataRows;
 import org.grammatus.runs.profile.DatasetProfile;
 import org.grammatus.runs.profile.FieldDetail;
 import org.grammatus.runs.profile.FieldValues;
 import org.grammatus.runs.profile.FoundData;
 import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.web.TakesTurn;
 import org.grammatus.sources.Reading;
@@ -34,12 +35,12 @@ import org.springframework.web.bind.annotation.RestController;
 class DatasetController {
 
     private final Datasets datasets;
-    private final HeldRows reader;
+    private final RowAccess rows;
     private final BusinessDate businessDate;
 
-    DatasetController(Datasets datasets, HeldRows reader, BusinessDate businessDate) {
+    DatasetController(Datasets datasets, RowAccess rows, BusinessDate businessDate) {
         this.datasets = datasets;
-        this.reader = reader;
+        this.rows = rows;
         this.businessDate = businessDate;
     }
 
@@ -88,9 +89,11 @@ class DatasetController {
     List<FieldValues.Value> values(
             @PathVariable("id") String id,
             @RequestParam("field") String field,
-            @RequestParam(name = "find", defaultValue = "") String find) {
+            @RequestParam(name = "find", defaultValue = "") String find,
+            Principal principal) {
         DatasetModel dataset = dataset(id);
-        return FieldValues.of(reader, dataset, requireField(dataset, field), FieldValues.Sought.of(find), today());
+        return FieldValues.of(
+                rows.of(principal), dataset, requireField(dataset, field), FieldValues.Sought.of(find), today());
     }
 
     @TakesTurn
@@ -98,16 +101,16 @@ class DatasetController {
     @Operation(
             operationId = "datasetProfile",
             summary = "How many rows there are, how joins match, each field at a glance")
-    DatasetProfile profile(@PathVariable("id") String id) {
-        return DatasetProfile.of(reader, dataset(id), today());
+    DatasetProfile profile(@PathVariable("id") String id, Principal principal) {
+        return DatasetProfile.of(rows.of(principal), dataset(id), today());
     }
 
     @TakesTurn
     @GetMapping("/{id}/fields/{field}/profile")
     @Operation(operationId = "fieldProfile", summary = "All that is known of a field's values")
-    FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field) {
+    FieldDetail fieldProfile(@PathVariable("id") String id, @PathVariable("field") String field, Principal principal) {
         DatasetModel dataset = dataset(id);
-        return FieldDetail.of(reader, dataset, requireField(dataset, field), today());
+        return FieldDetail.of(rows.of(principal), dataset, requireField(dataset, field), today());
     }
 
     @TakesTurn
@@ -120,17 +123,18 @@ class DatasetController {
             @RequestParam(name = "field", required = false) Optional<String> field,
             @RequestParam(name = "value", defaultValue = "") String value,
             @RequestParam(name = "offset", defaultValue = "0") int offset,
-            @RequestParam(name = "limit", defaultValue = "50") int limit) {
+            @RequestParam(name = "limit", defaultValue = "50") int limit,
+            Principal principal) {
         DatasetModel dataset = dataset(id);
         Optional<DataRows.Only> only = field.map(f -> new DataRows.Only(requireField(dataset, f), value));
-        return DataRows.of(reader, dataset, only, offset, limit, today());
+        return DataRows.of(rows.of(principal), dataset, only, offset, limit, today());
     }
 
     @TakesTurn
     @GetMapping("/{id}/find")
     @Operation(operationId = "findData", summary = "Where a text stands in the data, whatever field holds it")
-    FoundData find(@PathVariable("id") String id, @RequestParam("text") String text) {
-        return FoundData.of(reader, dataset(id), text, today());
+    FoundData find(@PathVariable("id") String id, @RequestParam("text") String text, Principal principal) {
+        return FoundData.of(rows.of(principal), dataset(id), text, today());
     }
 
     /** When the rows were read that are shown; none before they are. */
@@ -138,15 +142,15 @@ class DatasetController {
 
     @GetMapping("/{id}/reading")
     @Operation(operationId = "datasetReading", summary = "When the rows were read that are shown")
-    ReadingView reading(@PathVariable("id") String id) {
-        return new ReadingView(reader.readAt(Reading.ofAnything(dataset(id))));
+    ReadingView reading(@PathVariable("id") String id, Principal principal) {
+        return new ReadingView(rows.of(principal).readAt(Reading.ofAnything(dataset(id))));
     }
 
     @PostMapping("/{id}/reading")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "readAgain", summary = "From now on shows rows that are read from now on")
-    void readAgain(@PathVariable("id") String id) {
-        reader.readAgain(dataset(id));
+    void readAgain(@PathVariable("id") String id, Principal principal) {
+        rows.of(principal).readAgain(dataset(id));
     }
 
     private static String requireField(DatasetModel dataset, String field) {

@@ -11,10 +11,10 @@ import org.grammatus.core.problem.ProblemException;
 import org.grammatus.runs.profile.NamedValueCheck;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.problem.ProblemView;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,15 +32,15 @@ class DatasetEditingController {
 
     private final Datasets datasets;
     private final Accounts accounts;
-    private final DatasetReader reader;
+    private final RowAccess rows;
     private final BusinessDate businessDate;
     private final JsonMapper json;
 
     DatasetEditingController(
-            Datasets datasets, Accounts accounts, DatasetReader reader, BusinessDate businessDate, JsonMapper json) {
+            Datasets datasets, Accounts accounts, RowAccess rows, BusinessDate businessDate, JsonMapper json) {
         this.datasets = datasets;
         this.accounts = accounts;
-        this.reader = reader;
+        this.rows = rows;
         this.businessDate = businessDate;
         this.json = json;
     }
@@ -76,7 +76,7 @@ class DatasetEditingController {
     @Operation(
             operationId = "checkDataset",
             summary = "What is wrong with a changed document, and what a calculated field or measure of it gives")
-    CheckView check(@PathVariable("id") String id, @RequestBody CheckBody body) {
+    CheckView check(@PathVariable("id") String id, @RequestBody CheckBody body, Principal principal) {
         datasets.saved(id);
         DatasetModel model;
         try {
@@ -88,7 +88,8 @@ class DatasetEditingController {
             throw new NotFoundException("The document has no calculated field or measure \"" + body.value() + "\"");
         }
         return new CheckView(
-                List.of(), Optional.of(NamedValueCheck.of(reader, model, body.value(), businessDate.now())));
+                List.of(),
+                Optional.of(NamedValueCheck.of(rows.of(principal), model, body.value(), businessDate.now())));
     }
 
     @TakesTurn

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.server.account.AccessPolicy;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
-import org.grammatus.server.account.Role;
 import org.grammatus.server.problem.NotFoundException;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -64,7 +64,7 @@ class KeptAnswersController {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw wrong("/name", "found " + name.length() + " characters, expected 1 to " + LONGEST_NAME);
         }
-        if (body.forAll && account.role() == Role.READER) {
+        if (body.forAll && !AccessPolicy.mayKeepForAll(account)) {
             throw wrong("/forAll", "only authors keep answers for all; keep them for yourself");
         }
         int characters = body.answers.values().stream().mapToInt(String::length).sum();

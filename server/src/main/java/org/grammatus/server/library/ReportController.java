@@ -23,11 +23,11 @@ import org.grammatus.runs.profile.PromptChoices;
 import org.grammatus.server.BusinessDate;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.run.RunRecords;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,7 +49,7 @@ class ReportController {
     private final Accounts accounts;
     private final RunRecords runs;
     private final BusinessDate businessDate;
-    private final DatasetReader reader;
+    private final RowAccess rows;
 
     ReportController(
             Reports reports,
@@ -58,14 +58,14 @@ class ReportController {
             Accounts accounts,
             RunRecords runs,
             BusinessDate businessDate,
-            DatasetReader reader) {
+            RowAccess rows) {
         this.reports = reports;
         this.check = check;
         this.datasets = datasets;
         this.accounts = accounts;
         this.runs = runs;
         this.businessDate = businessDate;
-        this.reader = reader;
+        this.rows = rows;
     }
 
     /**
@@ -210,7 +210,7 @@ class ReportController {
         Report report = definition(id, principal);
         ReportDatasets of = datasets.of(report);
         Answers answers = found(new Answers(body.answers.orElse(Map.of())), report, of, principal);
-        return new PromptChoices(reader, report, of, businessDate.of(report))
+        return new PromptChoices(rows.of(principal), report, of, businessDate.of(report))
                 .offeredAt(body.prompt, answers, body.find.orElse(""), body.only)
                 .orElseThrow(() -> new NotFoundException("The report asks no choice called \"" + body.prompt + "\""));
     }
@@ -219,7 +219,7 @@ class ReportController {
         Account account = accounts.find(principal.getName()).orElseThrow();
         Answers all = answers.orOfPerson(
                 report.prompts(), runs.lastAnswers(report.id(), account), accounts.attributes(account));
-        return DayValues.found(all, report, of, reader, businessDate.of(report));
+        return DayValues.found(all, report, of, rows.of(principal), businessDate.of(report));
     }
 
     @GetMapping(path = "/{id}/definition", produces = MediaType.APPLICATION_JSON_VALUE)

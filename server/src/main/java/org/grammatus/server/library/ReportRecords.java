@@ -23,7 +23,6 @@ import org.grammatus.server.account.Account;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.store.Store;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Component;
 
@@ -37,13 +36,6 @@ class ReportRecords {
     ReportRecords(Store store, Clock clock) {
         this.store = store;
         this.clock = clock;
-    }
-
-    /** Which reports an account may run. */
-    static Condition visible(Account account) {
-        return REPORT.DELETED_AT
-                .isNull()
-                .and(REPORT.STARTER.isTrue().or(REPORT.OFFERED.isTrue()).or(REPORT.OWNER_ID.eq(account.id())));
     }
 
     /** A document that cannot be read is set aside: it stands in nobody's way. */

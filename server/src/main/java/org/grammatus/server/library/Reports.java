@@ -13,8 +13,8 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.server.account.AccessPolicy;
 import org.grammatus.server.account.Account;
-import org.grammatus.server.account.Role;
 import org.grammatus.server.problem.ConflictException;
 import org.grammatus.server.problem.NewerRevisionException;
 import org.grammatus.server.problem.NotFoundException;
@@ -98,7 +98,7 @@ public class Reports {
                 .on(ACCOUNT.ID.eq(REPORT.OWNER_ID))
                 .leftJoin(DRAFT)
                 .on(DRAFT.REPORT_ID.eq(REPORT.ID).and(DRAFT.ACCOUNT_ID.eq(account.id())))
-                .where(ReportRecords.visible(account))
+                .where(AccessPolicy.mayRun(account))
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)
                 .fetch(row -> {
                     boolean mine = row.get(REPORT.OWNER_ID) != null && row.get(REPORT.OWNER_ID) == account.id();
@@ -110,7 +110,7 @@ public class Reports {
                             Optional.ofNullable(row.get(ACCOUNT.DISPLAY_NAME)),
                             mine,
                             row.get(REPORT.OFFERED),
-                            account.role() != Role.READER && !row.get(REPORT.STARTER),
+                            AccessPolicy.mayEdit(account, row.get(REPORT.STARTER)),
                             row.get(DRAFT.REPORT_ID) != null,
                             row.get(REPORT.FIELDS),
                             row.get(REPORT.UPDATED_AT));
@@ -146,11 +146,11 @@ public class Reports {
                 .select(REPORT.DEFINITION, REPORT.REVISION, REPORT.STARTER, REPORT.OFFERED)
                 .from(REPORT)
                 .where(REPORT.ID.eq(id))
-                .and(ReportRecords.visible(account))
+                .and(AccessPolicy.mayRun(account))
                 .fetchOptional(row -> new Saved(
                         Definitions.readReport(row.value1()),
                         row.value2(),
-                        account.role() != Role.READER && !row.value3(),
+                        AccessPolicy.mayEdit(account, row.value3()),
                         row.value3() || row.value4()))
                 .orElseThrow(() -> ReportRecords.missing(id));
     }
@@ -169,7 +169,7 @@ public class Reports {
                 .fetchExists(DSL.selectOne()
                         .from(REPORT)
                         .where(REPORT.ID.eq(report.id()))
-                        .and(ReportRecords.visible(owner).or(REPORT.OWNER_ID.eq(owner.id()))));
+                        .and(AccessPolicy.mayRun(owner).or(REPORT.OWNER_ID.eq(owner.id()))));
         if (visible) {
             throw new ConflictException(
                     "A report with the id \"" + report.id() + "\" is there already; choose another");
@@ -294,7 +294,7 @@ public class Reports {
                         .from(REPORT)
                         .where(REPORT.ID.eq(report.id()))
                         .and(REPORT.OWNER_ID.eq(account.id())));
-        if (!owner && account.role() != Role.ADMINISTRATOR) {
+        if (!AccessPolicy.mayManage(account, owner)) {
             throw new ConflictException("\"" + report.title()
                     + "\" is somebody else's to rename, file and offer; save a copy, or ask its author");
         }

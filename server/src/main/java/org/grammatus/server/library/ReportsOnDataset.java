@@ -13,6 +13,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
+import org.grammatus.server.account.AccessPolicy;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.store.Store;
 import org.jooq.DSLContext;
@@ -38,7 +39,7 @@ class ReportsOnDataset {
     List<Standing> standingOn(String dataset, Account account) {
         return store
                 .read()
-                .select(REPORT.DEFINITION, DSL.field(ReportRecords.visible(account)))
+                .select(REPORT.DEFINITION, DSL.field(AccessPolicy.mayRun(account)))
                 .from(REPORT)
                 .where(REPORT.DELETED_AT.isNull())
                 .orderBy(DSL.lower(REPORT.TITLE), REPORT.ID)

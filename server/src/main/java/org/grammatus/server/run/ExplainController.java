@@ -28,10 +28,10 @@ import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.SelectionSummary;
 import org.grammatus.runs.TextSearch;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.file.FileSender;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -50,13 +50,13 @@ class ExplainController {
             "Address of a figure: its group's, and the id of the total behind #, such as lines/region:Lakeside#t-net";
 
     private final RunService runs;
-    private final DatasetReader reader;
+    private final RowAccess rows;
     private final FileSender files;
 
-    ExplainController(RunService runs, DatasetReader reader, FileSender files) {
+    ExplainController(RunService runs, RowAccess rows, FileSender files) {
         this.files = files;
         this.runs = runs;
-        this.reader = reader;
+        this.rows = rows;
     }
 
     @TakesTurn
@@ -86,8 +86,8 @@ class ExplainController {
             @Parameter(description = FIGURE) @RequestParam("figure") String figure,
             Principal principal) {
         Run run = OwnRuns.require(runs, id, principal);
-        return new SourceAnswer(
-                AskedAgain.of(run.request(), OwnRuns.result(run), Addresses.figure("figure", figure), reader));
+        return new SourceAnswer(AskedAgain.of(
+                run.request(), OwnRuns.result(run), Addresses.figure("figure", figure), rows.of(principal)));
     }
 
     @TakesTurn
@@ -121,7 +121,8 @@ class ExplainController {
             @RequestParam(name = "limit", defaultValue = "100") int limit,
             @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             Principal principal) {
-        return found(explanations(id, principal).rows(Addresses.group("group", group), offset, limit, fields, reader));
+        return found(explanations(id, principal)
+                .rows(Addresses.group("group", group), offset, limit, fields, rows.of(principal)));
     }
 
     @TakesTurn
@@ -134,7 +135,7 @@ class ExplainController {
             @RequestParam(name = "limit", defaultValue = "100") int limit,
             @RequestParam(name = "fields", required = false) Optional<List<String>> fields,
             Principal principal) {
-        return found(explanations(id, principal).dropped(filter, offset, limit, fields, reader));
+        return found(explanations(id, principal).dropped(filter, offset, limit, fields, rows.of(principal)));
     }
 
     @GetMapping("/dropped/file")
@@ -149,9 +150,9 @@ class ExplainController {
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         RunResult result = result(id, principal);
-        Explanations.RowsFile rows = found(
-                new Explanations(result).droppedFile(filter, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
-        send(rows, FileNames.ofRows(result, "what is dropped", Format.CSV.word()), principal, request, response);
+        Explanations.RowsFile dropped = found(new Explanations(result)
+                .droppedFile(filter, fields, rows.of(principal), protect ? Cells.PROTECTED : Cells.EXACT));
+        send(dropped, FileNames.ofRows(result, "what is dropped", Format.CSV.word()), principal, request, response);
     }
 
     @TakesTurn
@@ -166,7 +167,7 @@ class ExplainController {
             @RequestParam("value") String value,
             Principal principal) {
         try {
-            return found(explanations(id, principal).absent(block, field, value.trim(), reader));
+            return found(explanations(id, principal).absent(block, field, value.trim(), rows.of(principal)));
         } catch (IllegalArgumentException e) {
             throw new ProblemException(Problem.error("/value", e.getMessage()));
         }
@@ -186,13 +187,13 @@ class ExplainController {
         RunResult result = result(id, principal);
         Explanations explanations = new Explanations(result);
         GroupAddress address = Addresses.group("group", group);
-        Explanations.RowsFile rows =
-                found(explanations.rowsFile(address, fields, reader, protect ? Cells.PROTECTED : Cells.EXACT));
+        Explanations.RowsFile behind = found(
+                explanations.rowsFile(address, fields, rows.of(principal), protect ? Cells.PROTECTED : Cells.EXACT));
         String name = explanations.path(address).orElse(List.of()).stream()
                 .map(Explanations.PathStep::label)
                 .reduce((a, b) -> a + " " + b)
                 .orElse("the whole report");
-        send(rows, FileNames.ofRows(result, name, Format.CSV.word()), principal, request, response);
+        send(behind, FileNames.ofRows(result, name, Format.CSV.word()), principal, request, response);
     }
 
     private void send(

@@ -15,10 +15,10 @@ import org.grammatus.runs.Run;
 import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.profile.FieldValues;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.library.AnswerView;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -31,11 +31,11 @@ import org.springframework.web.bind.annotation.RestController;
 class NarrowingController {
 
     private final RunService runs;
-    private final DatasetReader reader;
+    private final RowAccess rows;
 
-    NarrowingController(RunService runs, DatasetReader reader) {
+    NarrowingController(RunService runs, RowAccess rows) {
         this.runs = runs;
-        this.reader = reader;
+        this.rows = rows;
     }
 
     /**
@@ -116,7 +116,7 @@ class NarrowingController {
             @RequestParam(name = "find", defaultValue = "") String find,
             Principal principal) {
         RunResult result = OwnRuns.result(OwnRuns.require(runs, id, principal));
-        return new NarrowedValues(result, reader)
+        return new NarrowedValues(result, rows.of(principal))
                 .of(block, field, find)
                 .orElseThrow(() -> new NotFoundException("The run prints nothing called \"" + field + "\" there"));
     }

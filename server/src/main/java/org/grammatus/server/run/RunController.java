@@ -30,16 +30,16 @@ import org.grammatus.runs.RunResult;
 import org.grammatus.runs.RunService;
 import org.grammatus.runs.profile.DayValues;
 import org.grammatus.server.BusinessDate;
+import org.grammatus.server.account.AccessPolicy;
 import org.grammatus.server.account.Account;
 import org.grammatus.server.account.Accounts;
-import org.grammatus.server.account.Role;
+import org.grammatus.server.account.RowAccess;
 import org.grammatus.server.dataset.Datasets;
 import org.grammatus.server.file.FileSender;
 import org.grammatus.server.library.Reports;
 import org.grammatus.server.problem.NotFoundException;
 import org.grammatus.server.style.Styles;
 import org.grammatus.server.web.TakesTurn;
-import org.grammatus.sources.DatasetReader;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -67,7 +67,7 @@ class RunController {
     private final Datasets datasets;
     private final Styles styles;
     private final Accounts accounts;
-    private final DatasetReader reader;
+    private final RowAccess rows;
     private final BusinessDate businessDate;
     private final FileSender files;
 
@@ -78,7 +78,7 @@ class RunController {
             Datasets datasets,
             Styles styles,
             Accounts accounts,
-            DatasetReader reader,
+            RowAccess rows,
             BusinessDate businessDate,
             FileSender files) {
         this.runs = runs;
@@ -87,7 +87,7 @@ class RunController {
         this.datasets = datasets;
         this.styles = styles;
         this.accounts = accounts;
-        this.reader = reader;
+        this.rows = rows;
         this.businessDate = businessDate;
         this.files = files;
     }
@@ -98,16 +98,16 @@ class RunController {
     @Operation(operationId = "startRun", summary = "Starts a run of a report")
     RunView start(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        RunRequest request = request(body, account);
+        RunRequest request = request(body, account, principal);
         // Wrong answers and views are refused here, before there is a run.
         request.plan();
         Run run = runs.prepare(request, account.name());
         records.started(run, account);
-        runs.start(run, reader, records::ended);
-        return RunView.of(run, run.progress(), account.role() != Role.READER);
+        runs.start(run, rows.of(principal), records::ended);
+        return RunView.of(run, run.progress(), AccessPolicy.seesHowItIsMade(account));
     }
 
-    private RunRequest request(RunView.Start body, Account account) {
+    private RunRequest request(RunView.Start body, Account account, Principal principal) {
         Report report = reports.printed(body.report() == null ? "" : body.report(), account);
         RunContext context = businessDate.of(report);
         ReportDatasets of = datasets.of(report);
@@ -119,7 +119,7 @@ class RunController {
                                 accounts.attributes(account)),
                 report,
                 of,
-                reader,
+                rows.of(principal),
                 context);
         return new RunRequest(report, of, styles.of(report), answers, context, body.view());
     }
@@ -132,14 +132,14 @@ class RunController {
     @Operation(operationId = "countRows", summary = "How many rows a run would keep, where its rows are held")
     CountView count(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        return new CountView(RowsBeforehand.of(request(body, account), reader));
+        return new CountView(RowsBeforehand.of(request(body, account, principal), rows.of(principal)));
     }
 
     @GetMapping("/{id}")
     @Operation(operationId = "run", summary = "A run as it stands")
     RunView one(@PathVariable("id") String id, Principal principal) {
         Run run = run(id, principal);
-        return RunView.of(run, run.progress(), isAuthor(principal));
+        return RunView.of(run, run.progress(), seesHowItIsMade(principal));
     }
 
     @GetMapping(path = "/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -147,7 +147,7 @@ class RunController {
     SseEmitter follow(@PathVariable("id") String id, Principal principal) {
         Run run = run(id, principal);
         SseEmitter events = new SseEmitter(LONGEST_FOLLOWING_MILLIS);
-        boolean detailed = isAuthor(principal);
+        boolean detailed = seesHowItIsMade(principal);
         AtomicLong last = new AtomicLong(Long.MIN_VALUE);
         Runnable end = run.follow(progress -> {
             long now = System.nanoTime();
@@ -262,8 +262,8 @@ class RunController {
                 response);
     }
 
-    private boolean isAuthor(Principal principal) {
-        return accounts.find(principal.getName()).orElseThrow().role() != Role.READER;
+    private boolean seesHowItIsMade(Principal principal) {
+        return AccessPolicy.seesHowItIsMade(accounts.find(principal.getName()).orElseThrow());
     }
 
     private Run run(String id, Principal principal) {
