@@ -75,7 +75,7 @@ class FacesTest {
         assertThat(removed(author).statusCode()).isEqualTo(404);
         assertThat(author.get("/api/faces/house/regular").statusCode()).isEqualTo(404);
         JsonNode without = preview(author, "house").path("page");
-        assertThat(without.path("family").asString()).isEqualTo("base");
+        assertThat(without.path("fonts").path("family").asString()).isEqualTo("base");
         HttpResponse<String> refused = author.put("/api/styles/housed", "{\"base\": 2, \"definition\": " + style + "}");
         assertThat(refused.statusCode()).isEqualTo(422);
         assertThat(refused.body()).contains("/look/face");
