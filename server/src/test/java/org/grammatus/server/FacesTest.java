@@ -55,7 +55,11 @@ class FacesTest {
         assertThat(author.post("/api/faces", face("house", "OFL 1.1", noto)).statusCode())
                 .isEqualTo(409);
         // Its pages are measured on it, and drawn from the very file.
-        assertThat(preview(author, "house").path("page").path("fonts").path("family").asString())
+        assertThat(preview(author, "house")
+                        .path("page")
+                        .path("fonts")
+                        .path("family")
+                        .asString())
                 .isEqualTo("house");
         assertThat(SERVER.signedIn("reader").get("/api/faces/house/regular").statusCode())
                 .isEqualTo(200);

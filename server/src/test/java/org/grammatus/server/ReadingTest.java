@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -17,6 +21,7 @@ import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What a reader does with a run over HTTP: asks why, narrows, orders, finds, reads one list, takes away a CSV. */
 class ReadingTest {
@@ -173,6 +178,33 @@ class ReadingTest {
         assertThat(hidden.statusCode()).isEqualTo(422);
         assertThat(json(hidden).path("problems").get(0).path("pointer").asString())
                 .isEqualTo("/view/narrow/unit_price");
+    }
+
+    @Test
+    void theRecordOfARunHasAllThatItDependsOn() throws Exception {
+        Browser reader = SERVER.signedIn("reader");
+        JsonNode run = run(reader, "order-book", ", \"narrow\": [\"region:Lakeside\"]");
+        JsonNode inputs = inputs(run.path("id").asString());
+        assertThat(inputs.path("report").asInt()).isEqualTo(1);
+        assertThat(inputs.path("datasets").path("sales-order-lines").asInt(-1)).isZero();
+        assertThat(inputs.path("style").asString()).isEqualTo("standard");
+        assertThat(inputs.path("styleRevision").asInt(-1)).isZero();
+        assertThat(inputs.path("view").path("narrow").get(0).path("field").asString())
+                .isEqualTo("region");
+        assertThat(inputs.path("zone").asString()).isEqualTo("UTC");
+        assertThat(inputs.path("holidays").isArray()).isTrue();
+    }
+
+    private static JsonNode inputs(String run) throws Exception {
+        String records = "jdbc:sqlite:" + SERVER.dataDir().resolve("records.db");
+        try (Connection connection = DriverManager.getConnection(records);
+                PreparedStatement query = connection.prepareStatement("SELECT inputs FROM run WHERE id = ?")) {
+            query.setString(1, run);
+            try (ResultSet found = query.executeQuery()) {
+                assertThat(found.next()).isTrue();
+                return JsonMapper.shared().readTree(found.getString(1));
+            }
+        }
     }
 
     @Test

@@ -37,7 +37,8 @@ class StylesTest {
         }
         JsonNode page = json(browser.get(address + "/pages/1"));
         // The page's header is empty on the first page, so that the title is the largest text of all.
-        return page.path("fonts").path("styles")
+        return page.path("fonts")
+                .path("styles")
                 .valueStream()
                 .max((a, b) -> a.path("size").asInt() - b.path("size").asInt())
                 .orElseThrow()

@@ -174,7 +174,7 @@ public class Datasets {
      *
      * @throws NotFoundException if there is none
      */
-    Saved saved(String id) {
+    public Saved saved(String id) {
         return Optional.ofNullable(byId.get(id))
                 .orElseThrow(() -> new NotFoundException("There is no dataset \"" + id + "\""));
     }

@@ -76,7 +76,13 @@ public class Reports {
      * @param editable whether the account asked for may save changes to it
      * @param offered whether others may run it, as everybody may the reports that come along
      */
-    public record Saved(Report report, long revision, boolean editable, boolean offered) {}
+    public record Saved(Report report, long revision, boolean editable, boolean offered) {
+
+        /** The report as it is printed: nothing marks it as a draft once it is offered to others. */
+        public Report printed() {
+            return offered ? report.offered() : report;
+        }
+    }
 
     /** The reports an account may run, by title. */
     public List<Entry> visibleTo(Account account) {
@@ -124,16 +130,6 @@ public class Reports {
      */
     public Report definition(String id, Account account) {
         return saved(id, account).report();
-    }
-
-    /**
-     * A report as last saved, as it is printed: nothing marks it as a draft once it is offered to others.
-     *
-     * @throws NotFoundException if there is none, or it is somebody else's
-     */
-    public Report printed(String id, Account account) {
-        Saved saved = saved(id, account);
-        return saved.offered() ? saved.report().offered() : saved.report();
     }
 
     /**

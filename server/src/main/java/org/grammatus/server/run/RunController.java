@@ -8,7 +8,9 @@ import java.io.IOException;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.Collectors;
 import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
@@ -98,17 +100,37 @@ class RunController {
     @Operation(operationId = "startRun", summary = "Starts a run of a report")
     RunView start(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        RunRequest request = request(body, account, principal);
+        Reports.Saved saved = saved(body, account);
+        RunRequest request = request(body, saved, account, principal);
         // Wrong answers and views are refused here, before there is a run.
         request.plan();
         Run run = runs.prepare(request, account.name());
-        records.started(run, account);
+        records.started(run, inputs(request, saved.revision()), account);
         runs.start(run, rows.of(principal), records::ended);
         return RunView.of(run, run.progress(), AccessPolicy.seesHowItIsMade(account));
     }
 
-    private RunRequest request(RunView.Start body, Account account, Principal principal) {
-        Report report = reports.printed(body.report() == null ? "" : body.report(), account);
+    private Reports.Saved saved(RunView.Start body, Account account) {
+        return reports.saved(body.report() == null ? "" : body.report(), account);
+    }
+
+    private RecordedInputs inputs(RunRequest request, long revision) {
+        String style = request.look().style().id();
+        return new RecordedInputs(
+                revision,
+                request.datasets().all().stream()
+                        .map(dataset -> dataset.definition().id())
+                        .collect(Collectors.toMap(
+                                id -> id, id -> datasets.saved(id).revision(), (a, b) -> a, TreeMap::new)),
+                style,
+                styles.saved(style).revision(),
+                request.view(),
+                request.context().zone().getId(),
+                request.context().holidays().stream().sorted().toList());
+    }
+
+    private RunRequest request(RunView.Start body, Reports.Saved saved, Account account, Principal principal) {
+        Report report = saved.printed();
         RunContext context = businessDate.of(report);
         ReportDatasets of = datasets.of(report);
         Answers answers = DayValues.found(
@@ -132,7 +154,8 @@ class RunController {
     @Operation(operationId = "countRows", summary = "How many rows a run would keep, where its rows are held")
     CountView count(@RequestBody RunView.Start body, Principal principal) {
         Account account = accounts.find(principal.getName()).orElseThrow();
-        return new CountView(RowsBeforehand.of(request(body, account, principal), rows.of(principal)));
+        return new CountView(
+                RowsBeforehand.of(request(body, saved(body, account), account, principal), rows.of(principal)));
     }
 
     @GetMapping("/{id}")

@@ -30,7 +30,12 @@ public class RunRecords {
         this.clock = clock;
     }
 
-    void started(Run run, Account account) {
+    /**
+     * Records that a run was started.
+     *
+     * @param inputs what it depends on besides its answers and its business date
+     */
+    void started(Run run, RecordedInputs inputs, Account account) {
         store.write()
                 .insertInto(RUN)
                 .set(RUN.ID, run.id())
@@ -40,6 +45,7 @@ public class RunRecords {
                         RUN.ANSWERS,
                         json.writeValueAsString(run.request().answers().written()))
                 .set(RUN.BUSINESS_DATE, run.request().context().businessDate().toString())
+                .set(RUN.INPUTS, json.writeValueAsString(inputs))
                 .set(RUN.STATE, RunState.WAITING.name())
                 .set(RUN.STARTED_AT, run.startedAt().toEpochMilli())
                 .execute();

@@ -92,7 +92,7 @@ public class Styles {
      *
      * @throws NotFoundException if there is none
      */
-    Saved saved(String id) {
+    public Saved saved(String id) {
         return Optional.ofNullable(byId.get(id))
                 .orElseThrow(() -> new NotFoundException("There is no house style \"" + id + "\""));
     }
