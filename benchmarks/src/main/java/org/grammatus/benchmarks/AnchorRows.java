@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.ScalarText;
@@ -15,14 +15,14 @@ final class AnchorRows {
 
     private static final double NEAR = 1e-6;
 
-    private final Grouped grouped;
+    private final TableResult grouped;
     private final GroupTree tree;
     /** Whether a path stands in one column of the answer. */
     private final boolean joined;
 
     private int place;
 
-    AnchorRows(Grouped grouped, boolean joined) {
+    AnchorRows(TableResult grouped, boolean joined) {
         this.grouped = grouped;
         this.tree = grouped.tree();
         this.joined = joined;

@@ -3,7 +3,7 @@ package org.grammatus.benchmarks;
 import java.math.BigDecimal;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.value.Scalar;
 
@@ -44,7 +44,7 @@ final class GroupAndOrder {
         return 3L * Integer.BYTES * lines.count() + (long) Long.BYTES * lines.count();
     }
 
-    private static void requireSameRows(Grouped grouped, DuckDbAnchor anchor) throws Exception {
+    private static void requireSameRows(TableResult grouped, DuckDbAnchor anchor) throws Exception {
         GroupTree tree = grouped.tree();
         Column orders = grouped.groups().keys().get(3).orElseThrow();
         int[] place = {0};

@@ -3,7 +3,7 @@ package org.grammatus.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 
 /**
  * What else reports ask of groups: more levels, distinct counts, many nodes, shares and ranks, the largest with others. Each beside an anchor,
@@ -87,7 +87,7 @@ final class GroupVariants {
                           "margins": {"top": 15, "right": 15, "bottom": 15, "left": 15}}}
                 """.formatted(levels, written));
         try (DuckDbAnchor anchor = new DuckDbAnchor(lines, question)) {
-            Grouped grouped = engine.run();
+            TableResult grouped = engine.run();
             AnchorRows rows = new AnchorRows(grouped, question.startsWith("ten"));
             anchor.forEachRow(rows::requireNext);
             rows.requireOver();

@@ -11,8 +11,8 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
@@ -58,10 +58,10 @@ final class OurEngine {
         return star;
     }
 
-    Grouped run() {
+    TableResult run() {
         Faults faults = new Faults();
         KeptRows all = KeptRows.of(plan, star, faults, () -> false);
-        return Grouping.group(plan, star, all, faults, () -> false).grouped();
+        return GroupingStep.group(plan, star, all, faults, () -> false).grouped();
     }
 
     static String resource(String name) throws IOException {

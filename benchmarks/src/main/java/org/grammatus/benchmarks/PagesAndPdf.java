@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.typography.Family;
@@ -37,7 +37,7 @@ final class PagesAndPdf {
     private PagesAndPdf() {}
 
     /** A report that is broken into pages. */
-    private record Printed(Bands bands, Pages pages) implements Printout {
+    private record PrintedReport(Bands bands, Pages pages) implements Printout {
         @Override
         public List<Bands> blocks() {
             return List.of(bands);
@@ -48,7 +48,7 @@ final class PagesAndPdf {
         System.out.printf("%-46s %12s %12s %8s%n", "pages", "ours", "anchor", "ratio");
         for (int size : sizes) {
             OurEngine engine = new OurEngine(Lines.generate(size), OurEngine.resource("rows-on-pages.report.json"));
-            Grouped grouped = engine.run();
+            TableResult grouped = engine.run();
             Bands bands = Bands.of(grouped);
             double[] breaking = new double[5];
             Pages pages = Pages.of(bands, () -> false);
@@ -59,14 +59,14 @@ final class PagesAndPdf {
             }
             print("%,d rows to %,d pages, rows/s".formatted(size, pages.count()), size / median(breaking));
             print("slowest of %,d pages of them, ms".formatted(LOOKED_AT), slowest(pages));
-            pdf(new Printed(bands, pages), "untagged", new PdfReportWriter(0));
+            pdf(new PrintedReport(bands, pages), "untagged", new PdfReportWriter(0));
             if (pages.count() <= PdfReportWriter.MOST_TAGGED) {
-                pdf(new Printed(bands, pages), "tagged", new PdfReportWriter());
+                pdf(new PrintedReport(bands, pages), "tagged", new PdfReportWriter());
             }
         }
     }
 
-    private static void pdf(Printed printed, String kind, ReportWriter writer) throws Exception {
+    private static void pdf(PrintedReport printed, String kind, ReportWriter writer) throws Exception {
         boolean tagged = kind.equals("tagged");
         int count = printed.pages().count();
         List<Page> ready = IntStream.rangeClosed(1, Math.min(READY, count))

@@ -18,8 +18,8 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Planner;
@@ -196,32 +196,32 @@ public final class Samples {
                         new Star.Rows(missing + 1, orderFields, List.of(), links)));
     }
 
-    public Grouped grouped(Report report, Answers answers) {
+    public TableResult grouped(Report report, Answers answers) {
         return grouped(report, dataset(), answers);
     }
 
-    public Grouped grouped(Report report, DatasetModel dataset, Answers answers) {
+    public TableResult grouped(Report report, DatasetModel dataset, Answers answers) {
         return grouped(Planner.plan(report, dataset, answers, CONTEXT).table());
     }
 
     /** Groups of a plan over a dataset that is read as it is. */
-    public Grouped grouped(TablePlan plan) {
+    public TableResult grouped(TablePlan plan) {
         return grouping(plan).grouped();
     }
 
-    public Grouping.Result grouping(Report report, Answers answers) {
+    public GroupingStep.Result grouping(Report report, Answers answers) {
         return grouping(Planner.plan(report, dataset(), answers, CONTEXT).table());
     }
 
     /** Groups of a plan with what stands behind them. */
-    public Grouping.Result grouping(TablePlan plan) {
+    public GroupingStep.Result grouping(TablePlan plan) {
         DatasetModel dataset = plan.dataset();
         Faults faults = new Faults();
         Star star = star(dataset);
-        return Grouping.group(plan, star, KeptRows.of(plan, star, faults, () -> false), faults, () -> false);
+        return GroupingStep.group(plan, star, KeptRows.of(plan, star, faults, () -> false), faults, () -> false);
     }
 
-    public Grouped grouped() {
+    public TableResult grouped() {
         return grouped(report(), Answers.NONE);
     }
 

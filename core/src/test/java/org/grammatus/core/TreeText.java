@@ -2,8 +2,8 @@ package org.grammatus.core;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.band.Printed;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.band.BandTexts;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 
 /** A result as tests read it: a line for each group that is shown, indented by its depth, with its totals. */
@@ -11,8 +11,8 @@ public final class TreeText {
 
     private TreeText() {}
 
-    public static List<String> of(Grouped grouped) {
-        Printed printed = new Printed(grouped);
+    public static List<String> of(TableResult grouped) {
+        BandTexts printed = new BandTexts(grouped);
         List<String> lines = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);

@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.address.FigureAddress;
 import org.grammatus.core.address.GroupAddress;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.tree.GroupTree;
@@ -69,7 +69,7 @@ class AskedAgainTest {
     void whatIsMadeOfSeveralFiguresIsNotAskedFor() {
         RunRequest request = request("order-scorecard", "2026-01-01/2026-06-30");
         RunResult result = new RunEngine(RunLimits.DEFAULT).run(request, READER, p -> {}, () -> false);
-        assertThat(new Printed(result.grouped()).total(0, 0)).isNotEmpty();
+        assertThat(new BandTexts(result.grouped()).total(0, 0)).isNotEmpty();
         GroupAddress all = new GroupAddresses(result.grouped()).of(GroupTree.ROOT);
         for (TotalPlan total : result.grouped().plan().totals()) {
             if (total.text().contains("/")) {

@@ -11,10 +11,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.band.BandContents;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Scalar;
@@ -69,9 +69,10 @@ class ExpectedDeliveriesTest {
         String where = FROM_WHERE
                 + (depot == null ? "" : " AND o.depot = '" + depot + "'")
                 + (supplier == null ? "" : " AND s.name = '" + supplier + "'");
-        Grouped grouped = run(Map.of("depot", depot == null ? "" : depot, "supplier", supplier == null ? "" : supplier))
+        TableResult grouped = run(Map.of(
+                        "depot", depot == null ? "" : depot, "supplier", supplier == null ? "" : supplier))
                 .grouped();
-        Printed printed = new Printed(grouped);
+        BandTexts printed = new BandTexts(grouped);
 
         List<String> lines = new ArrayList<>();
         for (int row : grouped.rows().order()) {
@@ -106,7 +107,7 @@ class ExpectedDeliveriesTest {
         assertThat(grouped.marks().count(0)).isPositive();
     }
 
-    private static String unscaled(Grouped grouped, int node) {
+    private static String unscaled(TableResult grouped, int node) {
         assertThat(node).isNotEqualTo(GroupTree.ROOT);
         return Scalars.at(grouped.figures().totals().getFirst(), node)
                         instanceof Scalar.Number(BigDecimal number, var type)

@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.ScalarText;
@@ -150,7 +150,7 @@ class GeneratedDatasetsTest {
         return names.stream().map(name -> '"' + name + '"').collect(Collectors.joining(", "));
     }
 
-    private static Grouped grouped(Source source, DatasetModel dataset, int tables, int keyTable) {
+    private static TableResult grouped(Source source, DatasetModel dataset, int tables, int keyTable) {
         List<String> totals = new ArrayList<>(List.of("COUNT(*)"));
         for (int i = 0; i < tables; i++) {
             totals.addAll(List.of("SUM(num" + i + ")", "COUNT(num" + i + ")", "COUNT(DISTINCT txt" + i + ")"));
@@ -177,7 +177,7 @@ class GeneratedDatasetsTest {
                 .grouped();
     }
 
-    private static Map<String, String> byReport(Grouped grouped) {
+    private static Map<String, String> byReport(TableResult grouped) {
         Map<String, String> figures = new TreeMap<>();
         for (int node = 1; node < grouped.tree().nodeCount(); node++) {
             int at = node;
@@ -254,7 +254,7 @@ class GeneratedDatasetsTest {
                 sql.createStatement().execute(statement);
             }
             sql.commit();
-            Grouped grouped = grouped(new SqliteSource(file), dataset(tables), tables.size(), keyTable);
+            TableResult grouped = grouped(new SqliteSource(file), dataset(tables), tables.size(), keyTable);
             assertThat(byReport(grouped)).isEqualTo(bySql(sql, tables, keyTable));
         }
     }
@@ -270,7 +270,7 @@ class GeneratedDatasetsTest {
         statements.add("GRANT USAGE ON SCHEMA public TO " + PostgresServer.READER);
         statements.add("GRANT SELECT ON ALL TABLES IN SCHEMA public TO " + PostgresServer.READER);
         postgres.execute(statements.toArray(String[]::new));
-        Grouped grouped = grouped(postgres.source(), dataset(tables), tables.size(), keyTable);
+        TableResult grouped = grouped(postgres.source(), dataset(tables), tables.size(), keyTable);
         try (Connection sql = DriverManager.getConnection(
                 "jdbc:postgresql://localhost:" + postgres.port() + "/postgres", "postgres", "")) {
             assertThat(byReport(grouped)).isEqualTo(bySql(sql, tables, keyTable));

@@ -22,7 +22,7 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Scalar;
@@ -157,7 +157,7 @@ class GeneratedReportsTest {
         keys = keys.subList(0, 1 + random.nextInt(3));
         String[] filter = FILTERS.get(random.nextInt(FILTERS.size()));
         Path database = DemoData.database(ScenarioSize.DEMO.withSeed(seed % 3).withSalesOrders(400));
-        Grouped grouped = grouped(database, Definitions.readReport(definition(keys, filter[0])));
+        TableResult grouped = grouped(database, Definitions.readReport(definition(keys, filter[0])));
         assertThat(byReport(grouped)).isEqualTo(bySql(database, keys, filter[1]));
         assertLargestFirst(grouped);
     }
@@ -194,7 +194,7 @@ class GeneratedReportsTest {
                 """.formatted(where, levels, columns, totals);
     }
 
-    private static Grouped grouped(Path database, Report report) {
+    private static TableResult grouped(Path database, Report report) {
         RunRequest request = new RunRequest(
                 report,
                 DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow()),
@@ -206,7 +206,7 @@ class GeneratedReportsTest {
     }
 
     /** By path: the node's figures. */
-    private static Map<String, String> byReport(Grouped grouped) {
+    private static Map<String, String> byReport(TableResult grouped) {
         Map<String, String> figures = new TreeMap<>();
         for (int node = 0; node < grouped.tree().nodeCount(); node++) {
             int of = node;
@@ -219,7 +219,7 @@ class GeneratedReportsTest {
         return figures;
     }
 
-    private static String path(Grouped grouped, int node) {
+    private static String path(TableResult grouped, int node) {
         StringBuilder path = new StringBuilder();
         for (int depth = 1; depth <= grouped.tree().depthOf(node); depth++) {
             int ancestor = grouped.tree().ancestor(node, depth);
@@ -305,7 +305,7 @@ class GeneratedReportsTest {
                 .collect(Collectors.joining(", "));
     }
 
-    private static void assertLargestFirst(Grouped grouped) {
+    private static void assertLargestFirst(TableResult grouped) {
         GroupTree tree = grouped.tree();
         BigDecimal[] before = new BigDecimal[tree.nodeCount()];
         for (int place = 1; place < tree.nodeCount(); place++) {

@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
@@ -74,7 +74,7 @@ class MarksBySqlTest {
                     "(SELECT net, LAG(net) OVER (PARTITION BY region ORDER BY depot NULLS LAST) AS before FROM g)"
                             + " WHERE net < before"));
 
-    private static Grouped marked() {
+    private static TableResult marked() {
         String highlights = IntStream.range(0, RULES.size())
                 .mapToObj(i ->
                         "{\"id\": \"h%d\", \"label\": \"%d\", \"when\": \"%s\", \"look\": \"alert\", \"also\": true%s}"
@@ -114,7 +114,7 @@ class MarksBySqlTest {
 
     @Test
     void everyRuleMarksWhatSqlCounts() throws SQLException {
-        Grouped grouped = marked();
+        TableResult grouped = marked();
         try (Connection sql = DriverManager.getConnection("jdbc:sqlite:" + DemoData.database(ScenarioSize.DEMO))) {
             for (int i = 0; i < RULES.size(); i++) {
                 int expected = counted(sql, RULES.get(i).sql());

@@ -188,7 +188,7 @@ class OrderBookTest {
 
     private static List<String> places(RunResult result, int table) {
         BlockResult found = result.results().get(table);
-        var printed = new org.grammatus.core.band.Printed(found.grouped());
+        var printed = new org.grammatus.core.band.BandTexts(found.grouped());
         List<String> labels = new ArrayList<>();
         for (int place = 1; place < found.places(); place++) {
             labels.add(printed.label(found.grouped().tree().nodeAt(place)));

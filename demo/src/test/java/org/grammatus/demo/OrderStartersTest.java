@@ -11,10 +11,10 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.runs.RunEngine;
@@ -31,7 +31,7 @@ class OrderStartersTest {
     private static final String JOINED = " FROM sales_order_line l LEFT JOIN sales_order o USING (order_id)"
             + " LEFT JOIN apiary a USING (apiary_id) WHERE date(o.ordered_at) BETWEEN ";
 
-    private static Grouped grouped(String report, String period) {
+    private static TableResult grouped(String report, String period) {
         RunRequest request = new RunRequest(
                 Starters.report(report).orElseThrow(),
                 DatasetModel.of(Starters.dataset("sales-order-lines").orElseThrow()),
@@ -43,8 +43,8 @@ class OrderStartersTest {
     }
 
     /** Each group in printed order: its label, then some totals as unscaled whole numbers. */
-    private static List<String> lines(Grouped grouped, int... totals) {
-        Printed printed = new Printed(grouped);
+    private static List<String> lines(TableResult grouped, int... totals) {
+        BandTexts printed = new BandTexts(grouped);
         List<String> lines = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -102,7 +102,7 @@ class OrderStartersTest {
 
     @Test
     void theScorecardComparesWithTheSameDaysOfTheYearBefore() throws SQLException {
-        Grouped grouped = grouped("order-scorecard", "2026-10-01/2026-11-20");
+        TableResult grouped = grouped("order-scorecard", "2026-10-01/2026-11-20");
         String kept = " AND (status <> 'cancelled' OR status IS NULL)";
         List<String> regions = new ArrayList<>();
         for (String line : lines(grouped, 0, 2, 3, 5)) {
@@ -120,7 +120,7 @@ class OrderStartersTest {
 
     @Test
     void aStatementAddsUpAsItGoes() throws SQLException {
-        Grouped grouped = grouped("apiary-statement", "2026-10-01/2026-11-20");
+        TableResult grouped = grouped("apiary-statement", "2026-10-01/2026-11-20");
         List<String> all = lines(grouped, 1, 3);
         List<String> orders = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {

@@ -13,9 +13,9 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.runs.RunResult;
@@ -50,8 +50,8 @@ class StarterFiguresTest {
     }
 
     /** Each node in printed order: depth, label, quantity, net and freight in hundredths, orders, lines. */
-    private static List<String> byReport(Grouped grouped) {
-        Printed printed = new Printed(grouped);
+    private static List<String> byReport(TableResult grouped) {
+        BandTexts printed = new BandTexts(grouped);
         List<String> lines = new ArrayList<>();
         GroupTree tree = grouped.tree();
         for (int place = 0; place < tree.nodeCount(); place++) {

@@ -18,14 +18,14 @@ import org.apache.commons.csv.CSVPrinter;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandMarks;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.band.FigureCells;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.band.TableVisitor;
 import org.grammatus.core.band.TableWalk;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -43,10 +43,10 @@ final class CsvReportWriter implements ReportWriter {
 
     private final FormulaEscaping texts;
     private BandContents contents;
-    private Printed printed;
+    private BandTexts printed;
     private GroupTree tree;
     private TablePlan plan;
-    private Grouped grouped;
+    private TableResult grouped;
     private BandMarks marks;
 
     CsvReportWriter(Cells cells) {

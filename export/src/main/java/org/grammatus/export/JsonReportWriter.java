@@ -14,7 +14,7 @@ import org.grammatus.core.band.FigureCells;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.band.TableVisitor;
 import org.grammatus.core.band.TableWalk;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -44,7 +44,7 @@ final class JsonReportWriter implements ReportWriter {
     private static final int ASK_EVERY = 1024;
 
     private JsonGenerator json;
-    private Grouped grouped;
+    private TableResult grouped;
     private BandMarks marks;
     private BandContents contents;
     private WriteProgress progress;
@@ -187,17 +187,17 @@ final class JsonReportWriter implements ReportWriter {
         json.writeEndArray();
         json.writeNumberProperty("rowsKept", grouped.rowsKept());
         json.writeName("result");
-        walk.accept(new Nodes(walk));
+        walk.accept(new NestedGroups(walk));
     }
 
     /** Writes groups inside one another, as the table is walked through. */
-    private final class Nodes implements TableVisitor {
+    private final class NestedGroups implements TableVisitor {
 
         private final TableWalk walk;
         private boolean inRows;
         private int visited;
 
-        Nodes(TableWalk walk) {
+        NestedGroups(TableWalk walk) {
             this.walk = walk;
         }
 

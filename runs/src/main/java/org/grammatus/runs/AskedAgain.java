@@ -8,8 +8,8 @@ import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -46,7 +46,7 @@ public record AskedAgain(String source, String statement, String figure, boolean
         if (at.isEmpty()) {
             return Optional.empty();
         }
-        Grouped grouped = at.get().table().grouped();
+        TableResult grouped = at.get().table().grouped();
         int node = at.get().node();
         List<PathStep> path = new Explanations(result).path(figure.group()).orElseThrow();
         int index = index(grouped.plan(), figure.part());
@@ -85,15 +85,15 @@ public record AskedAgain(String source, String statement, String figure, boolean
     }
 
     /** Whether a total is an aggregate alone, not rounded on the way. */
-    private static boolean isPlain(Grouped grouped, int total) {
+    private static boolean isPlain(TableResult grouped, int total) {
         TotalPlan planned = grouped.plan().totals().get(total);
         boolean rounds = grouped.plan().totalling().rounding() == Rounding.EACH_LINE;
         return planned.shown() == Shown.VALUE && planned.comparison().isEmpty() && !rounds;
     }
 
     /** Whether a group has rows, and all that its path and the filters let through. */
-    private static boolean hasAllRows(Grouping.Result result, List<PathStep> path, int node) {
-        Grouped grouped = result.grouped();
+    private static boolean hasAllRows(GroupingStep.Result result, List<PathStep> path, int node) {
+        TableResult grouped = result.grouped();
         boolean fewer =
                 grouped.groups().leftOut().stream().filter(LeftOut::isHidden).anyMatch(out -> !out.covered());
         boolean others = path.stream().anyMatch(PathStep::others);

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.explain.CountedRows;
@@ -17,8 +17,8 @@ import org.grammatus.core.explain.WhyFigure;
 import org.grammatus.core.explain.WhyOrder;
 import org.grammatus.core.group.DrillDown;
 import org.grammatus.core.group.GroupAddresses;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
@@ -35,16 +35,16 @@ import org.grammatus.sources.Reading;
 final class BlockExplanations {
 
     private final Reading reading;
-    private final Grouping.Result result;
-    private final Grouped grouped;
-    private final Printed printed;
+    private final GroupingStep.Result result;
+    private final TableResult grouped;
+    private final BandTexts printed;
 
     /** @param reading what the run read */
     BlockExplanations(BlockResult table, Reading reading) {
         this.reading = reading;
         this.result = table.grouping();
         this.grouped = table.grouped();
-        this.printed = new Printed(grouped);
+        this.printed = new BandTexts(grouped);
     }
 
     /**

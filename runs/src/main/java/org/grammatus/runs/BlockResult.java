@@ -1,8 +1,8 @@
 package org.grammatus.runs;
 
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.TablePlan;
 
 /**
@@ -13,7 +13,7 @@ import org.grammatus.core.plan.TablePlan;
  */
 public record BlockResult(int index, int firstPlace, RunStages.Made made, Bands bands) {
 
-    public Grouped grouped() {
+    public TableResult grouped() {
         return made.grouping().grouped();
     }
 
@@ -23,7 +23,7 @@ public record BlockResult(int index, int firstPlace, RunStages.Made made, Bands 
     }
 
     /** The facts with what stands behind them. */
-    public Grouping.Result grouping() {
+    public GroupingStep.Result grouping() {
         return made.grouping();
     }
 

@@ -5,7 +5,7 @@ import java.util.List;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandMarks;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.style.PrintStyle;
@@ -47,7 +47,7 @@ public record MarkedPlaces(List<MarkRule> rules, List<MarkPlace> places) {
         List<MarkPlace> places = new ArrayList<>();
         Pages pages = result.pages();
         for (BlockResult block : result.results()) {
-            Grouped grouped = block.grouped();
+            TableResult grouped = block.grouped();
             int first = rules.size();
             PrintStyle look = grouped.plan().inputs().style();
             List<HighlightPlan> highlights = grouped.plan().highlights();

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.group.GroupAddresses;
 import org.grammatus.core.group.tree.GroupTree;
 
@@ -68,7 +68,7 @@ public final class Outline {
     private static void below(RunResult result, BlockResult table, int parent, List<Entry> entries) {
         Bands bands = result.pages().blocks().get(table.index());
         GroupTree tree = table.grouped().tree();
-        Printed printed = new Printed(table.grouped());
+        BandTexts printed = new BandTexts(table.grouped());
         GroupAddresses addresses = new GroupAddresses(table.grouped());
         for (int band = 0; band < bands.size() && entries.size() < MOST; band++) {
             int node = bands.node(band);

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.explain.InWords;
 import org.grammatus.core.group.DrillDown;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.ColumnOrder;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -49,7 +49,7 @@ public record PartCounts(
     }
 
     private void add(BlockResult table) {
-        Grouped grouped = table.grouped();
+        TableResult grouped = table.grouped();
         TablePlan plan = grouped.plan();
         DrillDown rows = table.grouping().drillDown();
         blocks.add(new BlockCount(plan.id(), rows.star().rowCount(), grouped.rowsKept(), table.places() - 1));

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.grammatus.core.address.GroupAddress;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.GroupAddresses;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
@@ -102,7 +102,7 @@ public final class RunResult implements Printout {
     }
 
     /** The result of a report's first table. */
-    public Grouped grouped() {
+    public TableResult grouped() {
         return first().grouped();
     }
 
@@ -153,7 +153,7 @@ public final class RunResult implements Printout {
     }
 
     /** About how much memory a table's groups take, which several results may share: numbers by kept row and level, figures by group. */
-    static long bytesOfGroups(Grouped grouped) {
+    static long bytesOfGroups(TableResult grouped) {
         long perRow = Integer.BYTES * (2L + grouped.plan().levels().size());
         long perGroup = Long.BYTES * (4L + grouped.figures().totals().size());
         return perRow * grouped.rowsKept() + perGroup * grouped.tree().nodeCount();
@@ -188,8 +188,8 @@ public final class RunResult implements Printout {
     public List<GrandTotal> grandTotals() {
         List<GrandTotal> totals = new ArrayList<>();
         for (BlockResult table : blocks) {
-            Grouped grouped = table.grouped();
-            Printed printed = new Printed(grouped);
+            TableResult grouped = table.grouped();
+            BandTexts printed = new BandTexts(grouped);
             for (PrintedColumn column : printed.columns()) {
                 String label = column.plan().label();
                 printed.totalAt(column, 0, Place.FOOTER)

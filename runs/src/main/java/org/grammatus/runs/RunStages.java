@@ -12,8 +12,8 @@ import org.grammatus.core.columnar.RelatedKeys;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.GroupingInputs;
 import org.grammatus.core.plan.TablePlan;
@@ -34,7 +34,7 @@ public final class RunStages {
         final MeetingRows meeting;
         final Stage<Related, Star> related = new Stage<>();
         final Stage<FilterInputs, Kept> filtering = new Stage<>();
-        final Stage<GroupingInputs, Grouping.Result> grouping = new Stage<>();
+        final Stage<GroupingInputs, GroupingStep.Result> grouping = new Stage<>();
 
         OfRows(Star star) {
             this.meeting = new MeetingRows(star);
@@ -42,7 +42,7 @@ public final class RunStages {
     }
 
     /** What looks for rows, and the very rows that it looks into. */
-    private record Related(List<Typed.Has> looks, List<Star> into) {}
+    private record Related(List<Typed.SemiJoin> looks, List<Star> into) {}
 
     private record FilterInputs(Dataset dataset, RunContext context, List<FilterPlan.Kept> conditions) {}
 
@@ -63,12 +63,12 @@ public final class RunStages {
      * @param held what is to be held as long as the groups are, for the sake of later runs
      * @param meeting which of the rows meet conditions
      */
-    public record Made(Grouping.Result grouping, Touched touched, List<Object> held, MeetingRows meeting) {
+    public record Made(GroupingStep.Result grouping, Touched touched, List<Object> held, MeetingRows meeting) {
 
         /** The same, chosen keys called as another block's rows call them. */
-        Made answeredBy(Grouped other) {
+        Made answeredBy(TableResult other) {
             return new Made(
-                    new Grouping.Result(grouping.grouped().answeredBy(other), grouping.drillDown()),
+                    new GroupingStep.Result(grouping.grouped().answeredBy(other), grouping.drillDown()),
                     touched,
                     held,
                     meeting);
@@ -80,7 +80,7 @@ public final class RunStages {
      *
      * @param others the rows of the datasets in which its conditions look for rows
      */
-    Made grouped(TablePlan plan, Star rows, Function<Typed.Has, Star> others, BooleanSupplier cancelled) {
+    Made grouped(TablePlan plan, Star rows, Function<Typed.SemiJoin, Star> others, BooleanSupplier cancelled) {
         Star star = related(plan, rows, others, cancelled);
         OfRows stages = byRows.get(star, OfRows::new);
         long[] touched = new long[2];
@@ -93,24 +93,24 @@ public final class RunStages {
             Faults faults = new Faults();
             return new Kept(KeptRows.of(plan, star, faults, stop), faults);
         });
-        Grouping.Result grouping = stages.grouping.of(GroupingInputs.of(plan), cancelled, stop -> {
+        GroupingStep.Result grouping = stages.grouping.of(GroupingInputs.of(plan), cancelled, stop -> {
             touched[1] = kept.rows.rows().length;
-            return Grouping.group(plan, star, kept.rows, kept.faults.copy(), stop);
+            return GroupingStep.group(plan, star, kept.rows, kept.faults.copy(), stop);
         });
-        Grouping.Result printed = new Grouping.Result(grouping.grouped().printedBy(plan), grouping.drillDown());
+        GroupingStep.Result printed = new GroupingStep.Result(grouping.grouped().printedBy(plan), grouping.drillDown());
         return new Made(printed, new Touched(touched[0], touched[1]), List.of(star, kept, grouping), stages.meeting);
     }
 
     /** The rows with what is known of those of other datasets that belong to them. */
-    private Star related(TablePlan plan, Star rows, Function<Typed.Has, Star> others, BooleanSupplier cancelled) {
-        List<Typed.Has> looks = plan.looks().toList();
+    private Star related(TablePlan plan, Star rows, Function<Typed.SemiJoin, Star> others, BooleanSupplier cancelled) {
+        List<Typed.SemiJoin> looks = plan.looks().toList();
         if (looks.isEmpty()) {
             return rows;
         }
         Related inputs = new Related(looks, looks.stream().map(others).toList());
         return byRows.get(rows, OfRows::new).related.of(inputs, cancelled, stop -> {
-            Map<Typed.Has, RelatedKeys> found = new HashMap<>();
-            for (Typed.Has has : looks) {
+            Map<Typed.SemiJoin, RelatedKeys> found = new HashMap<>();
+            for (Typed.SemiJoin has : looks) {
                 Star into = others.apply(has);
                 int[] kept = KeptRows.meeting(has.condition().stream().toList(), into);
                 found.put(has, RelatedKeys.of(has, into, kept));

@@ -10,12 +10,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.address.FigureAddress;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.NumberText;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
 
@@ -32,7 +32,7 @@ public record SelectionSummary(int count, String sum, String average) {
 
     static SelectionSummary of(RunResult result, List<FigureAddress> figures) {
         List<BigDecimal> numbers = new ArrayList<>();
-        Map<Grouped, List<PrintedColumn>> columns = new IdentityHashMap<>();
+        Map<TableResult, List<PrintedColumn>> columns = new IdentityHashMap<>();
         for (FigureAddress figure : figures) {
             value(result, figure, columns).ifPresent(numbers::add);
         }
@@ -55,18 +55,18 @@ public record SelectionSummary(int count, String sum, String average) {
     }
 
     private static Optional<BigDecimal> value(
-            RunResult result, FigureAddress figure, Map<Grouped, List<PrintedColumn>> columns) {
+            RunResult result, FigureAddress figure, Map<TableResult, List<PrintedColumn>> columns) {
         Optional<Scalar> value = figure.row().isPresent()
                 ? result.at(figure.group())
                         .flatMap(at -> ofRow(
-                                columns.computeIfAbsent(at.table().grouped(), of -> new Printed(of).columns()),
+                                columns.computeIfAbsent(at.table().grouped(), of -> new BandTexts(of).columns()),
                                 figure.row().getAsInt(),
                                 figure.part()))
                 : result.at(figure.group()).flatMap(at -> ofGroup(at.table().grouped(), at.node(), figure.part()));
         return value.filter(Scalar.Number.class::isInstance).map(n -> ((Scalar.Number) n).value());
     }
 
-    private static Optional<Scalar> ofGroup(Grouped grouped, int node, String total) {
+    private static Optional<Scalar> ofGroup(TableResult grouped, int node, String total) {
         for (int i = 0; i < grouped.figures().totals().size(); i++) {
             if (grouped.plan().totals().get(i).id().equals(total)) {
                 return Optional.of(Scalars.at(grouped.figures().totals().get(i), node));

@@ -9,7 +9,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.explain.RowFields;
 import org.grammatus.core.explain.ShownFields;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.ReadProgress;
@@ -32,7 +32,11 @@ record WiderRows(ShownFields fields, boolean changed) {
      * @throws org.grammatus.sources.SourceException if they cannot be read
      */
     static WiderRows of(
-            Grouping.Result result, Reading reading, int[] rows, Optional<List<String>> asked, DatasetReader reader) {
+            GroupingStep.Result result,
+            Reading reading,
+            int[] rows,
+            Optional<List<String>> asked,
+            DatasetReader reader) {
         TablePlan plan = result.grouped().plan();
         List<String> ids = asked.orElseGet(() -> RowFields.usual(plan));
         Set<String> needed = RowFields.needed(plan, ids);

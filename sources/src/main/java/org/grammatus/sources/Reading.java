@@ -83,7 +83,7 @@ public record Reading(
                 .toList();
         Map<String, DatasetModel> others = common.stream()
                 .flatMap(Typed::looks)
-                .collect(Collectors.toMap(Typed.Has::dataset, plan::lookedInto, (one, same) -> one));
+                .collect(Collectors.toMap(Typed.SemiJoin::dataset, plan::lookedInto, (one, same) -> one));
         return new Reading(all.dataset, all.fields, all.tables, common, others, all.zone, all.wholeTables);
     }
 

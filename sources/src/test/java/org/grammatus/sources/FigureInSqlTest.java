@@ -16,8 +16,8 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.Planner;
@@ -83,8 +83,8 @@ class FigureInSqlTest {
             Star star = reader.read(Reading.of(plan).ofAllRows(), ReadProgress.SILENT);
             Faults faults = new Faults();
             KeptRows kept = KeptRows.of(plan, star, faults, () -> false);
-            Grouped grouped =
-                    Grouping.group(plan, star, kept, faults, () -> false).grouped();
+            TableResult grouped =
+                    GroupingStep.group(plan, star, kept, faults, () -> false).grouped();
             for (int t = 0; t < TOTALS.size(); t++) {
                 Optional<SourceFigure> answer = reader.figure(new FigureQuestion(
                         plan.dataset(),

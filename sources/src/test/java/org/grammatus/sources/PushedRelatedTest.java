@@ -112,8 +112,8 @@ class PushedRelatedTest {
 
     /** The keys of the rows that pass. */
     private static List<Long> kept(Plan plan, Star star, Star others) {
-        Map<Typed.Has, RelatedKeys> related = new HashMap<>();
-        for (Typed.Has has : plan.looks()) {
+        Map<Typed.SemiJoin, RelatedKeys> related = new HashMap<>();
+        for (Typed.SemiJoin has : plan.looks()) {
             int[] meeting = KeptRows.meeting(has.condition().stream().toList(), others);
             related.put(has, RelatedKeys.of(has, others, meeting));
         }

@@ -1,6 +1,6 @@
 package org.grammatus.core.band;
 
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.TablePlan;
 
 /** Answers as people read them: days with the names of their months, a chosen key by what it is called. */
@@ -13,7 +13,7 @@ public final class AnswerWords {
      *
      * @param prompt its index
      */
-    public static String of(Grouped grouped, int prompt) {
+    public static String of(TableResult grouped, int prompt) {
         TablePlan plan = grouped.plan();
         return grouped.answers()
                 .get(prompt)

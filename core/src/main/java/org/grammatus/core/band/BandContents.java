@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.choice.Place;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.FiguresPlan;
@@ -20,14 +20,14 @@ import org.grammatus.core.words.Words;
 public final class BandContents {
 
     private final BlockPlan block;
-    private final Grouped grouped;
+    private final TableResult grouped;
     private final TablePlan plan;
-    private final Printed printed;
+    private final BandTexts printed;
     private final BandMarks marks;
     private final TableCells cells;
 
     /** The contents of a table. */
-    public BandContents(Grouped grouped) {
+    public BandContents(TableResult grouped) {
         this(grouped.plan(), grouped);
     }
 
@@ -35,21 +35,21 @@ public final class BandContents {
         this(bands.block(), bands.grouped());
     }
 
-    private BandContents(BlockPlan block, Grouped grouped) {
+    private BandContents(BlockPlan block, TableResult grouped) {
         this.block = block;
         this.grouped = grouped;
         this.plan = grouped.plan();
-        this.printed = new Printed(grouped);
+        this.printed = new BandTexts(grouped);
         this.marks = new BandMarks(grouped);
         this.cells = new TableCells(printed);
     }
 
-    public Grouped grouped() {
+    public TableResult grouped() {
         return grouped;
     }
 
     /** What groups and totals are called, and how values are printed. */
-    public Printed printed() {
+    public BandTexts printed() {
         return printed;
     }
 

@@ -6,8 +6,8 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Reach;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
@@ -15,7 +15,7 @@ import org.grammatus.core.plan.HighlightPlan;
 /** What highlights mark of what is printed, by how far they reach. Immutable. */
 public final class BandMarks {
 
-    private final Grouped grouped;
+    private final TableResult grouped;
     private final GroupTree tree;
     private final Marks marks;
     private final List<HighlightPlan> rules;
@@ -44,7 +44,7 @@ public final class BandMarks {
         }
     }
 
-    public BandMarks(Grouped grouped) {
+    public BandMarks(TableResult grouped) {
         this.grouped = grouped;
         this.tree = grouped.tree();
         this.marks = grouped.marks();

@@ -2,7 +2,7 @@ package org.grammatus.core.band;
 
 import java.util.Arrays;
 import org.grammatus.core.choice.Footer;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.FiguresPlan;
@@ -19,7 +19,7 @@ public final class Bands {
     private static final BandKind[] KINDS = BandKind.values();
 
     private final BlockPlan block;
-    private final Grouped grouped;
+    private final TableResult grouped;
     /** Why the block cannot be printed; empty where it can. */
     private final String refusal;
 
@@ -28,14 +28,14 @@ public final class Bands {
     private int[] rows = new int[1024];
     private int size;
 
-    private Bands(BlockPlan block, Grouped grouped, String refusal) {
+    private Bands(BlockPlan block, TableResult grouped, String refusal) {
         this.block = block;
         this.grouped = grouped;
         this.refusal = refusal;
     }
 
     /** Lays the result of a report that is one table out as bands. */
-    public static Bands of(Grouped grouped) {
+    public static Bands of(TableResult grouped) {
         return of(grouped.plan(), grouped, true);
     }
 
@@ -44,7 +44,7 @@ public final class Bands {
      *
      * @param first whether the report begins with it
      */
-    public static Bands of(BlockPlan block, Grouped grouped, boolean first) {
+    public static Bands of(BlockPlan block, TableResult grouped, boolean first) {
         Bands bands = new Bands(block, grouped, "");
         bands.head(first);
         switch (block) {
@@ -194,7 +194,7 @@ public final class Bands {
         return block;
     }
 
-    public Grouped grouped() {
+    public TableResult grouped() {
         return grouped;
     }
 

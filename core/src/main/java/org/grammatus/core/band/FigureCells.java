@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.choice.Good;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -21,10 +21,10 @@ public final class FigureCells {
     private static final char NO_BREAK = '\u00A0';
 
     private final FiguresPlan plan;
-    private final Grouped grouped;
-    private final Printed printed;
+    private final TableResult grouped;
+    private final BandTexts printed;
 
-    FigureCells(FiguresPlan plan, Grouped grouped, Printed printed) {
+    FigureCells(FiguresPlan plan, TableResult grouped, BandTexts printed) {
         this.plan = plan;
         this.grouped = grouped;
         this.printed = printed;

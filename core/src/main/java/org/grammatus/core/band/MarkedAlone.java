@@ -1,19 +1,19 @@
 package org.grammatus.core.band;
 
 import java.util.BitSet;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 
 /** What of a table is printed: everything, or, where only what is marked is, marked rows and the groups in which something is. Immutable. */
 public final class MarkedAlone {
 
-    private final Grouped grouped;
+    private final TableResult grouped;
     private final BandMarks marks;
     private final boolean alone;
     private final BitSet places;
 
-    public MarkedAlone(Grouped grouped) {
+    public MarkedAlone(TableResult grouped) {
         this.grouped = grouped;
         this.marks = new BandMarks(grouped);
         this.alone = grouped.plan().rows().markedOnly();

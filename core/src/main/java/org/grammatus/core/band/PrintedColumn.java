@@ -5,7 +5,7 @@ import org.grammatus.core.group.PrintedRows;
 import org.grammatus.core.plan.ColumnPlan;
 
 /**
- * A column as it is printed. {@link Printed#columns} is the one list of them; pages, files and search go through that list and never through
+ * A column as it is printed. {@link BandTexts#columns} is the one list of them; pages, files and search go through that list and never through
  * the plan's columns.
  *
  * @param position from the first printed column, counted from 0

@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Groups;
+import org.grammatus.core.group.PrintedGroups;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.select.OtherRows;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.LevelPlan;
@@ -18,15 +18,15 @@ import org.grammatus.core.plan.TotalPlan;
 /** The cells of a table: of its rows, of groups that are lines, and of totals. Not thread-safe. */
 public final class TableCells {
 
-    private final Printed printed;
-    private final Grouped grouped;
-    private final Groups groups;
+    private final BandTexts printed;
+    private final TableResult grouped;
+    private final PrintedGroups groups;
     private final TablePlan plan;
     private final GroupLines lines;
     /** Whether any column prints a repeated value once. */
     private final boolean anyOnce;
 
-    TableCells(Printed printed) {
+    TableCells(BandTexts printed) {
         this.printed = printed;
         this.grouped = printed.grouped();
         this.groups = grouped.groups();

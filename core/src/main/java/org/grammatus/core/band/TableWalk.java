@@ -1,7 +1,7 @@
 package org.grammatus.core.band;
 
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 
@@ -11,13 +11,13 @@ import org.grammatus.core.plan.TablePlan;
  */
 public final class TableWalk {
 
-    private final Grouped grouped;
+    private final TableResult grouped;
     private final GroupTree tree;
     private final TablePlan plan;
     private final MarkedAlone printed;
     private final int deepest;
 
-    private TableWalk(Grouped grouped, int deepest) {
+    private TableWalk(TableResult grouped, int deepest) {
         this.grouped = grouped;
         this.tree = grouped.tree();
         this.plan = grouped.plan();
@@ -26,13 +26,13 @@ public final class TableWalk {
     }
 
     /** Through everything of which something is printed. */
-    public static TableWalk printed(Grouped grouped) {
+    public static TableWalk printed(TableResult grouped) {
         TablePlan plan = grouped.plan();
         return new TableWalk(grouped, plan.printsRows() ? plan.levels().size() : plan.innermostPrinted());
     }
 
     /** Through everything that a file has a line for: the groups of the innermost level, where none is printed, too. */
-    public static TableWalk lines(Grouped grouped) {
+    public static TableWalk lines(TableResult grouped) {
         return new TableWalk(grouped, lineDepth(grouped.plan()));
     }
 

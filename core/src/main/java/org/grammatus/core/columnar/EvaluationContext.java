@@ -30,7 +30,7 @@ public interface EvaluationContext {
      *
      * @param keys the values of its keys
      */
-    default Column has(Typed.Has has, List<Column> keys) {
+    default Column has(Typed.SemiJoin has, List<Column> keys) {
         throw new IllegalStateException("The rows of " + has.dataset() + " were not read");
     }
 
@@ -44,7 +44,7 @@ public interface EvaluationContext {
      *
      * @param values of what they are told apart by
      */
-    default Column standing(Typed.Standing standing, Column values) {
+    default Column standing(Typed.WindowFunction standing, Column values) {
         throw new IllegalStateException("Nothing is printed before or behind these");
     }
 

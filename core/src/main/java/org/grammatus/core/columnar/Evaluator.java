@@ -31,11 +31,12 @@ public final class Evaluator {
             case Typed.Constant c -> Scalars.repeat(c.value(), frame.size());
             case Typed.Field f -> frame.field(f.id());
             case Typed.Named n -> visit(n.value());
-            case Typed.Has h -> frame.has(h, h.keys().stream().map(this::visit).toList());
-            case Typed.Called c -> called(c);
+            case Typed.SemiJoin h ->
+                frame.has(h, h.keys().stream().map(this::visit).toList());
+            case Typed.LabelledKey c -> called(c);
             case Typed.Aggregate a -> frame.aggregate(a);
             case Typed.Over o -> frame.over(o);
-            case Typed.Standing s -> frame.standing(s, visit(s.value()));
+            case Typed.WindowFunction s -> frame.standing(s, visit(s.value()));
             case Typed.Total t -> frame.total(t.index());
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
             case Typed.Arithmetic a ->
@@ -47,22 +48,22 @@ public final class Evaluator {
             case Typed.Call c ->
                 Functions.call(c, c.arguments().stream().map(this::visit).toList(), faults);
             case Typed.DaysBetween d -> daysBetween((Column.Longs) visit(d.left()), (Column.Longs) visit(d.right()));
-            case Typed.Like l -> Likeness.apply(visit(l.value()), visit(l.pattern()), l.escape());
+            case Typed.Like l -> LikePredicate.apply(visit(l.value()), visit(l.pattern()), l.escape());
             case Typed.Concat c -> concat((Column.Texts) visit(c.left()), (Column.Texts) visit(c.right()));
             case Typed.Compare c -> Comparison.apply(c.operator(), visit(c.left()), visit(c.right()));
             case Typed.Logic l -> logic(l.connective(), visit(l.left()), visit(l.right()));
             case Typed.Not n -> not(visit(n.operand()));
             case Typed.IsNull n -> isNull(visit(n.value()));
-            case Typed.Choice c -> choice(c);
+            case Typed.CaseWhen c -> choice(c);
         };
     }
 
-    private Column called(Typed.Called c) {
+    private Column called(Typed.LabelledKey c) {
         Column name = visit(c.name());
         boolean complete = IntStream.range(0, name.size()).noneMatch(name::isNull);
         Typed key = c.key().type().equals(Type.TEXT) ? c.key() : new Typed.Cast(c.key(), Type.TEXT);
         Typed.Branch named = new Typed.Branch(new Typed.Not(new Typed.IsNull(c.name())), c.name());
-        return complete ? name : choice(new Typed.Choice(List.of(named), Optional.of(key), Type.TEXT));
+        return complete ? name : choice(new Typed.CaseWhen(List.of(named), Optional.of(key), Type.TEXT));
     }
 
     private static Column daysBetween(Column.Longs left, Column.Longs right) {
@@ -117,7 +118,7 @@ public final class Evaluator {
         return new Column.Longs(Type.BOOLEAN, values);
     }
 
-    private Column choice(Typed.Choice c) {
+    private Column choice(Typed.CaseWhen c) {
         List<long[]> conditions = new ArrayList<>();
         List<Column> results = new ArrayList<>();
         for (Typed.Branch branch : c.branches()) {

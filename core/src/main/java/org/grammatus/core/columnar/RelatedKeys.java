@@ -27,7 +27,7 @@ public final class RelatedKeys {
      *
      * @param kept numbers of the grain's rows that meet its condition
      */
-    public static RelatedKeys of(Typed.Has has, Star rows, int[] kept) {
+    public static RelatedKeys of(Typed.SemiJoin has, Star rows, int[] kept) {
         EvaluationContext grain = rows.at(0);
         List<Column> columns = has.otherKeys().stream()
                 .map(key -> Evaluator.evaluate(key, grain, new Faults()))

@@ -18,7 +18,7 @@ public final class Star {
     private final List<Rows> tables;
     private final int[][] fromGrain;
     /** By what looks for rows of another dataset, the keys that have them. */
-    private final Map<Typed.Has, RelatedKeys> related;
+    private final Map<Typed.SemiJoin, RelatedKeys> related;
     /** Whether no row was left out that fails a condition. */
     private final boolean complete;
 
@@ -49,7 +49,7 @@ public final class Star {
         this(dataset, tables, Map.of(), true);
     }
 
-    private Star(DatasetModel dataset, List<Rows> tables, Map<Typed.Has, RelatedKeys> related, boolean complete) {
+    private Star(DatasetModel dataset, List<Rows> tables, Map<Typed.SemiJoin, RelatedKeys> related, boolean complete) {
         this.dataset = dataset;
         this.tables = List.copyOf(tables);
         this.fromGrain = new int[tables.size()][];
@@ -58,7 +58,7 @@ public final class Star {
     }
 
     /** The same rows, beside which it is known to which of them rows of other datasets belong. */
-    public Star with(Map<Typed.Has, RelatedKeys> others) {
+    public Star with(Map<Typed.SemiJoin, RelatedKeys> others) {
         return new Star(dataset, tables, others, complete);
     }
 
@@ -185,7 +185,7 @@ public final class Star {
             }
 
             @Override
-            public Column has(Typed.Has has, List<Column> keys) {
+            public Column has(Typed.SemiJoin has, List<Column> keys) {
                 RelatedKeys found = related.get(has);
                 return found == null ? EvaluationContext.super.has(has, keys) : found.among(keys);
             }

@@ -297,7 +297,7 @@ public final class DatasetModel {
         return switch (value) {
             case Typed.Field f -> fields.get(f.id()).definition().order();
             case Typed.Named n -> named.get(n.id()).order();
-            case Typed.Called c -> naturalOrder(c.name());
+            case Typed.LabelledKey c -> naturalOrder(c.name());
             default -> Optional.empty();
         };
     }

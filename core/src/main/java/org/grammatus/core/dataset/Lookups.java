@@ -34,7 +34,7 @@ public final class Lookups {
                         .definition()
                         .lookup()
                         .flatMap(name -> names.field(name, true))
-                        .map(name -> Typed.Called.of(field, name))
+                        .map(name -> Typed.LabelledKey.of(field, name))
                 : Optional.empty();
     }
 

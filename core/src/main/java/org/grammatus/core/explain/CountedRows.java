@@ -18,7 +18,7 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.DrillDown;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.value.Scalar;
 
 /**
@@ -37,7 +37,7 @@ public final class CountedRows {
     private final int depth;
     private final BitSet counted = new BitSet();
 
-    private CountedRows(Grouping.Result result, int node) {
+    private CountedRows(GroupingStep.Result result, int node) {
         this.star = result.drillDown().star();
         this.homes = new Homes(result.grouped().plan().dataset());
         int from = result.grouped().rows().starts()[result.grouped().tree().placeOf(node)];
@@ -51,7 +51,7 @@ public final class CountedRows {
     }
 
     /** The rows that count in a total of a group; none where the report prints no rows. */
-    public static BitSet of(Grouping.Result result, int total, int node) {
+    public static BitSet of(GroupingStep.Result result, int total, int node) {
         CountedRows rows = new CountedRows(result, node);
         rows.add(result.grouped().plan().totals().get(total).value());
         return rows.counted;
@@ -62,7 +62,7 @@ public final class CountedRows {
             case Typed.Aggregate aggregate -> count(aggregate);
             // It takes rows of other groups, too; it is what the rows here are compared with.
             case Typed.Over over -> {}
-            case Typed.Standing standing -> {}
+            case Typed.WindowFunction standing -> {}
             default -> figure.operands().forEach(this::add);
         }
     }

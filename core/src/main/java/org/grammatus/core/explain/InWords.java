@@ -37,8 +37,8 @@ public final class InWords {
             case Typed.Constant c -> constant(c.value());
             case Typed.Field f -> dataset.field(f.id()).label();
             case Typed.Named n -> dataset.named(n.id()).label();
-            case Typed.Called c -> of(c.name());
-            case Typed.Has h ->
+            case Typed.LabelledKey c -> of(c.name());
+            case Typed.SemiJoin h ->
                 "has " + (h.least() == 1 ? "" : "at least " + h.least() + " ") + "rows of “" + h.dataset() + "”";
             case Typed.Negate n -> "−" + nested(n.operand());
             case Typed.Arithmetic a ->
@@ -82,7 +82,7 @@ public final class InWords {
             case Typed.Not n -> "not " + nested(n.operand());
             case Typed.IsNull n -> nested(n.value()) + " is blank";
             case Typed.Like l -> nested(l.value()) + " is like " + nested(l.pattern());
-            case Typed.Choice c -> choice(c);
+            case Typed.CaseWhen c -> choice(c);
             case Typed.Aggregate a -> aggregate(a);
             case Typed.Over o ->
                 aggregate(o.aggregate())
@@ -90,7 +90,7 @@ public final class InWords {
                                 .map(steps -> " up to here, in printed order of " + steps.name())
                                 .orElse("")
                         + around(o.depth(), o.level());
-            case Typed.Standing s -> standing(s) + around(s.depth(), s.level());
+            case Typed.WindowFunction s -> standing(s) + around(s.depth(), s.level());
             case Typed.Total t -> "the figure as it is printed";
         };
     }
@@ -99,7 +99,7 @@ public final class InWords {
         return depth == 0 ? " in the whole report" : " in its “" + level + "” group";
     }
 
-    private String standing(Typed.Standing s) {
+    private String standing(Typed.WindowFunction s) {
         String first = s.descending() ? ", the largest first," : "";
         return switch (s.function()) {
             case RANK -> "rank by " + nested(s.value()) + first;
@@ -116,7 +116,7 @@ public final class InWords {
         return e instanceof Typed.Named n ? of(n) + ": " + of(n.value()) : of(e);
     }
 
-    private String choice(Typed.Choice c) {
+    private String choice(Typed.CaseWhen c) {
         List<String> branches = new ArrayList<>();
         c.branches().forEach(branch -> branches.add(nested(branch.result()) + " if " + of(branch.condition())));
         c.otherwise().ifPresent(otherwise -> branches.add("otherwise " + nested(otherwise)));
@@ -176,7 +176,7 @@ public final class InWords {
             case Typed.Constant c -> of(c);
             case Typed.Field f -> of(f);
             case Typed.Named n -> of(n);
-            case Typed.Called c -> of(c);
+            case Typed.LabelledKey c -> of(c);
             case Typed.Aggregate a -> of(a);
             default -> "(" + of(e) + ")";
         };

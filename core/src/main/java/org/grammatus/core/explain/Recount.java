@@ -16,7 +16,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Scalar;
@@ -37,7 +37,7 @@ final class Recount {
      *
      * @param node the group
      */
-    static Optional<Scalar> of(Grouping.Result result, TotalPlan total, int node, int depth) {
+    static Optional<Scalar> of(GroupingStep.Result result, TotalPlan total, int node, int depth) {
         boolean plain = total.shown() == Shown.VALUE && total.comparison().isEmpty();
         boolean rounded = result.grouped().plan().totalling().rounding() == Rounding.EACH_LINE;
         boolean few = result.grouped().rowsKept() <= MOST_ROWS;
@@ -46,7 +46,7 @@ final class Recount {
                 : Optional.empty();
     }
 
-    private static Optional<Scalar> of(Grouping.Result result, Typed.Aggregate aggregate, int[] rows) {
+    private static Optional<Scalar> of(GroupingStep.Result result, Typed.Aggregate aggregate, int[] rows) {
         List<Scalar> values = taken(result, aggregate, rows);
         List<Scalar> distinct =
                 aggregate.distinct() ? values.stream().distinct().toList() : values;
@@ -60,7 +60,7 @@ final class Recount {
     }
 
     /** The values that count: of each row of the home table once, where the filter holds, and not NULL. */
-    private static List<Scalar> taken(Grouping.Result result, Typed.Aggregate aggregate, int[] rows) {
+    private static List<Scalar> taken(GroupingStep.Result result, Typed.Aggregate aggregate, int[] rows) {
         Star star = result.drillDown().star();
         int home = new Homes(star.dataset()).orGrain(aggregate);
         int[] path = star.path(DatasetModel.GRAIN, home);

@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.dataset.DatasetModel;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 
 /**
  * The rows behind a group's figures, some at a time.
@@ -59,7 +59,7 @@ public record RowsBehind(
      * @param scope what they are the rows of
      */
     public static RowsBehind of(
-            Grouping.Result result, List<String> scope, Some some, ShownFields shown, boolean changed) {
+            GroupingStep.Result result, List<String> scope, Some some, ShownFields shown, boolean changed) {
         DatasetModel dataset = result.grouped().plan().dataset();
         int[] shownRows = some.rows();
         List<List<String>> rows = new ArrayList<>();

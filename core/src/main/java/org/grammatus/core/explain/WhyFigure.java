@@ -5,15 +5,15 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.NumberText;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -50,7 +50,7 @@ public record WhyFigure(
     private static final String WHOLE_REPORT = "Whole report";
 
     /** Explains a total of a group. */
-    public static WhyFigure of(Grouping.Result result, Printed printed, int total, int node) {
+    public static WhyFigure of(GroupingStep.Result result, BandTexts printed, int total, int node) {
         TablePlan plan = result.grouped().plan();
         TotalPlan planned = plan.totals().get(total);
         InWords words = new InWords(plan.dataset());
@@ -68,7 +68,7 @@ public record WhyFigure(
                 recounted(result, planned, total, node));
     }
 
-    private static String recounted(Grouping.Result result, TotalPlan planned, int total, int node) {
+    private static String recounted(GroupingStep.Result result, TotalPlan planned, int total, int node) {
         Scalar figure = Scalars.at(result.grouped().figures().totals().get(total), node);
         return Recount.of(result, planned, node, result.grouped().tree().depthOf(node))
                 .map(again -> again.equals(figure)
@@ -83,7 +83,7 @@ public record WhyFigure(
     }
 
     /** A group's labels with their levels' names, outermost first. */
-    public static List<String> path(Grouping.Result result, Printed printed, int node) {
+    public static List<String> path(GroupingStep.Result result, BandTexts printed, int node) {
         List<String> path = new ArrayList<>();
         for (int n = node; n != GroupTree.ROOT; n = result.grouped().tree().parentOf(n)) {
             int depth = result.grouped().tree().depthOf(n);
@@ -125,7 +125,7 @@ public record WhyFigure(
         return all ? "" : digits;
     }
 
-    private static List<String> remarks(Grouping.Result result, Printed printed, int total, int node) {
+    private static List<String> remarks(GroupingStep.Result result, BandTexts printed, int total, int node) {
         List<String> remarks = new ArrayList<>();
         TablePlan plan = result.grouped().plan();
         Typed value = plan.totals().get(total).value();
@@ -144,7 +144,7 @@ public record WhyFigure(
         return remarks;
     }
 
-    private static void onGrain(Grouping.Result result, int node, int depth, int home, List<String> remarks) {
+    private static void onGrain(GroupingStep.Result result, int node, int depth, int home, List<String> remarks) {
         DatasetModel dataset = result.grouped().plan().dataset();
         String one = dataset.table(home).noun().one();
         String lines = dataset.table(DatasetModel.GRAIN).noun().other();
@@ -167,7 +167,7 @@ public record WhyFigure(
 
     /** The share of the parent, for sums and counts that have one. */
     private static Optional<String> share(
-            Grouping.Result result, Printed printed, Typed.Aggregate aggregate, int total, int node, int home) {
+            GroupingStep.Result result, BandTexts printed, Typed.Aggregate aggregate, int total, int node, int home) {
         boolean adds = aggregate.function() == AggregateFunction.SUM
                 || aggregate.function() == AggregateFunction.COUNT && !aggregate.distinct();
         if (node == GroupTree.ROOT

@@ -2,10 +2,10 @@ package org.grammatus.core.explain;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.group.GroupAddresses;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.Formats;
 import org.grammatus.core.plan.LevelPlan;
@@ -35,7 +35,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
     public record Sibling(String group, String label, List<String> values, boolean self) {}
 
     /** Explains the place of a group that is not the report itself. */
-    public static WhyOrder of(Grouping.Result result, Printed printed, int node) {
+    public static WhyOrder of(GroupingStep.Result result, BandTexts printed, int node) {
         TablePlan plan = result.grouped().plan();
         GroupTree tree = result.grouped().tree();
         int depth = tree.depthOf(node);
@@ -69,7 +69,7 @@ public record WhyOrder(String rule, List<String> terms, List<Sibling> siblings, 
                 siblings.size());
     }
 
-    private static String print(TablePlan.Term term, Grouping.Result result, int node, int depth) {
+    private static String print(TablePlan.Term term, GroupingStep.Result result, int node, int depth) {
         Scalar value = result.drillDown().value(term, node, depth);
         TablePlan plan = result.grouped().plan();
         if (value instanceof Scalar.Null) {

@@ -23,7 +23,7 @@ final class ChoiceTyping {
         List<Typed.Branch> branches = typed.subList(0, typed.size() - 1).stream()
                 .map(value -> new Typed.Branch(new Typed.Not(new Typed.IsNull(value)), value))
                 .toList();
-        return new Typed.Choice(branches, Optional.of(typed.getLast()), type);
+        return new Typed.CaseWhen(branches, Optional.of(typed.getLast()), type);
     }
 
     Typed choice(Expression.Case c) {
@@ -45,7 +45,7 @@ final class ChoiceTyping {
         List<Typed.Branch> typed = branches.stream()
                 .map(b -> new Typed.Branch(b.condition(), Typing.nullOf(b.result(), type)))
                 .toList();
-        return new Typed.Choice(typed, otherwise.map(value -> Typing.nullOf(value, type)), type);
+        return new Typed.CaseWhen(typed, otherwise.map(value -> Typing.nullOf(value, type)), type);
     }
 
     /** The one type that all results have; numbers meet at the larger scale. */

@@ -61,7 +61,7 @@ final class ExistsTyping {
         Optional<Typed> condition = own.stream()
                 .reduce((left, right) -> new Expression.Logic(Connective.AND, left, right, left.position()))
                 .flatMap(inside::restriction);
-        return new Typed.Has(
+        return new Typed.SemiJoin(
                 exists.dataset().name(),
                 keys,
                 otherKeys,

@@ -50,7 +50,7 @@ final class FunctionTyping {
                 Typed equal = typing.compare(Comparator.EQUAL, arguments.get(0), arguments.get(1));
                 Typed value = typing.visit(arguments.get(0));
                 Typed nothing = new Typed.Constant(new Scalar.Null(value.type()));
-                yield new Typed.Choice(List.of(new Typed.Branch(equal, nothing)), Optional.of(value), value.type());
+                yield new Typed.CaseWhen(List.of(new Typed.Branch(equal, nothing)), Optional.of(value), value.type());
             }
         };
     }

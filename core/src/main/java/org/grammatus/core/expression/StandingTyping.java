@@ -35,7 +35,7 @@ final class StandingTyping {
         if (s.function() != StandingFunction.LAG && value.type().equals(Type.TEXT)) {
             throw Typing.fault(s.value().position(), "found a text, expected a number or a date for " + s.function());
         }
-        return new Typed.Standing(s.function(), value, depth, level(depth), steps, s.descending(), type);
+        return new Typed.WindowFunction(s.function(), value, depth, level(depth), steps, s.descending(), type);
     }
 
     /** How many rows of the group have what the last name stands for. */
@@ -43,7 +43,8 @@ final class StandingTyping {
         List<Expression.Name> levels = o.partition().subList(0, o.partition().size() - 1);
         int depth = aggregates.depth(levels);
         Typed value = typing.visit(o.partition().getLast());
-        return new Typed.Standing(StandingFunction.ALIKE, value, depth, level(depth), rows(), false, Type.INTEGER);
+        return new Typed.WindowFunction(
+                StandingFunction.ALIKE, value, depth, level(depth), rows(), false, Type.INTEGER);
     }
 
     private String level(int depth) {

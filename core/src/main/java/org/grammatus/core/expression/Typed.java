@@ -25,9 +25,9 @@ public sealed interface Typed {
             case Constant c -> List.of();
             case Field f -> List.of();
             // What is asked of the other rows is no part of this row.
-            case Has h -> h.keys();
+            case SemiJoin h -> h.keys();
             case Named n -> List.of(n.value());
-            case Called c -> List.of(c.name(), c.key());
+            case LabelledKey c -> List.of(c.name(), c.key());
             case Negate n -> List.of(n.operand());
             case Arithmetic a -> List.of(a.left(), a.right());
             case AddDays d -> List.of(d.value());
@@ -42,13 +42,13 @@ public sealed interface Typed {
             case Not n -> List.of(n.operand());
             case Like l -> List.of(l.value(), l.pattern());
             case IsNull n -> List.of(n.value());
-            case Choice c ->
+            case CaseWhen c ->
                 Stream.concat(
                                 c.branches().stream().flatMap(b -> Stream.of(b.condition(), b.result())),
                                 c.otherwise().stream())
                         .toList();
             case Over o -> o.aggregate().operands();
-            case Standing s -> List.of(s.value());
+            case WindowFunction s -> List.of(s.value());
             case Total t -> List.of();
             case Aggregate a ->
                 Stream.concat(a.argument().stream(), a.filter().stream()).toList();
@@ -129,7 +129,7 @@ public sealed interface Typed {
      * @param counted whose different values are counted; the rows unless given
      * @param least how many there must be
      */
-    record Has(
+    record SemiJoin(
             String dataset,
             List<Typed> keys,
             List<Typed> otherKeys,
@@ -138,7 +138,7 @@ public sealed interface Typed {
             int least)
             implements Typed {
 
-        public Has {
+        public SemiJoin {
             keys = List.copyOf(keys);
             otherKeys = List.copyOf(otherKeys);
         }
@@ -159,8 +159,10 @@ public sealed interface Typed {
     }
 
     /** Everything by which rows of other datasets are looked for in it. */
-    default Stream<Has> looks() {
-        return this instanceof Has has ? Stream.of(has) : operands().stream().flatMap(Typed::looks);
+    default Stream<SemiJoin> looks() {
+        return this instanceof SemiJoin has
+                ? Stream.of(has)
+                : operands().stream().flatMap(Typed::looks);
     }
 
     /** A calculated field or a measure, by its id, and what it stands for. */
@@ -172,7 +174,7 @@ public sealed interface Typed {
     }
 
     /** What a key is called: by its name, a text, or by itself where its name is missing. */
-    record Called(Typed key, Typed name) implements Typed {
+    record LabelledKey(Typed key, Typed name) implements Typed {
         @Override
         public Type type() {
             return Type.TEXT;
@@ -180,7 +182,7 @@ public sealed interface Typed {
 
         /** Called by its name, if that is a text; else the name as it is. */
         public static Typed of(Typed key, Typed name) {
-            return name.type().equals(Type.TEXT) ? new Called(key, name) : name;
+            return name.type().equals(Type.TEXT) ? new LabelledKey(key, name) : name;
         }
     }
 
@@ -256,7 +258,7 @@ public sealed interface Typed {
     record IsNull(Typed value) implements Condition {}
 
     /** The first branch whose condition is true gives the value. */
-    record Choice(List<Branch> branches, Optional<Typed> otherwise, Type type) implements Typed {}
+    record CaseWhen(List<Branch> branches, Optional<Typed> otherwise, Type type) implements Typed {}
 
     record Branch(Typed condition, Typed result) {}
 
@@ -292,7 +294,7 @@ public sealed interface Typed {
      * @param steps what stands there: rows, or the groups of a level
      * @param descending of a rank, whether the largest comes first
      */
-    record Standing(
+    record WindowFunction(
             StandingFunction function, Typed value, int depth, String level, Steps steps, boolean descending, Type type)
             implements Typed {}
 
@@ -322,7 +324,7 @@ public sealed interface Typed {
         if (this instanceof Over over) {
             over.steps().ifPresent(found::add);
         } else {
-            if (this instanceof Standing standing) {
+            if (this instanceof WindowFunction standing) {
                 found.add(standing.steps());
             }
             for (Typed operand : operands()) {
@@ -333,7 +335,7 @@ public sealed interface Typed {
 
     /** Whether anything in it is computed over other groups than the one where it stands. */
     default boolean looksOver() {
-        return this instanceof Over || this instanceof Standing || anyOperand(Typed::looksOver);
+        return this instanceof Over || this instanceof WindowFunction || anyOperand(Typed::looksOver);
     }
 
     /** Whether it contains an aggregate, under whatever name and of whichever group. */
@@ -349,7 +351,7 @@ public sealed interface Typed {
         if (this instanceof Over over) {
             return over.depth();
         }
-        int deepest = this instanceof Standing standing ? standing.depth() : 0;
+        int deepest = this instanceof WindowFunction standing ? standing.depth() : 0;
         for (Typed operand : operands()) {
             deepest = Math.max(deepest, operand.deepestOver());
         }

@@ -8,9 +8,9 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.SharedValue;
-import org.grammatus.core.group.window.PrintedGroups;
+import org.grammatus.core.group.window.PrintedGroupScope;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -20,7 +20,7 @@ final class BesideGroups {
 
     private final TablePlan plan;
     private final Figures figures;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final GroupNotices notices;
 
     BesideGroups(TablePlan plan, Figures figures, GroupNotices notices) {
@@ -35,7 +35,7 @@ final class BesideGroups {
         return figures.values().atFirstRow(expression, depth, notices.varying(depth, what));
     }
 
-    GroupTexts texts(int depth, PrintedGroups groups) {
+    GroupTexts texts(int depth, PrintedGroupScope groups) {
         if (depth == 0) {
             return new GroupTexts(
                     textValues(plan.note(), 0, groups),
@@ -47,7 +47,7 @@ final class BesideGroups {
                 textValues(level.print().footerText(), depth, groups));
     }
 
-    private List<Optional<Column>> textValues(Optional<TablePlan.GroupText> text, int depth, PrintedGroups groups) {
+    private List<Optional<Column>> textValues(Optional<TablePlan.GroupText> text, int depth, PrintedGroupScope groups) {
         return text.map(TablePlan.GroupText::parts).orElse(List.of()).stream()
                 .map(part -> part instanceof TablePlan.TextPart.Figure figure
                         ? Optional.of(

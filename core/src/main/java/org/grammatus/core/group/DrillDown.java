@@ -10,7 +10,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.SiblingOrder;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.rows.KeptRows;
@@ -19,7 +19,7 @@ import org.grammatus.core.value.Scalar;
 /** What stands behind a result: the rows of a group, the values that order it, and where groups overlap. Thread-safe. */
 public final class DrillDown {
 
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Figures figures;
     private final SiblingOrder order;
     private final KeptRows kept;

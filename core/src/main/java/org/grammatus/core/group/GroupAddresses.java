@@ -13,9 +13,9 @@ import org.grammatus.core.value.ScalarText;
 /** Addresses of the groups of a table, and the groups at addresses. */
 public final class GroupAddresses {
 
-    private final Grouped table;
+    private final TableResult table;
 
-    public GroupAddresses(Grouped table) {
+    public GroupAddresses(TableResult table) {
         this.table = table;
     }
 

@@ -7,7 +7,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.References;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.SharedValue;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -19,12 +19,12 @@ final class GroupNotices {
 
     private final TablePlan plan;
     private final Star star;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Homes homes;
     private final List<Problem> found;
 
     /** @param found where notices are added */
-    GroupNotices(TablePlan plan, Nodes nodes, List<Problem> found) {
+    GroupNotices(TablePlan plan, GroupIndex nodes, List<Problem> found) {
         this.plan = plan;
         this.star = nodes.star();
         this.nodes = nodes;

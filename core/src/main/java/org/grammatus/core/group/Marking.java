@@ -14,8 +14,8 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.group.figure.Figures;
-import org.grammatus.core.group.tree.Nodes;
-import org.grammatus.core.group.window.PrintedGroups;
+import org.grammatus.core.group.tree.GroupIndex;
+import org.grammatus.core.group.window.PrintedGroupScope;
 import org.grammatus.core.plan.HighlightPlan;
 import org.grammatus.core.plan.TablePlan;
 
@@ -24,12 +24,12 @@ final class Marking {
 
     private final TablePlan plan;
     private final Star star;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Homes homes;
     private final Faults faults;
     private final BesideGroups beside;
     private final EvaluationContext printedRows;
-    private final PrintedGroups groups;
+    private final PrintedGroupScope groups;
 
     /**
      * @param printedRows the rows with the groups around them
@@ -41,7 +41,7 @@ final class Marking {
             Faults faults,
             BesideGroups beside,
             EvaluationContext printedRows,
-            PrintedGroups groups) {
+            PrintedGroupScope groups) {
         this.plan = plan;
         this.nodes = figures.nodes();
         this.star = nodes.star();

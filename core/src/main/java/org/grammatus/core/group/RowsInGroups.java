@@ -6,8 +6,8 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.select.OtherRows;
 import org.grammatus.core.group.select.Selection;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.plan.TablePlan;
 
@@ -16,7 +16,7 @@ final class RowsInGroups {
 
     private final TablePlan plan;
     private final Figures figures;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Selection selection;
     private final GroupTree tree;
 

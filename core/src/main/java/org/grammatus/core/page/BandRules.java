@@ -21,7 +21,7 @@ final class BandRules {
     }
 
     /** The lines that a style may draw below a band. */
-    void below(int band, int bottom, Sheet sheet) {
+    void below(int band, int bottom, PageAssembler sheet) {
         switch (bands.kind(band)) {
             case GROUP_HEADING -> {
                 if (bands.grouped().tree().depthOf(bands.node(band)) == 1) {

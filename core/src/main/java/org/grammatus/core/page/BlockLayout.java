@@ -83,10 +83,10 @@ abstract sealed class BlockLayout permits TableBlockLayout, CardBlockLayout, Tex
     abstract Measured body(int band);
 
     /** Draws what stands behind a band's texts: coloured grounds, signs and lines. */
-    void ground(int band, Measured measured, BandLook look, int y, Sheet sheet) {}
+    void ground(int band, Measured measured, BandLook look, int y, PageAssembler sheet) {}
 
     /** Puts the values of a band, which stand under columns. */
-    void values(int band, Measured measured, int y, Sheet sheet) {}
+    void values(int band, Measured measured, int y, PageAssembler sheet) {}
 
     /** Measures a band and places its words. */
     Measured measure(int band) {
@@ -184,7 +184,7 @@ abstract sealed class BlockLayout permits TableBlockLayout, CardBlockLayout, Tex
     }
 
     /** Puts the columns' headings. */
-    void columnHeadings(int y, Sheet sheet) {}
+    void columnHeadings(int y, PageAssembler sheet) {}
 
     /** The row up to which totals are carried to a page that begins with a band; none where nothing is carried there. */
     Optional<Integer> carriedBefore(int band) {
@@ -201,7 +201,7 @@ abstract sealed class BlockLayout permits TableBlockLayout, CardBlockLayout, Tex
      *
      * @param name what the line is called
      */
-    int carried(int row, String name, int node, int y, Sheet sheet) {
+    int carried(int row, String name, int node, int y, PageAssembler sheet) {
         throw new IllegalStateException("only tables carry totals");
     }
 }

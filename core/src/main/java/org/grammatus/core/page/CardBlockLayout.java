@@ -25,7 +25,7 @@ final class CardBlockLayout extends BlockLayout {
     }
 
     @Override
-    void ground(int band, Measured measured, BandLook look, int y, Sheet sheet) {
+    void ground(int band, Measured measured, BandLook look, int y, PageAssembler sheet) {
         String fill = look.fill();
         if (!fill.isEmpty()) {
             measured.ground()

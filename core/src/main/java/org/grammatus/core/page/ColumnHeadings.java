@@ -83,7 +83,7 @@ final class ColumnHeadings {
     }
 
     /** Puts them on a sheet. */
-    void put(int y, Sheet sheet) {
+    void put(int y, PageAssembler sheet) {
         int first = sheet.size();
         spans(y, sheet);
         for (PrintedColumn column : printed) {
@@ -107,7 +107,7 @@ final class ColumnHeadings {
     }
 
     /** The headings over several columns, each with a line below it. */
-    private void spans(int y, Sheet sheet) {
+    private void spans(int y, PageAssembler sheet) {
         for (HeadingSpan span : spans) {
             String text = type.lines(span.text(), STYLE, span.width()).getFirst();
             int x = span.x() + Math.max(0, (span.width() - type.width(text, STYLE)) / 2);

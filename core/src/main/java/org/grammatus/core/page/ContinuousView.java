@@ -62,7 +62,7 @@ public final class ContinuousView {
     /** The column headings of a single table alone; nothing for several. */
     public Page headings() {
         synchronized (lock) {
-            Sheet sheet = new Sheet(blocks, paper, 0, count());
+            PageAssembler sheet = new PageAssembler(blocks, paper, 0, count());
             PageBuilder builder = new PageBuilder(blocks.getFirst(), sheet, 0);
             if (isAlone()) {
                 builder.columnHeadings();
@@ -88,7 +88,7 @@ public final class ContinuousView {
         int from = within * BANDS;
         int to = Math.min(block.size(), from + BANDS);
         synchronized (lock) {
-            Sheet sheet = new Sheet(blocks, paper, number, count());
+            PageAssembler sheet = new PageAssembler(blocks, paper, number, count());
             boolean opens = within == 0 && !isAlone();
             PageBuilder builder = new PageBuilder(block, sheet, opens ? BETWEEN_BLOCKS : 0);
             if (opens) {

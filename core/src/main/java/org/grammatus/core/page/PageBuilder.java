@@ -16,7 +16,7 @@ final class PageBuilder {
     private final OpenGroups open;
     private final Bands bands;
     private final TablePlan plan;
-    private final Sheet sheet;
+    private final PageAssembler sheet;
     private final Words words;
     /** First cell of the items that stand side by side here; {@link #NONE} where none do. */
     private int rowOfItems = NONE;
@@ -26,7 +26,7 @@ final class PageBuilder {
     private int y;
 
     /** @param top where the block begins */
-    PageBuilder(BlockPlace block, Sheet sheet, int top) {
+    PageBuilder(BlockPlace block, PageAssembler sheet, int top) {
         this.layout = block.layout();
         this.open = block.open();
         this.bands = layout.bands();

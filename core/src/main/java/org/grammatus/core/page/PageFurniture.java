@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.PageLine;
 import org.grammatus.core.choice.layout.PageWord;
@@ -27,7 +27,7 @@ final class PageFurniture {
     private static final int BETWEEN = 2000;
     private static final int LARGEST_WATERMARK = 16_000;
 
-    private final Printed printed;
+    private final BandTexts printed;
     private final TablePlan plan;
     private final Paper paper;
     private final PagePlan page;
@@ -75,7 +75,7 @@ final class PageFurniture {
     }
 
     /** What stands above a page; the usual line repeats the title, which the first page has. */
-    void header(Sheet sheet, OfPage says) {
+    void header(PageAssembler sheet, OfPage says) {
         boolean first = sheet.number() == 1;
         if (first && !hasFirstHeader()) {
             return;
@@ -95,7 +95,7 @@ final class PageFurniture {
      *
      * @param paper as long as the page is
      */
-    void footer(Sheet sheet, Paper paper, OfPage says) {
+    void footer(PageAssembler sheet, Paper paper, OfPage says) {
         int firstCell = sheet.size();
         int top = paper.bottom() - footerHeight() + ABOVE_FOOTER;
         String source = words.source(datasets, businessDate());
@@ -109,7 +109,7 @@ final class PageFurniture {
     }
 
     /** A word across the page, behind everything else. */
-    void watermark(Sheet sheet) {
+    void watermark(PageAssembler sheet) {
         Optional<String> asked = page.watermark();
         asked.or(() -> page.draft() ? Optional.of(words.draft()) : asked).ifPresent(word -> {
             int firstCell = sheet.size();
@@ -131,7 +131,7 @@ final class PageFurniture {
     }
 
     /** The texts of a line: a report that says what stands there says all of it. */
-    private String[] texts(Optional<PageLine<PageText>> asked, String[] usual, Sheet sheet, OfPage says) {
+    private String[] texts(Optional<PageLine<PageText>> asked, String[] usual, PageAssembler sheet, OfPage says) {
         return asked.map(line -> new String[] {
                     text(line.start(), "", sheet, says),
                     text(line.centre(), "", sheet, says),
@@ -140,13 +140,13 @@ final class PageFurniture {
                 .orElse(usual);
     }
 
-    private String text(Optional<PageText> own, String otherwise, Sheet sheet, OfPage says) {
+    private String text(Optional<PageText> own, String otherwise, PageAssembler sheet, OfPage says) {
         return own.map(text -> text.filled(
                         words(sheet, says.place()), expression -> says.figures().getOrDefault(expression, "")))
                 .orElse(otherwise);
     }
 
-    private Map<PageWord, String> words(Sheet sheet, GroupPages.Place place) {
+    private Map<PageWord, String> words(PageAssembler sheet, GroupPages.Place place) {
         return Map.of(
                 PageWord.TITLE, plan.inputs().report().title(),
                 PageWord.ANSWERS, printed.answersInWords(),
@@ -160,7 +160,7 @@ final class PageFurniture {
     }
 
     /** Texts at the start, in the centre and at the end of a line, each cut where they would meet. */
-    private void line(Sheet sheet, int baseline, String[] texts) {
+    private void line(PageAssembler sheet, int baseline, String[] texts) {
         int all = paper.printableWidth();
         boolean threefold = !texts[1].isEmpty();
         String end = cut(texts[2], threefold ? (all - 2 * BETWEEN) / 3 : all * 6 / 10);
@@ -178,7 +178,7 @@ final class PageFurniture {
         return type.lines(text, STYLE, room).getFirst();
     }
 
-    private static void put(Sheet sheet, String text, int x, int baseline) {
+    private static void put(PageAssembler sheet, String text, int x, int baseline) {
         if (!text.isEmpty()) {
             sheet.text(text, STYLE, x, baseline, GroupTree.ROOT, "");
         }

@@ -203,7 +203,7 @@ public final class Pages {
         }
         // A layout prints for one thread at a time, whether pages or strips.
         synchronized (blocks) {
-            Sheet sheet = new Sheet(blocks, paper, number, count());
+            PageAssembler sheet = new PageAssembler(blocks, paper, number, count());
             furniture.watermark(sheet);
             PageFurniture.OfPage says = new PageFurniture.OfPage(groups.of(number), figures.of(number));
             furniture.header(sheet, says);

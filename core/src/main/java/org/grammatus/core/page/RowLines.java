@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandCell;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.choice.TextStyle;
@@ -17,12 +17,12 @@ import org.grammatus.core.plan.TotalPlan;
 /** The lines that the values of a band take: texts wrap, and columns of one place stand below one another. */
 final class RowLines {
 
-    private final Printed texts;
+    private final BandTexts texts;
     private final TablePlan plan;
     private final ColumnLayout columns;
     private final TypeSetting type;
 
-    RowLines(Printed texts, ColumnLayout columns, TypeSetting type) {
+    RowLines(BandTexts texts, ColumnLayout columns, TypeSetting type) {
         this.texts = texts;
         this.plan = texts.grouped().plan();
         this.columns = columns;

@@ -189,12 +189,12 @@ final class TableBlockLayout extends BlockLayout {
     }
 
     @Override
-    void ground(int band, Measured measured, BandLook look, int y, Sheet sheet) {
+    void ground(int band, Measured measured, BandLook look, int y, PageAssembler sheet) {
         painter.ground(band, measured, look, y, sheet);
     }
 
     @Override
-    void values(int band, Measured measured, int y, Sheet sheet) {
+    void values(int band, Measured measured, int y, PageAssembler sheet) {
         painter.values(band, measured, y, sheet);
     }
 
@@ -204,7 +204,7 @@ final class TableBlockLayout extends BlockLayout {
     }
 
     @Override
-    void columnHeadings(int y, Sheet sheet) {
+    void columnHeadings(int y, PageAssembler sheet) {
         if (headings.height() > 0) {
             headings.put(y, sheet);
         }
@@ -221,7 +221,7 @@ final class TableBlockLayout extends BlockLayout {
     }
 
     @Override
-    int carried(int row, String name, int node, int y, Sheet sheet) {
+    int carried(int row, String name, int node, int y, PageAssembler sheet) {
         int first = sheet.size();
         Measured line = carriedLine(name);
         sheet.words(line, y, node);

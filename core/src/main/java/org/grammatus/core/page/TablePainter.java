@@ -52,7 +52,7 @@ final class TablePainter {
     }
 
     /** What stands behind the texts of a band, and the signs beside it. */
-    void ground(int band, Measured measured, BandLook look, int y, Sheet sheet) {
+    void ground(int band, Measured measured, BandLook look, int y, PageAssembler sheet) {
         BandKind kind = bands.kind(band);
         int node = bands.node(band);
         if (!look.isPlain()) {
@@ -66,7 +66,7 @@ final class TablePainter {
         rules.below(band, y + measured.own(), sheet);
     }
 
-    private void fills(BandLook look, int top, int bottom, Sheet sheet) {
+    private void fills(BandLook look, int top, int bottom, PageAssembler sheet) {
         if (!look.fill().isEmpty()) {
             int left = columns.x()[0];
             int right = columns.right(columns.x().length - 1);
@@ -82,7 +82,7 @@ final class TablePainter {
     }
 
     /** Puts the signs of the whole band left of it. */
-    private void signs(BandLook look, BandKind kind, int top, int node, Sheet sheet) {
+    private void signs(BandLook look, BandKind kind, int top, int node, PageAssembler sheet) {
         boolean isRow = kind == BandKind.DETAIL || kind == BandKind.GROUP_LINE;
         look.signs(isRow).ifPresent(signs -> {
             int right = isRow && hasWords ? columns.x()[0] : 0;
@@ -93,7 +93,7 @@ final class TablePainter {
     }
 
     /** The values of a band, each under its column. */
-    void values(int band, Measured measured, int y, Sheet sheet) {
+    void values(int band, Measured measured, int y, PageAssembler sheet) {
         BandKind kind = bands.kind(band);
         TextStyle ofBand = layout.valueStyle(band);
         List<BandCell.Value> values = layout.contents().values(bands, band);
@@ -123,14 +123,14 @@ final class TablePainter {
     }
 
     /** Puts the sign of a marked cell behind it, between its column and the next. */
-    private void signBeside(CellLook.Sign sign, BandCell.Value value, int baseline, Sheet sheet) {
+    private void signBeside(CellLook.Sign sign, BandCell.Value value, int baseline, PageAssembler sheet) {
         sheet.ink(sign.ink());
         int x = columns.right(value.column().position());
         sheet.text(sign.text(), SIGN, x, baseline, value.node(), sign.rule());
     }
 
     /** The bar behind a figure, or the dots before it. */
-    private void scale(ScaleMarks scale, BandCell.Value value, Measured measured, int y, Sheet sheet) {
+    private void scale(ScaleMarks scale, BandCell.Value value, Measured measured, int y, PageAssembler sheet) {
         int position = value.column().position();
         int left = columns.x()[position];
         if (scale.isBar()) {

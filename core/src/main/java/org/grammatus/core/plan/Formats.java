@@ -21,7 +21,7 @@ public final class Formats {
         return switch (value) {
             case Typed.Field f -> of(dataset.field(f.id()), dataset);
             case Typed.Named n -> dataset.named(n.id()).format().orElseGet(() -> of(n.value(), dataset));
-            case Typed.Called c -> of(c.name(), dataset);
+            case Typed.LabelledKey c -> of(c.name(), dataset);
             case Typed.Negate n -> of(n.operand(), dataset);
             case Typed.Aggregate a
             when a.function() != AggregateFunction.COUNT -> of(a.argument().orElseThrow(), dataset);

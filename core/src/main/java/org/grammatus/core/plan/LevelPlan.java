@@ -102,7 +102,7 @@ public record LevelPlan(
     public boolean isCalledBy(Typed value) {
         return naming.label()
                 .filter(called -> called.equals(value)
-                        || (called instanceof Typed.Called c && c.name().equals(value)))
+                        || (called instanceof Typed.LabelledKey c && c.name().equals(value)))
                 .isPresent();
     }
 

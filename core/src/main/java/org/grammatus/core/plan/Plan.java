@@ -78,7 +78,7 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<BlockRowPlan> 
     }
 
     /** Everything by which conditions look for rows of datasets. */
-    public List<Typed.Has> looks() {
+    public List<Typed.SemiJoin> looks() {
         return blocks.stream()
                 .flatMap(block -> block.facts().looks())
                 .distinct()
@@ -86,7 +86,7 @@ public record Plan(RunInputs inputs, List<BlockPlan> blocks, List<BlockRowPlan> 
     }
 
     /** The dataset of which rows are looked for. */
-    public DatasetModel lookedInto(Typed.Has has) {
+    public DatasetModel lookedInto(Typed.SemiJoin has) {
         return inputs.datasets().byId(has.dataset()).orElseThrow();
     }
 

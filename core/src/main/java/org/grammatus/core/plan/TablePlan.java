@@ -168,7 +168,7 @@ public record TablePlan(
     }
 
     /** Everything by which its conditions look for rows of datasets. */
-    public Stream<Typed.Has> looks() {
+    public Stream<Typed.SemiJoin> looks() {
         Stream<FilterPlan> others = totals().stream()
                 .flatMap(total -> total.comparison().stream())
                 .flatMap(comparison ->

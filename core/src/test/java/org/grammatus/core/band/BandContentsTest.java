@@ -11,7 +11,7 @@ import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Scalar;
@@ -29,11 +29,11 @@ class BandContentsTest {
             .line("S2", "Jars", "0.05")
             .line("S3", "Jars", "25.00");
 
-    private static Grouped grouped(String json) {
+    private static TableResult grouped(String json) {
         return ROWS.grouped(Definitions.readReport(json), Answers.NONE);
     }
 
-    private static List<List<String>> texts(Grouped grouped, BandKind kind) {
+    private static List<List<String>> texts(TableResult grouped, BandKind kind) {
         Bands bands = Bands.of(grouped);
         BandContents contents = new BandContents(grouped);
         return IntStream.range(0, bands.size())
@@ -45,7 +45,7 @@ class BandContentsTest {
 
     @Test
     void theReportsHeaderSaysItsTitleItsAnswersAndItsColumns() {
-        Grouped grouped = grouped(Samples.REPORT);
+        TableResult grouped = grouped(Samples.REPORT);
         BandContents contents = new BandContents(grouped);
         List<BandCell.Words> words = contents.words(Bands.of(grouped), 0);
         assertThat(words)
@@ -61,7 +61,7 @@ class BandContentsTest {
     @Test
     @Meaning(4)
     void headingsNameTheirGroupAndFootersCountAndTotalIt() {
-        Grouped grouped = grouped(Samples.REPORT);
+        TableResult grouped = grouped(Samples.REPORT);
         assertThat(texts(grouped, BandKind.GROUP_HEADING))
                 .containsExactly(List.of("Lakeside"), List.of("S2"), List.of("S1"), List.of("Upland"), List.of("S3"));
         assertThat(texts(grouped, BandKind.GROUP_FOOTER))
@@ -84,7 +84,7 @@ class BandContentsTest {
     @Test
     void valuesAreExactWhateverIsPrinted() {
         String rough = Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"0\",");
-        Grouped grouped = grouped(rough);
+        TableResult grouped = grouped(rough);
         BandContents contents = new BandContents(grouped);
         BandCell.Value net = contents.cells()
                 .figures(GroupTree.ROOT, org.grammatus.core.choice.Place.FOOTER)
@@ -109,7 +109,7 @@ class BandContentsTest {
                         "\"header\": \"line\", \"footer\": \"none\"}],")
                 .replace("{\"at\": \"order\", \"in\": \"footer\"}", "{\"at\": \"order\", \"in\": \"header\"}")
                 .replace("\"shown\": true", "\"shown\": false");
-        Grouped grouped = grouped(lines);
+        TableResult grouped = grouped(lines);
         assertThat(texts(grouped, BandKind.GROUP_LINE))
                 .containsExactly(
                         List.of("S2", "", "20.05", "7.50"),
@@ -120,7 +120,7 @@ class BandContentsTest {
 
     @Test
     void withoutRowsTheirPlaceSaysSo() {
-        Grouped grouped = ROWS.grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/..")));
+        TableResult grouped = ROWS.grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/..")));
         assertThat(texts(grouped, BandKind.EMPTY)).containsExactly(List.of("No rows meet these conditions."));
         assertThat(texts(grouped, BandKind.REPORT_FOOTER))
                 .containsExactly(List.of("Grand total", "0 orders, 0 lines", "", ""));
@@ -131,7 +131,7 @@ class BandContentsTest {
         String marked = Samples.REPORT.replace(
                 "\"highlights\": []",
                 "\"highlights\": [{\"id\": \"h\", \"label\": \"Small\", \"when\": \"net < 15\", \"look\": \"watch\"}]");
-        Grouped grouped = grouped(marked);
+        TableResult grouped = grouped(marked);
         Bands bands = Bands.of(grouped);
         BandContents contents = new BandContents(grouped);
         List<String> small = new ArrayList<>();

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.BlockPlan;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.Planner;
@@ -41,7 +41,7 @@ class FigureCellsTest {
         Plan plan =
                 Planner.plan(Definitions.readReport(json), Samples.dataset(), new Answers(answers), Samples.CONTEXT);
         BlockPlan planned = plan.blocks().getFirst();
-        Grouped grouped = ROWS.grouped(planned.facts());
+        TableResult grouped = ROWS.grouped(planned.facts());
         return Bands.of(planned, grouped, true);
     }
 

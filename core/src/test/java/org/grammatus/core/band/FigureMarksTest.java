@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.Page;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.plan.Plan;
@@ -56,7 +56,7 @@ class FigureMarksTest {
     }
 
     private static Bands bands(Plan plan) {
-        Grouped grouped = ROWS.grouped(plan.blocks().getFirst().facts());
+        TableResult grouped = ROWS.grouped(plan.blocks().getFirst().facts());
         return Bands.of(plan.blocks().getFirst(), grouped, true);
     }
 

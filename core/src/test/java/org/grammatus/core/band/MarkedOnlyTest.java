@@ -11,8 +11,8 @@ import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.Marks;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
 import org.grammatus.core.prompt.Answers;
@@ -74,8 +74,8 @@ class MarkedOnlyTest {
                         "GROUP_FOOTER S1 total",
                         "GROUP_FOOTER Lakeside total",
                         "REPORT_FOOTER Grand total");
-        Grouped all = bands(sales(), marking("net > 25"), ReaderView.PLAIN).grouped();
-        assertThat(new Printed(bands.grouped()).total(0, 0)).isEqualTo(new Printed(all).total(0, 0));
+        TableResult all = bands(sales(), marking("net > 25"), ReaderView.PLAIN).grouped();
+        assertThat(new BandTexts(bands.grouped()).total(0, 0)).isEqualTo(new BandTexts(all).total(0, 0));
     }
 
     @Test

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.value.Type;
 import org.junit.jupiter.api.Test;
@@ -31,11 +31,11 @@ class WholeCellsTest {
                     "\"columns\": [{\"id\": \"c-category\", \"label\": \"Category\", \"value\": \"category\","
                             + " \"once\": \"report\"},");
 
-    private static Grouped grouped(String json) {
+    private static TableResult grouped(String json) {
         return ROWS.grouped(Definitions.readReport(json), Answers.NONE);
     }
 
-    private static List<BandCell.Value> under(String column, Grouped grouped, BandKind kind) {
+    private static List<BandCell.Value> under(String column, TableResult grouped, BandKind kind) {
         Bands bands = Bands.of(grouped);
         BandContents contents = new BandContents(grouped);
         return IntStream.range(0, bands.size())
@@ -48,7 +48,7 @@ class WholeCellsTest {
 
     @Test
     void aCellKnowsItsTypeItsPatternAndItsGroup() {
-        Grouped grouped =
+        TableResult grouped =
                 grouped(Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"#,##0.0\","));
         BandCell.Value net = under("c-net", grouped, BandKind.REPORT_FOOTER).getFirst();
         assertThat(net.type()).isEqualTo(Type.decimal(2));
@@ -63,7 +63,7 @@ class WholeCellsTest {
 
     @Test
     void aValueThatIsPrintedOnceSaysThatItRepeatsTheRowAbove() {
-        Grouped grouped = grouped(FLAT);
+        TableResult grouped = grouped(FLAT);
         assertThat(under("c-category", grouped, BandKind.DETAIL))
                 .extracting(BandCell.Value::repeats)
                 .containsExactly(false, true, true);
@@ -78,7 +78,7 @@ class WholeCellsTest {
                 "\"highlights\": []",
                 "\"highlights\": [{\"id\": \"h\", \"label\": \"Less\", \"when\": \"net < 0\", \"look\": \"alert\","
                         + " \"reach\": {\"of\": \"row\", \"column\": \"c-net\"}}]");
-        Grouped grouped = grouped(marked);
+        TableResult grouped = grouped(marked);
         for (BandCell.Value cell : under("c-net", grouped, BandKind.DETAIL)) {
             boolean less = cell.text().startsWith("-");
             assertThat(cell.look().sign().isPresent()).isEqualTo(less);
@@ -90,7 +90,7 @@ class WholeCellsTest {
     }
 
     /** What a walk calls its visitor with: groups by depth, rows as dots. */
-    private static String walked(TableWalk walk, Grouped grouped) {
+    private static String walked(TableWalk walk, TableResult grouped) {
         List<String> called = new ArrayList<>();
         walk.accept(new TableVisitor() {
             @Override
@@ -118,7 +118,7 @@ class WholeCellsTest {
 
     @Test
     void aWalkOpensEveryGroupBeforeItsRowsAndClosesItBehindThem() {
-        Grouped grouped = grouped(Samples.REPORT);
+        TableResult grouped = grouped(Samples.REPORT);
         assertThat(walked(TableWalk.printed(grouped), grouped)).isEqualTo("(0(1(2.)(2..)))");
         assertThat(walked(TableWalk.lines(grouped), grouped)).isEqualTo("(0(1(2.)(2..)))");
     }
@@ -129,7 +129,7 @@ class WholeCellsTest {
                 .replace(
                         "\"header\": \"heading\", \"footer\": \"totals\"", "\"header\": \"none\", \"footer\": \"none\"")
                 .replace("\"shown\": true", "\"shown\": false");
-        Grouped grouped = grouped(unprinted);
+        TableResult grouped = grouped(unprinted);
         assertThat(walked(TableWalk.printed(grouped), grouped)).isEqualTo("(0)");
         assertThat(walked(TableWalk.lines(grouped), grouped)).isEqualTo("(0(1(2)(2)))");
     }

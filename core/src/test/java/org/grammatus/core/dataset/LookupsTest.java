@@ -10,10 +10,10 @@ import java.util.Optional;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -61,8 +61,8 @@ class LookupsTest {
 
     private static final String NUMBER = "{\"id\": \"c\", \"label\": \"Order\", \"value\": \"order_number\"}";
 
-    private static List<String> groups(Grouped grouped) {
-        Printed printed = new Printed(grouped);
+    private static List<String> groups(TableResult grouped) {
+        BandTexts printed = new BandTexts(grouped);
         List<String> lines = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -85,15 +85,15 @@ class LookupsTest {
 
     @Test
     void groupsAreMadeByTheKeyAndCalledByTheirName() {
-        Grouped grouped = ROWS.grouped(report(NUMBER, "", ""), dataset("region"), Answers.NONE);
+        TableResult grouped = ROWS.grouped(report(NUMBER, "", ""), dataset("region"), Answers.NONE);
         // Two orders of one name stay two groups, in the order of their keys; one without a name is called by its key.
         assertThat(groups(grouped)).containsExactly("4 8.00", "Alder 5.00", "Fernhollow 1.00", "Fernhollow 6.00");
     }
 
     @Test
     void cellsShowTheName() {
-        Grouped grouped = ROWS.grouped(report(NUMBER, "", ""), dataset("region"), Answers.NONE);
-        Printed printed = new Printed(grouped);
+        TableResult grouped = ROWS.grouped(report(NUMBER, "", ""), dataset("region"), Answers.NONE);
+        BandTexts printed = new BandTexts(grouped);
         List<String> cells = new ArrayList<>();
         for (int row : grouped.rows().order()) {
             cells.add(new BandContents(grouped).cells().rowText(row, 0));
@@ -115,13 +115,13 @@ class LookupsTest {
                 + " \"field\": \"order_number\"}";
         String filter = "{\"id\": \"f\", \"kind\": \"expression\", \"where\": \"order_number = :order\"}";
         Report asked = report("{\"id\": \"c\", \"label\": \"Category\", \"value\": \"category\"}", filter, prompt);
-        Grouped grouped = ROWS.grouped(asked, dataset("region"), new Answers(Map.of("order", "3")));
+        TableResult grouped = ROWS.grouped(asked, dataset("region"), new Answers(Map.of("order", "3")));
         assertThat(groups(grouped)).containsExactly("Fernhollow 6.00");
-        assertThat(new Printed(grouped).answersInWords()).isEqualTo("Order: Fernhollow");
-        Grouped unknown = ROWS.grouped(asked, dataset("region"), new Answers(Map.of("order", "9")));
-        assertThat(new Printed(unknown).answersInWords()).isEqualTo("Order: 9");
-        Grouped all = ROWS.grouped(asked, dataset("region"), Answers.NONE);
-        assertThat(new Printed(all).answersInWords()).isEqualTo("Order: all");
+        assertThat(new BandTexts(grouped).answersInWords()).isEqualTo("Order: Fernhollow");
+        TableResult unknown = ROWS.grouped(asked, dataset("region"), new Answers(Map.of("order", "9")));
+        assertThat(new BandTexts(unknown).answersInWords()).isEqualTo("Order: 9");
+        TableResult all = ROWS.grouped(asked, dataset("region"), Answers.NONE);
+        assertThat(new BandTexts(all).answersInWords()).isEqualTo("Order: all");
     }
 
     @Test
@@ -136,8 +136,8 @@ class LookupsTest {
                         .replaceAll("}$", "")
                 + ", \"calculated\": [" + calculated + "]}"));
         Report report = report("{\"id\": \"c\", \"label\": \"Category\", \"value\": \"category\"}", "", "");
-        Grouped grouped = ROWS.grouped(report, dataset, Answers.NONE);
-        Printed printed = new Printed(grouped);
+        TableResult grouped = ROWS.grouped(report, dataset, Answers.NONE);
+        BandTexts printed = new BandTexts(grouped);
         assertThat(new BandContents(grouped).cells().rowText(0, 0)).isEqualTo("Wood");
         assertThat(new BandContents(grouped).cells().rowText(4, 0)).isEqualTo("Glass");
     }

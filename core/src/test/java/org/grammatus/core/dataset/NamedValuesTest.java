@@ -12,7 +12,7 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.explain.InWords;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
@@ -65,7 +65,7 @@ class NamedValuesTest {
             .line("B", "Hives", "20.00");
 
     /** The sample report with its sums of net and freight written in another way. */
-    private static Grouped grouped(DatasetModel dataset, String net, String freight) {
+    private static TableResult grouped(DatasetModel dataset, String net, String freight) {
         return ROWS.grouped(report(net, freight), dataset, Answers.NONE);
     }
 
@@ -73,7 +73,7 @@ class NamedValuesTest {
         return Definitions.readReport(Samples.REPORT.replace("SUM(net)", net).replace("SUM(freight)", freight));
     }
 
-    private static List<String> figures(Grouped grouped) {
+    private static List<String> figures(TableResult grouped) {
         List<String> figures = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -119,7 +119,7 @@ class NamedValuesTest {
     @Test
     void explanationsCallThemByTheirLabels() {
         DatasetModel dataset = dataset(calculated("gross", "net * 1.20"), measure("takings", "SUM(gross)"));
-        Grouped grouped = grouped(dataset, "takings", "AVG(gross)");
+        TableResult grouped = grouped(dataset, "takings", "AVG(gross)");
         InWords words = new InWords(dataset);
         assertThat(words.of(grouped.plan().totals().get(0).value())).isEqualTo("takings");
         assertThat(words.of(grouped.plan().totals().get(1).value())).isEqualTo("average of gross");

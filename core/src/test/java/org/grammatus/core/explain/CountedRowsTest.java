@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.grammatus.core.Samples;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -26,7 +26,7 @@ class CountedRowsTest {
             .line("S3", "Jars", "25.00");
 
     private static List<Integer> counted(String total, int node) {
-        Grouping.Result result = ROWS.grouping(
+        GroupingStep.Result result = ROWS.grouping(
                 Definitions.readReport(
                         Samples.REPORT.replace("\"value\": \"SUM(freight)\"", "\"value\": \"" + total + "\"")),
                 Answers.NONE);

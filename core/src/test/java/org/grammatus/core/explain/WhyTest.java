@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.grammatus.core.Samples;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Grouping;
+import org.grammatus.core.group.GroupingStep;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.prompt.Answers;
@@ -27,8 +27,8 @@ class WhyTest {
             .line("S2", "Jars", "0.05")
             .line("S3", "Jars", "25.00");
 
-    private static int node(Grouped grouped, String label) {
-        Printed printed = new Printed(grouped);
+    private static int node(TableResult grouped, String label) {
+        BandTexts printed = new BandTexts(grouped);
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
             if (printed.label(node).equals(label)) {
@@ -38,14 +38,14 @@ class WhyTest {
         throw new AssertionError("No group is called " + label);
     }
 
-    private static Grouping.Result grouped(String period) {
+    private static GroupingStep.Result grouped(String period) {
         return ROWS.grouping(Samples.report(), new Answers(Map.of("period", period)));
     }
 
     @Test
     void aSumSaysItsFormulaScopeRowsAndShare() {
-        Grouping.Result result = grouped("2026-01-01/..");
-        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 0, node(result.grouped(), "Lakeside"));
+        GroupingStep.Result result = grouped("2026-01-01/..");
+        WhyFigure why = WhyFigure.of(result, new BandTexts(result.grouped()), 0, node(result.grouped(), "Lakeside"));
         assertThat(why.label()).isEqualTo("Net");
         assertThat(why.figure()).isEqualTo("30.05");
         assertThat(why.formula()).isEqualTo("sum of Net");
@@ -58,8 +58,8 @@ class WhyTest {
 
     @Test
     void aCoarserMeasureSaysThatItWasTakenOnce() {
-        Grouping.Result result = grouped("all");
-        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 1, node(result.grouped(), "Lakeside"));
+        GroupingStep.Result result = grouped("all");
+        WhyFigure why = WhyFigure.of(result, new BandTexts(result.grouped()), 1, node(result.grouped(), "Lakeside"));
         assertThat(why.figure()).isEqualTo("12.50");
         assertThat(why.remarks().getFirst()).startsWith("Taken once per order: 2 orders, however many lines each has.");
         assertThat(why.scope()).containsExactly("Region Lakeside");
@@ -69,24 +69,24 @@ class WhyTest {
     void groupsThatShareAnOrderAreSaidToOverlap() {
         Report byCategory =
                 Definitions.readReport(Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"category\""));
-        Grouping.Result result = ROWS.grouping(byCategory, Answers.NONE);
-        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 1, node(result.grouped(), "Hives"));
+        GroupingStep.Result result = ROWS.grouping(byCategory, Answers.NONE);
+        WhyFigure why = WhyFigure.of(result, new BandTexts(result.grouped()), 1, node(result.grouped(), "Hives"));
         assertThat(why.remarks()).anyMatch(remark -> remark.contains("can share one order"));
         assertThat(why.remarks()).noneMatch(remark -> remark.contains("%"));
     }
 
     @Test
     void theWholeReportIsItsOwnScope() {
-        Grouping.Result result = grouped("all");
-        WhyFigure why = WhyFigure.of(result, new Printed(result.grouped()), 0, GroupTree.ROOT);
+        GroupingStep.Result result = grouped("all");
+        WhyFigure why = WhyFigure.of(result, new BandTexts(result.grouped()), 0, GroupTree.ROOT);
         assertThat(why.scope()).containsExactly("Whole report");
         assertThat(why.conditions()).isEmpty();
     }
 
     @Test
     void anOrderSaysItsRuleWithTheValuesCompared() {
-        Grouping.Result result = grouped("all");
-        WhyOrder why = WhyOrder.of(result, new Printed(result.grouped()), node(result.grouped(), "S1"));
+        GroupingStep.Result result = grouped("all");
+        WhyOrder why = WhyOrder.of(result, new BandTexts(result.grouped()), node(result.grouped(), "S1"));
         assertThat(why.rule()).isEqualTo("within Lakeside by Net, largest first, then by name");
         assertThat(why.terms()).containsExactly("sum of Net");
         assertThat(why.siblings())
@@ -99,7 +99,7 @@ class WhyTest {
 
     @Test
     void theRowsBehindAGroupAreItsRowsInOrderSomeAtATime() {
-        Grouping.Result result = grouped("all");
+        GroupingStep.Result result = grouped("all");
         RowsBehind behind = rows(result, node(result.grouped(), "Lakeside"), 0);
         assertThat(behind.fields()).containsExactly("Order", "Ordered", "Region", "Freight", "Net");
         assertThat(behind.ids())
@@ -115,14 +115,14 @@ class WhyTest {
         assertThat(rows(result, GroupTree.ROOT, 99).rows()).isEmpty();
     }
 
-    private static RowsBehind rows(Grouping.Result result, int node, int offset) {
+    private static RowsBehind rows(GroupingStep.Result result, int node, int offset) {
         ShownFields shown = ShownFields.of(
                 result.grouped().plan(),
                 RowFields.read(result.grouped().plan()),
                 result.drillDown().star());
         RowsBehind.Some some = RowsBehind.Some.of(
                 result.drillDown().rows(node, result.grouped().tree().depthOf(node)), offset, 2);
-        return RowsBehind.of(result, WhyFigure.path(result, new Printed(result.grouped()), node), some, shown, false);
+        return RowsBehind.of(result, WhyFigure.path(result, new BandTexts(result.grouped()), node), some, shown, false);
     }
 
     @Test

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.prompt.Answers;
@@ -76,7 +76,7 @@ class AggregatesTest {
                 .line("S3", "Jars", "-4.00")
                 .line("gone", "Jars", "0.00");
         String text = Samples.REPORT.replace("\"value\": \"SUM(net)\"", "\"value\": \"" + aggregate + "\"");
-        Grouped grouped = samples.grouped(Definitions.readReport(text), Answers.NONE);
-        return new Printed(grouped).total(0, GroupTree.ROOT);
+        TableResult grouped = samples.grouped(Definitions.readReport(text), Answers.NONE);
+        return new BandTexts(grouped).total(0, GroupTree.ROOT);
     }
 }

@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.math.BigDecimal;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.page.Pages;
 import org.grammatus.core.problem.Problem;
@@ -26,7 +26,7 @@ class BadGroupsTest {
 
     @Test
     void sumsBeyondSixtyFourBitsAreExactWhateverIsMadeOfThem() {
-        Grouped grouped = new Samples()
+        TableResult grouped = new Samples()
                 .order("S1", null, "A", null)
                 .order("S2", null, "B", null)
                 .line("S1", "K", "90000000000000000.01")
@@ -52,7 +52,7 @@ class BadGroupsTest {
 
     @Test
     void aMeasureWithoutAnyValueIsBlankInEveryForm() {
-        Grouped grouped = new Samples()
+        TableResult grouped = new Samples()
                 .order("S1", null, "A", null)
                 .line("S1", "K", null)
                 .grouped(
@@ -71,7 +71,7 @@ class BadGroupsTest {
 
     @Test
     void namesThatDifferByCaseOrAccentAreGroupsOfTheirOwn() {
-        Grouped grouped = new Samples()
+        TableResult grouped = new Samples()
                 .order("S1", null, "Lakeside", null)
                 .order("S2", null, "lakeside", null)
                 .order("S3", null, "Lakesidé", null)
@@ -122,9 +122,9 @@ class BadGroupsTest {
         String byNet = """
                 {"id": "net", "name": "Net", "key": "net",
                  "order": [{"id": "o", "by": "SUM(net)", "direction": "descending"}]}""";
-        Grouped grouped = rows.grouped(Samples.report(byNet, "", shown("COUNT(*)", "value")), Answers.NONE);
+        TableResult grouped = rows.grouped(Samples.report(byNet, "", shown("COUNT(*)", "value")), Answers.NONE);
         assertThat(grouped.tree().nodeCount()).isEqualTo(count + 1);
-        Printed printed = new Printed(grouped);
+        BandTexts printed = new BandTexts(grouped);
         assertThat(printed.label(grouped.tree().nodeAt(1))).isEqualTo("9999.99");
         assertThat(printed.label(grouped.tree().nodeAt(count))).isEqualTo("0");
         assertThat(printed.total(0, GroupTree.ROOT)).isEqualTo("1,000,000");

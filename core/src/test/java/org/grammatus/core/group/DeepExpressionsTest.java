@@ -48,7 +48,7 @@ class DeepExpressionsTest {
         return result.get();
     }
 
-    private static Grouped grouped(DatasetModel dataset, String total, String filter) {
+    private static TableResult grouped(DatasetModel dataset, String total, String filter) {
         Report report = Definitions.readReport(Samples.REPORT
                 .replace("\"value\": \"SUM(net)\"", "\"value\": \"" + total + "\"")
                 .replace(
@@ -66,7 +66,7 @@ class DeepExpressionsTest {
         DatasetModel dataset = Samples.dataset(
                 field("one", "net" + " + 1".repeat(190)) + "," + field("two", "one" + " + 1".repeat(190)), "");
         String or = "net = 1" + " OR net = 2".repeat(240);
-        Grouped grouped = onSmallStack(() -> grouped(dataset, "SUM(two + 1)", or));
+        TableResult grouped = onSmallStack(() -> grouped(dataset, "SUM(two + 1)", or));
         assertThat(TreeText.of(grouped)).startsWith("all | 383.00 | 5.00");
         String words = onSmallStack(() ->
                 new InWords(dataset).of(grouped.plan().filters().getFirst().condition()));

@@ -90,7 +90,7 @@ class GroupPropertiesTest {
     void childrenMeetTheirParentAndOthersMakeUpTheRest(int seed) {
         Random random = new Random(seed);
         Samples samples = rows(random);
-        Grouped grouped = samples.grouped(report(random, seed % 2 == 0), Answers.NONE);
+        TableResult grouped = samples.grouped(report(random, seed % 2 == 0), Answers.NONE);
         GroupTree tree = grouped.tree();
         for (int total = 0; total < 2; total++) {
             for (int place = 0; place < tree.nodeCount(); place++) {
@@ -120,8 +120,8 @@ class GroupPropertiesTest {
     @Meaning(3)
     void anOverlappingSumIsThatOfItsDistinctOrders(int seed) {
         Random random = new Random(seed);
-        Grouping.Result result = rows(random).grouping(report(random, false), Answers.NONE);
-        Grouped grouped = result.grouped();
+        GroupingStep.Result result = rows(random).grouping(report(random, false), Answers.NONE);
+        TableResult grouped = result.grouped();
         GroupTree tree = grouped.tree();
         int[] orderOf = result.drillDown().star().path(0, 1);
         for (int place = 0; place < tree.nodeCount(); place++) {

@@ -10,7 +10,7 @@ import java.util.SplittableRandom;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
@@ -43,8 +43,8 @@ class GroupingTest {
     }
 
     /** The tree in words, one line a group: label, net, freight, counts. */
-    private static List<String> tree(Grouped grouped) {
-        Printed printed = new Printed(grouped);
+    private static List<String> tree(TableResult grouped) {
+        BandTexts printed = new BandTexts(grouped);
         List<String> lines = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -117,7 +117,7 @@ class GroupingTest {
     @Test
     void aCoarserMeasureIsPrintedOncePerKeyAmongRows() {
         Report byCategory = with(Map.of("\"key\": \"order_number\"", "\"key\": \"category\""));
-        Grouped grouped = new Samples()
+        TableResult grouped = new Samples()
                 .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
                 .order("S2", "2026-01-05T10:00", "Lakeside", "7.50")
                 .line("S1", "Hives", "9.00")
@@ -125,7 +125,7 @@ class GroupingTest {
                 .line("S1", "Hives", "7.00")
                 .line("S1", "Jars", "1.00")
                 .grouped(byCategory, Answers.NONE);
-        Printed printed = new Printed(grouped);
+        BandTexts printed = new BandTexts(grouped);
         List<String> rows = new ArrayList<>();
         for (int row : grouped.rows().order()) {
             rows.add(new BandContents(grouped).cells().rowText(row, 0) + " "
@@ -137,15 +137,15 @@ class GroupingTest {
     /** 6.2: the last day of a period counts whole; a date that is missing is outside any closed side. */
     @Test
     void theLastDayOfAPeriodCountsWhole() {
-        Grouped march = orders().grouped(Samples.report(), new Answers(Map.of("period", "2026-03-02/2026-03-31")));
+        TableResult march = orders().grouped(Samples.report(), new Answers(Map.of("period", "2026-03-02/2026-03-31")));
         assertThat(tree(march)).startsWith("all 25.00  · 1 order, 1 line");
-        Grouped openStart = orders().grouped(Samples.report(), new Answers(Map.of("period", "../2026-01-31")));
+        TableResult openStart = orders().grouped(Samples.report(), new Answers(Map.of("period", "../2026-01-31")));
         assertThat(tree(openStart)).startsWith("all 10.00 5.00 · 1 order, 1 line");
     }
 
     @Test
     void noRowsLeaveTheReportAlone() {
-        Grouped none = orders().grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/..")));
+        TableResult none = orders().grouped(Samples.report(), new Answers(Map.of("period", "2030-01-01/..")));
         assertThat(tree(none)).containsExactly("all   · 0 orders, 0 lines");
         assertThat(tree(new Samples().grouped())).containsExactly("all   · 0 orders, 0 lines");
     }
@@ -163,8 +163,8 @@ class GroupingTest {
         Report byYear = with(Map.of(
                 "\"key\": \"region\",\n      \"order\": [{\"id\": \"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"}],",
                 "\"key\": \"ordered_at\", \"bucket\": \"fiscal-year\", \"order\": [],"));
-        Grouped grouped = samples.grouped(byYear, Answers.NONE);
-        Printed printed = new Printed(grouped);
+        TableResult grouped = samples.grouped(byYear, Answers.NONE);
+        BandTexts printed = new BandTexts(grouped);
         assertThat(List.of(printed.label(1), printed.label(2), printed.label(3)))
                 .containsExactlyInAnyOrder("2026/27", "2025/26", "2024/25");
         assertThat(tree(grouped).stream().filter(line -> line.startsWith("  2")))
@@ -193,7 +193,7 @@ class GroupingTest {
         for (int i = 0; i < 3; i++) {
             samples.line("S1", "c", "90000000000000000.00");
         }
-        Grouped grouped = samples.grouped();
+        TableResult grouped = samples.grouped();
         assertThat(((Scalar.Number) Scalars.at(grouped.figures().totals().getFirst(), GroupTree.ROOT)).value())
                 .isEqualTo(new BigDecimal("270000000000000000.00"));
     }
@@ -210,7 +210,7 @@ class GroupingTest {
     /** 9: totals of children meet their parent's, for a measure whose home the levels know. */
     @RepeatedTest(40)
     void childrenMeetTheirParent(RepetitionInfo repetition) {
-        Grouped grouped = random(new SplittableRandom(repetition.getCurrentRepetition() * 31L))
+        TableResult grouped = random(new SplittableRandom(repetition.getCurrentRepetition() * 31L))
                 .grouped();
         for (int total = 0; total < grouped.figures().totals().size(); total++) {
             BigDecimal[] ofChildren = new BigDecimal[grouped.tree().nodeCount()];
@@ -227,15 +227,15 @@ class GroupingTest {
         }
     }
 
-    private static BigDecimal number(Grouped grouped, int total, int node) {
+    private static BigDecimal number(TableResult grouped, int total, int node) {
         return Scalars.at(grouped.figures().totals().get(total), node) instanceof Scalar.Number n
                 ? n.value()
                 : BigDecimal.ZERO;
     }
 
-    private static List<String> printedRows(Grouped grouped) {
+    private static List<String> printedRows(TableResult grouped) {
         List<String> all = tree(grouped);
-        Printed printed = new Printed(grouped);
+        BandTexts printed = new BandTexts(grouped);
         for (int row : grouped.rows().order()) {
             all.add(new BandContents(grouped).cells().rowText(row, 0)
                     + new BandContents(grouped).cells().rowText(row, 1));

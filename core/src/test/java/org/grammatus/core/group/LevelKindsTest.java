@@ -39,7 +39,7 @@ class LevelKindsTest {
                 .line("S4", "Jars", null);
     }
 
-    private static Grouped grouped(String levels, Answers answers, String... totals) {
+    private static TableResult grouped(String levels, Answers answers, String... totals) {
         return sales().grouped(Samples.report(levels, "", totals), answers);
     }
 
@@ -76,7 +76,7 @@ class LevelKindsTest {
 
     @Test
     void listedKeysStandAsGivenAndOthersAfterThem() {
-        Grouped grouped =
+        TableResult grouped =
                 grouped(level("category", "category", "\"listed\": [\"Jars\", \"Wax\", \"Hives\"]"), Answers.NONE, NET);
         assertThat(TreeText.of(grouped))
                 .containsExactly("all | 48.01", "  Jars | 2.00", "  Hives | 38.00", "  Feed | 8.01");

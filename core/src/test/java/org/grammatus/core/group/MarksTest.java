@@ -54,7 +54,7 @@ class MarksTest {
 
     @Test
     void aMarkedRowIsToldApartWithoutColour() {
-        Grouped grouped = ROWS.grouped(with(rule("large", "net > 100", "alert"), false), Answers.NONE);
+        TableResult grouped = ROWS.grouped(with(rule("large", "net > 100", "alert"), false), Answers.NONE);
         Page page = Pages.of(Bands.of(grouped), () -> false).page(1);
         List<Page.BandBox> marked =
                 page.bands().stream().filter(band -> band.mark() != Page.NONE).toList();
@@ -69,13 +69,13 @@ class MarksTest {
 
     @Test
     void groupsPrintedAsLinesAreMarkedByTheirTotals() {
-        Grouped grouped = ROWS.grouped(with(rule("large", "SUM(net) > 100", "note"), true), Answers.NONE);
+        TableResult grouped = ROWS.grouped(with(rule("large", "SUM(net) > 100", "note"), true), Answers.NONE);
         assertThat(grouped.marks().count(0)).isEqualTo(1);
     }
 
     @Test
     void aRuleOnRowsMarksLinesByTheirFirstRow() {
-        Grouped grouped = ROWS.grouped(with(rule("upland", "region = 'Upland'", "note"), true), Answers.NONE);
+        TableResult grouped = ROWS.grouped(with(rule("upland", "region = 'Upland'", "note"), true), Answers.NONE);
         assertThat(grouped.marks().count(0)).isEqualTo(1);
     }
 
@@ -108,10 +108,10 @@ class MarksTest {
 
     @Test
     void ofLinesOfGroupsARuleComparesTheirTotals() {
-        Grouped grouped =
+        TableResult grouped =
                 ROWS.grouped(with(rule("most", "SUM(net) > 0.5 * SUM(net) OVER ()", "note"), true), Answers.NONE);
         assertThat(grouped.marks().count(0)).isEqualTo(1);
-        Grouped alone = ROWS.grouped(with(rule("large", "SUM(net) OVER () > 100", "note"), true), Answers.NONE);
+        TableResult alone = ROWS.grouped(with(rule("large", "SUM(net) OVER () > 100", "note"), true), Answers.NONE);
         assertThat(alone.marks().count(0)).isEqualTo(2);
     }
 

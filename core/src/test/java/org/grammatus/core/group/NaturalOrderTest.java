@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
@@ -43,8 +43,8 @@ class NaturalOrderTest {
         Report report = Definitions.readReport(Samples.REPORT.replace(
                 "\"order\": [{\"id\": \"o-region\", \"by\": \"SUM(net)\", \"direction\": \"descending\"}]",
                 "\"order\": [" + order + "]"));
-        Grouped grouped = ROWS.grouped(report, dataset, Answers.NONE);
-        Printed printed = new Printed(grouped);
+        TableResult grouped = ROWS.grouped(report, dataset, Answers.NONE);
+        BandTexts printed = new BandTexts(grouped);
         List<String> labels = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -89,7 +89,7 @@ class NaturalOrderTest {
 
     @Test
     void theOrderIsSaidInWords() {
-        Grouped grouped = ROWS.grouped(Samples.report(), listed(), Answers.NONE);
+        TableResult grouped = ROWS.grouped(Samples.report(), listed(), Answers.NONE);
         InWords words = new InWords(listed());
         assertThat(words.order(
                         grouped.plan().levels().getFirst(), grouped.plan().totals()))

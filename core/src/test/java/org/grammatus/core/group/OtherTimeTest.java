@@ -164,7 +164,7 @@ class OtherTimeTest {
                 .line("S", "Hives", "8.00")
                 .line("T", "Hives", "16.00");
         Report report = Samples.report(levels, "", NET, LAST_YEAR);
-        Grouped grouped = february.grouped(report, period(period));
+        TableResult grouped = february.grouped(report, period(period));
         List<String> all = new ArrayList<>(TreeText.of(grouped));
         grouped.notices().forEach(notice -> all.add(notice.message()));
         return all;

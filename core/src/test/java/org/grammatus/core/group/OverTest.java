@@ -13,7 +13,7 @@ import java.util.regex.Matcher;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.definition.Report;
@@ -51,8 +51,8 @@ class OverTest {
     }
 
     private static List<String> figures(String total, String cells) {
-        Grouped grouped = sales().grouped(report(total, cells), Answers.NONE);
-        Printed printed = new Printed(grouped);
+        TableResult grouped = sales().grouped(report(total, cells), Answers.NONE);
+        BandTexts printed = new BandTexts(grouped);
         List<String> figures = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             figures.add(printed.total(1, grouped.tree().nodeAt(place)));
@@ -93,11 +93,11 @@ class OverTest {
     }
 
     private static List<String> cells(String column) {
-        Grouped grouped = sales().grouped(
+        TableResult grouped = sales().grouped(
                         Definitions.readReport(
                                 Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\"")),
                         Answers.NONE);
-        Printed printed = new Printed(grouped);
+        BandTexts printed = new BandTexts(grouped);
         return Arrays.stream(grouped.rows().order())
                 .mapToObj(row -> new BandContents(grouped).cells().rowText(row, 1))
                 .toList();
@@ -160,7 +160,7 @@ class OverTest {
 
     @Test
     void itIsToldInWords() {
-        Grouped grouped = new Samples()
+        TableResult grouped = new Samples()
                 .grouped(report("SUM(net) / SUM(net) OVER (PARTITION BY region)", ALL_BUT_REPORT), Answers.NONE);
         assertThat(new InWords(Samples.dataset())
                         .of(grouped.plan().totals().get(1).value()))
@@ -184,8 +184,8 @@ class OverTest {
             samples.line("S" + random.nextInt(orders + 1), "Hives", net);
         }
         for (String function : List.of("MEDIAN", "FIRST", "LAST")) {
-            Grouping.Result result = samples.grouping(report(function + "(net)", ""), Answers.NONE);
-            Grouped grouped = result.grouped();
+            GroupingStep.Result result = samples.grouping(report(function + "(net)", ""), Answers.NONE);
+            TableResult grouped = result.grouped();
             Column net = result.drillDown().star().at(0).field("net");
             for (int place = 0; place < grouped.tree().nodeCount(); place++) {
                 int node = grouped.tree().nodeAt(place);

@@ -70,7 +70,7 @@ class RoundingTest {
     @Test
     void thousandsAreNamedInTheHeadingAndCanBeRoundedFirstToo() {
         String thousands = "\"unit\": \"thousands\",";
-        Grouped exact = sales().grouped(report("", thousands, false), Answers.NONE);
+        TableResult exact = sales().grouped(report("", thousands, false), Answers.NONE);
         assertThat(exact.plan().columns().getFirst().heading(exact.plan().locale()))
                 .isEqualTo("Net (thousands)");
         assertThat(TreeText.of(exact))
@@ -107,7 +107,7 @@ class RoundingTest {
                         .replace(
                                 "\"SUM(freight)\", \"cells\": [\n       {\"at\": \"region\", \"in\": \"footer\"}, {\"at\": \"order\", \"in\": \"footer\"},",
                                 "\"SUM(freight)\", \"format\": \"#,##0\", \"cells\": [{\"at\": \"region\", \"in\": \"footer\"},"));
-        Grouped grouped = sales().order("S4", "2026-01-08T10:00", "Coast", "0.50")
+        TableResult grouped = sales().order("S4", "2026-01-08T10:00", "Coast", "0.50")
                 .line("S4", "Hives", "1.00")
                 .grouped(report, Answers.NONE);
         assertThat(TreeText.of(grouped))

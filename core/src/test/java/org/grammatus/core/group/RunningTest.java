@@ -139,7 +139,7 @@ class RunningTest {
         String limit = ", \"limit\": {\"keep\": \"largest\", \"by\": \"COUNT(*)\", \"count\": 2, \"others\": true}";
         List<String> values =
                 List.of("SUM(freight)", "SUM(net)", "AVG(net)", "MEDIAN(net)", "COUNT(DISTINCT category)");
-        Grouping.Result result = samples.grouping(
+        GroupingStep.Result result = samples.grouping(
                 Samples.report(
                         REGION + "," + CATEGORY.formatted(others ? limit : ""),
                         "",
@@ -147,7 +147,7 @@ class RunningTest {
                                 .map(value -> soFar(value, "running-in-report"))
                                 .toArray(String[]::new)),
                 Answers.NONE);
-        Grouped grouped = result.grouped();
+        TableResult grouped = result.grouped();
         Map<String, Set<Integer>> sofar = new HashMap<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);

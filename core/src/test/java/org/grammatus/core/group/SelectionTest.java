@@ -12,8 +12,8 @@ import org.grammatus.core.TreeText;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
@@ -51,13 +51,13 @@ class SelectionTest {
                 .line("S5", "Feed", "5.00");
     }
 
-    private static Grouped grouped(String levels, String more) {
+    private static TableResult grouped(String levels, String more) {
         return sales().grouped(Samples.report(levels, more, NET, FREIGHT), Answers.NONE);
     }
 
     @Test
     void aGroupFilterLeavesGroupsOutOfTheTotalsAroundThem() {
-        Grouped grouped = grouped(level("region", "region", "\"having\": \"SUM(net) > 10\","), "");
+        TableResult grouped = grouped(level("region", "region", "\"having\": \"SUM(net) > 10\","), "");
         assertThat(TreeText.of(grouped))
                 .containsExactly("all | 61.00 | 15.00", "  Lakeside | 46.00 | 12.00", "  Upland | 15.00 | 3.00");
         assertThat(grouped.notices())
@@ -67,7 +67,7 @@ class SelectionTest {
 
     @Test
     void totalsCanCoverEverything() {
-        Grouped grouped = grouped(
+        TableResult grouped = grouped(
                 level("region", "region", "\"having\": \"SUM(net) > 10\","), "\"totalsCover\": \"everything\",");
         assertThat(TreeText.of(grouped))
                 .containsExactly("all | 66.00 | 24.00", "  Lakeside | 46.00 | 12.00", "  Upland | 15.00 | 3.00");
@@ -136,7 +136,7 @@ class SelectionTest {
     @ParameterizedTest
     @CsvSource({"1, 1", "33, 1", "34, 2", "66, 2", "67, 3", "100, 3"})
     void aPercentageOfSiblingsIsRoundedUp(int percent, int kept) {
-        Grouped grouped = grouped(
+        TableResult grouped = grouped(
                 level(
                         "region",
                         "region",
@@ -172,11 +172,11 @@ class SelectionTest {
     void theFirstRowsOfEachGroupAndWhatIsSaidOfTheRest() {
         String limited =
                 Samples.REPORT.replace("\"rows\": {\"shown\": true,", "\"rows\": {\"shown\": true, \"limit\": 1,");
-        Grouped shown = sales().grouped(Definitions.readReport(limited), Answers.NONE);
+        TableResult shown = sales().grouped(Definitions.readReport(limited), Answers.NONE);
         assertThat(shown.rows().order()).hasSize(5);
         assertThat(TreeText.of(shown).getFirst()).isEqualTo("all | 53.00 | 24.00");
-        assertThat(new Printed(shown).leftOutInWords()).isEqualTo("lines: 2 of 7 not shown, nor in the totals");
-        Grouped everything = sales().grouped(
+        assertThat(new BandTexts(shown).leftOutInWords()).isEqualTo("lines: 2 of 7 not shown, nor in the totals");
+        TableResult everything = sales().grouped(
                         Definitions.readReport(
                                 limited.replace("\"counts\"", "\"totalsCover\": \"everything\", \"counts\"")),
                         Answers.NONE);
@@ -189,27 +189,27 @@ class SelectionTest {
 
     @Test
     void theOtherRowsOfAGroupAsOneLineThatTotalsTakeIn() {
-        Grouped half = limited("\"percent\": 50, \"others\": true");
+        TableResult half = limited("\"percent\": 50, \"others\": true");
         // Of two rows one is kept, of one the one: half is rounded up.
         assertThat(half.rows().order()).hasSize(5);
         assertThat(TreeText.of(half).getFirst()).isEqualTo("all | 66.00 | 24.00");
         assertThat(linesOf(half, BandKind.OTHER_ROWS))
                 .containsExactly("1 other line | 10.00 | 5.00", "1 other line | 3.00 | 1.00");
-        assertThat(new Printed(half).leftOutInWords()).isEmpty();
+        assertThat(new BandTexts(half).leftOutInWords()).isEmpty();
         assertThat(half.notices()).extracting(Problem::message).contains("2 of 7 lines stand together as others");
-        Grouped none = limited("\"limit\": 2, \"others\": true");
+        TableResult none = limited("\"limit\": 2, \"others\": true");
         assertThat(none.rows().others()).isEmpty();
         assertThat(linesOf(none, BandKind.OTHER_ROWS)).isEmpty();
     }
 
-    private static Grouped limited(String limit) {
+    private static TableResult limited(String limit) {
         String json =
                 Samples.REPORT.replace("\"rows\": {\"shown\": true,", "\"rows\": {\"shown\": true, " + limit + ",");
         return sales().grouped(Definitions.readReport(json), Answers.NONE);
     }
 
     /** What other rows are called and come to, by group in printed order. */
-    private static List<String> linesOf(Grouped grouped, BandKind kind) {
+    private static List<String> linesOf(TableResult grouped, BandKind kind) {
         BandContents contents = new BandContents(grouped);
         Bands bands = Bands.of(grouped);
         return IntStream.range(0, bands.size())

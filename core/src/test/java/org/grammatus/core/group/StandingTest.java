@@ -10,7 +10,7 @@ import java.util.regex.Matcher;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandContents;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.prompt.Answers;
@@ -38,7 +38,7 @@ class StandingTest {
     private static List<String> cells(String column) {
         Report report = Definitions.readReport(
                 Samples.REPORT.replace("\"value\": \"freight\"", "\"value\": \"" + column + "\""));
-        Grouped grouped = sales().grouped(report, Answers.NONE);
+        TableResult grouped = sales().grouped(report, Answers.NONE);
         return Arrays.stream(grouped.rows().order())
                 .mapToObj(row -> new BandContents(grouped).cells().rowText(row, 1))
                 .toList();
@@ -49,10 +49,10 @@ class StandingTest {
                 "(?s)\"value\": \"SUM\\(freight\\)\", \"cells\": \\[.*?\\]",
                 Matcher.quoteReplacement(
                         "\"value\": \"" + total + "\", \"cells\": [{\"at\": \"" + at + "\", \"in\": \"footer\"}]")));
-        Grouped grouped = sales().grouped(report, Answers.NONE);
+        TableResult grouped = sales().grouped(report, Answers.NONE);
         List<String> figures = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
-            figures.add(new Printed(grouped).total(1, grouped.tree().nodeAt(place)));
+            figures.add(new BandTexts(grouped).total(1, grouped.tree().nodeAt(place)));
         }
         return figures;
     }

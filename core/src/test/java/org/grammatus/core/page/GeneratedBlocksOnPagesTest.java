@@ -17,7 +17,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.BlockSamples.Made;
 import org.grammatus.core.page.Page.BandBox;
 import org.grammatus.core.page.Page.BandRole;
@@ -165,7 +165,7 @@ class GeneratedBlocksOnPagesTest {
         assertThat(TreeText.of(grouped(both, 1))).isEqualTo(TreeText.of(grouped(second, 0)));
     }
 
-    private static Grouped grouped(Made made, int table) {
+    private static TableResult grouped(Made made, int table) {
         return made.tables().get(table).grouped();
     }
 

@@ -9,7 +9,7 @@ import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.page.Page.BandRole;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
@@ -41,7 +41,7 @@ class PagesTest {
         return list;
     }
 
-    private static Pages pages(Grouped grouped) {
+    private static Pages pages(TableResult grouped) {
         return Pages.of(Bands.of(grouped), () -> false);
     }
 
@@ -214,7 +214,7 @@ class PagesTest {
             columns.append("{\"id\": \"x%d\", \"label\": \"Net\", \"value\": \"net\"},".formatted(i));
         }
         String text = Samples.REPORT.replace("\"columns\": [", "\"columns\": [" + columns);
-        Grouped grouped = many().grouped(Definitions.readReport(text), Answers.NONE);
+        TableResult grouped = many().grouped(Definitions.readReport(text), Answers.NONE);
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> pages(grouped))
                 .hasMessageStartingWith("/blocks/0/columns/60: the columns do not fit the paper");
     }

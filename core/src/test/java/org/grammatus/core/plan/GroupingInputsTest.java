@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
@@ -106,7 +106,7 @@ class GroupingInputsTest {
                 .line("S1", "Jars", "2.00");
         TablePlan other =
                 table(Samples.REPORT.replace("\"label\": \"Net\",", "\"label\": \"Net\", \"format\": \"0.000\","));
-        Grouped again = rows.grouped(PLAN).printedBy(other);
+        TableResult again = rows.grouped(PLAN).printedBy(other);
         assertThat(TreeText.of(again)).isEqualTo(TreeText.of(rows.grouped(other)));
         assertThat(again.groups()).isNotNull().isSameAs(again.printedBy(PLAN).groups());
     }

@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.core.value.Scalar;
@@ -88,7 +88,7 @@ class GeneratedGroupsTest {
                         dataset,
                         answers,
                         new RunContext(LocalDate.of(2025, 12, 31), ZoneId.of("UTC")));
-                Grouped grouped = new RunEngine(RunLimits.DEFAULT)
+                TableResult grouped = new RunEngine(RunLimits.DEFAULT)
                         .run(request, StarReader.over(source), progress -> {}, () -> false)
                         .grouped();
                 assertThat(lines(grouped))
@@ -140,7 +140,7 @@ class GeneratedGroupsTest {
         connection.setAutoCommit(true);
     }
 
-    private static List<String> lines(Grouped grouped) {
+    private static List<String> lines(TableResult grouped) {
         List<String> lines = new ArrayList<>();
         for (int place = 0; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);
@@ -161,7 +161,7 @@ class GeneratedGroupsTest {
         return lines;
     }
 
-    private static String part(Grouped grouped, int node, int depth) {
+    private static String part(TableResult grouped, int node, int depth) {
         if (grouped.groups().isOthers(node)) {
             return "~~1";
         }

@@ -139,12 +139,12 @@ public final class SqlConditions {
             case Typed.Not n -> "(NOT " + sql(n.operand(), table) + ")";
             case Typed.Compare c ->
                 comparison(c, table).or(() -> other(c, table)).orElse(UNKNOWN);
-            case Typed.Has h -> related(h, table).orElse(UNKNOWN);
+            case Typed.SemiJoin h -> related(h, table).orElse(UNKNOWN);
             default -> other(condition, table).orElse(UNKNOWN);
         };
     }
 
-    private Optional<String> related(Typed.Has has, int table) {
+    private Optional<String> related(Typed.SemiJoin has, int table) {
         SqlExpressions own = new SqlExpressions(dataset, dialect, columns, t -> t == table, false);
         Optional<String> source = dataset.table(DatasetModel.GRAIN).source();
         return Optional.ofNullable(others.get(has.dataset()))

@@ -19,7 +19,7 @@ import org.grammatus.core.value.Type;
  */
 final class SqlRelated {
 
-    private final Typed.Has has;
+    private final Typed.SemiJoin has;
     private final SqlJoins joins;
     private final SqlExpressions expressions;
 
@@ -29,7 +29,7 @@ final class SqlRelated {
      * @param places a table's name as SQL has it
      */
     SqlRelated(
-            Typed.Has has,
+            Typed.SemiJoin has,
             DatasetModel other,
             Dialect dialect,
             Function<String, Optional<Map<String, TableShape.Column>>> columns,

@@ -19,7 +19,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
 
@@ -33,7 +33,7 @@ import org.grammatus.core.plan.LevelPlan;
 public final class Aggregates implements EvaluationContext {
 
     private final Axis axis;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Star star;
     private final DatasetModel dataset;
     private final Faults faults;
@@ -45,7 +45,7 @@ public final class Aggregates implements EvaluationContext {
      *
      * @param orderedRows all kept rows in row order, asked for only where an aggregate depends on it
      */
-    public Aggregates(Axis axis, Nodes nodes, Faults faults, Supplier<int[]> orderedRows) {
+    public Aggregates(Axis axis, GroupIndex nodes, Faults faults, Supplier<int[]> orderedRows) {
         this.axis = axis;
         this.nodes = nodes;
         this.orderedRows = orderedRows;

@@ -7,19 +7,19 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.columnar.JointCodes;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.Axis;
 
 /** A tree of groups with all that is computed of it, each once. Not thread-safe. */
 public final class Figures {
 
     private final Axis axis;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final NodeValues values;
     private final Aggregates aggregates;
     private final Faults faults;
 
-    public Figures(Axis axis, Nodes nodes, Faults faults) {
+    public Figures(Axis axis, GroupIndex nodes, Faults faults) {
         this.axis = axis;
         this.nodes = nodes;
         this.faults = faults;
@@ -31,7 +31,7 @@ public final class Figures {
         return axis;
     }
 
-    public Nodes nodes() {
+    public GroupIndex nodes() {
         return nodes;
     }
 
@@ -55,7 +55,7 @@ public final class Figures {
     /** An expression over all groups that share a key of one level, whatever their parents: by node of the level's depth. */
     public Column acrossReport(Typed overScope, int depth) {
         Axis alone = axis.alone(depth);
-        Nodes keys = Nodes.of(alone, nodes.star(), nodes.kept(), faults, () -> false);
+        GroupIndex keys = GroupIndex.of(alone, nodes.star(), nodes.kept(), faults, () -> false);
         Column byKey = new Figures(alone, keys, faults).of(overScope);
         JointCodes codes = JointCodes.of(keys.keys(1), nodes.keys(depth));
         int[] nodeOfCode = new int[codes.count()];

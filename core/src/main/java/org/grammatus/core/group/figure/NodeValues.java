@@ -13,8 +13,8 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupKeys;
-import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SharedValue;
 import org.grammatus.core.order.ColumnOrder;
 import org.grammatus.core.order.RowOrder;
@@ -26,12 +26,12 @@ public final class NodeValues {
 
     private final Axis axis;
     private final Star star;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Faults faults;
     private final Homes homes;
     private int[] orderedRows;
 
-    public NodeValues(Axis axis, Nodes nodes, Faults faults) {
+    public NodeValues(Axis axis, GroupIndex nodes, Faults faults) {
         this.axis = axis;
         this.star = nodes.star();
         this.nodes = nodes;

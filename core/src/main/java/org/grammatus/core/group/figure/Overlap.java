@@ -10,7 +10,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TotalPlan;
 
@@ -18,7 +18,7 @@ import org.grammatus.core.plan.TotalPlan;
 public final class Overlap {
 
     private final Figures figures;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final DatasetModel dataset;
 
     public Overlap(Figures figures) {
@@ -127,7 +127,7 @@ public final class Overlap {
                 }
             }
             case Typed.Over o -> {}
-            case Typed.Standing s -> {}
+            case Typed.WindowFunction s -> {}
             default -> {
                 for (Typed operand : value.operands()) {
                     summed(operand, found);

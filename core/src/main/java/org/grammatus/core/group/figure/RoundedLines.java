@@ -15,7 +15,7 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.ScalarFunction;
 import org.grammatus.core.expression.Typed;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Decimals;
@@ -119,7 +119,7 @@ public final class RoundedLines {
                 - plan.columnOf(total).format().unit().map(FigureUnit::digits).orElse(0);
     }
 
-    private static Column ofGroups(Column exact, int depth, int digits, Nodes nodes) {
+    private static Column ofGroups(Column exact, int depth, int digits, GroupIndex nodes) {
         BigInteger[] figures = new BigInteger[exact.size()];
         BitSet divided = new BitSet();
         for (int node = 1; node < nodes.first(depth + 1); node++) {

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.IntConsumer;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.Siblings;
 import org.grammatus.core.order.ColumnOrder;
 import org.grammatus.core.order.IntOrder;
@@ -21,7 +21,7 @@ public final class SiblingOrder {
 
     private final Figures figures;
     private final Axis axis;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
 
     public SiblingOrder(Figures figures) {
         this.figures = figures;

@@ -6,7 +6,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
-import org.grammatus.core.columnar.Parts;
+import org.grammatus.core.columnar.ThreadChunks;
 import org.grammatus.core.value.Decimals;
 
 /** SUM: exact; NULL over nothing. Works in 64 bits until a sum does not fit, then in wide numbers. */
@@ -38,7 +38,7 @@ public final class SumAccumulator implements Accumulator {
 
     /** Adds until a sum does not fit; returns how many rows were taken. */
     private int addLongs(int[] nodes, int[] rows, long[] values) {
-        int parts = Parts.of(rows.length, sums.length);
+        int parts = ThreadChunks.of(rows.length, sums.length);
         if (parts > 1 && addInParts(nodes, rows, values, parts)) {
             return nodes.length;
         }
@@ -55,8 +55,8 @@ public final class SumAccumulator implements Accumulator {
         boolean[] fits = new boolean[parts];
         IntStream.range(0, parts).parallel().forEach(part -> {
             partial[part] = part == 0 ? sums.clone() : none(sums.length);
-            int from = Parts.start(nodes.length, parts, part);
-            int to = Parts.start(nodes.length, parts, part + 1);
+            int from = ThreadChunks.start(nodes.length, parts, part);
+            int to = ThreadChunks.start(nodes.length, parts, part + 1);
             fits[part] = add(partial[part], nodes, rows, values, from, to) == to;
         });
         boolean all = true;

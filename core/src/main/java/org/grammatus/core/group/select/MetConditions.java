@@ -10,8 +10,8 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.GroupCondition;
@@ -25,7 +25,7 @@ import org.grammatus.core.value.Scalar;
  * @param all the groups before any was left out
  * @param left those that the choices before left
  */
-record MetConditions(Axis axis, Nodes all, Nodes left, int depth) {
+record MetConditions(Axis axis, GroupIndex all, GroupIndex left, int depth) {
 
     /** The groups that meet all of them, by node within the depth. */
     BitSet groups() {

@@ -12,7 +12,7 @@ import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.RoundedLines;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
@@ -28,10 +28,10 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
 
     /** @param standsAlone whether a node of the last depth shows its rows */
     public static OtherRows of(TablePlan plan, Figures figures, BitSet rows, IntPredicate standsAlone) {
-        Nodes shown = figures.nodes();
+        GroupIndex shown = figures.nodes();
         int[] left = Arrays.stream(shown.kept().rows()).filter(rows::get).toArray();
         KeptRows kept = new KeptRows(left, shown.kept().afterEach());
-        Nodes others = Nodes.of(plan.axis(), shown.star(), kept, shown.folding(), new Faults(), () -> false);
+        GroupIndex others = GroupIndex.of(plan.axis(), shown.star(), kept, shown.folding(), new Faults(), () -> false);
         Figures theirs = new Figures(plan.axis(), others, new Faults());
         int[] namesake = SamePaths.ofAll(others, shown, shown::keys);
         for (int node = 0; node < namesake.length; node++) {

@@ -3,7 +3,7 @@ package org.grammatus.core.group.select;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.value.Scalar;
 
@@ -13,7 +13,7 @@ public final class Others {
     private Others() {}
 
     /** By node that stands for several groups: for how many. */
-    public static Map<Integer, Integer> of(Nodes nodes, Selection selection) {
+    public static Map<Integer, Integer> of(GroupIndex nodes, Selection selection) {
         Map<Integer, Integer> counts = new HashMap<>();
         for (Selection.Choice choice : selection.choices()) {
             int depth = choice.depth();
@@ -34,7 +34,7 @@ public final class Others {
 
     private static Map<List<Scalar>, Integer> byParent(Selection.Choice choice) {
         Map<Integer, Integer> byNode = new HashMap<>();
-        Nodes before = choice.before();
+        GroupIndex before = choice.before();
         for (int node = 0; node < choice.fates().length; node++) {
             if (choice.fates()[node] == Visibility.OTHERS) {
                 byNode.merge(before.parents()[before.first(choice.depth()) + node], 1, Integer::sum);

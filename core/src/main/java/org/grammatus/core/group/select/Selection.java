@@ -16,7 +16,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.tree.Folding;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.plan.Axis;
@@ -41,7 +41,7 @@ public final class Selection {
      * @param fates by node within the depth
      * @param unmatched the fate of a group that was not among them
      */
-    public record Choice(int depth, Nodes before, byte[] fates, byte unmatched) {}
+    public record Choice(int depth, GroupIndex before, byte[] fates, byte unmatched) {}
 
     private final Axis axis;
     private final Cover cover;
@@ -50,8 +50,8 @@ public final class Selection {
     private final List<Choice> choices = new ArrayList<>();
     private final List<LeftOut> leftOut = new ArrayList<>();
     private final BitSet unprinted = new BitSet();
-    private Nodes all;
-    private Nodes nodes;
+    private GroupIndex all;
+    private GroupIndex nodes;
 
     private Selection(Axis axis, Cover cover, Star star, BooleanSupplier cancelled) {
         this.axis = axis;
@@ -64,7 +64,7 @@ public final class Selection {
     public static Selection of(
             Axis axis, Cover cover, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         Selection selection = new Selection(axis, cover, star, cancelled);
-        selection.nodes = Nodes.of(axis, star, kept, faults, cancelled);
+        selection.nodes = GroupIndex.of(axis, star, kept, faults, cancelled);
         selection.all = selection.nodes;
         selection.limitRows();
         for (int depth = axis.levels().size(); depth > 0; depth--) {
@@ -75,7 +75,7 @@ public final class Selection {
     }
 
     /** The groups that are left. */
-    public Nodes nodes() {
+    public GroupIndex nodes() {
         return nodes;
     }
 
@@ -127,7 +127,7 @@ public final class Selection {
             }
         } else {
             KeptRows kept = new KeptRows(left.stream().toArray(), nodes.kept().afterEach());
-            nodes = Nodes.of(axis, star, kept, nodes.folding(), new Faults(), cancelled);
+            nodes = GroupIndex.of(axis, star, kept, nodes.folding(), new Faults(), cancelled);
         }
     }
 
@@ -223,7 +223,7 @@ public final class Selection {
      * @param of the groups that it is made from
      * @param fates by node within the depth
      */
-    private Nodes apply(Choice choice, Nodes of, byte[] fates) {
+    private GroupIndex apply(Choice choice, GroupIndex of, byte[] fates) {
         int depth = choice.depth();
         int first = of.first(depth);
         int table = of.tableOf(depth);
@@ -251,14 +251,14 @@ public final class Selection {
         }
         Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
         KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
-        return Nodes.of(axis, star, kept, folding, new Faults(), cancelled);
+        return GroupIndex.of(axis, star, kept, folding, new Faults(), cancelled);
     }
 
     /**
      * Makes the same choices among the groups of other rows: a group fares as its namesake did, of the same path; one without a
      * namesake is not among those that were chosen.
      */
-    public Nodes repeated(Nodes others, Star otherStar) {
+    public GroupIndex repeated(GroupIndex others, Star otherStar) {
         Selection repeat = new Selection(others.axis(), cover, otherStar, cancelled);
         repeat.nodes = others;
         for (Choice choice : choices) {

@@ -25,7 +25,7 @@ public final class GroupTree {
     private volatile int[] placeOf;
 
     /** @param orderedByDepth by depth from 1: the nodes that are shown, siblings in order, side by side, parents ascending */
-    public GroupTree(Nodes nodes, int[][] orderedByDepth) {
+    public GroupTree(GroupIndex nodes, int[][] orderedByDepth) {
         int depths = nodes.depths();
         this.parents = nodes.parents();
         this.firstOfDepth = new int[depths + 1];

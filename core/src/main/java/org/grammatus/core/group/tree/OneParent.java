@@ -3,7 +3,7 @@ package org.grammatus.core.group.tree;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.grammatus.core.columnar.Parts;
+import org.grammatus.core.columnar.ThreadChunks;
 
 /**
  * The parents of a level's groups where no key stands under two of them, as is usual deep in a hierarchy: there a key's code alone
@@ -25,7 +25,7 @@ public final class OneParent {
      * @return by code the parent, or {@link #ABSENT}; none where a code has several
      */
     public static Optional<int[]> of(int[] parentOfRow, int[] codeOfRow, int[] rows, int codes) {
-        int parts = Parts.of(rows.length, codes);
+        int parts = ThreadChunks.of(rows.length, codes);
         int[][] found = new int[parts][];
         IntStream.range(0, parts)
                 .parallel()
@@ -33,8 +33,8 @@ public final class OneParent {
                         parentOfRow,
                         codeOfRow,
                         rows,
-                        Parts.start(rows.length, parts, part),
-                        Parts.start(rows.length, parts, part + 1),
+                        ThreadChunks.start(rows.length, parts, part),
+                        ThreadChunks.start(rows.length, parts, part + 1),
                         codes));
         int[] parents = found[0];
         for (int part = 1; part < parts && parents != null; part++) {

@@ -19,11 +19,11 @@ public final class SamePaths {
      * @param deepest depth down to which they are looked up
      * @return by depth and node within it: the namesake within its depth; -1 where there is none
      */
-    public static int[][] of(Nodes in, Nodes of, int deepest) {
+    public static int[][] of(GroupIndex in, GroupIndex of, int deepest) {
         return of(in, of, of::keys, deepest);
     }
 
-    private static int[][] of(Nodes in, Nodes of, IntFunction<Column> keys, int deepest) {
+    private static int[][] of(GroupIndex in, GroupIndex of, IntFunction<Column> keys, int deepest) {
         int[][] found = new int[deepest + 1][];
         found[0] = new int[] {0};
         for (int depth = 1; depth <= deepest; depth++) {
@@ -37,7 +37,7 @@ public final class SamePaths {
      *
      * @param keys by depth, the keys that are looked up
      */
-    public static int[] ofAll(Nodes in, Nodes of, IntFunction<Column> keys) {
+    public static int[] ofAll(GroupIndex in, GroupIndex of, IntFunction<Column> keys) {
         int[][] within = of(in, of, keys, of.depths() - 1);
         int[] namesake = new int[of.nodeCount()];
         for (int depth = 0; depth < within.length; depth++) {
@@ -49,7 +49,7 @@ public final class SamePaths {
         return namesake;
     }
 
-    private static int[] at(int depth, Nodes in, Nodes of, Column keys, int[] parents) {
+    private static int[] at(int depth, GroupIndex in, GroupIndex of, Column keys, int[] parents) {
         JointCodes codes = JointCodes.of(in.keys(depth), keys);
         int fates = Visibility.DROPPED + 1;
         PairTable paths = new PairTable(codes.left().length);

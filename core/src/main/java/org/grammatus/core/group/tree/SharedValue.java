@@ -18,7 +18,7 @@ public record SharedValue(int[] rows, BitSet varying) {
      *
      * @param values the value by row of its home table
      */
-    public static SharedValue of(Column values, int home, Nodes nodes, int depth) {
+    public static SharedValue of(Column values, int home, GroupIndex nodes, int depth) {
         int first = nodes.first(depth);
         int[] rows = new int[nodes.first(depth + 1) - first];
         Arrays.fill(rows, -1);

@@ -13,7 +13,7 @@ public final class Siblings {
     /** By parent, counted from the first that has children: where its children start. */
     private final int[] start;
 
-    public Siblings(Nodes all, int depth) {
+    public Siblings(GroupIndex all, int depth) {
         int first = all.first(depth);
         int count = all.first(depth + 1) - first;
         int[] parents = all.parents();

@@ -4,8 +4,8 @@ import java.util.Arrays;
 import java.util.function.IntPredicate;
 import org.grammatus.core.columnar.IntList;
 import org.grammatus.core.group.figure.PrintedSteps;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 
 /**
  * The printed groups of a depth one after the other, and others that stand in their place further out: what is folded into these
@@ -13,7 +13,7 @@ import org.grammatus.core.group.tree.Nodes;
  */
 public final class GroupSteps implements PrintedSteps {
 
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final int depth;
     /** By node, its step; -1 for what is not printed. */
     private final int[] stepOf;
@@ -26,7 +26,7 @@ public final class GroupSteps implements PrintedSteps {
      *
      * @param isOthers whether a node stands for several groups
      */
-    public GroupSteps(Nodes nodes, GroupTree tree, int depth, int scopeDepth, IntPredicate isOthers) {
+    public GroupSteps(GroupIndex nodes, GroupTree tree, int depth, int scopeDepth, IntPredicate isOthers) {
         this.nodes = nodes;
         this.depth = depth;
         this.stepOf = new int[nodes.first(depth + 1)];

@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.dataset.DateBucket;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.rows.ComparedDays;
 import org.grammatus.core.rows.Shift;
@@ -29,7 +29,7 @@ record LeapDays(String field) {
     }
 
     /** The keys of a depth, as they are looked up among groups of the year before. */
-    Column keys(int depth, Nodes nodes) {
+    Column keys(int depth, GroupIndex nodes) {
         Column keys = nodes.keys(depth);
         LevelPlan level = nodes.axis().level(depth);
         return SpansOfTime.isKeyedBy(field, level) && isOfDays(level) && keys instanceof Column.Longs days

@@ -17,7 +17,7 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.RoundedLines;
 import org.grammatus.core.group.select.Selection;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.SamePaths;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.TablePlan;
@@ -70,9 +70,9 @@ final class OtherTime {
 
     private static OtherTime of(
             TablePlan plan, Figures ours, Selection selection, Star star, KeptRows kept, Optional<LeapDays> leapDays) {
-        Nodes all = Nodes.of(plan.axis(), star, kept, new Faults(), () -> false);
-        Nodes theirs = selection.repeated(all, star);
-        Nodes own = ours.nodes();
+        GroupIndex all = GroupIndex.of(plan.axis(), star, kept, new Faults(), () -> false);
+        GroupIndex theirs = selection.repeated(all, star);
+        GroupIndex own = ours.nodes();
         int[] namesake = SamePaths.ofAll(
                 theirs,
                 own,

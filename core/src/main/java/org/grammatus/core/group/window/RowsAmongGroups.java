@@ -9,14 +9,14 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.StandingFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 
 /** The grain's rows with the groups around them: an aggregate in a row's cell is over one of these, or steps from row to row. */
 public final class RowsAmongGroups implements EvaluationContext {
 
     private final Figures figures;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Star star;
     private final GroupTree tree;
     private final int[] rows;
@@ -53,11 +53,11 @@ public final class RowsAmongGroups implements EvaluationContext {
 
     /** What is printed before a row is one that is printed; the others stand among all rows of their group that are kept. */
     @Override
-    public Column standing(Typed.Standing standing, Column values) {
+    public Column standing(Typed.WindowFunction standing, Column values) {
         int[] those = standing.function() == StandingFunction.LAG
                 ? rows
                 : nodes.kept().rows();
-        return new Standings(values, those, nodes.nodes(standing.depth(), DatasetModel.GRAIN, those)).of(standing);
+        return new RankFunctions(values, those, nodes.nodes(standing.depth(), DatasetModel.GRAIN, those)).of(standing);
     }
 
     /** By row, what the group around it comes to; nothing for rows that were filtered away. */

@@ -5,7 +5,7 @@ import org.grammatus.core.columnar.Column;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
-import org.grammatus.core.group.tree.Nodes;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.plan.LevelPlan;
 
@@ -20,7 +20,7 @@ final class SpansOfTime {
      * @param field id of the date field
      */
     static BitSet of(String field, Figures figures) {
-        Nodes nodes = figures.nodes();
+        GroupIndex nodes = figures.nodes();
         BitSet spans = new BitSet();
         for (int depth = 1; depth < nodes.depths(); depth++) {
             boolean level = isSpanOf(field, figures.axis().level(depth));

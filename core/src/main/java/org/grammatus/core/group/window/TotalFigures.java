@@ -21,7 +21,7 @@ public final class TotalFigures {
     private final TablePlan plan;
     private final Figures figures;
     private final InPrintedOrder printed;
-    private final Stepping stepping;
+    private final RunningFrame stepping;
     private final OtherTimes otherTimes;
 
     /** @param notices where it is noted why figures are not compared */
@@ -30,7 +30,7 @@ public final class TotalFigures {
             Figures figures,
             Selection selection,
             InPrintedOrder printed,
-            Stepping stepping,
+            RunningFrame stepping,
             FigureNotices notices) {
         this.plan = plan;
         this.stepping = stepping;
@@ -45,7 +45,7 @@ public final class TotalFigures {
      * @param index of the total among the plan's
      */
     public Column of(int index, TotalPlan total, Faults faults) {
-        Column exact = new PrintedGroups(figures.aggregates(), stepping, List.of(), faults).of(total.value());
+        Column exact = new PrintedGroupScope(figures.aggregates(), stepping, List.of(), faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, plan, figures) : exact;
         return total.comparison()

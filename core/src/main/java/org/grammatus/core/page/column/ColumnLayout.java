@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.problem.Problem;
@@ -42,7 +42,7 @@ public record ColumnLayout(int[] x, int[] widths, boolean[] wraps, int percent, 
      * @param indent how much of it the headings of groups keep free at the left
      * @throws ProblemException if the columns do not fit
      */
-    public static ColumnLayout of(Printed printed, int width, int indent, int most) {
+    public static ColumnLayout of(BandTexts printed, int width, int indent, int most) {
         List<PrintedColumn> columns = printed.columns();
         int[] natural = new int[columns.size()];
         int[] tails = new int[columns.size()];

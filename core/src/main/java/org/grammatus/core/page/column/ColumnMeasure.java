@@ -7,8 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.GroupLines;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.band.ValueFormat;
 import org.grammatus.core.choice.Align;
@@ -16,8 +16,8 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Scalars;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.value.Kind;
@@ -28,8 +28,8 @@ public final class ColumnMeasure {
     /** So many distinct values are printed and measured; more would not be wider. */
     private static final int MOST_MEASURED = 2_000;
 
-    private final Printed printed;
-    private final Grouped grouped;
+    private final BandTexts printed;
+    private final TableResult grouped;
     private final TablePlan plan;
     private final PrintedColumn column;
     private final Map<int[], BitSet> rowsByPath;
@@ -41,7 +41,7 @@ public final class ColumnMeasure {
     private int head;
 
     /** @param rowsByPath the rows that are printed, by the way to them: columns of one table share theirs */
-    public ColumnMeasure(Printed printed, PrintedColumn column, Map<int[], BitSet> rowsByPath) {
+    public ColumnMeasure(BandTexts printed, PrintedColumn column, Map<int[], BitSet> rowsByPath) {
         this.printed = printed;
         this.grouped = printed.grouped();
         this.plan = grouped.plan();

@@ -1,7 +1,7 @@
 package org.grammatus.core.page.column;
 
 import java.util.stream.Stream;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.Place;
@@ -25,7 +25,7 @@ public final class NameRooms {
 
     private final int firstOfOthers;
 
-    public NameRooms(Printed printed, ColumnLayout columns, int right) {
+    public NameRooms(BandTexts printed, ColumnLayout columns, int right) {
         this.plan = printed.grouped().plan();
         this.columns = columns;
         this.right = right;

@@ -14,8 +14,8 @@ import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.PrintedColumn;
 import org.grammatus.core.choice.layout.ColumnScale;
 import org.grammatus.core.columnar.Column;
-import org.grammatus.core.group.Grouped;
 import org.grammatus.core.group.PrintedRows;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.LevelPlan;
@@ -74,7 +74,7 @@ public final class ScaleMarks {
     }
 
     /** What is drawn beside the figures of a column; none where nothing is asked for, or nothing is printed. */
-    public static Optional<ScaleMarks> of(Grouped grouped, PrintedColumn column) {
+    public static Optional<ScaleMarks> of(TableResult grouped, PrintedColumn column) {
         ColumnPlan plan = column.plan();
         return plan.print().scale().flatMap(scale -> {
             if (grouped.plan().printsRows()) {
@@ -88,7 +88,7 @@ public final class ScaleMarks {
         });
     }
 
-    private static Optional<ScaleMarks> ofRows(ColumnScale scale, PrintedColumn column, Grouped grouped) {
+    private static Optional<ScaleMarks> ofRows(ColumnScale scale, PrintedColumn column, TableResult grouped) {
         PrintedRows.Values own = column.rows().orElseThrow();
         PrintedRows rows = grouped.rows();
         IntUnaryOperator scopeOf = scopes(scale, grouped);
@@ -106,7 +106,7 @@ public final class ScaleMarks {
     }
 
     /** Where groups are lines, the first total beside them, of the innermost groups. */
-    private static Optional<ScaleMarks> ofLines(ColumnScale scale, TotalPlan total, Grouped grouped) {
+    private static Optional<ScaleMarks> ofLines(ColumnScale scale, TotalPlan total, TableResult grouped) {
         GroupTree tree = grouped.tree();
         Column figures = grouped.figures().totals().get(grouped.plan().totals().indexOf(total));
         IntUnaryOperator scopeOf = scopes(scale, grouped);
@@ -135,7 +135,7 @@ public final class ScaleMarks {
     }
 
     /** Of a node the group in which it is told apart from others: of the scale's level, or the report. */
-    private static IntUnaryOperator scopes(ColumnScale scale, Grouped grouped) {
+    private static IntUnaryOperator scopes(ColumnScale scale, TableResult grouped) {
         List<LevelPlan> levels = grouped.plan().levels();
         int depth = IntStream.rangeClosed(1, levels.size())
                 .filter(d -> scale.within().equals(Optional.of(levels.get(d - 1).id())))

@@ -153,7 +153,7 @@ final class BlockScope {
         return switch (value) {
             case Typed.Field f -> Optional.of(f.id());
             case Typed.Named n -> Optional.of(n.id());
-            case Typed.Called c -> named(c.name());
+            case Typed.LabelledKey c -> named(c.name());
             case Typed.Aggregate a
             when a.function() != AggregateFunction.COUNT -> a.argument().flatMap(BlockScope::named);
             default -> Optional.empty();

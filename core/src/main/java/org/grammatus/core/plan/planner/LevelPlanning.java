@@ -78,7 +78,8 @@ final class LevelPlanning {
                 level.label(),
                 level.label()
                         .map(text -> expressions.typed(pointer + "/label", text, Typing.Place.ROW))
-                        .map(label -> coarsening.isPresent() || label.equals(key) ? label : Typed.Called.of(key, label))
+                        .map(label ->
+                                coarsening.isPresent() || label.equals(key) ? label : Typed.LabelledKey.of(key, label))
                         .or(() -> lookups.nameOf(key).filter(name -> coarsening.isEmpty())),
                 codeBehind(key));
         List<TablePlan.Term> order = expressions.groupTerms(pointer + "/order", level.order(), depth);

@@ -77,7 +77,7 @@ public record PrintedField(String id, String label, PromptType kind, List<String
         return switch (value) {
             case Typed.Field field -> Optional.of(field.id());
             case Typed.Named named when dataset.rowNames().contains(named.id()) -> Optional.of(named.id());
-            case Typed.Called called -> field(called.name(), dataset);
+            case Typed.LabelledKey called -> field(called.name(), dataset);
             default -> Optional.empty();
         };
     }

@@ -9,7 +9,7 @@ import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -42,7 +42,7 @@ class FilterTextTest {
     }
 
     private static int kept(Report report) {
-        Grouped grouped = ROWS.grouped(report, Answers.NONE);
+        TableResult grouped = ROWS.grouped(report, Answers.NONE);
         return grouped.rowsKept();
     }
 
@@ -117,7 +117,7 @@ class FilterTextTest {
                         "\"kind\": \"condition\", \"field\": \"region\", \"comparison\": \"is\"");
         Report report = Definitions.readReport(choice);
         assertThat(kept(report)).isEqualTo(4);
-        Grouped chosen = ROWS.grouped(report, new Answers(Map.of("period", "Upland")));
+        TableResult chosen = ROWS.grouped(report, new Answers(Map.of("period", "Upland")));
         assertThat(chosen.rowsKept()).isEqualTo(1);
         assertThat(chosen.plan().prompts().getFirst().inWords(chosen.plan().locale()))
                 .isEqualTo("Upland");

@@ -8,11 +8,11 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
-import org.grammatus.core.band.Printed;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.planner.ReaderView.Narrow;
@@ -50,8 +50,8 @@ class NarrowingTest {
     }
 
     private static List<String> orders(Plan plan) {
-        Grouped grouped = ROWS.grouped(plan.table());
-        Printed printed = new Printed(grouped);
+        TableResult grouped = ROWS.grouped(plan.table());
+        BandTexts printed = new BandTexts(grouped);
         List<String> orders = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             int node = grouped.tree().nodeAt(place);

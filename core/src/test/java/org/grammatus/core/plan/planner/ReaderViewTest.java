@@ -9,12 +9,12 @@ import java.util.Optional;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.band.BandKind;
+import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
-import org.grammatus.core.band.Printed;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
-import org.grammatus.core.group.Grouped;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.ReaderView.Only;
 import org.grammatus.core.plan.planner.ReaderView.Sort;
@@ -40,8 +40,8 @@ class ReaderViewTest {
 
     private static List<String> labels(Report report, ReaderView view) {
         Plan plan = Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
-        Grouped grouped = ROWS.grouped(view.applied(plan).table());
-        Printed printed = new Printed(grouped);
+        TableResult grouped = ROWS.grouped(view.applied(plan).table());
+        BandTexts printed = new BandTexts(grouped);
         List<String> labels = new ArrayList<>();
         for (int place = 1; place < grouped.tree().nodeCount(); place++) {
             labels.add(printed.label(grouped.tree().nodeAt(place)));
@@ -146,7 +146,7 @@ class ReaderViewTest {
 
     private static List<String> printed(Plan plan) {
         Bands bands = Bands.of(ROWS.grouped(plan.table()));
-        Printed printed = new Printed(bands.grouped());
+        BandTexts printed = new BandTexts(bands.grouped());
         List<String> lines = new ArrayList<>();
         for (int band = 0; band < bands.size(); band++) {
             if (bands.kind(band) == BandKind.GROUP_FOOTER || bands.kind(band) == BandKind.REPORT_FOOTER) {

@@ -13,7 +13,7 @@ import org.grammatus.core.group.figure.Aggregates;
  *
  * @param totals of the plan as they are printed, by node; none while they are being made
  */
-public record PrintedGroups(Aggregates aggregates, Stepping stepping, List<Column> totals, Faults faults)
+public record PrintedGroupScope(Aggregates aggregates, RunningFrame stepping, List<Column> totals, Faults faults)
         implements EvaluationContext {
 
     /** An expression's values by node. */
@@ -37,7 +37,7 @@ public record PrintedGroups(Aggregates aggregates, Stepping stepping, List<Colum
     }
 
     @Override
-    public Column standing(Typed.Standing standing, Column values) {
+    public Column standing(Typed.WindowFunction standing, Column values) {
         return stepping.standing(standing, values);
     }
 

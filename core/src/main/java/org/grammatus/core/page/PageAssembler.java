@@ -26,7 +26,7 @@ import org.grammatus.core.typography.Weight;
  * What has been put on a page so far: its cells, and the tables that they refer to by number. One block after the other is put on it.
  * Used once.
  */
-final class Sheet {
+final class PageAssembler {
 
     /** Light enough to be read through. */
     private static final String WATERMARK_INK = "#e6e6e6";
@@ -55,7 +55,7 @@ final class Sheet {
     private record NodeKey(int block, int node) {}
 
     /** @param blocks all of the report */
-    Sheet(List<BlockPlace> blocks, Paper paper, int number, int of) {
+    PageAssembler(List<BlockPlace> blocks, Paper paper, int number, int of) {
         this.blocks = blocks;
         this.paper = paper;
         this.number = number;

@@ -17,9 +17,9 @@ import org.grammatus.core.problem.Problem;
  * @param groupNotices what a reader should know of groups and rows
  * @param figureNotices what a reader should know of figures
  */
-public record Grouped(
+public record TableResult(
         TablePlan plan,
-        Groups groups,
+        PrintedGroups groups,
         GroupFigures figures,
         PrintedRows rows,
         Marks marks,
@@ -33,13 +33,14 @@ public record Grouped(
     }
 
     /** The same facts, chosen keys called as another block's rows call them. */
-    public Grouped answeredBy(Grouped other) {
-        return new Grouped(plan, groups, figures, rows, marks, other.answers, rowsKept, groupNotices, figureNotices);
+    public TableResult answeredBy(TableResult other) {
+        return new TableResult(
+                plan, groups, figures, rows, marks, other.answers, rowsKept, groupNotices, figureNotices);
     }
 
     /** The same facts under a plan that groups, orders and totals alike, but prints them in another way. */
-    public Grouped printedBy(TablePlan other) {
-        return new Grouped(other, groups, figures, rows, marks, answers, rowsKept, groupNotices, figureNotices);
+    public TableResult printedBy(TablePlan other) {
+        return new TableResult(other, groups, figures, rows, marks, answers, rowsKept, groupNotices, figureNotices);
     }
 
     /** What a reader should know of groups and figures; of a table with a title, each begins with it. */

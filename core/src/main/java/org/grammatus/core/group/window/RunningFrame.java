@@ -13,19 +13,19 @@ import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 
 /** Aggregates over the printed groups so far, each group's rows joining those that came before it. */
-public final class Stepping {
+public final class RunningFrame {
 
     private final Figures figures;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final GroupTree tree;
     private final IntPredicate isOthers;
 
     /** @param isOthers whether a node stands for several groups */
-    public Stepping(Figures figures, GroupTree tree, IntPredicate isOthers) {
+    public RunningFrame(Figures figures, GroupTree tree, IntPredicate isOthers) {
         this.figures = figures;
         this.nodes = figures.nodes();
         this.tree = tree;
@@ -55,14 +55,14 @@ public final class Stepping {
     }
 
     /** Where the groups of a depth stand inside the group around them; what stands for several groups stands nowhere. */
-    Column standing(Typed.Standing standing, Column values) {
+    Column standing(Typed.WindowFunction standing, Column values) {
         int[] printed = new GroupSteps(nodes, tree, standing.steps().depth(), standing.depth(), isOthers).nodes();
         int[] groups =
                 Arrays.stream(printed).filter(node -> !isOthers.test(node)).toArray();
         int[] around = Arrays.stream(groups)
                 .map(node -> tree.ancestor(node, standing.depth()))
                 .toArray();
-        return new Standings(values, groups, around).of(standing);
+        return new RankFunctions(values, groups, around).of(standing);
     }
 
     private Column byStep(Typed.Aggregate aggregate, GroupSteps steps, int depth, Faults faults) {

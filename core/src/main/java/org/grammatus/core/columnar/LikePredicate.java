@@ -7,12 +7,12 @@ import java.util.Optional;
 import org.grammatus.core.value.Type;
 
 /** LIKE on columns, code point by code point; tried once per pair of distinct text and pattern. */
-final class Likeness {
+final class LikePredicate {
 
     private static final int ANY = -1;
     private static final int ONE = -2;
 
-    private Likeness() {}
+    private LikePredicate() {}
 
     static Column apply(Column value, Column pattern, Optional<String> escape) {
         Column.Texts texts = (Column.Texts) value;

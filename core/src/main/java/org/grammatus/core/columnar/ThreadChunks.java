@@ -1,14 +1,14 @@
 package org.grammatus.core.columnar;
 
 /** How rows are divided among threads that each have a table of their own. */
-public final class Parts {
+public final class ThreadChunks {
 
     /** Fewer rows than this are not worth a thread. */
     private static final int WORTH_SHARING = 200_000;
 
     private static final int MOST = 4;
 
-    private Parts() {}
+    private ThreadChunks() {}
 
     /**
      * In how many parts rows are best worked on.

@@ -12,7 +12,7 @@ import org.grammatus.core.value.Decimals;
 import org.grammatus.core.value.Type;
 
 /** Where things stand among the others of their group. */
-final class Standings {
+final class RankFunctions {
 
     private static final int NONE = -1;
 
@@ -27,14 +27,14 @@ final class Standings {
      * @param things those that stand somewhere
      * @param groups by place among these, the group around it
      */
-    Standings(Column values, int[] things, int[] groups) {
+    RankFunctions(Column values, int[] things, int[] groups) {
         this.values = values;
         this.things = things;
         this.groups = groups;
     }
 
     /** By number of the thing, where it stands; NULL for what stands nowhere. */
-    Column of(Typed.Standing standing) {
+    Column of(Typed.WindowFunction standing) {
         return switch (standing.function()) {
             case LAG -> before();
             case ALIKE -> alike();

@@ -20,7 +20,7 @@ import org.grammatus.core.value.Scalar;
  * @param blank the nodes beside which nothing is printed: groups without rows, where their level asks for it
  * @param leftOut the groups that are not shown by themselves
  */
-public record Groups(
+public record PrintedGroups(
         GroupTree tree,
         List<Optional<Column>> keys,
         List<Optional<Column>> labels,

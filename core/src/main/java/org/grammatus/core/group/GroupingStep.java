@@ -24,14 +24,14 @@ import org.grammatus.core.group.figure.RowsTogether;
 import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.select.Others;
 import org.grammatus.core.group.select.Selection;
+import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.group.tree.Nodes;
 import org.grammatus.core.group.tree.Visibility;
 import org.grammatus.core.group.window.InPrintedOrder;
-import org.grammatus.core.group.window.PrintedGroups;
+import org.grammatus.core.group.window.PrintedGroupScope;
 import org.grammatus.core.group.window.RowsAmongGroups;
 import org.grammatus.core.group.window.RowsUpTo;
-import org.grammatus.core.group.window.Stepping;
+import org.grammatus.core.group.window.RunningFrame;
 import org.grammatus.core.group.window.TotalFigures;
 import org.grammatus.core.plan.ColumnPlan;
 import org.grammatus.core.plan.LevelPlan;
@@ -41,13 +41,13 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.rows.KeptRows;
 
 /** The step from selected rows to groups in order with their figures. */
-public final class Grouping {
+public final class GroupingStep {
 
     private final TablePlan plan;
     private final Star star;
     private final KeptRows kept;
     private final Selection selection;
-    private final Nodes nodes;
+    private final GroupIndex nodes;
     private final Figures figures;
     private final Faults faults;
     private final List<Problem> notices = new ArrayList<>();
@@ -55,7 +55,7 @@ public final class Grouping {
     private final GroupNotices advice;
     private final BesideGroups beside;
 
-    private Grouping(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    private GroupingStep(TablePlan plan, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         this.plan = plan;
         this.star = star;
         this.kept = kept;
@@ -73,7 +73,7 @@ public final class Grouping {
      * @param grouped the facts
      * @param drillDown what stands behind them
      */
-    public record Result(Grouped grouped, DrillDown drillDown) {}
+    public record Result(TableResult grouped, DrillDown drillDown) {}
 
     /**
      * Groups, totals and orders.
@@ -81,13 +81,13 @@ public final class Grouping {
      * @param cancelled asked between levels; a cancelled run ends with a CancellationException
      */
     public static Result group(TablePlan plan, Star star, KeptRows kept, Faults rowFaults, BooleanSupplier cancelled) {
-        return new Grouping(plan, star, kept, rowFaults, cancelled).result();
+        return new GroupingStep(plan, star, kept, rowFaults, cancelled).result();
     }
 
     private Result result() {
-        Groups groups = groups();
+        PrintedGroups groups = groups();
         GroupTree tree = groups.tree();
-        Stepping stepping = new Stepping(figures, tree, groups::isOthers);
+        RunningFrame stepping = new RunningFrame(figures, tree, groups::isOthers);
         List<Column> totals = totals(groups, stepping);
         List<long[]> counts =
                 plan.counted().stream().map(figures.aggregates()::rowCounts).toList();
@@ -96,7 +96,7 @@ public final class Grouping {
         int[] rows = plan.printsRows() ? inGroups.inOrder(starts) : new int[0];
         EvaluationContext amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
         DrillDown drillDown = new DrillDown(figures, kept, amongGroups);
-        PrintedGroups printedGroups = new PrintedGroups(figures.aggregates(), stepping, totals, faults);
+        PrintedGroupScope printedGroups = new PrintedGroupScope(figures.aggregates(), stepping, totals, faults);
         Marking marking = new Marking(plan, figures, faults, beside, amongGroups, printedGroups);
         GroupFigures groupFigures = new GroupFigures(
                 totals,
@@ -114,7 +114,7 @@ public final class Grouping {
                 inGroups.others(),
                 carried(figures, tree, rows, starts),
                 plan.pageFigures().isEmpty() ? RowsOfPages.NONE : ofPages(inGroups, tree, rows, starts));
-        Grouped grouped = new Grouped(
+        TableResult grouped = new TableResult(
                 plan,
                 groups,
                 groupFigures,
@@ -160,7 +160,7 @@ public final class Grouping {
                         .toList());
     }
 
-    private Groups groups() {
+    private PrintedGroups groups() {
         int depths = nodes.depths();
         List<Optional<Column>> keys = new ArrayList<>(List.of(Optional.empty()));
         List<Optional<Column>> labels = new ArrayList<>(List.of(Optional.empty()));
@@ -178,7 +178,7 @@ public final class Grouping {
         }
         int[] firstOfDepth = new int[depths];
         Arrays.setAll(firstOfDepth, nodes::first);
-        return new Groups(
+        return new PrintedGroups(
                 new GroupTree(nodes, ordered),
                 keys,
                 labels,
@@ -188,7 +188,7 @@ public final class Grouping {
                 List.copyOf(selection.leftOutOfReport()));
     }
 
-    private List<Column> totals(Groups groups, Stepping stepping) {
+    private List<Column> totals(PrintedGroups groups, RunningFrame stepping) {
         GroupTree tree = groups.tree();
         InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), groups::isOthers);
         TotalFigures totalFigures = new TotalFigures(plan, figures, selection, printed, stepping, figureNotices);
@@ -230,7 +230,7 @@ public final class Grouping {
 
     private PrintedRows.Values values(ColumnPlan column, DrillDown drillDown, int[] rows, int[] starts) {
         Column values = drillDown.values(column);
-        Column keys = column.print().onceIn().isPresent() && column.value() instanceof Typed.Called called
+        Column keys = column.print().onceIn().isPresent() && column.value() instanceof Typed.LabelledKey called
                 ? Evaluator.evaluate(called.key(), star.at(column.home()), new Faults())
                 : values;
         int[] path = star.path(DatasetModel.GRAIN, column.home());

@@ -16,9 +16,9 @@ import org.grammatus.core.columnar.JointCodes;
 import org.grammatus.core.columnar.KeyCodes;
 import org.grammatus.core.columnar.PairTable;
 import org.grammatus.core.columnar.ParentCodes;
-import org.grammatus.core.columnar.Parts;
 import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.columnar.Star;
+import org.grammatus.core.columnar.ThreadChunks;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.plan.Axis;
 import org.grammatus.core.plan.LevelPlan;
@@ -33,7 +33,7 @@ import org.grammatus.core.value.Scalar;
  *
  * <p>A folded node stands for several groups of one parent, and below it, down to the last depth, stands one folded node each.
  */
-public final class Nodes {
+public final class GroupIndex {
 
     /** More groups without rows than this are a mistake. */
     private static final int MOST_EMPTY = 1_000_000;
@@ -59,7 +59,7 @@ public final class Nodes {
 
     private final int[] withRows;
 
-    private Nodes(Axis axis, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
+    private GroupIndex(Axis axis, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
         int depths = axis.depths();
         this.axis = axis;
         this.star = star;
@@ -90,13 +90,13 @@ public final class Nodes {
     }
 
     /** Groups rows in which every group stands by itself. */
-    public static Nodes of(Axis axis, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
+    public static GroupIndex of(Axis axis, Star star, KeptRows kept, Faults faults, BooleanSupplier cancelled) {
         return of(axis, star, kept, Folding.none(axis.depths()), faults, cancelled);
     }
 
-    public static Nodes of(
+    public static GroupIndex of(
             Axis axis, Star star, KeptRows kept, Folding folding, Faults faults, BooleanSupplier cancelled) {
-        return new Nodes(axis, star, kept, folding, faults, cancelled);
+        return new GroupIndex(axis, star, kept, folding, faults, cancelled);
     }
 
     /** Finds the nodes of one depth and their parents. */
@@ -155,10 +155,10 @@ public final class Nodes {
         if (rows.length < size) {
             Arrays.fill(numbered, -1);
         }
-        int parts = Parts.of(rows.length, 1);
+        int parts = ThreadChunks.of(rows.length, 1);
         IntStream.range(0, parts).parallel().forEach(part -> {
-            int end = Parts.start(rows.length, parts, part + 1);
-            for (int i = Parts.start(rows.length, parts, part); i < end; i++) {
+            int end = ThreadChunks.start(rows.length, parts, part + 1);
+            for (int i = ThreadChunks.start(rows.length, parts, part); i < end; i++) {
                 numbered[rows[i]] = numbers[rowCodes[rows[i]]];
             }
         });

@@ -17,8 +17,8 @@ import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.FiscalCalendar;
-import org.grammatus.core.group.Grouped;
-import org.grammatus.core.group.Groups;
+import org.grammatus.core.group.PrintedGroups;
+import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
@@ -33,10 +33,10 @@ import org.grammatus.core.value.Type;
 import org.grammatus.core.words.Words;
 
 /** The texts of a report's bands: labels, figures, totals in words. Not thread-safe. */
-public final class Printed {
+public final class BandTexts {
 
-    private final Grouped grouped;
-    private final Groups groups;
+    private final TableResult grouped;
+    private final PrintedGroups groups;
     private final TablePlan plan;
     /** The same on every page. */
     private String answers;
@@ -50,7 +50,7 @@ public final class Printed {
     private final NumberFormat counts;
     private final TotalGrid grid;
 
-    public Printed(Grouped grouped) {
+    public BandTexts(TableResult grouped) {
         this.grouped = grouped;
         this.groups = grouped.groups();
         this.plan = grouped.plan();
@@ -98,7 +98,7 @@ public final class Printed {
         return total.isAmount() ? plan.columnOf(total).format().unit() : Optional.empty();
     }
 
-    public Grouped grouped() {
+    public TableResult grouped() {
         return grouped;
     }
 
