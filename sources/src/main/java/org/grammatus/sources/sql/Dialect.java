@@ -6,6 +6,7 @@ import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.expression.DatePart;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.LikePattern;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -107,7 +108,7 @@ public interface Dialect {
     Sql daysBetween(Sql left, Sql right);
 
     /** Whether a text is like a pattern, by code points. */
-    Sql like(Sql text, LikeMatcher pattern);
+    Sql like(Sql text, LikePattern pattern);
 
     /** Whether two keys are equal, by value; none where the database may see it differently than the engine. */
     Optional<String> sameKey(

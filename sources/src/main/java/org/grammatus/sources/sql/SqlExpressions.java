@@ -14,6 +14,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.ArithmeticOperator;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.LikePattern;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -163,7 +164,8 @@ public final class SqlExpressions {
             case Typed.IsNull n when n.value().unnamed() instanceof Typed.Field field -> isNull(field);
             case Typed.Like l
             when l.pattern().unnamed() instanceof Typed.Constant(Scalar.Text(String pattern)) ->
-                LikeMatcher.of(pattern, l.escape())
+                Optional.of(LikePattern.of(pattern, l.escape()))
+                        .filter(LikePattern::isPortable)
                         .flatMap(parsed -> value(l.value()).map(v -> dialect.like(v, parsed)));
             case Typed.Constant c
             when c.value() instanceof Scalar.Bool truth -> Optional.of(Sql.of(truth.value() ? "TRUE" : "FALSE"));

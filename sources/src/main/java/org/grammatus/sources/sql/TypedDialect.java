@@ -10,6 +10,7 @@ import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.expression.DatePart;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.LikePattern;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 
@@ -188,7 +189,7 @@ public abstract class TypedDialect implements Dialect {
     }
 
     @Override
-    public Sql like(Sql text, LikeMatcher pattern) {
+    public Sql like(Sql text, LikePattern pattern) {
         String escaped = pattern.written("%", "_", piece -> "%_!".contains(piece) ? "!" + piece : piece);
         return Sql.of("%s LIKE %s ESCAPE '!'", text, Sql.bound(escaped));
     }

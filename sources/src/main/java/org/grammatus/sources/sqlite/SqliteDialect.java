@@ -12,11 +12,11 @@ import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.expression.DatePart;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Kind;
+import org.grammatus.core.value.LikePattern;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.value.Type;
 import org.grammatus.sources.sql.Dialect;
 import org.grammatus.sources.sql.JdbcView;
-import org.grammatus.sources.sql.LikeMatcher;
 import org.grammatus.sources.sql.Sql;
 import org.grammatus.sources.sql.SqlText;
 
@@ -245,7 +245,7 @@ public final class SqliteDialect implements Dialect {
 
     /** GLOB tells cases apart, which LIKE does not here. */
     @Override
-    public Sql like(Sql text, LikeMatcher pattern) {
+    public Sql like(Sql text, LikePattern pattern) {
         String glob = pattern.written("*", "?", piece -> "*?[".contains(piece) ? "[" + piece + "]" : piece);
         return Sql.of("%s GLOB %s", text, Sql.bound(glob));
     }

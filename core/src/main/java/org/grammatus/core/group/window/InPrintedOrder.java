@@ -3,21 +3,18 @@ package org.grammatus.core.group.window;
 import java.math.BigInteger;
 import java.util.Arrays;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
-import org.grammatus.core.columnar.IntList;
 import org.grammatus.core.expression.ArithmeticOperator;
 import org.grammatus.core.group.tree.GroupTree;
-import org.grammatus.core.order.IntOrder;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Type;
 
 /** What is made of a figure once groups stand in order: shares, sums of what is printed, ranks and changes, by node. */
 public final class InPrintedOrder {
-
-    private static final int NONE = -1;
 
     private final GroupTree tree;
     private final int nodeCount;
@@ -39,9 +36,16 @@ public final class InPrintedOrder {
             case SHARE_OF_REPORT -> share(values, new int[nodeCount], type, faults);
             case RUNNING_IN_PARENT -> running(values, true, faults);
             case RUNNING_IN_REPORT -> running(values, false, faults);
-            case RANK -> ranks(values);
-            case CHANGE -> Arithmetic.apply(ArithmeticOperator.SUBTRACT, values, before(values), type, faults);
-            case CHANGE_PERCENT -> percent(values, before(values), type, faults);
+            // The largest first; equals share a place.
+            case RANK -> amongSiblings(values).ranks(true);
+            case CHANGE ->
+                Arithmetic.apply(
+                        ArithmeticOperator.SUBTRACT,
+                        values,
+                        amongSiblings(values).before(),
+                        type,
+                        faults);
+            case CHANGE_PERCENT -> percent(values, amongSiblings(values).before(), type, faults);
         };
     }
 
@@ -72,20 +76,14 @@ public final class InPrintedOrder {
         return parents;
     }
 
-    /** By node, the value of the sibling printed before it; none for the first, and none beside others. */
-    private Column before(Column values) {
-        int[] last = new int[nodeCount];
-        int[] before = new int[nodeCount];
-        Arrays.fill(last, NONE);
-        Arrays.fill(before, NONE);
-        for (int place = 1; place < tree.nodeCount(); place++) {
-            int node = tree.nodeAt(place);
-            if (stands.test(node)) {
-                before[node] = last[tree.parentOf(node)];
-                last[tree.parentOf(node)] = node;
-            }
-        }
-        return Gathering.orNull(values, before);
+    /** The groups that stand among their siblings, in printed order; those that stand for several do not. */
+    private RankFunctions amongSiblings(Column values) {
+        int[] groups = IntStream.range(1, tree.nodeCount())
+                .map(tree::nodeAt)
+                .filter(stands)
+                .toArray();
+        return new RankFunctions(
+                values, groups, IntStream.of(groups).map(tree::parentOf).toArray());
     }
 
     /** Sums of what is printed up to and with each group: of its siblings, or of all groups of its depth. */
@@ -105,32 +103,5 @@ public final class InPrintedOrder {
             running[node] = faults.within(sums[scope], node);
         }
         return Arithmetic.narrow(running, values.type());
-    }
-
-    /** The place of each group among its siblings by the figure itself, largest first; equals share a place. */
-    private Column ranks(Column values) {
-        long[] ranks = new long[nodeCount];
-        Arrays.fill(ranks, Column.Longs.NULL);
-        IntOrder largestFirst = (a, b) -> values.wide(b).compareTo(values.wide(a));
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            rankChildren(tree.nodeAt(place), place, values, largestFirst, ranks);
-        }
-        return new Column.Longs(Type.INTEGER, ranks);
-    }
-
-    private void rankChildren(int parent, int place, Column values, IntOrder largestFirst, long[] ranks) {
-        IntList children = new IntList();
-        for (int at = place + 1; at <= tree.lastPlace(parent); at = tree.lastPlace(tree.nodeAt(at)) + 1) {
-            int child = tree.nodeAt(at);
-            if (stands.test(child) && !values.isNull(child)) {
-                children.add(child);
-            }
-        }
-        int[] sorted = children.toArray();
-        largestFirst.sort(sorted, 0, sorted.length);
-        for (int i = 0; i < sorted.length; i++) {
-            boolean tie = i > 0 && largestFirst.compare(sorted[i - 1], sorted[i]) == 0;
-            ranks[sorted[i]] = tie ? ranks[sorted[i - 1]] : i + 1;
-        }
     }
 }

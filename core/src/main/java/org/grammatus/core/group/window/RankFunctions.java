@@ -43,7 +43,8 @@ final class RankFunctions {
         };
     }
 
-    private Column before() {
+    /** The value of the one before, of the same group; NULL for the first. */
+    Column before() {
         int[] before = new int[values.size()];
         Arrays.fill(before, NONE);
         Map<Integer, Integer> last = new HashMap<>();
@@ -75,7 +76,8 @@ final class RankFunctions {
         return new Same(groups[place], value);
     }
 
-    private Column ranks(boolean descending) {
+    /** The place by value in the group; equals share one, and NULL has none. */
+    Column ranks(boolean descending) {
         long[] ranks = unknown();
         int[] sorted = sorted(descending);
         int first = 0;
