@@ -301,7 +301,7 @@ export const bench = {
     },
     prompt: 'Asked by',
     change: 'The change',
-    changes: { percent: 'in percent', difference: 'as a difference', figure: 'not told' },
+    changes: { percent: 'in percent', difference: 'as a difference', figure: 'not shown' },
     good: 'Welcome is',
     goods: { none: 'not said', more: 'more', less: 'less' },
   },

@@ -118,7 +118,7 @@ export const data = {
   reading: 'Reading the data',
   missing: (count: number) =>
     `${counted(count, 'field is', 'fields are')} not in the source any more. What needs them does not run; the rest does.`,
-  unusable: 'Cannot be used until mended',
+  unusable: 'Cannot be used until it is fixed',
   readAt: (when: string) => `Read at ${time.format(new Date(when))}.`,
   readAgain: 'Read again',
   report: 'New report on it',
@@ -184,9 +184,9 @@ export const data = {
     changed: (label: string) =>
       `Somebody changed “${label}” since you opened it. Nothing was saved: what you typed is still here; cancel to see theirs.`,
     gone: (label: string) => `Somebody deleted “${label}” since you opened it. Nothing was saved.`,
-    effect: (count: number) => `${counted(count, 'report', 'reports')} would not run any more until mended:`,
+    effect: (count: number) => `${counted(count, 'report', 'reports')} would no longer run until they are fixed:`,
     effectDatasets: (count: number) =>
-      `${counted(count, 'dataset', 'datasets')} built on this one could not be used any more until mended:`,
+      `${counted(count, 'dataset', 'datasets')} built on this one could no longer be used until they are fixed:`,
     others: (count: number) =>
       `${counted(count, 'private report', 'private reports')} of other people would not either.`,
     suggestions: 'What fits here',

@@ -83,7 +83,7 @@ export const words = {
     near: 'Did you mean',
     sharedBy: (count: number) => `${count} of this name`,
     shared: (name: string, count: number) =>
-      `${count} are called ${name}, and all are taken. They are told apart by code:`,
+      `${count} are called ${name}, and all are taken. Their codes distinguish them:`,
   },
   skip: {
     label: 'Skip to',
@@ -91,7 +91,7 @@ export const words = {
     sentence: 'Skip to the sentence',
     page: 'Skip to the page',
     panel: 'Skip to the panel',
-    answers: 'Skip to what is asked',
+    answers: 'Skip to the prompts',
   },
   unsaved: {
     title: 'What you changed is not saved',
@@ -156,7 +156,7 @@ export const words = {
       keep: 'Keep',
       discard: (name: string) => `Discard “${name}”`,
     },
-    waits: 'Answer what is asked, then press Run.',
+    waits: 'Answer the prompts, then press Run.',
     running: 'Running',
     days: 'Days',
     daysExample: '1 Oct 2026 to 20 Nov 2026',

@@ -2,7 +2,6 @@ package org.grammatus.runs;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.value.FoldedText;
@@ -37,18 +36,16 @@ public final class TextSearch {
             Bands bands = result.pages().blocks().get(table.index());
             BandContents contents = new BandContents(bands);
             for (int band = 0; band < bands.size() && hits.size() < MOST; band++) {
-                for (BandCell cell : contents.of(bands, band)) {
-                    String said = cell.text();
-                    if (FoldedText.of(said).contains(sought)) {
-                        hits.add(new Hit(
-                                result.pages().pageOf(table.index(), band),
-                                result.pages().strips().stripOf(table.index(), band),
+                int at = band;
+                contents.texts(bands, band)
+                        .filter(said -> FoldedText.of(said).contains(sought))
+                        .findFirst()
+                        .ifPresent(said -> hits.add(new Hit(
+                                result.pages().pageOf(table.index(), at),
+                                result.pages().strips().stripOf(table.index(), at),
                                 table.index(),
-                                band,
-                                said));
-                        break;
-                    }
-                }
+                                at,
+                                said)));
             }
         }
         return hits;

@@ -3,6 +3,7 @@ package org.grammatus.core.band;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.grammatus.core.band.BandCell.Role;
 import org.grammatus.core.choice.Place;
 import org.grammatus.core.group.TableResult;
@@ -58,6 +59,12 @@ public final class BandContents {
         List<BandCell> cells = new ArrayList<>(words(bands, band));
         cells.addAll(values(bands, band));
         return cells;
+    }
+
+    /** What a band prints, text by text: its words, then its values in the columns' order. */
+    public Stream<String> texts(Bands bands, int band) {
+        return Stream.concat(words(bands, band).stream(), unmarked(bands, band).stream())
+                .map(BandCell::text);
     }
 
     /** What a band says beside its values. */

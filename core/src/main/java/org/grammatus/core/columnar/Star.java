@@ -32,8 +32,7 @@ public final class Star {
      * @param keys the columns of the grain's key, which order rows that are equal in everything else; none where the rows stand
      *     in the order of their key, and for other tables
      * @param links for each row of the table that points here, the row of this table; empty for the grain
-     * @param leftOut rows of the grain that are not here because they do not lead to a row of this table, to one of which the
-     *     dataset keeps to
+     * @param leftOut grain rows dropped by an inner join to this table
      * @param whole whether rows are here, too, that no row of the grain leads to
      */
     public record Rows(
@@ -57,7 +56,7 @@ public final class Star {
         this.complete = complete;
     }
 
-    /** The same rows, beside which it is known to which of them rows of other datasets belong. */
+    /** A copy with the matches of semi-joins ({@code EXISTS}) attached. */
     public Star with(Map<Typed.SemiJoin, RelatedKeys> others) {
         return new Star(dataset, tables, others, complete);
     }

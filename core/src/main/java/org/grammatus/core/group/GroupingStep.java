@@ -244,7 +244,7 @@ public final class GroupingStep {
         }
         int first = nodes.first(depth);
         return Arrays.stream(sorted)
-                .filter(node -> nodes.fateWithin(depth, node - first) != Visibility.HIDDEN)
+                .filter(node -> nodes.visibilityWithin(depth, node - first) != Visibility.HIDDEN)
                 .filter(node -> !nodes.isInsideFolded(depth, node - first))
                 .toArray();
     }

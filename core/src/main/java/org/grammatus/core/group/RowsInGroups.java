@@ -65,7 +65,7 @@ final class RowsInGroups {
     /** Whether a group of the last level is shown by itself, so that its rows can be. */
     private boolean standsAlone(int node) {
         int deepest = nodes.depths() - 1;
-        return tree.isShown(node) && nodes.fateWithin(deepest, node - nodes.first(deepest)) == Visibility.SHOWN;
+        return tree.isShown(node) && nodes.visibilityWithin(deepest, node - nodes.first(deepest)) == Visibility.SHOWN;
     }
 
     Optional<OtherRows> others() {

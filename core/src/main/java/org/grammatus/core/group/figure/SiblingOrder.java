@@ -80,7 +80,8 @@ public final class SiblingOrder {
 
     private IntOrder foldedLast(int depth) {
         int first = nodes.first(depth);
-        return (a, b) -> Integer.compare(nodes.fateWithin(depth, a - first), nodes.fateWithin(depth, b - first));
+        return (a, b) ->
+                Integer.compare(nodes.visibilityWithin(depth, a - first), nodes.visibilityWithin(depth, b - first));
     }
 
     /** Whether a term's values are by node, rather than by node within the depth. */

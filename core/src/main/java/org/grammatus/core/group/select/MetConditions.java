@@ -58,14 +58,14 @@ record MetConditions(Axis axis, GroupIndex all, GroupIndex left, int depth) {
 
     private void retain(BitSet met, GroupCondition condition) {
         Figures figures = new Figures(axis, all, new Faults());
-        int[] namesake = SamePaths.of(all, left, depth)[depth];
+        int[] matchingNode = SamePaths.of(all, left, depth)[depth];
         int first = all.first(depth);
         if (condition.measure() == GroupMeasure.ACROSS_REPORT) {
             Column across = figures.acrossReport(condition.by(), depth);
             retain(
                     met,
-                    node -> namesake[node] >= 0
-                            && number(across, namesake[node])
+                    node -> matchingNode[node] >= 0
+                            && number(across, matchingNode[node])
                                     .filter(condition::isMetBy)
                                     .isPresent());
             return;
@@ -73,10 +73,10 @@ record MetConditions(Axis axis, GroupIndex all, GroupIndex left, int depth) {
         Column values = figures.of(condition.by());
         boolean ofParent = condition.measure() == GroupMeasure.SHARE_OF_PARENT;
         retain(met, node -> {
-            if (namesake[node] < 0) {
+            if (matchingNode[node] < 0) {
                 return false;
             }
-            int part = first + namesake[node];
+            int part = first + matchingNode[node];
             Optional<BigDecimal> whole = number(values, ofParent ? all.parents()[part] : GroupTree.ROOT);
             return number(values, part)
                     .flatMap(own -> whole.filter(sum -> condition.isMetBy(own, sum)))

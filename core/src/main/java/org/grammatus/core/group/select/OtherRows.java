@@ -33,20 +33,20 @@ public record OtherRows(long[] counts, List<Optional<Column>> totals) {
         KeptRows kept = new KeptRows(left, shown.kept().afterEach());
         GroupIndex others = GroupIndex.of(plan.axis(), shown.star(), kept, shown.folding(), new Faults(), () -> false);
         Figures theirs = new Figures(plan.axis(), others, new Faults());
-        int[] namesake = SamePaths.ofAll(others, shown, shown::keys);
-        for (int node = 0; node < namesake.length; node++) {
+        int[] matchingNode = SamePaths.ofAll(others, shown, shown::keys);
+        for (int node = 0; node < matchingNode.length; node++) {
             boolean last = node >= shown.first(shown.depths() - 1);
-            namesake[node] = last && standsAlone.test(node) ? namesake[node] : -1;
+            matchingNode[node] = last && standsAlone.test(node) ? matchingNode[node] : -1;
         }
         long[] theirCounts = theirs.aggregates().rowCounts(DatasetModel.GRAIN);
-        long[] counts = new long[namesake.length];
+        long[] counts = new long[matchingNode.length];
         for (int node = 0; node < counts.length; node++) {
-            counts[node] = namesake[node] < 0 ? 0 : theirCounts[namesake[node]];
+            counts[node] = matchingNode[node] < 0 ? 0 : theirCounts[matchingNode[node]];
         }
         List<Optional<Column>> totals = plan.totals().stream()
                 .map(total -> isPlain(total)
                         ? Optional.of(Gathering.orNull(
-                                RoundedLines.of(total, theirs.of(total.value()), plan, theirs), namesake))
+                                RoundedLines.of(total, theirs.of(total.value()), plan, theirs), matchingNode))
                         : Optional.<Column>empty())
                 .toList();
         return new OtherRows(counts, totals);

@@ -20,7 +20,7 @@ public final class Others {
             if (nodes.hasFolded(depth)) {
                 Map<List<Scalar>, Integer> byParent = byParent(choice);
                 for (int node = nodes.first(depth); node < nodes.first(depth + 1); node++) {
-                    boolean others = nodes.fateWithin(depth, node - nodes.first(depth)) == Visibility.OTHERS
+                    boolean others = nodes.visibilityWithin(depth, node - nodes.first(depth)) == Visibility.OTHERS
                             && !nodes.isInsideFolded(depth, node - nodes.first(depth));
                     Integer count = others ? byParent.get(nodes.path(nodes.parents()[node])) : null;
                     if (count != null) {
@@ -35,8 +35,8 @@ public final class Others {
     private static Map<List<Scalar>, Integer> byParent(Selection.Choice choice) {
         Map<Integer, Integer> byNode = new HashMap<>();
         GroupIndex before = choice.before();
-        for (int node = 0; node < choice.fates().length; node++) {
-            if (choice.fates()[node] == Visibility.OTHERS) {
+        for (int node = 0; node < choice.visibilities().length; node++) {
+            if (choice.visibilities()[node] == Visibility.OTHERS) {
                 byNode.merge(before.parents()[before.first(choice.depth()) + node], 1, Integer::sum);
             }
         }

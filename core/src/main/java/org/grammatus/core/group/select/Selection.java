@@ -38,10 +38,10 @@ public final class Selection {
      *
      * @param depth of the groups
      * @param before the groups that were chosen from
-     * @param fates by node within the depth
-     * @param unmatched the fate of a group that was not among them
+     * @param visibilities by node within the depth
+     * @param unmatched the visibility of a group that was not among them
      */
-    public record Choice(int depth, GroupIndex before, byte[] fates, byte unmatched) {}
+    public record Choice(int depth, GroupIndex before, byte[] visibilities, byte unmatched) {}
 
     private final Axis axis;
     private final Cover cover;
@@ -153,17 +153,17 @@ public final class Selection {
             return;
         }
         BitSet met = new MetConditions(axis, all, nodes, depth).groups();
-        byte[] fates = new byte[nodes.first(depth + 1) - nodes.first(depth)];
+        byte[] visibilities = new byte[nodes.first(depth + 1) - nodes.first(depth)];
         int out = 0;
-        for (int node = 0; node < fates.length; node++) {
+        for (int node = 0; node < visibilities.length; node++) {
             boolean kept = met.get(node);
-            fates[node] = kept ? Visibility.SHOWN : leftOut();
+            visibilities[node] = kept ? Visibility.SHOWN : leftOut();
             out += kept ? 0 : 1;
         }
         if (out > 0) {
-            say(level, out, fates.length, LeftOut.Why.CONDITION);
+            say(level, out, visibilities.length, LeftOut.Why.CONDITION);
         }
-        apply(new Choice(depth, nodes, fates, leftOut()), out);
+        apply(new Choice(depth, nodes, visibilities, leftOut()), out);
     }
 
     private void limit(int depth) {
@@ -178,7 +178,7 @@ public final class Selection {
         int[] sorted = new SiblingOrder(figures)
                 .sorted(depth, terms, figures.values().labels(depth, varying -> {}), varying -> {});
         int first = nodes.first(depth);
-        byte[] fates = new byte[sorted.length];
+        byte[] visibilities = new byte[sorted.length];
         byte beyond = limit.others() ? Visibility.OTHERS : leftOut();
         int out = 0;
         for (int from = 0; from < sorted.length; ) {
@@ -186,13 +186,14 @@ public final class Selection {
             int to = from;
             while (to < sorted.length && nodes.parents()[sorted[to]] == nodes.parents()[sorted[from]]) {
                 // What is folded stands last and takes no part.
-                candidates += nodes.fateWithin(depth, sorted[to] - first) == Visibility.SHOWN ? 1 : 0;
+                candidates += nodes.visibilityWithin(depth, sorted[to] - first) == Visibility.SHOWN ? 1 : 0;
                 to++;
             }
             int kept = limit.keptOf(candidates);
             for (int i = 0; i < to - from; i++) {
                 int node = sorted[from + i] - first;
-                fates[node] = i < kept ? Visibility.SHOWN : i < candidates ? beyond : nodes.fateWithin(depth, node);
+                visibilities[node] =
+                        i < kept ? Visibility.SHOWN : i < candidates ? beyond : nodes.visibilityWithin(depth, node);
                 out += i >= kept && i < candidates ? 1 : 0;
             }
             from = to;
@@ -202,7 +203,7 @@ public final class Selection {
             LeftOut.Why why = largest ? LeftOut.Why.NOT_AMONG_LARGEST : LeftOut.Why.NOT_AMONG_SMALLEST;
             say(level, out, sorted.length, limit.others() ? LeftOut.Why.AMONG_OTHERS : why);
         }
-        apply(new Choice(depth, nodes, fates, beyond), out);
+        apply(new Choice(depth, nodes, visibilities, beyond), out);
     }
 
     private void say(LevelPlan level, int out, int all, LeftOut.Why why) {
@@ -213,7 +214,7 @@ public final class Selection {
     private void apply(Choice choice, int out) {
         choices.add(choice);
         if (out > 0) {
-            nodes = apply(choice, nodes, choice.fates());
+            nodes = apply(choice, nodes, choice.visibilities());
         }
     }
 
@@ -221,22 +222,22 @@ public final class Selection {
      * The groups that a choice leaves.
      *
      * @param of the groups that it is made from
-     * @param fates by node within the depth
+     * @param visibilities by node within the depth
      */
-    private GroupIndex apply(Choice choice, GroupIndex of, byte[] fates) {
+    private GroupIndex apply(Choice choice, GroupIndex of, byte[] visibilities) {
         int depth = choice.depth();
         int first = of.first(depth);
         int table = of.tableOf(depth);
         int[] rows = of.used(table);
         int[] nodeOf = of.nodes(depth, table, rows);
-        byte[] fateOfRow = new byte[star.table(table).size()];
+        byte[] visibilityOfRow = new byte[star.table(table).size()];
         for (int i = 0; i < rows.length; i++) {
-            fateOfRow[rows[i]] = fates[nodeOf[i] - first];
+            visibilityOfRow[rows[i]] = visibilities[nodeOf[i] - first];
         }
         Set<List<Scalar>> absent = new HashSet<>();
         if (axis.level(depth).keys().empty().isPresent()) {
-            for (int node = 0; node < fates.length; node++) {
-                if (fates[node] != Visibility.SHOWN) {
+            for (int node = 0; node < visibilities.length; node++) {
+                if (visibilities[node] != Visibility.SHOWN) {
                     absent.add(of.path(first + node));
                 }
             }
@@ -245,32 +246,32 @@ public final class Selection {
         BitSet left = new BitSet(star.rowCount());
         boolean folds = false;
         for (int row : of.kept().rows()) {
-            byte fate = fateOfRow[path[row]];
-            left.set(row, fate != Visibility.DROPPED);
-            folds |= fate == Visibility.OTHERS || fate == Visibility.HIDDEN;
+            byte visibility = visibilityOfRow[path[row]];
+            left.set(row, visibility != Visibility.DROPPED);
+            folds |= visibility == Visibility.OTHERS || visibility == Visibility.HIDDEN;
         }
-        Folding folding = of.folding().with(depth, folds ? Optional.of(fateOfRow) : Optional.empty(), absent);
+        Folding folding = of.folding().with(depth, folds ? Optional.of(visibilityOfRow) : Optional.empty(), absent);
         KeptRows kept = new KeptRows(left.stream().toArray(), of.kept().afterEach());
         return GroupIndex.of(axis, star, kept, folding, new Faults(), cancelled);
     }
 
     /**
-     * Makes the same choices among the groups of other rows: a group fares as its namesake did, of the same path; one without a
-     * namesake is not among those that were chosen.
+     * Makes the same choices among the groups of other rows: a group fares as its matching node did, of the same path; one without a
+     * matching node is not among those that were chosen.
      */
     public GroupIndex repeated(GroupIndex others, Star otherStar) {
         Selection repeat = new Selection(others.axis(), cover, otherStar, cancelled);
         repeat.nodes = others;
         for (Choice choice : choices) {
-            int[] namesake = SamePaths.of(choice.before(), repeat.nodes, choice.depth())[choice.depth()];
-            byte[] fates = new byte[namesake.length];
-            for (int node = 0; node < fates.length; node++) {
-                byte before = repeat.nodes.fateWithin(choice.depth(), node);
-                fates[node] = namesake[node] >= 0
-                        ? choice.fates()[namesake[node]]
+            int[] matchingNode = SamePaths.of(choice.before(), repeat.nodes, choice.depth())[choice.depth()];
+            byte[] visibilities = new byte[matchingNode.length];
+            for (int node = 0; node < visibilities.length; node++) {
+                byte before = repeat.nodes.visibilityWithin(choice.depth(), node);
+                visibilities[node] = matchingNode[node] >= 0
+                        ? choice.visibilities()[matchingNode[node]]
                         : before != Visibility.SHOWN ? before : choice.unmatched();
             }
-            repeat.nodes = repeat.apply(choice, repeat.nodes, fates);
+            repeat.nodes = repeat.apply(choice, repeat.nodes, visibilities);
         }
         return repeat.nodes;
     }

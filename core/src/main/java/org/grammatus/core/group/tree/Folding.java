@@ -9,16 +9,16 @@ import java.util.Set;
 import org.grammatus.core.value.Scalar;
 
 /**
- * Which groups of a tree do not stand by themselves: by depth, the fate of each row of the depth's table, and the paths without rows
+ * Which groups of a tree do not stand by themselves: by depth, the visibility of each row of the depth's table, and the paths without rows
  * that are not to be filled in. Immutable by convention.
  */
 public final class Folding {
 
-    private final List<Optional<byte[]>> fates;
+    private final List<Optional<byte[]>> visibilities;
     private final List<Set<List<Scalar>>> absent;
 
-    private Folding(List<Optional<byte[]>> fates, List<Set<List<Scalar>>> absent) {
-        this.fates = fates;
+    private Folding(List<Optional<byte[]>> visibilities, List<Set<List<Scalar>>> absent) {
+        this.visibilities = visibilities;
         this.absent = absent;
     }
 
@@ -28,20 +28,20 @@ public final class Folding {
                 Collections.nCopies(depths, Optional.empty()), Collections.nCopies(depths, Collections.emptySet()));
     }
 
-    /** This, with other fates at one depth, and some more paths that are not to be filled in there. */
-    public Folding with(int depth, Optional<byte[]> fateOfRow, Set<List<Scalar>> alsoAbsent) {
-        List<Optional<byte[]>> otherFates = new ArrayList<>(fates);
-        otherFates.set(depth, fateOfRow);
+    /** This, with other visibilities at one depth, and some more paths that are not to be filled in there. */
+    public Folding with(int depth, Optional<byte[]> visibilityOfRow, Set<List<Scalar>> alsoAbsent) {
+        List<Optional<byte[]>> otherVisibilities = new ArrayList<>(visibilities);
+        otherVisibilities.set(depth, visibilityOfRow);
         List<Set<List<Scalar>>> otherAbsent = new ArrayList<>(absent);
         Set<List<Scalar>> all = new HashSet<>(absent.get(depth));
         all.addAll(alsoAbsent);
         otherAbsent.set(depth, all);
-        return new Folding(otherFates, otherAbsent);
+        return new Folding(otherVisibilities, otherAbsent);
     }
 
-    /** By row of the depth's table: its fate, where any is folded. */
+    /** By row of the depth's table: its visibility, where any is folded. */
     public Optional<byte[]> at(int depth) {
-        return fates.get(depth);
+        return visibilities.get(depth);
     }
 
     /** Whether a path without rows is not to be filled in. */

@@ -55,7 +55,7 @@ public final class GroupIndex {
     private final int[] parent;
     private final Column[] keys;
     /** By depth and node within it, where any is folded. */
-    private final byte[][] fates;
+    private final byte[][] visibilities;
 
     private final int[] withRows;
 
@@ -69,7 +69,7 @@ public final class GroupIndex {
         this.table = new int[depths];
         this.nodeOfRow = new int[depths][];
         this.keys = new Column[depths];
-        this.fates = new byte[depths][];
+        this.visibilities = new byte[depths][];
         this.withRows = new int[depths];
         this.firstOfDepth = new int[depths + 1];
         this.parents = new int[depths][];
@@ -112,14 +112,14 @@ public final class GroupIndex {
             rowCodes = Gathering.numbers(rowCodes, star.path(table[depth], home));
         }
         int[] rows = used(table[depth]);
-        byte[] fateOfRow = folded(depth, rows);
-        Optional<int[]> parentOfCode = fateOfRow == null
+        byte[] visibilityOfRow = folded(depth, rows);
+        Optional<int[]> parentOfCode = visibilityOfRow == null
                 ? OneParent.of(depth == 1 ? null : parentOfRow(depth), rowCodes, rows, codes.count())
                 : Optional.empty();
         if (parentOfCode.isPresent()) {
             numberByCode(depth, rows, rowCodes, parentOfCode.get(), codes);
         } else {
-            numberByRow(depth, rows, rowCodes, codes.count(), key, fateOfRow);
+            numberByRow(depth, rows, rowCodes, codes.count(), key, visibilityOfRow);
         }
         if (level.keys().empty().isPresent()) {
             fillIn(depth, KeysWithoutRows.keys(level, dataset, star, key, used(home)));
@@ -145,7 +145,7 @@ public final class GroupIndex {
             parents[depth][node] = firstOfDepth[depth - 1] + parentOfCode[present[node]];
         }
         withRows[depth] = count;
-        fates[depth] = new byte[0];
+        visibilities[depth] = new byte[0];
         keys[depth] = codes.values(present);
     }
 
@@ -166,42 +166,42 @@ public final class GroupIndex {
     }
 
     /** Gives each pair of a parent and a code a node, as rows come. */
-    private void numberByRow(int depth, int[] rows, int[] codesOfRows, int codes, Column key, byte[] fateOfRow) {
+    private void numberByRow(int depth, int[] rows, int[] codesOfRows, int codes, Column key, byte[] visibilityOfRow) {
         LevelPlan level = axis.level(depth);
         int[] rowCodes = codesOfRows;
-        if (fateOfRow != null) {
+        if (visibilityOfRow != null) {
             // What is folded has, in each parent, one key that no row has.
             rowCodes = rowCodes.clone();
             for (int row : rows) {
-                rowCodes[row] = fateOfRow[row] == Visibility.SHOWN ? rowCodes[row] : codes + fateOfRow[row];
+                rowCodes[row] = visibilityOfRow[row] == Visibility.SHOWN ? rowCodes[row] : codes + visibilityOfRow[row];
             }
         }
         int[] samples = number(depth, rows, rowCodes, codes + Visibility.DROPPED + 1);
         withRows[depth] = samples.length;
-        fates[depth] = new byte[fateOfRow == null ? 0 : samples.length];
-        for (int node = 0; node < fates[depth].length; node++) {
-            fates[depth][node] = fateOfRow[samples[node]];
+        visibilities[depth] = new byte[visibilityOfRow == null ? 0 : samples.length];
+        for (int node = 0; node < visibilities[depth].length; node++) {
+            visibilities[depth][node] = visibilityOfRow[samples[node]];
         }
         int[] keyRows = table[depth] == level.keys().home()
                 ? samples.clone()
                 : Gathering.numbers(star.path(table[depth], level.keys().home()), samples);
-        for (int node = 0; node < fates[depth].length; node++) {
-            keyRows[node] = fates[depth][node] == Visibility.SHOWN ? keyRows[node] : -1;
+        for (int node = 0; node < visibilities[depth].length; node++) {
+            keyRows[node] = visibilities[depth][node] == Visibility.SHOWN ? keyRows[node] : -1;
         }
         keys[depth] = Gathering.orNull(key, keyRows);
     }
 
-    /** By row of a depth's table, its fate: its own or, before that, the one of the group around it; null where all are shown. */
+    /** By row of a depth's table, its visibility: its own or, before that, the one of the group around it; null where all are shown. */
     private byte[] folded(int depth, int[] rows) {
         byte[] own = folding.at(depth).orElse(null);
-        boolean above = depth > 1 && fates[depth - 1].length > 0;
+        boolean above = depth > 1 && visibilities[depth - 1].length > 0;
         if (!above) {
             return own;
         }
         byte[] folded = new byte[star.table(table[depth]).size()];
         int[] path = table[depth] == table[depth - 1] ? null : star.path(table[depth], table[depth - 1]);
         for (int row : rows) {
-            byte around = fates[depth - 1][nodeOfRow[depth - 1][path == null ? row : path[row]]];
+            byte around = visibilities[depth - 1][nodeOfRow[depth - 1][path == null ? row : path[row]]];
             folded[row] = around != Visibility.SHOWN ? around : own == null ? Visibility.SHOWN : own[row];
         }
         return folded;
@@ -244,7 +244,7 @@ public final class GroupIndex {
         JointCodes codes = JointCodes.of(keys[depth], wanted);
         PairTable known = new PairTable(withRows[depth]);
         for (int node = 0; node < withRows[depth]; node++) {
-            if (fateWithin(depth, node) == Visibility.SHOWN) {
+            if (visibilityWithin(depth, node) == Visibility.SHOWN) {
                 known.add(PairTable.pair(parents[depth][node], codes.left()[node]));
             }
         }
@@ -253,7 +253,7 @@ public final class GroupIndex {
         IntList added = new IntList();
         for (int above = 0; above < count; above++) {
             int parentNode = firstOfDepth[depth - 1] + above;
-            if (fateWithin(depth - 1, above) != Visibility.SHOWN) {
+            if (visibilityWithin(depth - 1, above) != Visibility.SHOWN) {
                 continue;
             }
             for (int i = 0; i < wanted.size(); i++) {
@@ -330,18 +330,19 @@ public final class GroupIndex {
     }
 
     /** What becomes of a node, counted within its depth. */
-    public byte fateWithin(int depth, int within) {
-        return depth == 0 || within >= fates[depth].length ? Visibility.SHOWN : fates[depth][within];
+    public byte visibilityWithin(int depth, int within) {
+        return depth == 0 || within >= visibilities[depth].length ? Visibility.SHOWN : visibilities[depth][within];
     }
 
     /** Whether a node, counted within its depth, lies inside one that is folded. */
     public boolean isInsideFolded(int depth, int within) {
-        return depth > 1 && fateWithin(depth - 1, parents[depth][within] - firstOfDepth[depth - 1]) != Visibility.SHOWN;
+        return depth > 1
+                && visibilityWithin(depth - 1, parents[depth][within] - firstOfDepth[depth - 1]) != Visibility.SHOWN;
     }
 
     /** Whether any group of a depth is folded. */
     public boolean hasFolded(int depth) {
-        return depth > 0 && fates[depth].length > 0;
+        return depth > 0 && visibilities[depth].length > 0;
     }
 
     /** How many of a depth's nodes have rows; those without stand after them. */

@@ -29,7 +29,7 @@ import org.grammatus.core.value.Kind;
 
 /**
  * The same report at another time. Dates of other rows are moved into the time of the report; then the same filters, levels and
- * choices of groups hold for them, and each group has its namesake there. Groups that only the other time has count in what is
+ * choices of groups hold for them, and each group has its matching node there. Groups that only the other time has count in what is
  * around them.
  */
 final class OtherTime {
@@ -37,14 +37,14 @@ final class OtherTime {
     private final TablePlan plan;
     private final Figures ours;
     private final Figures theirs;
-    /** By node of the report: its namesake, or -1. */
-    private final int[] namesake;
+    /** By node of the report: its matching node, or -1. */
+    private final int[] matchingNode;
 
-    private OtherTime(TablePlan plan, Figures ours, Figures theirs, int[] namesake) {
+    private OtherTime(TablePlan plan, Figures ours, Figures theirs, int[] matchingNode) {
         this.plan = plan;
         this.ours = ours;
         this.theirs = theirs;
-        this.namesake = namesake;
+        this.matchingNode = matchingNode;
     }
 
     /** The groups as rows of another time make them, whose dates are moved into this one. */
@@ -73,11 +73,11 @@ final class OtherTime {
         GroupIndex all = GroupIndex.of(plan.axis(), star, kept, new Faults(), () -> false);
         GroupIndex theirs = selection.repeated(all, star);
         GroupIndex own = ours.nodes();
-        int[] namesake = SamePaths.ofAll(
+        int[] matchingNode = SamePaths.ofAll(
                 theirs,
                 own,
                 depth -> leapDays.map(days -> days.keys(depth, own)).orElseGet(() -> own.keys(depth)));
-        return new OtherTime(plan, ours, new Figures(plan.axis(), theirs, new Faults()), namesake);
+        return new OtherTime(plan, ours, new Figures(plan.axis(), theirs, new Faults()), matchingNode);
     }
 
     /** Whether any row that is kept is after the last day that takes part. */
@@ -108,17 +108,17 @@ final class OtherTime {
     /** What a total's value comes to at the other time, by node of the report; each line is rounded there as it is here. */
     Column figures(TotalPlan total) {
         if (RoundedLines.apply(total, plan, theirs)) {
-            return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), plan, theirs), namesake);
+            return Gathering.orNull(RoundedLines.of(total, theirs.of(total.value()), plan, theirs), matchingNode);
         }
         return Evaluator.evaluate(total.value(), new There(), new Faults());
     }
 
-    /** The report's groups as the other time has them: one without a namesake there has no rows. */
+    /** The report's groups as the other time has them: one without a matching node there has no rows. */
     private final class There implements EvaluationContext {
 
         @Override
         public int size() {
-            return namesake.length;
+            return matchingNode.length;
         }
 
         @Override
@@ -128,10 +128,10 @@ final class OtherTime {
 
         @Override
         public Column aggregate(Typed.Aggregate aggregate) {
-            Column there = Gathering.orNull(theirs.aggregates().aggregate(aggregate), namesake);
+            Column there = Gathering.orNull(theirs.aggregates().aggregate(aggregate), matchingNode);
             if (there instanceof Column.Longs counts && aggregate.function() == AggregateFunction.COUNT) {
-                for (int node = 0; node < namesake.length; node++) {
-                    counts.values()[node] = namesake[node] < 0 ? 0 : counts.values()[node];
+                for (int node = 0; node < matchingNode.length; node++) {
+                    counts.values()[node] = matchingNode[node] < 0 ? 0 : counts.values()[node];
                 }
             }
             return there;

@@ -28,7 +28,7 @@ final class SpansOfTime {
             int first = nodes.first(depth);
             for (int node = first; node < nodes.first(depth + 1); node++) {
                 boolean span = level
-                        && nodes.fateWithin(depth, node - first) == Visibility.SHOWN
+                        && nodes.visibilityWithin(depth, node - first) == Visibility.SHOWN
                         && !nodes.isInsideFolded(depth, node - first)
                         && !keys.isNull(node - first);
                 spans.set(node, span || spans.get(nodes.parents()[node]));

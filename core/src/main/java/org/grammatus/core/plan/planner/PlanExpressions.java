@@ -76,7 +76,7 @@ final class PlanExpressions {
                     return Typing.type(parsed, names, scope[0] ? Typing.Place.SCOPE : Typing.Place.ROW);
                 },
                 NOTHING);
-        // Across the report a group is taken together with its namesakes, which have no parent in common.
+        // Across the report a group is taken together with its matchingNodes, which have no parent in common.
         requireAround(pointer + "/by", by, across ? 0 : depth);
         if (by.stepping().findAny().isPresent()) {
             problems.error(pointer + "/by", "an order cannot depend on the order that it makes; leave out ORDER BY");
