@@ -184,9 +184,9 @@ export const data = {
     changed: (label: string) =>
       `Somebody changed “${label}” since you opened it. Nothing was saved: what you typed is still here; cancel to see theirs.`,
     gone: (label: string) => `Somebody deleted “${label}” since you opened it. Nothing was saved.`,
-    effect: (count: number) => `${counted(count, 'report', 'reports')} would no longer run until they are fixed:`,
+    effect: (count: number) => `${counted(count, 'report', 'reports')} would no longer run until fixed:`,
     effectDatasets: (count: number) =>
-      `${counted(count, 'dataset', 'datasets')} built on this one could no longer be used until they are fixed:`,
+      `${counted(count, 'dataset', 'datasets')} built on this one could no longer be used until fixed:`,
     others: (count: number) =>
       `${counted(count, 'private report', 'private reports')} of other people would not either.`,
     suggestions: 'What fits here',

@@ -92,7 +92,7 @@ class NameItOnceTest {
         assertThat(page.locator(".result")).isVisible();
         button(page, "Delete").click();
         Locator effect = page.locator(".effect");
-        assertThat(effect).containsText("1 report would not run any more");
+        assertThat(effect).containsText("1 report would no longer run until fixed");
         assertThat(effect).containsText("Expected deliveries");
         assertThat(page.locator("form")).containsText("“Days late” is used. Delete it all the same?");
         assertThat(button(page, "Delete it all the same")).isVisible();
