@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
@@ -37,7 +36,6 @@ import org.grammatus.core.plan.TextPlan;
  */
 final class CsvReportWriter implements ReportWriter {
 
-    private static final int ASK_EVERY = 4096;
     /** Heads the names of what marks rows. */
     private static final String MARK = "Mark";
 
@@ -121,20 +119,19 @@ final class CsvReportWriter implements ReportWriter {
     private final class Lines implements TableVisitor {
 
         private final CSVPrinter csv;
-        private final WriteProgress progress;
+        private final StillWanted wanted;
         private final TableWalk walk;
         private List<String> labels = List.of();
-        private int visited;
 
         Lines(CSVPrinter csv, WriteProgress progress, TableWalk walk) {
             this.csv = csv;
-            this.progress = progress;
+            this.wanted = new StillWanted(progress);
             this.walk = walk;
         }
 
         @Override
         public void open(int node) {
-            ask();
+            wanted.line();
             if (walk.isInnermost(node)) {
                 labels = labels(node);
                 if (!plan.printsRows() && node != GroupTree.ROOT) {
@@ -145,7 +142,7 @@ final class CsvReportWriter implements ReportWriter {
 
         @Override
         public void row(int node, int row) {
-            ask();
+            wanted.line();
             print(marked(record(labels, contents.cells().row(row, node)), marks.ofRow(row, node)));
         }
 
@@ -156,12 +153,6 @@ final class CsvReportWriter implements ReportWriter {
 
         @Override
         public void close(int node) {}
-
-        private void ask() {
-            if (visited++ % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
-                throw new CancellationException("The export was cancelled");
-            }
-        }
 
         private void print(List<String> record) {
             try {

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.Iterator;
 import java.util.List;
-import java.util.concurrent.CancellationException;
 import org.grammatus.core.band.AnswerWords;
 import org.grammatus.core.band.BandCell;
 import org.grammatus.core.band.BandContents;
@@ -40,8 +39,6 @@ final class JsonReportWriter implements ReportWriter {
 
     /** Of the form of a result of several blocks. */
     private static final int VERSION_OF_BLOCKS = 3;
-
-    private static final int ASK_EVERY = 1024;
 
     private JsonGenerator json;
     private TableResult grouped;
@@ -194,8 +191,8 @@ final class JsonReportWriter implements ReportWriter {
     private final class NestedGroups implements TableVisitor {
 
         private final TableWalk walk;
+        private final StillWanted wanted = new StillWanted(progress);
         private boolean inRows;
-        private int visited;
 
         NestedGroups(TableWalk walk) {
             this.walk = walk;
@@ -203,7 +200,7 @@ final class JsonReportWriter implements ReportWriter {
 
         @Override
         public void open(int node) {
-            ask();
+            wanted.line();
             json.writeStartObject();
             head(node);
             if (holdsRows(node)) {
@@ -216,7 +213,7 @@ final class JsonReportWriter implements ReportWriter {
 
         @Override
         public void row(int node, int row) {
-            ask();
+            wanted.line();
             JsonReportWriter.this.row(row, node);
         }
 
@@ -246,12 +243,6 @@ final class JsonReportWriter implements ReportWriter {
 
         private boolean isLast(int node) {
             return grouped.tree().depthOf(node) == grouped.tree().depths() - 1;
-        }
-
-        private void ask() {
-            if (visited++ % ASK_EVERY == 0 && !progress.pagesWritten(0)) {
-                throw new CancellationException("The export was cancelled");
-            }
         }
     }
 
