@@ -19,6 +19,7 @@ import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.FiscalCalendar;
 import org.grammatus.core.group.PrintedGroups;
 import org.grammatus.core.group.TableResult;
+import org.grammatus.core.group.figure.PageFigureEvaluation;
 import org.grammatus.core.group.select.LeftOut;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.ColumnPlan;
@@ -180,13 +181,15 @@ public final class BandTexts {
     }
 
     /**
-     * What a text at the edge of a page says of the rows that are told on it.
+     * A figure in the header or footer of a page, printed.
      *
-     * @param figure index of it among the plan's figures of pages
+     * @param figure its index in {@link TablePlan#pageFigures}
+     * @param rows the rows of the page
      */
     public String ofPage(int figure, int[] rows) {
         PageFigure shown = plan.pageFigures().get(figure);
-        Column value = grouped.rows().ofPages().figure(figure, rows);
+        Column value =
+                PageFigureEvaluation.over(grouped.rows().ofPages().figures().get(figure), rows);
         return new ValueFormat(shown.value().type(), shown.format(), locale).format(value, 0);
     }
 

@@ -19,8 +19,8 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.FigureNotices;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.figure.Overlap;
+import org.grammatus.core.group.figure.PageFigureValues;
 import org.grammatus.core.group.figure.RoundedLines;
-import org.grammatus.core.group.figure.RowsTogether;
 import org.grammatus.core.group.figure.SiblingOrder;
 import org.grammatus.core.group.select.Others;
 import org.grammatus.core.group.select.Selection;
@@ -156,7 +156,7 @@ public final class GroupingStep {
                 plan.printsRows() ? printed : inGroups.inOrder(starts),
                 starts,
                 plan.pageFigures().stream()
-                        .map(figure -> RowsTogether.of(figure.value(), figures, faults))
+                        .map(figure -> PageFigureValues.of(figure.value(), figures, faults))
                         .toList());
     }
 

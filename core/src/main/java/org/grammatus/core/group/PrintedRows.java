@@ -15,7 +15,7 @@ import org.grammatus.core.group.select.OtherRows;
  * @param starts by place: where the node's rows start in {@code order}; one more than places at the end
  * @param columns by the plan's columns: their values
  * @param others the rows that stand together as the last line of their groups
- * @param ofPages what texts at the edges of pages are about
+ * @param ofPages what the figures in headers and footers of pages are computed from
  * @param carried what totals have come to, where they are carried from page to page
  */
 public record PrintedRows(

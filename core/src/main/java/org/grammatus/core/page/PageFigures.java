@@ -3,7 +3,6 @@ package org.grammatus.core.page;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.IntStream;
 import org.grammatus.core.band.BandKind;
 import org.grammatus.core.band.Bands;
@@ -12,29 +11,34 @@ import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.PageFigure;
 import org.grammatus.core.plan.TablePlan;
 
-/** What texts at the edges of a page say of the rows that are printed on it. */
+/** The figures in headers and footers, page by page, computed when pages are broken. */
 final class PageFigures {
 
-    private final Optional<BlockPlace> block;
     private final List<Segment> segments;
     private final int[] firstSegment;
+    /** By page, then by expression: the printed figure. */
+    private final List<Map<String, String>> byPage;
 
     /** @param firstSegment by page: its first segment; one more than pages at the end */
     PageFigures(List<BlockPlace> blocks, List<Segment> segments, int[] firstSegment) {
-        this.block = blocks.stream()
-                .filter(each -> !each.layout().plan().pageFigures().isEmpty())
-                .findFirst();
         this.segments = segments;
         this.firstSegment = firstSegment;
+        this.byPage = blocks.stream()
+                .filter(each -> !each.layout().plan().pageFigures().isEmpty())
+                .findFirst()
+                .map(block -> IntStream.range(1, firstSegment.length)
+                        .mapToObj(number -> of(block, rows(block, number)))
+                        .toList())
+                .orElse(List.of());
     }
 
     /**
-     * By expression, what it comes to on a page.
+     * By expression, the printed figure of a page.
      *
      * @param number from 1
      */
     Map<String, String> of(int number) {
-        return block.map(of -> of(of, rows(of, number))).orElse(Map.of());
+        return byPage.isEmpty() ? Map.of() : byPage.get(number - 1);
     }
 
     private static Map<String, String> of(BlockPlace block, int[] rows) {
