@@ -21,8 +21,8 @@ import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.edit.part.PartIds;
 import org.grammatus.core.edit.part.Parts;
 import org.grammatus.core.plan.planner.BuiltForm;
+import org.grammatus.core.plan.planner.FilterCondition;
 import org.grammatus.core.plan.planner.FilterScope;
-import org.grammatus.core.plan.planner.FilterText;
 import org.grammatus.core.value.Kind;
 
 /** Edits of filters, of the report or of the block that is worked on, and of their parts. */
@@ -257,7 +257,7 @@ final class FilterEdits {
     }
 
     private static ReportFilter typed(ReportFilter filter, FilterScope scope) {
-        return new ReportFilter.Typed(filter.id(), FilterText.of(filter, scope), filter.blocks(), filter.off());
+        return new ReportFilter.Typed(filter.id(), FilterCondition.text(filter, scope), filter.blocks(), filter.off());
     }
 
     private ReportFilter built(ReportFilter filter) {

@@ -34,8 +34,9 @@ public final class ExpressionPrinter {
             case Expression.Arithmetic a ->
                 nested(a.left()) + " " + a.operator().symbol() + " " + nested(a.right());
             case Expression.Concat c -> nested(c.left()) + " || " + nested(c.right());
-            case Expression.Compare c -> nested(c.left()) + " " + c.operator().symbol() + " " + nested(c.right());
-            case Expression.Logic l -> nested(l.left()) + " " + l.connective() + " " + nested(l.right());
+            case Expression.Compare c -> compared(c.left()) + " " + c.operator().symbol() + " " + compared(c.right());
+            case Expression.Logic l ->
+                joined(l.left(), l, true) + " " + l.connective() + " " + joined(l.right(), l, false);
             case Expression.Between b ->
                 nested(b.value()) + not(b.negated()) + " BETWEEN " + nested(b.low()) + " AND " + nested(b.high());
             case Expression.In in ->
@@ -97,6 +98,25 @@ public final class ExpressionPrinter {
         }
         c.otherwise().ifPresent(otherwise -> out.append(" ELSE ").append(print(otherwise)));
         return out.append(" END").toString();
+    }
+
+    /** A part of AND or OR: conditions and chains of the same connective are read alike without parentheses. */
+    private static String joined(Expression part, Expression.Logic whole, boolean left) {
+        return switch (part) {
+            case Expression.Compare c -> print(c);
+            case Expression.In in -> print(in);
+            case Expression.Like l -> print(l);
+            case Expression.IsNull n -> print(n);
+            case Expression.Logic l when left && l.connective() == whole.connective() -> print(l);
+            default -> nested(part);
+        };
+    }
+
+    /** A side of a comparison: a day that is some days away from another is read alike without parentheses. */
+    private static String compared(Expression side) {
+        return side instanceof Expression.Arithmetic a && a.right() instanceof Expression.Interval
+                ? print(side)
+                : nested(side);
     }
 
     private static String nested(Expression e) {

@@ -2,6 +2,8 @@ package org.grammatus.core.plan;
 
 import java.util.Optional;
 import org.grammatus.core.choice.Reach;
+import org.grammatus.core.expression.Expression;
+import org.grammatus.core.expression.Expressions;
 import org.grammatus.core.expression.Typed;
 
 /**
@@ -10,7 +12,7 @@ import org.grammatus.core.expression.Typed;
  * @param look id of a look of the house style
  * @param word printed in place of the look's sign; empty for none
  * @param pointer where it stands in the definition
- * @param text its condition as its author wrote it
+ * @param written its condition as its author wrote it, parsed
  * @param overScope whether it is computed over the rows of a group, rather than for a row
  * @param also whether it marks, too, what a rule before it has marked
  */
@@ -20,11 +22,13 @@ public record HighlightPlan(
         String look,
         String word,
         String pointer,
-        String text,
+        Expression written,
         Typed when,
         boolean overScope,
         Target target,
         boolean also) {
+
+    private static final Expression UNPRINTED = Expressions.truth(true);
 
     /**
      * What it marks.
@@ -38,11 +42,11 @@ public record HighlightPlan(
 
     /** The same rule with another condition. */
     public HighlightPlan when(Typed other, boolean scope) {
-        return new HighlightPlan(id, label, look, word, pointer, text, other, scope, target, also);
+        return new HighlightPlan(id, label, look, word, pointer, written, other, scope, target, also);
     }
 
     /** The same rule without what only printing needs. */
     HighlightPlan unprinted() {
-        return new HighlightPlan("", "", "", "", "", "", when, overScope, target, also);
+        return new HighlightPlan("", "", "", "", "", UNPRINTED, when, overScope, target, also);
     }
 }

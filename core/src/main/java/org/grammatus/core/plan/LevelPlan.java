@@ -8,6 +8,7 @@ import org.grammatus.core.choice.Header;
 import org.grammatus.core.choice.layout.LevelLayout;
 import org.grammatus.core.dataset.Coarsening;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.value.Period;
 import org.grammatus.core.value.Scalar;
@@ -32,6 +33,7 @@ public record LevelPlan(
      * What groups are told apart by.
      *
      * @param text the key as its author wrote it
+     * @param expression the same, parsed
      * @param coarsening of the key, where groups are buckets or classes of it
      * @param asked the days that the answers ask of the key, where a prompt's period narrows it
      * @param listed keys in an order of their own; none where there is no such order
@@ -40,6 +42,7 @@ public record LevelPlan(
      */
     public record Keys(
             String text,
+            Expression expression,
             Typed value,
             Optional<Coarsening> coarsening,
             Optional<Period> asked,

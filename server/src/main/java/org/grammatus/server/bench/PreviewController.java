@@ -14,6 +14,7 @@ import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.definition.style.HouseStyle;
 import org.grammatus.core.plan.planner.BuiltForm;
+import org.grammatus.core.plan.planner.FilterCondition;
 import org.grammatus.core.plan.planner.FilterScope;
 import org.grammatus.core.plan.planner.Planner;
 import org.grammatus.core.plan.planner.ReaderView;
@@ -231,10 +232,7 @@ class PreviewController {
     private static Stream<FilterText> texts(List<ReportFilter> filters, FilterScope scope) {
         return filters.stream()
                 .flatMap(ReportFilter::withParts)
-                .map(filter -> new FilterText(
-                        filter.id(),
-                        org.grammatus.core.plan.planner.FilterText.of(filter, scope),
-                        built(filter, scope)));
+                .map(filter -> new FilterText(filter.id(), FilterCondition.text(filter, scope), built(filter, scope)));
     }
 
     private static Optional<JsonNode> built(ReportFilter filter, FilterScope scope) {

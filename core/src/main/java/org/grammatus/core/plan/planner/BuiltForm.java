@@ -167,8 +167,8 @@ public final class BuiltForm {
                                 Optional.empty(),
                                 Optional.empty(),
                                 Optional.empty()))
-                        .filter(built -> ExpressionPrinter.print(ExpressionParser.parse(FilterText.of(built, scope)))
-                                .equals(ExpressionPrinter.print(quoted(logic))))
+                        .filter(built ->
+                                FilterCondition.text(built, scope).equals(ExpressionPrinter.print(quoted(logic))))
                         .findFirst()
                         .map(ReportFilter.class::cast)
                 : Optional.empty();

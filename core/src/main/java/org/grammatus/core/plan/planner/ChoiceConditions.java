@@ -10,7 +10,6 @@ import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.problem.ProblemException;
@@ -57,7 +56,7 @@ public final class ChoiceConditions {
     /** A filter that is wrong narrows nothing: it is told where the report is run. */
     private Optional<Typed> of(ReportFilter filter) {
         try {
-            Expression condition = ExpressionParser.parse(FilterText.of(filter, scope), names.fieldLabels());
+            Expression condition = FilterCondition.of(filter, scope);
             Set<String> read = new HashSet<>();
             condition.prompts().forEach(prompt -> read.add(prompt.name()));
             return !read.isEmpty() && above.containsAll(read)

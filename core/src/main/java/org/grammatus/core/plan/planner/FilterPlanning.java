@@ -10,7 +10,6 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.FilterPlan;
@@ -197,7 +196,7 @@ final class FilterPlanning {
         }
         Optional<String> period =
                 filter instanceof ReportFilter.OfPeriod of ? Optional.of(of.prompt()) : Optional.empty();
-        return restriction(FilterText.of(filter, scope))
+        return restriction(FilterCondition.of(filter, scope))
                 .map(left -> new FilterPlan(filter.id(), left, period, words, parts(filter), Optional.empty()));
     }
 
@@ -224,16 +223,15 @@ final class FilterPlanning {
     }
 
     private Optional<FilterPlan.Part> part(ReportFilter part) {
-        return restriction(FilterText.of(part, scope))
+        return restriction(FilterCondition.of(part, scope))
                 .map(condition -> new FilterPlan.Part(
                         part.id(),
                         condition,
-                        restriction(FilterText.excluded(part, scope)).orElse(TRUE),
+                        restriction(FilterCondition.excluded(part, scope)).orElse(TRUE),
                         parts(part)));
     }
 
-    private Optional<Typed> restriction(String text) {
-        Expression condition = ExpressionParser.parse(text, names.fieldLabels());
+    private Optional<Typed> restriction(Expression condition) {
         return Typing.restriction(condition, names, Typing.Place.ROW);
     }
 }

@@ -1,8 +1,11 @@
 package org.grammatus.core.plan.planner;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.grammatus.core.choice.PromptType;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.dataset.DatasetNames;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportPrompt;
@@ -19,6 +22,11 @@ public record FilterScope(DatasetModel dataset, List<ReportPrompt> prompts, Repo
 
     Type typeOf(String field) {
         return dataset.typeOf(field).orElse(Type.TEXT);
+    }
+
+    /** The names that a typed condition may use, each with what people call it. */
+    Map<String, String> fieldLabels() {
+        return new DatasetNames(dataset, LocalDate.EPOCH).fieldLabels();
     }
 
     /** What stands for a row of the dataset where rows of another are looked for: the name of its grain. */

@@ -2,10 +2,12 @@ package org.grammatus.core.plan.planner;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.grammatus.core.choice.Reach;
 import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Expressions;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.ColumnPlan;
@@ -18,6 +20,9 @@ import org.grammatus.core.problem.Problems;
 
 /** Plans the rules that mark rows and groups. */
 final class HighlightPlanning {
+
+    /** Stands for a condition that is wrong. */
+    private static final Expression WRONG = Expressions.truth(true);
 
     private HighlightPlanning() {}
 
@@ -37,8 +42,9 @@ final class HighlightPlanning {
             boolean printsRows,
             Problems problems) {
         return target(rule, levels, columns).map(target -> {
-            HighlightPlan plan = untyped(rule, pointer, target);
-            return problems.collect(pointer + "/when", () -> typed(plan, names, printsRows), plan);
+            Supplier<HighlightPlan> typed =
+                    () -> typed(untyped(rule, pointer, target, parsed(rule, names)), names, printsRows);
+            return problems.collect(pointer + "/when", typed, untyped(rule, pointer, target, WRONG));
         });
     }
 
@@ -49,21 +55,25 @@ final class HighlightPlanning {
      * @param names what the figure says among them
      */
     static HighlightPlan ofFigure(ReportHighlight rule, String pointer, String figure, Names names, Problems problems) {
-        HighlightPlan plan = untyped(
-                rule,
-                pointer,
-                new HighlightPlan.Target(Reach.FIGURE, Optional.of(TablePlan.REPORT), Optional.of(figure)));
-        return problems.collect(pointer + "/when", () -> typed(plan, names, false), plan);
+        HighlightPlan.Target target =
+                new HighlightPlan.Target(Reach.FIGURE, Optional.of(TablePlan.REPORT), Optional.of(figure));
+        Supplier<HighlightPlan> typed = () -> typed(untyped(rule, pointer, target, parsed(rule, names)), names, false);
+        return problems.collect(pointer + "/when", typed, untyped(rule, pointer, target, WRONG));
     }
 
-    private static HighlightPlan untyped(ReportHighlight rule, String pointer, HighlightPlan.Target target) {
+    private static Expression parsed(ReportHighlight rule, Names names) {
+        return ExpressionParser.parse(rule.when(), names.fieldLabels());
+    }
+
+    private static HighlightPlan untyped(
+            ReportHighlight rule, String pointer, HighlightPlan.Target target, Expression when) {
         return new HighlightPlan(
                 rule.id(),
                 rule.label(),
                 rule.look(),
                 rule.word().orElse(""),
                 pointer,
-                rule.when(),
+                when,
                 PlanExpressions.NOTHING,
                 false,
                 target,
@@ -95,7 +105,7 @@ final class HighlightPlanning {
      * @throws ProblemException if its condition is wrong
      */
     static HighlightPlan typed(HighlightPlan rule, Names names, boolean printsRows) {
-        Expression parsed = ExpressionParser.parse(rule.text(), names.fieldLabels());
+        Expression parsed = rule.written();
         if (rule.target().of() == Reach.FIGURE) {
             return rule.when(Typing.condition(parsed, names, Typing.Place.SCOPE), true);
         }

@@ -18,6 +18,7 @@ import org.grammatus.core.definition.GroupFilter;
 import org.grammatus.core.definition.NumberClass;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportLimit;
+import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
@@ -63,11 +64,13 @@ final class LevelPlanning {
     }
 
     LevelPlan level(String pointer, ReportLevel level) {
-        Typed key = expressions.typed(pointer + "/key", level.key(), Typing.Place.ROW);
+        Expression parsed = expressions.parsed(pointer + "/key", level.key());
+        Typed key = expressions.typed(pointer + "/key", parsed, Typing.Place.ROW);
         int depth = names.levels().stream().map(Names.Level::id).toList().indexOf(level.id()) + 1;
         Optional<Coarsening> coarsening = coarsening(pointer, level, key.type());
         LevelPlan.Keys keys = new LevelPlan.Keys(
                 level.key(),
+                parsed,
                 key,
                 coarsening,
                 asked.of(key),

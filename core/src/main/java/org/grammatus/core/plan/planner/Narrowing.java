@@ -1,5 +1,6 @@
 package org.grammatus.core.plan.planner;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,15 +12,17 @@ import org.grammatus.core.dataset.DateBucket;
 import org.grammatus.core.dataset.NumberClasses;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.ReportPrompt;
+import org.grammatus.core.expression.ArithmeticOperator;
+import org.grammatus.core.expression.Comparator;
+import org.grammatus.core.expression.DatePart;
 import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
-import org.grammatus.core.expression.ExpressionPrinter;
+import org.grammatus.core.expression.Expressions;
+import org.grammatus.core.expression.ScalarFunction;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.problem.Problem;
-import org.grammatus.core.problem.Problem.Position;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.prompt.Answers;
@@ -34,15 +37,18 @@ import org.grammatus.core.words.Words;
  *
  * @param id of the filter that it becomes
  * @param dataset of the block in which it was pointed at
- * @param condition what a row must meet, as an expression
+ * @param condition what a row must meet
  * @param asked the values that are wanted, where the condition compares with such
  * @param words the same, for people
  */
-public record Narrowing(String id, DatasetModel dataset, String condition, List<ResolvedPrompt> asked, String words) {
+public record Narrowing(
+        String id, DatasetModel dataset, Expression condition, List<ResolvedPrompt> asked, String words) {
 
-    private static final Position START = new Position(1, 1);
     /** What conditions call the values that are wanted. */
     private static final String WANTED = "wanted";
+
+    private static final int DAYS_OF_WEEK = 7;
+    private static final LocalDate A_MONDAY = LocalDate.of(2001, 1, 1);
 
     /** Id of the filter that a field's narrowing becomes. */
     public static String idOf(String field) {
@@ -62,7 +68,7 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
         return new Narrowing(
                 idOf(field.id()),
                 table.dataset(),
-                FilterText.of(field.filter(WANTED), scope),
+                FilterCondition.of(field.filter(WANTED), scope),
                 List.of(wanted),
                 Words.of(table.locale()).only(field.label() + ": " + wanted.inWords(table.locale())));
     }
@@ -114,16 +120,16 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
      */
     static Narrowing of(ReaderView.Only only, TablePlan table) {
         LevelPlan level = ReaderView.level(table, only.level(), "/view/only", "narrow to a group of");
-        String inside = inGroup(level, only);
-        String key = "(" + level.keys().text() + ")";
-        // Rows without a key are among the others.
-        boolean blank = only.key().isEmpty();
-        String condition =
-                only.except() ? blank ? key + " IS NOT NULL" : "NOT (" + inside + ") OR " + key + " IS NULL" : inside;
+        Expression inside = inGroup(level, only);
+        Expression key = level.keys().expression();
+        Expression others = only.key().isEmpty()
+                ? Expressions.isNotNull(key)
+                // Rows without a key are among the others.
+                : Expressions.or(Expressions.not(inside), Expressions.isNull(key));
         return new Narrowing(
                 "view-only-" + level.id() + only.key().map(value -> ":" + value).orElse(""),
                 table.dataset(),
-                condition,
+                only.except() ? others : inside,
                 List.of(),
                 words(only, level.name(), Words.of(table.locale())));
     }
@@ -146,18 +152,16 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
 
     private TablePlan applied(TablePlan table) {
         return Typing.restriction(
-                        ExpressionParser.parse(condition),
-                        PlanNames.of(table, asked.isEmpty() ? table.prompts() : asked),
-                        Typing.Place.ROW)
+                        condition, PlanNames.of(table, asked.isEmpty() ? table.prompts() : asked), Typing.Place.ROW)
                 .map(typed -> table.narrowed(new FilterPlan(id, typed, Optional.empty(), words)))
                 .orElse(table);
     }
 
     /** What a row must meet to lie in the group. */
-    private static String inGroup(LevelPlan level, ReaderView.Only only) {
-        String key = "(" + level.keys().text() + ")";
+    private static Expression inGroup(LevelPlan level, ReaderView.Only only) {
+        Expression key = level.keys().expression();
         if (only.key().isEmpty()) {
-            return key + " IS NULL";
+            return Expressions.isNull(key);
         }
         Type type = level.keys().type();
         try {
@@ -168,44 +172,65 @@ public record Narrowing(String id, DatasetModel dataset, String condition, List<
                         case DateBucket bucket -> inBucket(key, bucket, value);
                         case NumberClasses classes -> inClass(key, classes, value);
                     })
-                    .orElseGet(() -> key + " = " + literal(value));
+                    .orElseGet(() -> Expressions.compare(key, Comparator.EQUAL, Expressions.literal(value)));
         } catch (IllegalArgumentException e) {
             throw new ProblemException(Problem.error("/view/only", e.getMessage()));
         }
     }
 
-    private static String inClass(String key, NumberClasses classes, Scalar value) {
+    private static Expression inClass(Expression key, NumberClasses classes, Scalar value) {
         long number = ((Scalar.Number) value).value().longValue();
         if (number < 1 || number > classes.count()) {
             throw new IllegalArgumentException("found class " + number + ", expected 1 to " + classes.count());
         }
-        List<String> edges = new ArrayList<>();
-        classes.above(number).ifPresent(edge -> edges.add(key + " > " + edge.toPlainString()));
-        classes.upTo(number).ifPresent(edge -> edges.add(key + " <= " + edge.toPlainString()));
-        return edges.isEmpty() ? key + " IS NOT NULL" : String.join(" AND ", edges);
+        List<Expression> edges = new ArrayList<>();
+        classes.above(number).ifPresent(edge -> edges.add(compared(key, Comparator.GREATER, edge)));
+        classes.upTo(number).ifPresent(edge -> edges.add(compared(key, Comparator.LESS_OR_EQUAL, edge)));
+        return edges.isEmpty() ? Expressions.isNotNull(key) : Expressions.all(edges);
     }
 
-    private static String inBucket(String key, DateBucket bucket, Scalar value) {
+    private static Expression compared(Expression key, Comparator operator, BigDecimal edge) {
+        return Expressions.compare(key, operator, Expressions.literal(Scalar.Number.decimal(edge)));
+    }
+
+    private static Expression inBucket(Expression key, DateBucket bucket, Scalar value) {
         if (!bucket.isCyclic()) {
             long start = bucket.key(((Scalar.Date) value).value().toEpochDay());
-            return key + " >= " + day(start) + " AND " + key + " < " + day(bucket.next(start));
+            return Expressions.and(
+                    Expressions.compare(key, Comparator.GREATER_OR_EQUAL, day(start)),
+                    Expressions.compare(key, Comparator.LESS, day(bucket.next(start))));
         }
         long number = ((Scalar.Number) value).value().longValue();
         return switch (bucket.bucket()) {
-            case QUARTER_OF_YEAR -> "EXTRACT(QUARTER FROM " + key + ") = " + number;
-            case MONTH_OF_YEAR -> "EXTRACT(MONTH FROM " + key + ") = " + number;
-            case FISCAL_MONTH -> "EXTRACT(MONTH FROM " + key + ") = " + bucket.calendarMonth(number);
-            default ->
-                // Days since a Monday, which leave 0 on Mondays before and after it.
-                "MOD(MOD(CAST(" + key + " AS DATE) - DATE '2001-01-01', 7) + 7, 7) = " + (number - 1);
+            case QUARTER_OF_YEAR -> hasPart(key, DatePart.QUARTER, number);
+            case MONTH_OF_YEAR -> hasPart(key, DatePart.MONTH, number);
+            case FISCAL_MONTH -> hasPart(key, DatePart.MONTH, bucket.calendarMonth(number));
+            default -> isWeekday(key, number);
         };
     }
 
-    private static String day(long epochDay) {
-        return literal(new Scalar.Date(LocalDate.ofEpochDay(epochDay)));
+    private static Expression hasPart(Expression key, DatePart part, long number) {
+        return Expressions.compare(
+                new Expression.Extract(part, key, Expressions.NOWHERE), Comparator.EQUAL, Expressions.number(number));
     }
 
-    private static String literal(Scalar value) {
-        return ExpressionPrinter.print(new Expression.Literal(value, START));
+    /** Days since a Monday, which leave 0 on Mondays before and after it. */
+    private static Expression isWeekday(Expression key, long number) {
+        Expression week = Expressions.number(DAYS_OF_WEEK);
+        Expression days = new Expression.Arithmetic(
+                ArithmeticOperator.SUBTRACT,
+                new Expression.Cast(key, Type.DATE, Expressions.NOWHERE),
+                day(A_MONDAY.toEpochDay()),
+                Expressions.NOWHERE);
+        Expression fromMonday = new Expression.Arithmetic(
+                ArithmeticOperator.ADD, Expressions.call(ScalarFunction.MOD, days, week), week, Expressions.NOWHERE);
+        return Expressions.compare(
+                Expressions.call(ScalarFunction.MOD, fromMonday, week),
+                Comparator.EQUAL,
+                Expressions.number(number - 1));
+    }
+
+    private static Expression day(long epochDay) {
+        return Expressions.literal(new Scalar.Date(LocalDate.ofEpochDay(epochDay)));
     }
 }

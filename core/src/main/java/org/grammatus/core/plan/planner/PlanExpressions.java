@@ -10,6 +10,7 @@ import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.OrderTerm;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.ExpressionParser;
+import org.grammatus.core.expression.Expressions;
 import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
@@ -24,6 +25,9 @@ final class PlanExpressions {
     /** Stands for an expression that is wrong, so that planning goes on and finds the others. */
     static final Typed NOTHING = new Typed.Constant(new Scalar.Null(Type.TEXT));
 
+    /** Stands for an expression that cannot be parsed. */
+    private static final Expression WRONG = Expressions.literal(new Scalar.Null(Type.TEXT));
+
     private final Names names;
     private final Lookups lookups;
     private final FiscalCalendar calendar;
@@ -37,8 +41,15 @@ final class PlanExpressions {
     }
 
     Typed typed(String pointer, String text, Typing.Place place) {
-        return problems.collect(
-                pointer, () -> Typing.type(ExpressionParser.parse(text, names.fieldLabels()), names, place), NOTHING);
+        return typed(pointer, parsed(pointer, text), place);
+    }
+
+    Typed typed(String pointer, Expression parsed, Typing.Place place) {
+        return parsed == WRONG ? NOTHING : problems.collect(pointer, () -> Typing.type(parsed, names, place), NOTHING);
+    }
+
+    Expression parsed(String pointer, String text) {
+        return problems.collect(pointer, () -> ExpressionParser.parse(text, names.fieldLabels()), WRONG);
     }
 
     /** The terms of an order of rows. */

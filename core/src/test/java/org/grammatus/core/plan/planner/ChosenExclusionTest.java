@@ -96,7 +96,7 @@ class ChosenExclusionTest {
             Report report = report(built);
             FilterScope scope =
                     new FilterScope(Samples.dataset(), report.prompts(), ReportDatasets.of(Samples.dataset()));
-            String where = FilterText.of(report.filters().getFirst(), scope);
+            String where = FilterCondition.text(report.filters().getFirst(), scope);
             String typed = "{\"id\": \"f-typed\", \"kind\": \"expression\", \"where\": \"%s\"}"
                     .formatted(where.replace("\"", "\\\""));
             assertThat(kept(typed, answer)).as(where).isEqualTo(kept(built, answer));
@@ -106,7 +106,7 @@ class ChosenExclusionTest {
                             scope,
                             () -> "again-" + ids.incrementAndGet())
                     .orElseThrow();
-            assertThat(FilterText.of(again, scope)).isEqualTo(where);
+            assertThat(FilterCondition.text(again, scope)).isEqualTo(where);
         }
     }
 }

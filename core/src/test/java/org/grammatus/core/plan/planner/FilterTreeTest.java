@@ -3,8 +3,11 @@ package org.grammatus.core.plan.planner;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.DatasetModel;
@@ -113,7 +116,7 @@ class FilterTreeTest {
                 "f",
                 "`kind`: `condition`, `field`: `ordered_at`, `comparison`: `less`, `values`: [`2 weeks after today`]"));
         FilterScope scope = new FilterScope(Samples.dataset(), report.prompts(), ReportDatasets.of(Samples.dataset()));
-        assertThat(FilterText.of(report.filters().getFirst(), scope))
+        assertThat(FilterCondition.text(report.filters().getFirst(), scope))
                 .isEqualTo("\"ordered_at\" < CURRENT_DATE + INTERVAL '14' DAY");
     }
 
@@ -160,6 +163,18 @@ class FilterTreeTest {
                 .containsExactly("/filters/0/filters/1/id");
     }
 
+    /** More than an expression may have that is written: each of the days is a condition of its own. */
+    @Test
+    void aBuiltFilterMayNameHundredsOfDays() {
+        String days = IntStream.range(0, 600)
+                .mapToObj(day -> "`" + LocalDate.of(2026, 1, 1).plusDays(day) + "`")
+                .collect(Collectors.joining(", "));
+        String filter = "`kind`: `condition`, `field`: `ordered_at`, `comparison`: `is`, `values`: [" + days + "]";
+        assertThat(kept(of("f", filter)))
+                .isEqualTo(
+                        kept(of("f", filter.replace("`is`", "`at-least`").replaceAll("\\[.*\\]", "[`2026-01-01`]"))));
+    }
+
     private static String related(String more) {
         return of(
                 "f",
@@ -177,11 +192,11 @@ class FilterTreeTest {
             assertThat(has.least()).isEqualTo(3);
             assertThat(has.otherFields()).containsExactly("category", "order_number");
         });
-        String text = FilterText.of(
+        String text = FilterCondition.text(
                 report.filters().getFirst(), new FilterScope(Samples.dataset(), report.prompts(), datasets()));
         assertThat(text)
-                .isEqualTo("NOT EXISTS (SELECT * FROM others WHERE \"order_number\" = lines.\"order_number\""
-                        + " AND (\"category\" IN ('Jars')) HAVING COUNT(*) >= 3)");
+                .isEqualTo("NOT EXISTS (SELECT * FROM \"others\" WHERE \"order_number\" = \"lines\".\"order_number\""
+                        + " AND \"category\" IN ('Jars') HAVING COUNT(*) >= 3)");
         String printed = ExpressionPrinter.print(ExpressionParser.parse(text));
         assertThat(ExpressionPrinter.print(ExpressionParser.parse(printed))).isEqualTo(printed);
         Plan typed = Planner.plan(

@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Meaning 13: what a built condition keeps, and that it means what its typed form means. */
 @Meaning(13)
-class FilterTextTest {
+class FilterConditionTest {
 
     private static final Samples ROWS = new Samples()
             .order("S1", "2026-01-05T10:00", "Lakeside", "5.00")
@@ -36,7 +36,7 @@ class FilterTextTest {
     }
 
     private static String typed(Report report) {
-        return FilterText.of(
+        return FilterCondition.text(
                 report.filters().getFirst(),
                 new FilterScope(Samples.dataset(), report.prompts(), ReportDatasets.of(Samples.dataset())));
     }
@@ -69,8 +69,8 @@ class FilterTextTest {
                 "`field`: `net`, `comparison`: `less`, `values`: [`0`] | 1 | `net` < 0",
                 "`field`: `net`, `comparison`: `between`, `values`: [`10`, `20`] | 2 | `net` >= 10 AND `net` <= 20",
                 "`field`: `category`, `comparison`: `is`, `values`: [`O'Brien`] | 1 | `category` IN ('O''Brien')",
-                "`field`: `ordered_at`, `comparison`: `is`, `values`: [`2026-03-31`] | 1 | (`ordered_at` >= DATE"
-                        + " '2026-03-31' AND `ordered_at` < DATE '2026-03-31' + INTERVAL '1' DAY)",
+                "`field`: `ordered_at`, `comparison`: `is`, `values`: [`2026-03-31`] | 1 | `ordered_at` >= DATE"
+                        + " '2026-03-31' AND `ordered_at` < DATE '2026-03-31' + INTERVAL '1' DAY",
                 "`field`: `ordered_at`, `comparison`: `at-most`, `values`: [`2026-03-31`] | 3 |"
                         + " `ordered_at` < DATE '2026-03-31' + INTERVAL '1' DAY",
                 "`field`: `ordered_at`, `comparison`: `more`, `values`: [`2026-03-31`] | 1 |"
