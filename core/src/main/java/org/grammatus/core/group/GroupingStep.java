@@ -190,7 +190,7 @@ public final class GroupingStep {
 
     private List<Column> totals(PrintedGroups groups, RunningFrame stepping) {
         GroupTree tree = groups.tree();
-        InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), groups::isOthers);
+        InPrintedOrder printed = new InPrintedOrder(tree, nodes.nodeCount(), stepping, groups::isOthers);
         TotalFigures totalFigures = new TotalFigures(plan, figures, selection, printed, stepping, figureNotices);
         Overlap overlap = new Overlap(figures);
         List<Column> totals = new ArrayList<>();

@@ -2,6 +2,7 @@ package org.grammatus.core.group;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.grammatus.core.Meaning;
 import org.grammatus.core.Samples;
 import org.grammatus.core.TreeText;
@@ -94,6 +95,29 @@ class RoundingTest {
         assertThat(TreeText.of(sales().grouped(byCategory, Answers.NONE)))
                 .as("an order's freight is in both of its categories")
                 .startsWith("all | 500 | 16", "  Lakeside | 833 | 13");
+    }
+
+    /** What is folded into "others" has come, too, once these are printed: the running total ends at the report's. */
+    @Test
+    void roundedLinesRunOverOthersLikeExactFigures() {
+        String running = Samples.REPORT
+                .replace(
+                        "\"id\": \"region\",",
+                        "\"id\": \"region\", \"limit\": {\"keep\": \"largest\", \"count\": 1, \"by\": \"SUM(net)\", \"others\": true},")
+                .replace("\"value\": \"SUM(net)\",", "\"value\": \"SUM(net)\", \"shown\": \"running-in-report\",")
+                .replace("\"shown\": true", "\"shown\": false");
+        Samples rows = new Samples()
+                .order("S1", "2026-01-05T10:00", "Upland", "1.00")
+                .order("S2", "2026-01-06T10:00", "Lakeside", "2.00")
+                .order("S3", "2026-01-06T10:00", "Coast", "3.00")
+                .line("S1", "Hives", "500.00")
+                .line("S2", "Jars", "20.00")
+                .line("S3", "Jars", "1.00");
+        List<String> exact = TreeText.of(rows.grouped(Definitions.readReport(running), Answers.NONE));
+        assertThat(exact).contains("  Upland | 500.00 | 1.00");
+        assertThat(TreeText.of(rows.grouped(
+                        Definitions.readReport(running.replace("\"counts\"", EACH_LINE + "\"counts\"")), Answers.NONE)))
+                .isEqualTo(exact);
     }
 
     @Test

@@ -18,12 +18,17 @@ public final class InPrintedOrder {
 
     private final GroupTree tree;
     private final int nodeCount;
+    private final RunningFrame frame;
     private final IntPredicate stands;
 
-    /** @param isOthers whether a node stands for several groups, and so has no rank and no change */
-    public InPrintedOrder(GroupTree tree, int nodeCount, IntPredicate isOthers) {
+    /**
+     * @param frame takes sums of what is printed
+     * @param isOthers whether a node stands for several groups, and so has no rank and no change
+     */
+    public InPrintedOrder(GroupTree tree, int nodeCount, RunningFrame frame, IntPredicate isOthers) {
         this.tree = tree;
         this.nodeCount = nodeCount;
+        this.frame = frame;
         this.stands = node -> !isOthers.test(node);
     }
 
@@ -34,8 +39,8 @@ public final class InPrintedOrder {
             case VALUE -> values;
             case SHARE_OF_PARENT -> share(values, parents(), type, faults);
             case SHARE_OF_REPORT -> share(values, new int[nodeCount], type, faults);
-            case RUNNING_IN_PARENT -> running(values, true, faults);
-            case RUNNING_IN_REPORT -> running(values, false, faults);
+            case RUNNING_IN_PARENT -> frame.summed(values, true, faults);
+            case RUNNING_IN_REPORT -> frame.summed(values, false, faults);
             // The largest first; equals share a place.
             case RANK -> amongSiblings(values).ranks(true);
             case CHANGE ->
@@ -84,24 +89,5 @@ public final class InPrintedOrder {
                 .toArray();
         return new RankFunctions(
                 values, groups, IntStream.of(groups).map(tree::parentOf).toArray());
-    }
-
-    /** Sums of what is printed up to and with each group: of its siblings, or of all groups of its depth. */
-    private Column running(Column values, boolean inParent, Faults faults) {
-        BigInteger[] running = new BigInteger[nodeCount];
-        BigInteger[] sums = new BigInteger[inParent ? nodeCount : tree.depths()];
-        for (int place = 0; place < tree.nodeCount(); place++) {
-            int node = tree.nodeAt(place);
-            int scope = inParent ? Math.max(tree.parentOf(node), 0) : tree.depthOf(node);
-            if (node == GroupTree.ROOT) {
-                running[node] = values.isNull(node) ? null : values.wide(node);
-                continue;
-            }
-            if (!values.isNull(node)) {
-                sums[scope] = sums[scope] == null ? values.wide(node) : sums[scope].add(values.wide(node));
-            }
-            running[node] = faults.within(sums[scope], node);
-        }
-        return Arithmetic.narrow(running, values.type());
     }
 }

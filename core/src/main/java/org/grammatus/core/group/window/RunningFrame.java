@@ -2,6 +2,7 @@ package org.grammatus.core.group.window;
 
 import java.math.BigInteger;
 import java.util.Arrays;
+import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
 import org.grammatus.core.columnar.Arithmetic;
 import org.grammatus.core.columnar.Column;
@@ -52,6 +53,30 @@ public final class RunningFrame {
      */
     public Column running(Typed value, boolean inParent, Faults faults) {
         return Evaluator.evaluate(value, new SoFar(inParent, faults), faults);
+    }
+
+    /** The sums of figures over the groups so far, where no two groups share anything: of all siblings, or of all groups of a depth. */
+    Column summed(Column figures, boolean inParent, Faults faults) {
+        return byDepth(figures, inParent, (depth, steps) -> added(figures, steps, faults));
+    }
+
+    /**
+     * A running figure by node.
+     *
+     * @param own the figures by node, of which that of the report stays as it is
+     * @param ofDepth the running figures of the groups of a depth, by step
+     */
+    private Column byDepth(Column own, boolean inParent, BiFunction<Integer, GroupSteps, Column> ofDepth) {
+        int[] places = new int[nodes.nodeCount()];
+        Arrays.fill(places, -1);
+        places[GroupTree.ROOT] = 0;
+        Column all = own.gather(new int[] {GroupTree.ROOT});
+        for (int depth = 1; depth < nodes.depths(); depth++) {
+            GroupSteps steps = new GroupSteps(nodes, tree, depth, inParent ? depth - 1 : 0, isOthers);
+            note(steps, depth, all.size(), places);
+            all = Gathering.joined(all, ofDepth.apply(depth, steps));
+        }
+        return Gathering.orNull(all, places);
     }
 
     /** Where the groups of a depth stand inside the group around them; what stands for several groups stands nowhere. */
@@ -125,17 +150,10 @@ public final class RunningFrame {
 
         @Override
         public Column aggregate(Typed.Aggregate aggregate) {
-            Column own = figures.aggregates().aggregate(aggregate);
-            int[] places = new int[nodes.nodeCount()];
-            Arrays.fill(places, -1);
-            places[GroupTree.ROOT] = 0;
-            Column all = own.gather(new int[] {GroupTree.ROOT});
-            for (int depth = 1; depth < nodes.depths(); depth++) {
-                GroupSteps steps = new GroupSteps(nodes, tree, depth, inParent ? depth - 1 : 0, isOthers);
-                note(steps, depth, all.size(), places);
-                all = Gathering.joined(all, byStep(aggregate, steps, depth, faults));
-            }
-            return Gathering.orNull(all, places);
+            return byDepth(
+                    figures.aggregates().aggregate(aggregate),
+                    inParent,
+                    (depth, steps) -> byStep(aggregate, steps, depth, faults));
         }
 
         @Override

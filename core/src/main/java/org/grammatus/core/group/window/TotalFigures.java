@@ -51,7 +51,7 @@ public final class TotalFigures {
         return total.comparison()
                 .map(comparison ->
                         compared(beside(index, total, comparison, values, faults), comparison.shown(), total, faults))
-                .orElseGet(() -> isRunning(total) && values == exact
+                .orElseGet(() -> isRunning(total) && !RoundedLines.apply(total, plan, figures)
                         ? stepping.running(total.value(), total.shown() == Shown.RUNNING_IN_PARENT, faults)
                         : printed.of(total, values, faults));
     }
