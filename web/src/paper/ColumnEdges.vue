@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { allowedWidth } from './columnWidth'
 import { columnsOf, type Band } from './geometry'
 import { MARK, MILLIMETRE, snapped } from './snapping'
 import type { PageView } from '@/api/client'
@@ -15,8 +16,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ width: [column: string, points: number]; fit: [column: string] }>()
 
-const LEAST_POINTS = 10
-const MOST_POINTS = 1000
 const CLICK_PIXELS = 4
 /** An edge or a mark so near draws the one that is dragged. */
 const NEAR_PIXELS = 8
@@ -55,8 +54,7 @@ function end(event: PointerEvent) {
   drag.value = undefined
   const column = props.page.parts.columns.find((c) => c.id === now?.column)
   if (now?.moved && column && to) {
-    const points = Math.round((to.x - column.x) / 100)
-    emit('width', column.id, Math.min(MOST_POINTS, Math.max(LEAST_POINTS, points)))
+    emit('width', column.id, allowedWidth((to.x - column.x) / 100))
   }
 }
 

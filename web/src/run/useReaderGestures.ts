@@ -4,13 +4,12 @@ import { useDoubleClick } from './useDoubleClick'
 import { useReaderMenu } from './useReaderMenu'
 import type { useView } from './useView'
 import { api, type PageView, type RunView } from '@/api/client'
+import { allowedWidth } from '@/paper/columnWidth'
 import { figureAddress } from '@/paper/figureAddress'
 import { allCells } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 import { words } from '@/words'
 
-const NARROWEST_POINTS = 10
-const WIDEST_POINTS = 1000
 const OPENING = ['ROW', 'OTHER_ROWS', 'TOTALS', 'GRAND_TOTAL', 'HEADING']
 
 /** Whether what was hit is a figure of the totals, not of a row. */
@@ -148,7 +147,7 @@ export function useReaderGestures(
   }
 
   function setWidth(column: string, points: number | 'fit') {
-    const kept = points === 'fit' ? points : Math.min(WIDEST_POINTS, Math.max(NARROWEST_POINTS, points))
+    const kept = points === 'fit' ? points : allowedWidth(points)
     looked.setWidth(column, kept)
     act.run(act.pageNow())
   }

@@ -16,6 +16,7 @@ import { block } from '../edits/report'
 import { useAskEdit } from '../namedEdits'
 import type { Column, DatasetView, PageView, Report } from '@/api/client'
 import { bandsOf } from '@/paper/geometry'
+import { LEAST_POINTS, MOST_POINTS } from '@/paper/columnWidth'
 import { words } from '@/words'
 
 const props = defineProps<{
@@ -138,8 +139,8 @@ function leaveShows() {
     <InputNumber
       :aria-label="text.width"
       :model-value="column.width ?? null"
-      :min="10"
-      :max="1000"
+      :min="LEAST_POINTS"
+      :max="MOST_POINTS"
       size="small"
       fluid
       @update:model-value="(width) => change({ width: width ?? undefined }, 'width')"
