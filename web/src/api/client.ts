@@ -6,8 +6,8 @@ import type {
   StyleParts,
 } from './style-definition'
 import { complete, documentOf } from './documents'
+import { answer, file, http, security } from './http'
 import type { Document, Report } from './report'
-import { words } from '@/words'
 
 export type Session = components['schemas']['SessionView']
 export type FirstBody = components['schemas']['FirstBody']
@@ -52,7 +52,7 @@ export type WhyFigure = components['schemas']['WhyFigure']
 export type KeptAnswers = components['schemas']['Kept']
 export type WhyAbsent = components['schemas']['WhyAbsent']
 export type CalendarView = components['schemas']['CalendarView']
-export type CalendarBody = components['schemas']['CalendarBody']
+export type CalendarBody = Required<components['schemas']['CalendarBody']>
 export type SourceAnswer = components['schemas']['SourceAnswer']
 export type SelectionSummary = components['schemas']['SelectionSummary']
 export type WhyOrder = components['schemas']['WhyOrder']
@@ -85,6 +85,7 @@ export interface PreviewAsked {
   style?: HouseStyle
 }
 
+export { ApiError, whenUnauthorised, type NamedFile } from './http'
 export type { HouseStyle, MarkLook, StyleParts }
 export type * from './report'
 
@@ -119,141 +120,53 @@ export interface View {
   markedOnly?: boolean
 }
 
-/** A refusal or failure of the server, in words, as RFC 9457 carries it. */
-export class ApiError extends Error {
-  constructor(
-    readonly status: number,
-    message: string,
-    readonly problems: ProblemView[] = [],
-    /** The newest revision, where somebody saved before. */
-    readonly revision?: number,
-  ) {
-    super(message)
-  }
+/** Whose part of the server it is. */
+const of = (id: string) => ({ params: { path: { id } } })
 
-  /** What is wrong with the parts below a place, by their names. */
-  below(pointer: string): Record<string, string> {
-    return Object.fromEntries(
-      this.problems
-        .filter((problem) => problem.pointer.startsWith(pointer))
-        .map((problem) => [problem.pointer.slice(pointer.length), problem.message]),
-    )
-  }
-}
+/** The same with questions. */
+const asking = <Q>(id: string, query: Q) => ({ params: { path: { id }, query } })
 
-type Unauthorised = () => void
-let onUnauthorised: Unauthorised = () => {}
-
-/** Says what happens when a session has ended. */
-export function whenUnauthorised(action: Unauthorised): void {
-  onUnauthorised = action
-}
-
-/** The token changes at sign-in, so it is read anew for every call. */
-function csrfToken(): string {
-  const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='))
-  return cookie ? decodeURIComponent(cookie.substring('XSRF-TOKEN='.length)) : ''
-}
-
-async function call(
-  method: string,
-  path: string,
-  body?: BodyInit,
-  type?: string,
-  options: RequestInit = {},
-): Promise<Response> {
-  const headers: Record<string, string> = {}
-  if (method !== 'GET') {
-    headers['X-XSRF-TOKEN'] = csrfToken()
-  }
-  if (type) {
-    headers['Content-Type'] = type
-  }
-  let response: Response
-  try {
-    response = await fetch(path, { method, headers, body, ...options })
-  } catch (e) {
-    if ((e as Error).name === 'AbortError') {
-      throw e
-    }
-    throw new ApiError(0, words.failure.offline)
-  }
-  if (!response.ok) {
-    throw await failure(response)
-  }
-  return response
-}
-
-async function failure(response: Response): Promise<ApiError> {
-  const problem = await response.json().catch(() => ({}))
-  if (response.status === 401 && !response.url.endsWith('/api/session')) {
-    onUnauthorised()
-  }
-  return new ApiError(
-    response.status,
-    problem.detail ?? words.failure.unknown,
-    problem.problems ?? [],
-    problem.revision,
-  )
-}
-
-async function get<T>(path: string): Promise<T> {
-  return (await call('GET', path)).json() as Promise<T>
-}
-
-async function post<T>(path: string, body: unknown): Promise<T> {
-  return (await send('POST', path, body)).json() as Promise<T>
-}
-
-function send(method: string, path: string, body: unknown, options?: RequestInit): Promise<Response> {
-  return call(method, path, JSON.stringify(body), 'application/json', options)
-}
-
-/** A file, with the name that the server gives it (RFC 6266; the encoded form of RFC 8187). */
-export interface NamedFile {
-  name: string
-  content: Blob
-}
-
-async function named(path: string): Promise<NamedFile> {
-  const response = await call('GET', path)
-  const encoded = /filename\*=UTF-8''([^;]+)/i.exec(response.headers.get('Content-Disposition') ?? '')?.[1]
-  return { name: decodeURIComponent(encoded ?? 'report'), content: await response.blob() }
-}
-
-const id = encodeURIComponent
-
-const shownFields = (fields?: string[]) => (fields ? `&fields=${fields.map(id).join(',')}` : '')
+const composing = <Q>(query: Q) => ({ params: { query } })
 
 /** The server's interface. */
 export const api = {
-  session: () => get<Session>('/api/session'),
+  session: () => answer(http.GET('/api/session')),
   signIn: (name: string, password: string) =>
-    call('POST', '/api/session', new URLSearchParams({ name, password })),
-  setUp: (body: FirstBody) => call('POST', '/api/set-up', JSON.stringify(body), 'application/json'),
-  changePassword: (present: string, next: string) => send('PUT', '/api/session/password', { present, next }),
-  signOut: () => call('POST', '/api/session/end'),
-  reports: () => get<ReportLine[]>('/api/reports'),
-  report: (report: string) => get<ReportView>(`/api/reports/${id(report)}`),
+    security('/api/session', new URLSearchParams({ name, password })),
+  setUp: (body: FirstBody) => answer(http.POST('/api/set-up', { body })),
+  changePassword: (present: string, next: string) =>
+    answer(http.PUT('/api/session/password', { body: { present, next } })),
+  signOut: () => security('/api/session/end'),
+  reports: () => answer(http.GET('/api/reports')),
+  report: (report: string) => answer(http.GET('/api/reports/{id}', of(report))),
   resolve: (report: string, answers: Answers) =>
-    post<AnswerView[]>(`/api/reports/${id(report)}/answers`, { answers }),
+    answer(http.POST('/api/reports/{id}/answers', { ...of(report), body: { answers } })),
   /** What can be chosen at a prompt, given the answers above it; of some values alone, those that still can. */
   choices: (report: string, prompt: string, answers: Answers, find: string, only?: string[]) =>
-    post<FieldValue[]>(`/api/reports/${id(report)}/choices`, { prompt, answers, find, only }),
+    answer(http.POST('/api/reports/{id}/choices', { ...of(report), body: { prompt, answers, find, only } })),
   /** What a definition that is being edited asks, with what answers stand for. */
   draftPrompts: (definition: Report, answers: Answers) =>
-    post<PromptView[]>('/api/previews/prompts', { definition, answers }),
+    answer(http.POST('/api/previews/prompts', { body: { definition, answers } })),
   draftChoices: (definition: Report, prompt: string, answers: Answers, find: string, only?: string[]) =>
-    post<FieldValue[]>('/api/previews/choices', { definition, prompt, answers, find, only }),
-  keptAnswers: (report: string) => get<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`),
+    answer(http.POST('/api/previews/choices', { body: { definition, prompt, answers, find, only } })),
+  keptAnswers: (report: string) =>
+    answer(http.GET('/api/reports/{report}/kept-answers', { params: { path: { report } } })),
   keepAnswers: (report: string, name: string, forAll: boolean, answers: Answers) =>
-    post<KeptAnswers[]>(`/api/reports/${id(report)}/kept-answers`, { name, forAll, answers }),
+    answer(
+      http.POST('/api/reports/{report}/kept-answers', {
+        params: { path: { report } },
+        body: { name, forAll, answers },
+      }),
+    ),
   discardAnswers: (report: string, kept: number) =>
-    call('DELETE', `/api/reports/${id(report)}/kept-answers/${kept}`),
-  addReport: (definition: Report) =>
-    post<{ id: string; title: string }>('/api/reports', documentOf(definition)),
+    answer(
+      http.DELETE('/api/reports/{report}/kept-answers/{id}', { params: { path: { report, id: kept } } }),
+    ),
+  addReport: (definition: Report) => answer(http.POST('/api/reports', { body: documentOf(definition) })),
   editing: async (report: string): Promise<Editing> => {
-    const { definition, draft, ...rest } = await get<Kept>(`/api/reports/${id(report)}/editing`)
+    const { definition, draft, ...rest } = (await answer(
+      http.GET('/api/reports/{id}/editing', of(report)),
+    )) as Kept
     return {
       ...rest,
       definition: complete(definition),
@@ -261,172 +174,192 @@ export const api = {
     }
   },
   /** Sent even while the page is being left. */
-  keepDraft: async (report: string, definition: Report, base: number, window: EditingWindow) =>
-    (
-      await send(
-        'PUT',
-        `/api/reports/${id(report)}/draft`,
-        { definition: documentOf(definition), base, window },
-        { keepalive: true },
-      )
-    ).json() as Promise<{ updatedAt: number }>,
-  discardDraft: (report: string) => call('DELETE', `/api/reports/${id(report)}/draft`),
-  save: async (report: string, definition: Report, base: number, window: EditingWindow) =>
-    (
-      await send('PUT', `/api/reports/${id(report)}`, { definition: documentOf(definition), base, window })
-    ).json() as Promise<{
-      revision: number
-    }>,
-  copy: (report: string, title: string, definition?: Report) =>
-    post<{ id: string; title: string }>(`/api/reports/${id(report)}/copy`, {
-      title,
-      definition: definition && documentOf(definition),
-    }),
-  change: (report: string, change: Change) => send('PATCH', `/api/reports/${id(report)}`, change),
-  deleteReport: (report: string) => call('DELETE', `/api/reports/${id(report)}`),
-  restore: (report: string) => call('POST', `/api/reports/${id(report)}/restore`),
-  datasets: () => get<DatasetLine[]>('/api/datasets'),
-  dataset: (dataset: string) => get<DatasetView>(`/api/datasets/${id(dataset)}`),
-  values: (dataset: string, field: string, find: string) =>
-    get<FieldValue[]>(`/api/datasets/${id(dataset)}/values?field=${id(field)}&find=${id(find)}`),
-  datasetProfile: (dataset: string) => get<DatasetProfile>(`/api/datasets/${id(dataset)}/profile`),
-  fieldProfile: (dataset: string, field: string) =>
-    get<FieldDetail>(`/api/datasets/${id(dataset)}/fields/${id(field)}/profile`),
-  datasetRows: (dataset: string, offset: number, only?: { field: string; value: string }) =>
-    get<DataRows>(
-      `/api/datasets/${id(dataset)}/rows?offset=${offset}` +
-        (only ? `&field=${id(only.field)}&value=${id(only.value)}` : ''),
+  keepDraft: (report: string, definition: Report, base: number, window: EditingWindow) =>
+    answer(
+      http.PUT('/api/reports/{id}/draft', {
+        ...of(report),
+        body: { definition: documentOf(definition), base, window },
+        keepalive: true,
+      }),
     ),
+  discardDraft: (report: string) => answer(http.DELETE('/api/reports/{id}/draft', of(report))),
+  save: (report: string, definition: Report, base: number, window: EditingWindow) =>
+    answer(
+      http.PUT('/api/reports/{id}', {
+        ...of(report),
+        body: { definition: documentOf(definition), base, window },
+      }),
+    ),
+  copy: (report: string, title: string, definition?: Report) =>
+    answer(
+      http.POST('/api/reports/{id}/copy', {
+        ...of(report),
+        body: { title, definition: definition && documentOf(definition) },
+      }),
+    ),
+  change: (report: string, change: Change) =>
+    answer(http.PATCH('/api/reports/{id}', { ...of(report), body: change })),
+  deleteReport: (report: string) => answer(http.DELETE('/api/reports/{id}', of(report))),
+  restore: (report: string) => answer(http.POST('/api/reports/{id}/restore', of(report))),
+  datasets: () => answer(http.GET('/api/datasets')),
+  dataset: (dataset: string) => answer(http.GET('/api/datasets/{id}', of(dataset))),
+  values: (dataset: string, field: string, find: string) =>
+    answer(http.GET('/api/datasets/{id}/values', asking(dataset, { field, find }))),
+  datasetProfile: (dataset: string) => answer(http.GET('/api/datasets/{id}/profile', of(dataset))),
+  fieldProfile: (dataset: string, field: string) =>
+    answer(
+      http.GET('/api/datasets/{id}/fields/{field}/profile', { params: { path: { id: dataset, field } } }),
+    ),
+  datasetRows: (dataset: string, offset: number, only?: { field: string; value: string }) =>
+    answer(http.GET('/api/datasets/{id}/rows', asking(dataset, { offset, ...only }))),
   findData: (dataset: string, text: string) =>
-    get<FoundData>(`/api/datasets/${id(dataset)}/find?text=${id(text)}`),
+    answer(http.GET('/api/datasets/{id}/find', asking(dataset, { text }))),
   datasetEditing: (dataset: string) =>
-    get<{ definition: DatasetDefinition; revision: number }>(`/api/datasets/${id(dataset)}/editing`),
+    answer(http.GET('/api/datasets/{id}/editing', of(dataset))) as Promise<
+      DatasetDocument & { revision: number }
+    >,
   checkDataset: (dataset: string, definition: DatasetDefinition, value: string) =>
-    post<CheckView>(`/api/datasets/${id(dataset)}/check`, { definition, value }),
+    answer(http.POST('/api/datasets/{id}/check', { ...of(dataset), body: { definition, value } })),
   datasetEffect: (dataset: string, definition: DatasetDefinition) =>
-    post<EffectView>(`/api/datasets/${id(dataset)}/effect`, { definition }),
+    answer(http.POST('/api/datasets/{id}/effect', { ...of(dataset), body: { definition } })),
   fieldUses: (dataset: string, field: string) =>
-    get<UsesView>(`/api/datasets/${id(dataset)}/uses?field=${id(field)}`),
+    answer(http.GET('/api/datasets/{id}/uses', asking(dataset, { field }))),
   renameField: (dataset: string, from: string, to: string, base: number) =>
-    post<{ revision: number }>(`/api/datasets/${id(dataset)}/renaming`, { from, to, base }),
+    answer(http.POST('/api/datasets/{id}/renaming', { ...of(dataset), body: { from, to, base } })),
   saveDataset: (dataset: string, definition: DatasetDefinition, base: number) =>
-    send('PUT', `/api/datasets/${id(dataset)}`, { definition, base }),
-  readingOf: (dataset: string) => get<{ readAt?: string }>(`/api/datasets/${id(dataset)}/reading`),
-  readAgain: (dataset: string) => call('POST', `/api/datasets/${id(dataset)}/reading`),
-  styles: () => get<StyleLine[]>('/api/styles'),
-  style: (style: string) => get<StyleEditing & { definition: HouseStyle }>(`/api/styles/${id(style)}`),
+    answer(http.PUT('/api/datasets/{id}', { ...of(dataset), body: { definition, base } })),
+  readingOf: (dataset: string) => answer(http.GET('/api/datasets/{id}/reading', of(dataset))),
+  readAgain: (dataset: string) => answer(http.POST('/api/datasets/{id}/reading', of(dataset))),
+  styles: () => answer(http.GET('/api/styles')),
+  style: (style: string) =>
+    answer(http.GET('/api/styles/{id}', of(style))) as Promise<StyleEditing & { definition: HouseStyle }>,
   styleRevision: (style: string, revision: number) =>
-    get<HouseStyle>(`/api/styles/${id(style)}/revisions/${revision}`),
-  addStyle: (definition: HouseStyle) => post<{ revision: number }>('/api/styles', { definition }),
-  saveStyle: async (style: string, definition: HouseStyle, base: number) =>
-    (await send('PUT', `/api/styles/${id(style)}`, { definition, base })).json() as Promise<{
-      revision: number
-    }>,
-  addedFaces: () => get<AddedFace[]>('/api/faces'),
-  addFace: (face: components['schemas']['NewFaceBody']) => send('POST', '/api/faces', face),
-  removeFace: (face: string) => call('DELETE', `/api/faces/${id(face)}`),
-  sources: () => get<SourceLine[]>('/api/sources'),
-  source: (source: string) => get<SourceDetail>(`/api/sources/${id(source)}`),
-  addSource: (body: SourceBody) => post<{ id: string }>('/api/sources', body),
-  changeSource: (source: string, body: SourceBody) => send('PUT', `/api/sources/${id(source)}`, body),
-  removeSource: (source: string) => call('DELETE', `/api/sources/${id(source)}`),
+    answer(
+      http.GET('/api/styles/{id}/revisions/{number}', { params: { path: { id: style, number: revision } } }),
+    ) as Promise<HouseStyle>,
+  addStyle: (definition: HouseStyle) => answer(http.POST('/api/styles', { body: { definition } })),
+  saveStyle: (style: string, definition: HouseStyle, base: number) =>
+    answer(http.PUT('/api/styles/{id}', { ...of(style), body: { definition, base } })),
+  addedFaces: () => answer(http.GET('/api/faces')),
+  addFace: (face: components['schemas']['NewFaceBody']) => answer(http.POST('/api/faces', { body: face })),
+  removeFace: (face: string) => answer(http.DELETE('/api/faces/{id}', of(face))),
+  sources: () => answer(http.GET('/api/sources')),
+  source: (source: string) => answer(http.GET('/api/sources/{id}', of(source))),
+  addSource: (body: SourceBody) => answer(http.POST('/api/sources', { body })),
+  changeSource: (source: string, body: SourceBody) =>
+    answer(http.PUT('/api/sources/{id}', { ...of(source), body })),
+  removeSource: (source: string) => answer(http.DELETE('/api/sources/{id}', of(source))),
   trySource: (body: SourceBody, source?: string) =>
-    post<{ ok: boolean; verdict: string }>(`/api/sources/${source ? `${id(source)}/` : ''}trial`, body),
-  sourceTables: (source: string) => get<string[]>(`/api/composing/tables?source=${id(source)}`),
+    source
+      ? answer(http.POST('/api/sources/{id}/trial', { ...of(source), body }))
+      : answer(http.POST('/api/sources/trial', { body })),
+  sourceTables: (source: string) => answer(http.GET('/api/composing/tables', composing({ source }))),
   tableColumns: (source: string, table: string) =>
-    get<ColumnView[]>(`/api/composing/columns?source=${id(source)}&table=${id(table)}`),
-  startDataset: (body: { id: string; source?: string; table?: string; dataset?: string }) =>
-    post<DatasetDocument>('/api/composing/start', body),
+    answer(http.GET('/api/composing/columns', composing({ source, table }))),
+  startDataset: (body: components['schemas']['GrainBody']) =>
+    answer(http.POST('/api/composing/start', { body })) as Promise<DatasetDocument>,
   suggestJoins: (definition: DatasetDefinition, source: string) =>
-    post<Suggestions>('/api/composing/suggestions', { definition, source }),
+    answer(http.POST('/api/composing/suggestions', { body: { definition, source } })),
   tryJoin: (definition: DatasetDefinition, join: JoinBody) =>
-    post<JoinTrial>('/api/composing/trial', { definition, join }),
+    answer(http.POST('/api/composing/trial', { body: { definition, join } })),
   makeJoin: (definition: DatasetDefinition, join: JoinBody) =>
-    post<DatasetDocument>('/api/composing/join', { definition, join }),
+    answer(http.POST('/api/composing/join', { body: { definition, join } })) as Promise<DatasetDocument>,
   removeTable: (definition: DatasetDefinition, table: string) =>
-    post<DatasetDocument>('/api/composing/removal', { definition, table }),
+    answer(http.POST('/api/composing/removal', { body: { definition, table } })) as Promise<DatasetDocument>,
   addDataset: (definition: DatasetDefinition) =>
-    post<DatasetDocument>('/api/composing/dataset', { definition }),
-  unreadable: () => get<Unreadable[]>('/api/records/unreadable'),
-  unreadableText: async (kind: string, document: string) =>
-    (await call('GET', `/api/records/unreadable/${kind}/${id(document)}`)).text(),
-  repair: (kind: string, document: string, content: string) =>
-    call('PUT', `/api/records/unreadable/${kind}/${id(document)}`, content, 'text/plain'),
-  calendar: () => get<CalendarView>('/api/calendar'),
+    answer(http.POST('/api/composing/dataset', { body: { definition } })) as Promise<DatasetDocument>,
+  unreadable: () => answer(http.GET('/api/records/unreadable')),
+  unreadableText: (kind: Unreadable['kind'], document: string) =>
+    answer(
+      http.GET('/api/records/unreadable/{kind}/{id}', {
+        params: { path: { kind, id: document } },
+        parseAs: 'text',
+      }),
+    ),
+  repair: (kind: Unreadable['kind'], document: string, content: string) =>
+    answer(
+      http.PUT('/api/records/unreadable/{kind}/{id}', {
+        params: { path: { kind, id: document } },
+        body: content,
+        bodySerializer: (text) => text,
+        headers: { 'Content-Type': 'text/plain' },
+      }),
+    ),
+  calendar: () => answer(http.GET('/api/calendar')),
   calendarSample: (calendar: CalendarBody) =>
-    get<CalendarView>(`/api/calendar/sample?start=${calendar.fiscalYearStart}&name=${calendar.yearName}`),
-  holidays: () => get<{ days: string[] }>('/api/calendar/holidays'),
-  setHolidays: (days: string[]) => send('PUT', '/api/calendar/holidays', { days }),
-  setCalendar: async (calendar: CalendarBody) =>
-    (await send('PUT', '/api/calendar', calendar)).json() as Promise<CalendarView>,
+    answer(
+      http.GET(
+        '/api/calendar/sample',
+        composing({ start: calendar.fiscalYearStart, name: calendar.yearName }),
+      ),
+    ),
+  holidays: () => answer(http.GET('/api/calendar/holidays')),
+  setHolidays: (days: string[]) => answer(http.PUT('/api/calendar/holidays', { body: { days } })),
+  setCalendar: (calendar: CalendarBody) => answer(http.PUT('/api/calendar', { body: calendar })),
   preview: async (
     session: string,
     body: PreviewAsked & { edit: number },
     signal: AbortSignal,
   ): Promise<PreviewView> => {
-    const answer = await send(
-      'POST',
-      `/api/previews/${session}`,
-      { ...body, definition: documentOf(body.definition) },
-      { signal },
-    )
-    const view = (await answer.json()) as PreviewView & { definition?: Document }
+    const view = (await answer(
+      http.POST('/api/previews/{session}', {
+        params: { path: { session } },
+        body: { ...body, definition: documentOf(body.definition) },
+        signal,
+      }),
+    )) as PreviewView & { definition?: Document }
     return { ...view, definition: view.definition && complete(view.definition) }
   },
   edit: async (definition: Report, edit: ReportEdit, block?: string): Promise<Report> => {
     const body = { definition: documentOf(definition), edit, block }
-    return complete((await post<{ definition: Document }>('/api/edits', body)).definition)
+    return complete((await answer(http.POST('/api/edits', { body }))).definition as Document)
   },
-  previewProgress: (session: string) => get<{ rowsRead: number }>(`/api/previews/${session}`),
-  endPreviews: (session: string) => call('DELETE', `/api/previews/${session}`),
+  previewProgress: (session: string) =>
+    answer(http.GET('/api/previews/{session}', { params: { path: { session } } })),
+  endPreviews: (session: string) =>
+    answer(http.DELETE('/api/previews/{session}', { params: { path: { session } } })),
   filterTexts: (definition: Report) =>
-    post<{ id: string; text: string; built?: unknown }[]>('/api/previews/filters', {
-      definition: documentOf(definition),
-    }),
+    answer(http.POST('/api/previews/filters', { body: { definition: documentOf(definition) } })),
   countRows: (report: string, answers: Answers, view: View) =>
-    post<components['schemas']['CountView']>('/api/runs/count', { report, answers, ...view }),
+    answer(http.POST('/api/runs/count', { body: { report, answers, ...view } })),
   startRun: (report: string, answers: Answers, view: View) =>
-    post<RunView>('/api/runs', { report, answers, ...view }),
-  strips: (run: string) => get<StripsView>(`/api/runs/${id(run)}/strips`),
-  strip: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/strips/${number}`),
-  find: (run: string, text: string) => get<Hit[]>(`/api/runs/${id(run)}/find?text=${id(text)}`),
+    answer(http.POST('/api/runs', { body: { report, answers, ...view } })),
+  strips: (run: string) => answer(http.GET('/api/runs/{id}/strips', of(run))),
+  strip: (run: string, number: number) =>
+    answer(http.GET('/api/runs/{id}/strips/{number}', { params: { path: { id: run, number } } })),
+  find: (run: string, text: string) => answer(http.GET('/api/runs/{id}/find', asking(run, { text }))),
   whyFigure: (run: string, figure: string) =>
-    get<WhyFigure>(`/api/runs/${id(run)}/figure?figure=${id(figure)}`),
+    answer(http.GET('/api/runs/{id}/figure', asking(run, { figure }))),
   uncounted: (run: string, figure: string, rows: number[]) =>
-    get<number[]>(`/api/runs/${id(run)}/uncounted?figure=${id(figure)}&rows=${rows.join(',')}`),
-  whyOrder: (run: string, group: string) => get<WhyOrder>(`/api/runs/${id(run)}/order?group=${id(group)}`),
+    answer(http.GET('/api/runs/{id}/uncounted', asking(run, { figure, rows }))),
+  whyOrder: (run: string, group: string) => answer(http.GET('/api/runs/{id}/order', asking(run, { group }))),
   rowsBehind: (run: string, group: string, offset: number, fields?: string[]) =>
-    get<RowsBehind>(`/api/runs/${id(run)}/rows?group=${id(group)}&offset=${offset}${shownFields(fields)}`),
+    answer(http.GET('/api/runs/{id}/rows', asking(run, { group, offset, fields }))),
   droppedRows: (run: string, filter: string, offset: number, fields?: string[]) =>
-    get<RowsBehind>(
-      `/api/runs/${id(run)}/dropped?filter=${id(filter)}&offset=${offset}${shownFields(fields)}`,
-    ),
+    answer(http.GET('/api/runs/{id}/dropped', asking(run, { filter, offset, fields }))),
   droppedFile: (run: string, filter: string, fields?: string[]) =>
-    named(`/api/runs/${id(run)}/dropped/file?filter=${id(filter)}${shownFields(fields)}`),
+    file(http.GET('/api/runs/{id}/dropped/file', { ...asking(run, { filter, fields }), parseAs: 'blob' })),
   whyAbsent: (run: string, block: string, field: string, value: string) =>
-    get<WhyAbsent>(
-      `/api/runs/${id(run)}/absent?block=${id(block)}&field=${id(field)}&value=${encodeURIComponent(value)}`,
-    ),
-  narrowable: (run: string) => get<components['schemas']['Narrowings']>(`/api/runs/${id(run)}/fields`),
+    answer(http.GET('/api/runs/{id}/absent', asking(run, { block, field, value }))),
+  narrowable: (run: string) => answer(http.GET('/api/runs/{id}/fields', of(run))),
   narrowableValues: (run: string, block: string, field: string, find: string) =>
-    get<FieldValue[]>(
-      `/api/runs/${id(run)}/fields/values?block=${id(block)}&field=${id(field)}&find=${encodeURIComponent(find)}`,
-    ),
-  path: (run: string, group: string) => get<PathStep[]>(`/api/runs/${id(run)}/path?group=${id(group)}`),
+    answer(http.GET('/api/runs/{id}/fields/values', asking(run, { block, field, find }))),
+  path: (run: string, group: string) => answer(http.GET('/api/runs/{id}/path', asking(run, { group }))),
   together: (run: string, figures: string[]) =>
-    get<SelectionSummary>(`/api/runs/${id(run)}/together?figures=${figures.map(id).join(',')}`),
-  run: (run: string) => get<RunView>(`/api/runs/${id(run)}`),
-  cancelRun: (run: string) => call('DELETE', `/api/runs/${id(run)}`),
-  page: (run: string, number: number) => get<PageView>(`/api/runs/${id(run)}/pages/${number}`),
-  marks: (run: string) => get<MarkedPlaces>(`/api/runs/${id(run)}/marks`),
+    answer(http.GET('/api/runs/{id}/together', asking(run, { figures }))),
+  run: (run: string) => answer(http.GET('/api/runs/{id}', of(run))),
+  cancelRun: (run: string) => answer(http.DELETE('/api/runs/{id}', of(run))),
+  page: (run: string, number: number) =>
+    answer(http.GET('/api/runs/{id}/pages/{number}', { params: { path: { id: run, number } } })),
+  marks: (run: string) => answer(http.GET('/api/runs/{id}/marks', of(run))),
   outline: (run: string, below?: string) =>
-    get<OutlineEntry[]>(`/api/runs/${id(run)}/outline${below ? `?below=${id(below)}` : ''}`),
+    answer(http.GET('/api/runs/{id}/outline', asking(run, { below }))),
   /** @param protect whether what a spreadsheet would run as a formula gets an apostrophe */
   file: (run: string, format: string, protect: boolean) =>
-    named(`/api/runs/${id(run)}/file?format=${format}&protect=${protect}`),
+    file(http.GET('/api/runs/{id}/file', { ...asking(run, { format, protect }), parseAs: 'blob' })),
   figureAtSource: (run: string, figure: string) =>
-    get<SourceAnswer>(`/api/runs/${id(run)}/figure/at-source?figure=${id(figure)}`),
+    answer(http.GET('/api/runs/{id}/figure/at-source', asking(run, { figure }))),
   rowsFile: (run: string, group: string, fields?: string[]) =>
-    named(`/api/runs/${id(run)}/rows/file?group=${id(group)}${shownFields(fields)}`),
-  events: (run: string) => new EventSource(`/api/runs/${id(run)}/events`),
+    file(http.GET('/api/runs/{id}/rows/file', { ...asking(run, { group, fields }), parseAs: 'blob' })),
+  events: (run: string) => new EventSource(`/api/runs/${encodeURIComponent(run)}/events`),
 }

@@ -14,6 +14,7 @@ import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.server.problem.MayBeMissing;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -44,6 +45,19 @@ class OpenApiConfiguration {
                         new Schema<>().description("A document, or a part of one, as its JSON Schema describes it."));
     }
 
+    /** A report is added by its document alone, which is read as text so that faults are found by line and column. */
+    @Bean
+    OpenApiCustomizer addedReport() {
+        return description -> description
+                .getPaths()
+                .get("/api/reports")
+                .getPost()
+                .getRequestBody()
+                .getContent()
+                .values()
+                .forEach(body -> body.setSchema(new Schema<>().$ref("#/components/schemas/JsonNode")));
+    }
+
     /** Edits have bodies of their own, each told apart by its name. */
     @Bean
     OpenApiCustomizer namedEdits() {
@@ -72,7 +86,8 @@ class OpenApiConfiguration {
         private static void require(Schema<?> model, Class<?> record) {
             if (model.getProperties() != null) {
                 model.setRequired(Arrays.stream(record.getRecordComponents())
-                        .filter(component -> component.getType() != Optional.class)
+                        .filter(component -> component.getType() != Optional.class
+                                && !component.isAnnotationPresent(MayBeMissing.class))
                         .map(RecordComponent::getName)
                         .filter(model.getProperties()::containsKey)
                         .toList());
