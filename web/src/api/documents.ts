@@ -1,42 +1,43 @@
-import type { Block, Document, DocumentBlock, Report } from './report'
+import type { Block, Document, DocumentBlock, FiguresBlock, Report, TableBlock, TextBlock } from './report'
 
-/** What tables alone are made of. */
-const OF_TABLES = ['levels', 'columns', 'totals', 'counts', 'highlights', 'rows'] as const
-
-/** A definition as the bench works on it: every block has a table's parts, if only none. */
+/** A definition as the bench works on it: every block has the lists of its kind, if only empty ones. */
 export function complete(document: Document): Report {
   return { ...document, blocks: document.blocks.map(completeBlock) }
 }
 
 export function completeBlock(block: DocumentBlock): Block {
-  return {
-    ...block,
-    levels: block.levels ?? [],
-    columns: block.columns ?? [],
-    totals: block.totals ?? [],
-    counts: block.counts ?? [],
-    highlights: block.highlights ?? [],
-    rows: block.rows ?? { shown: false, order: [] },
+  switch (block.kind) {
+    case 'figures':
+      return { ...block, figures: block.figures ?? [], highlights: block.highlights ?? [] } as FiguresBlock
+    case 'text':
+      return { ...block, paragraphs: block.paragraphs ?? [] } as TextBlock
+    case 'table':
+    case 'banded':
+      return {
+        ...block,
+        levels: block.levels ?? [],
+        columns: block.columns ?? [],
+        totals: block.totals ?? [],
+        counts: block.counts ?? [],
+        highlights: block.highlights ?? [],
+        rows: block.rows ?? { shown: false, order: [] },
+      } as TableBlock
   }
 }
 
-/** The same as a document, where each kind of block has its own parts alone. */
+/** The same as a document, without the lists that a block need not have. */
 export function documentOf(report: Report): Document {
-  return {
-    ...report,
-    blocks: report.blocks.map((block) =>
-      isTable(block)
-        ? block
-        : (Object.fromEntries(
-            Object.entries(block).filter(
-              ([name]) =>
-                !(OF_TABLES as readonly string[]).includes(name) ||
-                (name === 'highlights' && block.kind === 'figures' && block.highlights.length > 0),
-            ),
-          ) as unknown as DocumentBlock),
-    ),
+  return { ...report, blocks: report.blocks.map(documentBlock) }
+}
+
+function documentBlock(block: Block): DocumentBlock {
+  if (block.kind !== 'figures') {
+    return block
   }
+  const { highlights, ...rest } = block
+  return highlights.length > 0 ? block : rest
 }
 
 /** Whether a block is a table, by either of its words. */
-export const isTable = (block: DocumentBlock) => block.kind === 'table' || block.kind === 'banded'
+export const isTable = (block: Block): block is TableBlock =>
+  block.kind === 'table' || block.kind === 'banded'

@@ -19,9 +19,39 @@ export type {
 export type Document = AnyReport
 export type DocumentBlock = AnyBlock
 
+/** The parts that a table has beside those of every block. */
+type TableParts = 'levels' | 'columns' | 'totals' | 'counts' | 'rows'
+
+/** The parts that blocks of every kind may have. */
+type BlockParts = Omit<
+  AnyBlock,
+  | 'kind'
+  | TableParts
+  | 'figures'
+  | 'paragraphs'
+  | 'layout'
+  | 'totalText'
+  | 'totalsCover'
+  | 'rounding'
+  | 'highlights'
+>
+
+/** A table; "banded" is its older word. */
+export type TableBlock = BlockParts & { kind: 'table' | 'banded' } & Required<
+    Pick<AnyBlock, TableParts | 'highlights'>
+  > &
+  Pick<AnyBlock, 'layout' | 'totalText' | 'totalsCover' | 'rounding'>
+
+/** A block of key figures. */
+export type FiguresBlock = BlockParts & { kind: 'figures' } & Required<
+    Pick<AnyBlock, 'figures' | 'highlights'>
+  >
+
+/** A block of paragraphs. */
+export type TextBlock = BlockParts & { kind: 'text' } & Required<Pick<AnyBlock, 'paragraphs'>>
+
 /** A block as the bench works on it. */
-export type Block = AnyBlock &
-  Required<Pick<AnyBlock, 'levels' | 'columns' | 'totals' | 'counts' | 'highlights' | 'rows'>>
+export type Block = TableBlock | FiguresBlock | TextBlock
 
 /** A report as the bench works on it. */
 export type Report = Omit<AnyReport, 'blocks'> & { blocks: Block[] }

@@ -2,7 +2,7 @@
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { columnLabel, figureLabel } from './edits/fieldNames'
-import { block } from './edits/report'
+import { block, parts } from './edits/report'
 import FieldButton from './FieldButton.vue'
 import { perRow } from './edits/perRow'
 import type { DatasetView, FieldView, Report } from '@/api/client'
@@ -29,7 +29,7 @@ const emit = defineEmits<{
 const text = words.bench.sentence
 /** Columns that say what is shown; the one that names the groups is not among them. */
 const shown = computed(() => {
-  const { columns, levels } = block(props.report)
+  const { columns, levels } = parts(props.report)
   const labels = levels.map((level) => level.label ?? level.key)
   return columns.filter((column) => !column.off && !(column.value && labels.includes(column.value)))
 })
@@ -37,11 +37,9 @@ const kind = computed(() => {
   const worked = block(props.report)
   return isTable(worked) ? 'table' : worked.kind
 })
-const figures = computed(() => (block(props.report).figures ?? []).filter((figure) => !figure.off))
-const said = computed(
-  () => (block(props.report).paragraphs ?? []).find((paragraph) => paragraph.text)?.text ?? '…',
-)
-const levels = computed(() => block(props.report).levels.filter((level) => !level.off))
+const figures = computed(() => parts(props.report).figures.filter((figure) => !figure.off))
+const said = computed(() => parts(props.report).paragraphs.find((paragraph) => paragraph.text)?.text ?? '…')
+const levels = computed(() => parts(props.report).levels.filter((level) => !level.off))
 const summary = computed(() => {
   const names = shown.value.map(
     (column) => columnLabel(props.report, column, props.dataset) || column.value || column.id,

@@ -1,6 +1,6 @@
 import { columnLabel, figureLabel } from './edits/fieldNames'
 import { allFilters, hasParts } from './edits/filters'
-import { block } from './edits/report'
+import { block, parts, partsOf } from './edits/report'
 import { isTable } from '@/api/documents'
 import type { Filter, PageView, Report } from '@/api/client'
 import type { Hit } from '@/paper/hit'
@@ -30,7 +30,7 @@ export const same = (a: Part, b: Part) => a.kind === b.kind && a.id === b.id
 
 /** What a report calls one of its parts; undefined where it has no such part. */
 export function partName(report: Report, part: Part): string | undefined {
-  const { columns, levels, totals, highlights, figures = [], paragraphs = [] } = block(report)
+  const { columns, levels, totals, highlights, figures, paragraphs } = parts(report)
   const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.id)
   switch (part.kind) {
     case 'column': {
@@ -67,16 +67,17 @@ export function partName(report: Report, part: Part): string | undefined {
 /** The part of a definition that a place on its page comes from. */
 export function partOf(hit: Hit, page: PageView, report: Report): Part {
   const worked = block(report)
-  const isTotal = worked.totals.some((total) => total.id === hit.part)
+  const own = partsOf(worked)
+  const isTotal = own.totals.some((total) => total.id === hit.part)
   // What is said beside a key figure has its id and a point.
   const item = hit.part?.split('.')[0] ?? ''
-  if (worked.highlights.some((highlight) => highlight.id === item)) {
+  if (own.highlights.some((highlight) => highlight.id === item)) {
     return { kind: 'highlight', id: item }
   }
-  if (worked.figures?.some((figure) => figure.id === item)) {
+  if (own.figures.some((figure) => figure.id === item)) {
     return { kind: 'figure', id: item }
   }
-  if (worked.paragraphs?.some((paragraph) => paragraph.id === item)) {
+  if (own.paragraphs.some((paragraph) => paragraph.id === item)) {
     return { kind: 'paragraph', id: item }
   }
   if (!isTable(worked) && hit.band.role === 'ROW') {
@@ -124,7 +125,8 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     return id === undefined ? undefined : { kind, id }
   }
   const of = steps[0] === 'blocks' ? report.blocks[Number(steps[1])] : undefined
-  const { columns, levels, totals, highlights, filters, figures, paragraphs } = of ?? block(report)
+  const worked = of ?? block(report)
+  const { columns, levels, totals, highlights, figures, paragraphs } = partsOf(worked)
   if (steps[0] === 'prompts') {
     return nth(report.prompts, 'prompt', steps[1])
   }
@@ -150,11 +152,11 @@ export function partAt(report: Report, pointer: string): Part | undefined {
     case 'rows':
       return { kind: 'rows', id: '' }
     case 'filters':
-      return filterAt(filters ?? [], steps.slice(3))
+      return filterAt(worked.filters ?? [], steps.slice(3))
     case 'figures':
-      return nth(figures ?? [], 'figure', steps[3])
+      return nth(figures, 'figure', steps[3])
     case 'paragraphs':
-      return nth(paragraphs ?? [], 'paragraph', steps[3])
+      return nth(paragraphs, 'paragraph', steps[3])
     case 'dataset':
     case 'title':
     case 'note':

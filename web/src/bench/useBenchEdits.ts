@@ -5,7 +5,7 @@ import * as paragraphs from './edits/paragraphs'
 import * as filters from './edits/filters'
 import * as prompts from './edits/prompts'
 import * as highlights from './edits/marks/highlights'
-import { block } from './edits/report'
+import { parts } from './edits/report'
 import type { AskEdit } from './namedEdits'
 import { partName, type Part } from './parts'
 import type { DatasetView, FieldView, Order, PageView, Paragraph, Report, ReportEdit } from '@/api/client'
@@ -124,7 +124,7 @@ export function useBenchEdits(
 
   function toggle(part: Part) {
     const flip = (off?: boolean) => ({ off: off ? undefined : true })
-    const { columns: c, levels: l, highlights: h, figures: k = [] } = block(report.value!)
+    const { columns: c, levels: l, highlights: h, figures: k } = parts(report.value!)
     const off = [...c, ...l, ...h, ...k, ...filters.allFilters(report.value!)].find(
       (item) => item.id === part.id,
     )?.off
@@ -172,7 +172,7 @@ export function useBenchEdits(
   }
 
   function listOf(kind: Part['kind']): { id: string }[] {
-    const { columns: c, levels: l, highlights: h, figures: k, paragraphs: p } = block(report.value!)
+    const { columns: c, levels: l, highlights: h, figures: k, paragraphs: p } = parts(report.value!)
     const lists: Partial<Record<Part['kind'], { id: string }[]>> = {
       column: c,
       level: l,
@@ -211,7 +211,7 @@ export function useBenchEdits(
   function widenSelected(step: number, page?: PageView) {
     for (const id of selectedColumns()) {
       const box = page?.parts.columns.find((column) => column.id === id)
-      const now = block(report.value!).columns.find((c) => c.id === id)?.width
+      const now = parts(report.value!).columns.find((c) => c.id === id)?.width
       setWidth(id, (now ?? Math.round((box?.width ?? 6000) / 100)) + step)
     }
   }
@@ -229,11 +229,11 @@ export function useBenchEdits(
   const copied = () => columns.copyColumns(report.value!, selectedColumns())
 
   async function paste(what: columns.CopiedColumns) {
-    const before = block(report.value!).columns.map((c) => c.id)
+    const before = parts(report.value!).columns.map((c) => c.id)
     const after = last()?.kind === 'column' ? last()!.id : undefined
     const edit = { edit: 'paste-columns' as const, columns: what.columns, totals: what.totals, after }
     if (await ask(edits.paste(what.columns.length), edit)) {
-      const added = block(report.value!).columns.filter((c) => !before.includes(c.id))
+      const added = parts(report.value!).columns.filter((c) => !before.includes(c.id))
       selection.value = added.map((c) => ({ kind: 'column', id: c.id }))
     }
   }
@@ -245,7 +245,7 @@ export function useBenchEdits(
 
   /** Selects the columns from the last selected one to another. */
   function selectTo(id: string) {
-    const ids = block(report.value!).columns.map((c) => c.id)
+    const ids = parts(report.value!).columns.map((c) => c.id)
     const from = ids.indexOf(last()!.id)
     const to = ids.indexOf(id)
     const range = ids.slice(Math.min(from, to), Math.max(from, to) + 1)
@@ -254,7 +254,7 @@ export function useBenchEdits(
   }
 
   function selectBeside(step: -1 | 1, extend: boolean, page?: PageView) {
-    const own = block(report.value!).columns.map((column) => column.id)
+    const own = parts(report.value!).columns.map((column) => column.id)
     const shown = page?.parts.columns.map((column) => column.id).filter((id) => own.includes(id)) ?? []
     const next = shown[shown.indexOf(last()?.id ?? '') + step]
     if (next) {
@@ -297,6 +297,6 @@ export function useBenchEdits(
     selectTo,
     selectBeside,
     setRows,
-    toggleRows: () => setRows(!block(report.value!).rows.shown),
+    toggleRows: () => setRows(!parts(report.value!).rows.shown),
   }
 }

@@ -1,5 +1,5 @@
 import { onMounted, provide, ref, watch, type Ref } from 'vue'
-import { block } from './edits/report'
+import { block, partsOf } from './edits/report'
 import { partName, type Part } from './parts'
 import type { useEditing } from './saving/useEditing'
 import type { useHistory } from './saving/useHistory'
@@ -80,7 +80,7 @@ export function useShownReport(bench: {
   /** Every change is seen and kept; the first one is only what was loaded. */
   watch(report, (now, before) => {
     if (now && before) {
-      const folds = now.blocks.some((one) => one.levels.some((level) => level.id === foldedTo.value))
+      const folds = now.blocks.some((one) => partsOf(one).levels.some((level) => level.id === foldedTo.value))
       const isSeen = now === seen.value && (folds || foldedTo.value === undefined)
       if (!folds) {
         foldedTo.value = undefined

@@ -1,4 +1,4 @@
-import { stripped } from './report'
+import { changedBlock, stripped, type BlockChange } from './report'
 import type { Block, Report } from '@/api/client'
 
 /** A report in which one of its blocks stands first, so that edits of "the table" are edits of it. */
@@ -27,9 +27,9 @@ export function toggleBlock(report: Report, id: string): Report {
   return blocks.some((one) => !one.off) ? { ...report, blocks } : report
 }
 
-export function changeBlock(report: Report, id: string, change: Partial<Block>): Report {
+export function changeBlock(report: Report, id: string, change: BlockChange): Report {
   return {
     ...report,
-    blocks: report.blocks.map((one) => (one.id === id ? stripped({ ...one, ...change }) : one)),
+    blocks: report.blocks.map((one) => (one.id === id ? changedBlock(one, change) : one)),
   }
 }

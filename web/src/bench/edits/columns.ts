@@ -1,4 +1,4 @@
-import { block, changed, moved, withBlock } from './report'
+import { changed, moved, parts, withBlock } from './report'
 import type { Column, Report, Total } from '@/api/client'
 
 /** Columns with the totals under them, as they are copied. */
@@ -8,12 +8,12 @@ export interface CopiedColumns {
 }
 
 export function moveColumn(report: Report, id: string, before: number): Report {
-  return withBlock(report, { columns: moved(block(report).columns, id, before) })
+  return withBlock(report, { columns: moved(parts(report).columns, id, before) })
 }
 
 /** Moves a column past its neighbour; switched-off columns are passed over in one step. */
 export function nudgeColumn(report: Report, id: string, step: -1 | 1): Report {
-  const { columns } = block(report)
+  const { columns } = parts(report)
   let at = columns.findIndex((column) => column.id === id)
   do {
     at += step
@@ -22,11 +22,11 @@ export function nudgeColumn(report: Report, id: string, step: -1 | 1): Report {
 }
 
 export function changeColumn(report: Report, id: string, change: Partial<Column>): Report {
-  return withBlock(report, { columns: changed(block(report).columns, id, change) })
+  return withBlock(report, { columns: changed(parts(report).columns, id, change) })
 }
 
 export function copyColumns(report: Report, ids: string[]): CopiedColumns {
-  const { columns, totals } = block(report)
+  const { columns, totals } = parts(report)
   return {
     columns: columns.filter((column) => ids.includes(column.id)),
     totals: totals.filter((total) => ids.includes(total.column)),

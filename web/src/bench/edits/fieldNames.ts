@@ -1,4 +1,4 @@
-import { block } from './report'
+import { block, partsOf } from './report'
 import type { Block, Column, DatasetView, FieldInReport, Figure, Report } from '@/api/client'
 
 /** What an expression adds up, where it is a sum or the like of one field or measure; itself otherwise. */
@@ -13,7 +13,7 @@ export function fieldIn(expression: string | undefined): string | undefined {
 
 /** The field or measure that a column shows, or that is totalled under it. */
 export function fieldOfColumn(of: Block, column: Column): string | undefined {
-  return fieldIn(column.value ?? of.totals.find((total) => total.column === column.id)?.value)
+  return fieldIn(column.value ?? partsOf(of).totals.find((total) => total.column === column.id)?.value)
 }
 
 /** What a report calls a field, and how it prints it; nothing where it says nothing. */

@@ -1,7 +1,7 @@
-import { block, changed, moved, withBlock } from './report'
+import { changed, moved, parts, withBlock } from './report'
 import type { Figure, Report } from '@/api/client'
 
-const figuresOf = (report: Report): Figure[] => block(report).figures ?? []
+const figuresOf = (report: Report): Figure[] => parts(report).figures ?? []
 
 /** A figure changed; what becomes undefined is taken out. */
 export function changeFigure(report: Report, id: string, change: Partial<Figure>): Report {

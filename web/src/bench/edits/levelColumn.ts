@@ -1,4 +1,4 @@
-import { block } from './report'
+import { parts } from './report'
 import type { Level, Report } from '@/api/client'
 
 /** How the groups of a level say their names: as the definition has it, or in a column of their own. */
@@ -6,7 +6,7 @@ export type Heading = Level['header'] | 'column'
 
 /** Whether a level's groups can be named in a column: where rows are printed, by what these have. */
 export function canStandInColumn(report: Report, level: Level): boolean {
-  return block(report).rows.shown && !level.bucket && !level.classes
+  return parts(report).rows.shown && !level.bucket && !level.classes
 }
 
 /** The column in which the groups of a level stand by their names, where it has one of its own. */
@@ -14,7 +14,7 @@ const columnOfLevel = (level: string) => `c-in-${level}`.slice(0, 64)
 
 export function headingOf(report: Report, level: Level): Heading {
   return level.header === 'none' &&
-    block(report).columns.some((column) => column.id === columnOfLevel(level.id))
+    parts(report).columns.some((column) => column.id === columnOfLevel(level.id))
     ? 'column'
     : level.header
 }

@@ -1,4 +1,4 @@
-import { block, stripped, withBlock } from './report'
+import { parts, stripped, withBlock } from './report'
 import type { Part } from '../parts'
 import type { Report } from '@/api/client'
 
@@ -30,7 +30,7 @@ export const hasLook = (part: Part | undefined): boolean => !!part && isKind(par
 
 type Item = { id: string } & Record<string, unknown>
 
-const items = (report: Report, kind: Kind) => block(report)[LISTS[kind]] as unknown as Item[]
+const items = (report: Report, kind: Kind) => parts(report)[LISTS[kind]] as unknown as Item[]
 
 /** How a part looks; what it does not say is as the style has it. */
 export function lookOf(report: Report, part: Part): Look | undefined {

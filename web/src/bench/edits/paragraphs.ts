@@ -1,7 +1,7 @@
-import { block, changed, moved, withBlock } from './report'
+import { changed, moved, parts, withBlock } from './report'
 import type { Paragraph, Report } from '@/api/client'
 
-const paragraphsOf = (report: Report): Paragraph[] => block(report).paragraphs ?? []
+const paragraphsOf = (report: Report): Paragraph[] => parts(report).paragraphs ?? []
 
 export function changeParagraph(report: Report, id: string, change: Partial<Paragraph>): Report {
   return withBlock(report, { paragraphs: changed(paragraphsOf(report), id, change) })

@@ -1,4 +1,24 @@
-import type { Block, Report } from '@/api/client'
+import { isTable } from '@/api/documents'
+import type { Block, FiguresBlock, Report, TableBlock, TextBlock } from '@/api/client'
+
+type TableLists = Pick<TableBlock, 'levels' | 'columns' | 'totals' | 'counts' | 'highlights' | 'rows'>
+
+/** What a block is made of; what its kind does not have is empty. */
+export type Parts = TableLists & Pick<FiguresBlock, 'figures'> & Pick<TextBlock, 'paragraphs'>
+
+const NO_PARTS: Parts = {
+  levels: [],
+  columns: [],
+  totals: [],
+  counts: [],
+  highlights: [],
+  rows: { shown: false, order: [] },
+  figures: [],
+  paragraphs: [],
+}
+
+/** A change to some properties of a block. */
+export type BlockChange = Partial<Omit<TableBlock, 'kind'> & Omit<Parts, 'highlights'>>
 
 /** The table that is worked on: the first that is switched on. */
 export function block(report: Report): Block {
@@ -6,10 +26,25 @@ export function block(report: Report): Block {
   return report.blocks.find((one) => !one.off) ?? first!
 }
 
+/** What a block is made of. */
+export const partsOf = (of: Block): Parts => ({ ...NO_PARTS, ...of })
+
+/** What the block that is worked on is made of. */
+export const parts = (report: Report): Parts => partsOf(block(report))
+
+/** The block that is worked on, where it is a table. */
+export function table(report: Report): TableBlock | undefined {
+  const worked = block(report)
+  return isTable(worked) ? worked : undefined
+}
+
+/** A block with some properties changed. */
+export const changedBlock = (of: Block, change: BlockChange): Block => stripped({ ...of, ...change } as Block)
+
 /** The report with that table changed; properties that become undefined are taken out. */
-export function withBlock(report: Report, change: Partial<Block>): Report {
+export function withBlock(report: Report, change: BlockChange): Report {
   const { id } = block(report)
-  const blocks = report.blocks.map((one) => (one.id === id ? stripped({ ...one, ...change }) : one))
+  const blocks = report.blocks.map((one) => (one.id === id ? changedBlock(one, change) : one))
   return { ...report, blocks }
 }
 

@@ -1,4 +1,4 @@
-import { block, changed, withBlock } from './report'
+import { changed, parts, withBlock } from './report'
 import type { Report, Total } from '@/api/client'
 
 export type Place = 'header' | 'footer' | 'none'
@@ -11,5 +11,5 @@ export function placeOf(total: Total, at: string): Place {
 }
 
 export function changeTotal(report: Report, id: string, change: Partial<Total>): Report {
-  return withBlock(report, { totals: changed(block(report).totals, id, change) })
+  return withBlock(report, { totals: changed(parts(report).totals, id, change) })
 }

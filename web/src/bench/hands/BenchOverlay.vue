@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { columnLabel } from '../edits/fieldNames'
-import { block } from '../edits/report'
+import { block, parts, partsOf } from '../edits/report'
 import type { Part } from '../parts'
 import type { ColumnOrder, PageView, Report } from '@/api/client'
 import ColumnEdges from '@/paper/ColumnEdges.vue'
@@ -74,8 +74,8 @@ function shareOf(column: { id: string; x: number }) {
 }
 
 function label(id: string): string {
-  const of = props.report.blocks.find((one) => one.columns.some((column) => column.id === id))
-  const column = of?.columns.find((one) => one.id === id)
+  const of = props.report.blocks.find((one) => partsOf(one).columns.some((column) => column.id === id))
+  const column = of && partsOf(of).columns.find((one) => one.id === id)
   // What its dataset calls it is known where it is printed.
   const printed = headings.value?.cells
     .filter((cell) => props.page.ids[cell.id] === id)
@@ -126,7 +126,7 @@ const dropX = computed(() => {
 
 /** The definition counts switched-off columns too; the page shows only the others. */
 function definitionIndex(pageIndex: number): number {
-  const all = block(props.report).columns
+  const all = parts(props.report).columns
   const before = columns.value[pageIndex]?.id
   return before === undefined ? all.length : all.findIndex((column) => column.id === before)
 }

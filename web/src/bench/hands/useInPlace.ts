@@ -5,7 +5,7 @@ import { changeFigure } from '../edits/figures'
 import { changeParagraph } from '../edits/paragraphs'
 import { changeColumn } from '../edits/columns'
 import { changeLevel } from '../edits/levels'
-import { block, stripped } from '../edits/report'
+import { block, parts, partsOf, stripped } from '../edits/report'
 import type { Place } from './InPlaceText.vue'
 import type { Part } from '../parts'
 import type { PageView, Report } from '@/api/client'
@@ -38,7 +38,7 @@ function itemText(report: Report, part: Part) {
         change: (r: Report, title: string) => changeBlock(r, id, { title: title || undefined }),
       }
     case 'figure': {
-      const figure = of.figures?.find((one) => one.id === id)
+      const figure = partsOf(of).figures.find((one) => one.id === id)
       return (
         figure && {
           label: words.bench.figures.label,
@@ -49,7 +49,7 @@ function itemText(report: Report, part: Part) {
       )
     }
     case 'paragraph': {
-      const paragraph = of.paragraphs?.find((one) => one.id === id)
+      const paragraph = partsOf(of).paragraphs.find((one) => one.id === id)
       return paragraph?.text === undefined
         ? undefined
         : {
@@ -98,7 +98,7 @@ export function useInPlace() {
   ): boolean {
     const bands = bandsOf(page)
     if (part.kind === 'column') {
-      const column = block(report).columns.find((c) => c.id === part.id)
+      const column = parts(report).columns.find((c) => c.id === part.id)
       const box = page.parts.columns.find((c) => c.id === part.id)
       const band = bands.find((b) => b.role === 'COLUMN_HEADINGS' && b.block === box?.block)
       if (!column || !box || !band) {
@@ -115,7 +115,7 @@ export function useInPlace() {
       return true
     }
     if (part.kind === 'level') {
-      const level = block(report).levels.find((l) => l.id === part.id)
+      const level = parts(report).levels.find((l) => l.id === part.id)
       const band =
         where?.band ?? bands.find((b) => b.role === 'HEADING' && page.nodes[b.node]?.level === part.id)
       if (!level || !band) {

@@ -17,11 +17,13 @@ import {
   shareOf,
 } from '../edits/arrangement'
 import { changeBlock } from '../edits/blocks'
+import type { BlockChange } from '../edits/report'
 import { useAskEdit } from '../namedEdits'
 import { blockToClipboard } from '../hands/blockClipboard'
 import OneOf from '@/shell/OneOf.vue'
 import InputNumber from 'primevue/inputnumber'
 import { api, type Block, type DatasetLine, type Report } from '@/api/client'
+import { isTable } from '@/api/documents'
 import { words } from '@/words'
 
 /** What holds for a block as a whole: what it is called and where it stands. */
@@ -35,7 +37,7 @@ const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Rep
 const text = words.bench.blocks
 const ask = useAskEdit()
 const id = computed(() => props.block.id)
-const isTable = computed(() => props.block.kind === 'table' || props.block.kind === 'banded')
+const table = computed(() => (isTable(props.block) ? props.block : undefined))
 const share = computed(() => shareOf(props.report, id.value))
 const lines = ref<DatasetLine[]>([])
 onMounted(async () => {
@@ -43,7 +45,7 @@ onMounted(async () => {
 })
 const datasets = computed(() => lines.value.map((line) => ({ value: line.id, label: line.label })))
 
-function change(what: Partial<Block>, key: string) {
+function change(what: BlockChange, key: string) {
   emit('apply', text.change, (report) => changeBlock(report, id.value, what), `${id.value} ${key}`)
 }
 </script>
@@ -63,10 +65,10 @@ function change(what: Partial<Block>, key: string) {
       @update:model-value="(note) => change({ note: note || undefined }, 'note')"
     />
   </InspectorField>
-  <InspectorField v-if="isTable" :label="text.totalText" :problem="problem('totalText')">
+  <InspectorField v-if="table" :label="text.totalText" :problem="problem('totalText')">
     <ExpressionField
       in-text
-      :model-value="block.totalText"
+      :model-value="table.totalText"
       :placeholder="text.totalTextUsual"
       :invalid="!!problem('totalText')"
       @update:model-value="(totalText) => change({ totalText: totalText || undefined }, 'totalText')"

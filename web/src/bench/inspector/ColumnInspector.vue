@@ -12,7 +12,7 @@ import ReadyMarks from './highlight/ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeColumn } from '../edits/columns'
 import { columnLabel, fieldOfColumn } from '../edits/fieldNames'
-import { block } from '../edits/report'
+import { block, parts } from '../edits/report'
 import { useAskEdit } from '../namedEdits'
 import type { Column, DatasetView, PageView, Report } from '@/api/client'
 import { bandsOf } from '@/paper/geometry'
@@ -36,7 +36,7 @@ const aligns = Object.entries(text.aligns).map(([value, label]) => ({ value, lab
 const units = Object.entries(text.units).map(([value, label]) => ({ value, label }))
 const once = computed(() => [
   { value: EVERY_ROW, label: text.everyRow },
-  ...block(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
+  ...parts(props.report).levels.map((level) => ({ value: level.id, label: text.oncePer(level.name) })),
 ])
 /** What the column prints first on the page: its heading, in however many lines, is no sample. */
 const sample = computed(() => {
@@ -171,13 +171,13 @@ function leaveShows() {
   />
   <ColumnRoom
     :column="column"
-    :first="block(report).columns[0]?.id === column.id"
+    :first="parts(report).columns[0]?.id === column.id"
     :problem="problem"
     @change="(room, key) => change({ room }, key)"
   />
   <ColumnScale
     :column="column"
-    :levels="block(report).levels"
+    :levels="parts(report).levels"
     :problem="problem"
     @change="(scale, key) => change({ scale }, key)"
   />

@@ -20,7 +20,7 @@ import TotalsInspector from './TotalsInspector.vue'
 import { EXPRESSION_NAMES, expressionNames } from './expressionNames'
 import { limitRows } from '../edits/levels'
 import { allFilters, isOwn } from '../edits/filters'
-import { block } from '../edits/report'
+import { parts } from '../edits/report'
 import { partAt, partName, same, type Part } from '../parts'
 import type { DatasetView, PageView, PreviewView, ProblemView, Report } from '@/api/client'
 import { words } from '@/words'
@@ -60,7 +60,7 @@ const title = computed(() => {
   }
   return part.value && name.value !== undefined ? text[part.value.kind] : text.label
 })
-const parts = computed(() => block(props.report))
+const own = computed(() => parts(props.report))
 const byId = <T extends { id: string }>(list: T[]) => list.find((item) => item.id === part.value?.id)
 const removable = computed(
   () =>
@@ -103,7 +103,7 @@ const on = {
         v-if="part.kind === 'column'"
         :report="report"
         :dataset="dataset"
-        :column="byId(parts.columns)!"
+        :column="byId(own.columns)!"
         :page="page"
         :problem="problem"
         v-bind="on"
@@ -119,7 +119,7 @@ const on = {
         v-else-if="part.kind === 'level'"
         :report="report"
         :dataset="dataset"
-        :level="byId(parts.levels)!"
+        :level="byId(own.levels)!"
         :order-in-words="preview?.orders.find((order) => order.id === part!.id)?.words"
         :problem="problem"
         v-bind="on"
@@ -146,7 +146,7 @@ const on = {
       <HighlightInspector
         v-else-if="part.kind === 'highlight'"
         :report="report"
-        :highlight="byId(parts.highlights)!"
+        :highlight="byId(own.highlights)!"
         :dataset="dataset"
         :problem="problem"
         v-bind="on"
@@ -154,7 +154,7 @@ const on = {
       <TotalInspector
         v-else-if="part.kind === 'total'"
         :report="report"
-        :total="byId(parts.totals)!"
+        :total="byId(own.totals)!"
         :dataset="dataset"
         :problem="problem"
         v-bind="on"
@@ -162,14 +162,14 @@ const on = {
       <FigureInspector
         v-else-if="part.kind === 'figure'"
         :report="report"
-        :figure="byId(parts.figures ?? [])!"
+        :figure="byId(own.figures)!"
         :dataset="dataset"
         :problem="problem"
         v-bind="on"
       />
       <ParagraphInspector
         v-else-if="part.kind === 'paragraph'"
-        :paragraph="byId(parts.paragraphs ?? [])!"
+        :paragraph="byId(own.paragraphs)!"
         :problem="problem"
         v-bind="on"
       />
@@ -182,7 +182,7 @@ const on = {
         <OrderEditor :report="report" :dataset="dataset" v-bind="on" />
         <TableLayout :report="report" :problem="problem" v-bind="on" />
         <ShownRows
-          :rows="parts.rows"
+          :rows="own.rows"
           @change="(limits) => on.onApply(words.bench.edits.rows, (r) => limitRows(r, limits))"
         />
       </template>

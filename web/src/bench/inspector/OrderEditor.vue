@@ -2,7 +2,7 @@
 import OneOf from '@/shell/OneOf.vue'
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { block, stripped } from '../edits/report'
+import { parts, stripped } from '../edits/report'
 import { useAskEdit, useOffers } from '../namedEdits'
 import { setOrder } from '../edits/order'
 import { measureChoices } from '../edits/measures'
@@ -18,8 +18,8 @@ const ask = useAskEdit()
 const offers = useOffers()
 const order = computed(() =>
   props.level
-    ? (block(props.report).levels.find((level) => level.id === props.level)?.order ?? [])
-    : block(props.report).rows.order,
+    ? (parts(props.report).levels.find((level) => level.id === props.level)?.order ?? [])
+    : parts(props.report).rows.order,
 )
 /** Totals first, for groups; then every field, shown or not. */
 const choices = computed(() => {

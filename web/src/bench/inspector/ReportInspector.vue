@@ -5,7 +5,7 @@ import MultiSelect from 'primevue/multiselect'
 import InspectorField from './InspectorField.vue'
 import TextInput from './TextInput.vue'
 import { offered, perRow } from '../edits/perRow'
-import { block, stripped, withBlock } from '../edits/report'
+import { parts, stripped, withBlock } from '../edits/report'
 import type { DatasetView, Report } from '@/api/client'
 import { words } from '@/words'
 
@@ -69,7 +69,7 @@ const MOST_BESIDE = 12
     <legend>{{ text.counts }}</legend>
     <label v-for="table in dataset.tables" :key="table.id">
       <Checkbox
-        :model-value="block(report).counts"
+        :model-value="parts(report).counts"
         :value="table.id"
         size="small"
         @update:model-value="

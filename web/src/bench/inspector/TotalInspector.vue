@@ -9,7 +9,7 @@ import ReadyMarks from './highlight/ReadyMarks.vue'
 import TextInput from './TextInput.vue'
 import { changeTotal } from '../edits/totals'
 import { columnLabel } from '../edits/fieldNames'
-import { block } from '../edits/report'
+import { parts } from '../edits/report'
 import { shownAs, type ShownAs } from '../edits/shown'
 import { useAskEdit } from '../namedEdits'
 import { shownChoices } from '../totals/shownChoices'
@@ -29,7 +29,7 @@ const text = words.bench.inspector
 const ask = useAskEdit()
 const shown = shownChoices()
 const label = computed(() => {
-  const column = block(props.report).columns.find((one) => one.id === props.total.column)
+  const column = parts(props.report).columns.find((one) => one.id === props.total.column)
   return column ? columnLabel(props.report, column, props.dataset) : props.total.value
 })
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InspectorField from './InspectorField.vue'
-import { block, withBlock } from '../edits/report'
-import type { Block, Report } from '@/api/client'
+import { table, withBlock, type BlockChange } from '../edits/report'
+import type { Report } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
@@ -13,7 +13,7 @@ const text = words.bench.inspector
 const covers = Object.entries(text.covers).map(([value, label]) => ({ value, label }))
 const roundings = Object.entries(text.roundings).map(([value, label]) => ({ value, label }))
 
-function change(what: Partial<Block>) {
+function change(what: BlockChange) {
   emit('apply', words.bench.edits.totals, (report) => withBlock(report, what))
 }
 </script>
@@ -21,7 +21,7 @@ function change(what: Partial<Block>) {
 <template>
   <InspectorField :label="text.totalsCover">
     <OneOf
-      :model-value="block(report).totalsCover ?? 'shown'"
+      :model-value="table(report)?.totalsCover ?? 'shown'"
       :options="covers"
       fluid
       :aria-label="text.totalsCover"
@@ -32,7 +32,7 @@ function change(what: Partial<Block>) {
   </InspectorField>
   <InspectorField :label="text.rounding">
     <OneOf
-      :model-value="block(report).rounding ?? 'printed'"
+      :model-value="table(report)?.rounding ?? 'printed'"
       :options="roundings"
       fluid
       :aria-label="text.rounding"

@@ -11,13 +11,14 @@ export const EXPRESSION_NAMES: InjectionKey<Readonly<Ref<ExpressionName[]>>> = S
 /** Fields and measures, then the answers to prompts. */
 export function expressionNames(report: Report, dataset: DatasetView): ExpressionName[] {
   const { about } = words.bench.rule
-  const own = block(report).figures
-    ? [
-        { id: 'figure', label: about.FIGURE() },
-        { id: 'other', label: about.OTHER() },
-        { id: 'change', label: about.CHANGE() },
-      ]
-    : []
+  const own =
+    block(report).kind === 'figures'
+      ? [
+          { id: 'figure', label: about.FIGURE() },
+          { id: 'other', label: about.OTHER() },
+          { id: 'change', label: about.CHANGE() },
+        ]
+      : []
   const answers = report.prompts.flatMap((prompt) =>
     hasEnds(prompt)
       ? [

@@ -8,7 +8,7 @@ import SpineData from './SpineData.vue'
 import type { Addable } from '../edits/blocks'
 import { columnLabel, figureLabel } from '../edits/fieldNames'
 import { filterTree, hasParts, isOwn } from '../edits/filters'
-import { block } from '../edits/report'
+import { block, partsOf } from '../edits/report'
 import FieldButton from '../FieldButton.vue'
 import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
@@ -59,7 +59,8 @@ const MADE = [
   ['top', filterWords.top],
   ['has', filterWords.has],
 ] as const
-const parts = computed(() => block(props.report))
+const worked = computed(() => block(props.report))
+const parts = computed(() => partsOf(worked.value))
 const run = computed(() => props.preview?.run)
 const grainNoun = computed(
   () => props.dataset.tables.find((table) => table.id === props.dataset.counts.at(-1))?.noun ?? 'rows',
@@ -74,7 +75,7 @@ function counted(list: { id: string; count: number }[] | undefined, id: string):
 }
 
 /** What the block that is worked on keeps. */
-const counts = computed(() => props.preview?.blocks.find((one) => one.id === parts.value.id))
+const counts = computed(() => props.preview?.blocks.find((one) => one.id === worked.value.id))
 const keptInWords = computed(() => {
   const kept = run.value?.rowsKept ?? 0
   const here = counts.value?.rows
@@ -88,7 +89,7 @@ const blocks = computed<SpineItem[]>(() =>
     id: one.id,
     label: one.title || text.unnamed(one.kind, i + 1),
     off: one.off,
-    selected: one.id === parts.value.id,
+    selected: one.id === worked.value.id,
     fixed: props.whole.blocks.length === 1,
   })),
 )
@@ -153,7 +154,7 @@ const columns = computed<SpineItem[]>(() =>
   })),
 )
 const figures = computed<SpineItem[]>(() =>
-  (parts.value.figures ?? []).map((figure) => ({
+  parts.value.figures.map((figure) => ({
     id: figure.id,
     label: figureLabel(props.report, figure, props.dataset),
     off: figure.off,
@@ -161,7 +162,7 @@ const figures = computed<SpineItem[]>(() =>
   })),
 )
 const paragraphs = computed<SpineItem[]>(() =>
-  (parts.value.paragraphs ?? []).map((paragraph) => ({
+  parts.value.paragraphs.map((paragraph) => ({
     id: paragraph.id,
     label: paragraph.text || words.bench.paragraphs.kinds[paragraph.kind],
     selected: isSelected('paragraph', paragraph.id),
@@ -202,7 +203,7 @@ const of = (kind: PartKind) => ({
   <nav class="spine" :aria-label="text.label">
     <SpineData
       :dataset="dataset"
-      :open="isTable(parts) && parts.columns.length === 0"
+      :open="isTable(worked) && parts.columns.length === 0"
       @column="(field) => emit('addColumn', field)"
       @level="(field) => emit('addLevel', field)"
     />
@@ -215,7 +216,7 @@ const of = (kind: PartKind) => ({
       @move="(id, before) => emit('moveBlock', id, before)"
     >
       <template #add>
-        <AddBlock :block="parts" @add="(kind) => emit('addBlock', kind)" @paste="emit('pasteBlock')" />
+        <AddBlock :block="worked" @add="(kind) => emit('addBlock', kind)" @paste="emit('pasteBlock')" />
       </template>
     </SpineSection>
     <SpineCount :text="run && text.rowsRead(counts?.read ?? run.rowsRead, grainNoun)" />
@@ -261,13 +262,13 @@ const of = (kind: PartKind) => ({
     <WhyNotHere
       v-if="run && filters.length"
       :run="run.id"
-      :block="parts.id"
+      :block="worked.id"
       :fields="tellers"
       leads
       @select="(id) => emit('select', { kind: 'filter', id })"
     />
 
-    <template v-if="isTable(parts)">
+    <template v-if="isTable(worked)">
       <SpineSection :title="text.groups" :items="levels" :empty="text.noGroups" level v-bind="of('level')">
         <template #add>
           <FieldButton
@@ -322,7 +323,7 @@ const of = (kind: PartKind) => ({
       />
     </template>
     <SpineSection
-      v-else-if="parts.kind === 'figures'"
+      v-else-if="worked.kind === 'figures'"
       :title="text.figures"
       :items="figures"
       :empty="text.noFigures"
@@ -354,10 +355,10 @@ const of = (kind: PartKind) => ({
       />
     </SpineSection>
     <SpineSection
-      v-if="parts.kind !== 'text'"
+      v-if="worked.kind !== 'text'"
       :title="text.highlights"
       :items="highlights"
-      :empty="isTable(parts) ? text.noHighlights : text.noFigureMarks"
+      :empty="isTable(worked) ? text.noHighlights : text.noFigureMarks"
       v-bind="of('highlight')"
     >
       <template #add>

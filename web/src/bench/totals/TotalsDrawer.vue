@@ -3,7 +3,7 @@ import { useStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import { nextTick, useTemplateRef, watch } from 'vue'
 import { useAskEdit, useOffers } from '../namedEdits'
-import { block } from '../edits/report'
+import { parts } from '../edits/report'
 import { totalChoices } from './totalChoices'
 import TotalsGrid from './TotalsGrid.vue'
 import type { DatasetView, Report } from '@/api/client'
@@ -40,7 +40,7 @@ watch(
 )
 
 const columns = () =>
-  block(props.report).columns.map((column) => ({
+  parts(props.report).columns.map((column) => ({
     value: column.id,
     label: column.label || column.value || column.id,
   }))
@@ -67,7 +67,7 @@ function add(column: string) {
     />
     <slot />
     <div v-if="isOpen" class="inside" @keydown.esc.stop="isOpen = false">
-      <TotalsGrid v-if="block(report).totals.length" ref="grid" :report="report" :dataset="dataset" />
+      <TotalsGrid v-if="parts(report).totals.length" ref="grid" :report="report" :dataset="dataset" />
       <p v-else class="quiet">{{ words.bench.spine.noTotals }}</p>
       <OneOf
         v-if="columns().length"

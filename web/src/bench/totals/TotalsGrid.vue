@@ -2,7 +2,7 @@
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, ref, useTemplateRef } from 'vue'
-import { block } from '../edits/report'
+import { parts } from '../edits/report'
 import { useAskEdit, useOffers } from '../namedEdits'
 import { shownAs } from '../edits/shown'
 import { placeOf, REPORT } from '../edits/totals'
@@ -20,8 +20,8 @@ const grid = useTemplateRef('grid')
 const menu = useTemplateRef('menu')
 const offered = ref<MenuItem[]>([])
 const keys = useGridKeys(grid)
-const levels = computed(() => block(props.report).levels)
-const totals = computed(() => block(props.report).totals)
+const levels = computed(() => parts(props.report).levels)
+const totals = computed(() => parts(props.report).totals)
 const places = computed(() => [
   ...levels.value.map((level, i) => ({ id: level.id, name: level.name, depth: i + 1 })),
   { id: REPORT, name: text.grand, depth: 0 },
@@ -32,7 +32,7 @@ const offers = useOffers()
 const change = (edit: ReportEdit, name = edits.totals) => void ask(name, edit)
 
 function columnLabel(total: Total): string {
-  const column = block(props.report).columns.find((c) => c.id === total.column)
+  const column = parts(props.report).columns.find((c) => c.id === total.column)
   return column?.label || column?.value || total.column
 }
 

@@ -1,4 +1,4 @@
-import { block } from '../report'
+import { block, parts } from '../report'
 import { columnLabel, figureLabel } from '../fieldNames'
 import type { DatasetView, Highlight, Report } from '@/api/client'
 import { words } from '@/words'
@@ -16,8 +16,8 @@ const ROW = 'row'
 /** What a rule can mark in the block that is worked on. */
 export function reaches(report: Report, dataset: DatasetView): ReachChoice[] {
   const text = words.bench.inspector
-  const { figures } = block(report)
-  if (figures) {
+  const { figures } = parts(report)
+  if (block(report).kind === 'figures') {
     return figures.map((figure) => ({
       key: `figure ${figure.id}`,
       label: figureLabel(report, figure, dataset),
@@ -25,7 +25,7 @@ export function reaches(report: Report, dataset: DatasetView): ReachChoice[] {
   }
   return [
     { key: ROW, label: text.reachRow },
-    ...block(report).levels.flatMap((level) => [
+    ...parts(report).levels.flatMap((level) => [
       { key: `heading ${level.id}`, label: text.reachHeading(level.name) },
       { key: `totals ${level.id}`, label: text.reachTotals(level.name) },
       { key: `group ${level.id}`, label: text.reachGroup(level.name) },
@@ -36,7 +36,7 @@ export function reaches(report: Report, dataset: DatasetView): ReachChoice[] {
 
 /** The columns of which a rule can mark a cell alone. */
 export const reachedColumns = (report: Report): ReachChoice[] =>
-  block(report).columns.map((column) => ({ key: column.id, label: columnLabel(report, column) }))
+  parts(report).columns.map((column) => ({ key: column.id, label: columnLabel(report, column) }))
 
 export function keyOf(reach: Highlight['reach']): string {
   return reach?.figure ? `${reach.of} ${reach.figure}` : reach?.level ? `${reach.of} ${reach.level}` : ROW
