@@ -4,11 +4,6 @@ export type NumberClass = NonNullable<Level['classes']>[number]
 
 const FIRST_EDGE = 10
 
-/** Classes to begin with: up to an edge, and the rest. */
-export function firstClasses(): NumberClass[] {
-  return [{ upTo: String(FIRST_EDGE) }, {}]
-}
-
 /** One class more below the rest, as wide as the one before it. */
 export function widened(classes: NumberClass[]): NumberClass[] {
   const edges = classes.map((entry) => Number(entry.upTo)).filter((edge) => Number.isFinite(edge))

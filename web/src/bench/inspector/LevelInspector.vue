@@ -11,11 +11,9 @@ import ClassesEditor from './ClassesEditor.vue'
 import LevelLayout from './layout/LevelLayout.vue'
 import ListedEditor from './ListedEditor.vue'
 import ShownGroups from './ShownGroups.vue'
-import { firstClasses } from '../edits/classes'
-import { canStandInColumn, headingOf, type Heading } from '../edits/levelColumn'
 import { changeLevel } from '../edits/levels'
-import { useAskEdit } from '../namedEdits'
-import type { DatasetView, Level, Report } from '@/api/client'
+import { useAskEdit, useOffers } from '../namedEdits'
+import type { DatasetView, Level, Report, ReportEdit } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{
@@ -34,36 +32,29 @@ const options = (labels: Record<string, string>) =>
 const CLASSES = 'classes'
 /** The field that the level groups by, where it is one by itself. */
 const field = computed(() => props.dataset.fields.find((f) => f.offers.value === props.level.key))
-/** What the key can be coarsened to: a date to its buckets, a number to classes; all of it where the key is typed. */
-const coarsenings = computed(() => {
-  const type = field.value?.type
-  const isTime = type === 'DATE' || type === 'TIMESTAMP'
-  const isNumber = type === 'INTEGER' || type === 'DECIMAL'
-  return [
-    ...options(text.buckets).filter(({ value }) => value === 'none' || isTime || !type),
-    ...(isNumber || !type ? [{ value: CLASSES, label: text.classes.name }] : []),
-  ]
-})
+const offers = useOffers()
+/** How the level can name and coarsen its groups. */
+const can = computed(() => offers.value?.levels.find((one) => one.level === props.level.id))
+const coarsenings = computed(() => [
+  ...options(text.buckets).filter(({ value }) => value === 'none' || can.value?.buckets.includes(value)),
+  ...(can.value?.classes ? [{ value: CLASSES, label: text.classes.name }] : []),
+])
 const coarsened = computed(() => (props.level.classes ? CLASSES : (props.level.bucket ?? 'none')))
 
-function coarsen(to: string) {
-  const isBucket = to !== 'none' && to !== CLASSES
-  change(
-    {
-      bucket: isBucket ? (to as Level['bucket']) : undefined,
-      classes: to === CLASSES ? firstClasses() : undefined,
-      ...(to === 'none' ? {} : { listed: undefined, label: undefined }),
-    },
-    'bucket',
-  )
-}
+const coarsen = (to: string) =>
+  void ask(words.bench.edits.level(props.level.name), {
+    edit: 'coarsen-level',
+    level: props.level.id,
+    bucket: to === 'none' || to === CLASSES ? undefined : (to as Level['bucket']),
+    classes: to === CLASSES || undefined,
+  })
 
-const headings = computed(() => [
-  ...options(text.headers),
-  ...(canStandInColumn(props.report, props.level) || headingOf(props.report, props.level) === 'column'
-    ? [{ value: 'column', label: text.inColumn }]
-    : []),
-])
+type Heading = Extract<ReportEdit, { edit: 'name-groups' }>['heading']
+const headings = computed(() =>
+  options({ ...text.headers, column: text.inColumn }).filter(({ value }) =>
+    can.value?.headings.includes(value),
+  ),
+)
 
 const ask = useAskEdit()
 const name = (heading: Heading) =>
@@ -135,7 +126,7 @@ function change(what: Partial<Level>, key: string) {
   <InspectorField :label="text.header">
     <OneOf
       :aria-label="text.header"
-      :model-value="headingOf(report, level)"
+      :model-value="can?.heading ?? level.header"
       :options="headings"
       fluid
       @update:model-value="name"

@@ -21,6 +21,7 @@ import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.edit.part.EditScope;
 import org.grammatus.core.edit.part.FilteredTotals;
+import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.edit.part.LevelForm;
 import org.grammatus.core.edit.part.PartNames;
 import org.grammatus.core.edit.part.Parts;
@@ -37,10 +38,16 @@ import org.grammatus.core.edit.rule.RuleChoices;
  * @param highlights by highlight: what its rule can be about
  * @param totals by total or key figure: its aggregate and the condition on its rows, where it has one
  * @param columns by column: the totals that can be made of what it shows
+ * @param levels how each level can name and coarsen its groups
  * @param measures what groups can be compared and ordered by: the table's totals first, then the measures of its dataset
  */
 public record EditOffers(
-        List<Ready> ready, List<Rule> highlights, List<Filtered> totals, List<Column> columns, List<Measure> measures) {
+        List<Ready> ready,
+        List<Rule> highlights,
+        List<Filtered> totals,
+        List<Column> columns,
+        List<LevelChoices> levels,
+        List<Measure> measures) {
 
     private static final String COUNT = "COUNT(*)";
 
@@ -93,6 +100,7 @@ public record EditOffers(
                         .toList(),
                 filtered(block, dataset),
                 block instanceof TableBlock table ? columns(report, table, dataset) : List.of(),
+                block instanceof TableBlock table ? levels(table, dataset) : List.of(),
                 block instanceof TableBlock table ? measures(report, table, dataset) : List.of());
     }
 
@@ -146,6 +154,12 @@ public record EditOffers(
                                 .filter(LevelForm::printsInRows)
                                 .map(value -> totalsOf(value, dataset))
                                 .orElse(measures)))
+                .toList();
+    }
+
+    private static List<LevelChoices> levels(TableBlock table, DatasetModel dataset) {
+        return table.levels().stream()
+                .map(level -> LevelChoices.of(table, level, dataset))
                 .toList();
     }
 

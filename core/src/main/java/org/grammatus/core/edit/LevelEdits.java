@@ -63,6 +63,8 @@ final class LevelEdits {
                 LevelForm.arranged(changed(
                         table, one.level(), level -> level.withOff(one.on() ? Optional.empty() : Optional.of(true))));
             case LevelEdit.NameGroups name -> named(table, name);
+            case LevelEdit.CoarsenLevel coarsen ->
+                changed(table, coarsen.level(), level -> LevelCoarsening.of(level, coarsen));
             case LevelEdit.AddOrderTerm add -> ordered(table, add, scope.dataset(report), new PartIds(report));
             case LevelEdit.AddGroupCondition add -> limited(table, add.level(), report, scope);
             case LevelEdit.AddTypedCondition add ->

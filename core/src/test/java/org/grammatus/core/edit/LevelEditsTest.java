@@ -6,6 +6,7 @@ import static org.grammatus.core.edit.Edited.table;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.Samples;
 import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.Header;
@@ -15,7 +16,10 @@ import org.grammatus.core.definition.ReportCell;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.TableBlock;
+import org.grammatus.core.definition.document.Definitions;
+import org.grammatus.core.definition.edit.LevelEdit;
 import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.problem.ProblemException;
 import org.junit.jupiter.api.Test;
 
@@ -87,6 +91,41 @@ class LevelEditsTest {
         assertThat(table(left).totals())
                 .allSatisfy(total ->
                         assertThat(total.cells()).noneMatch(cell -> cell.at().equals("region")));
+    }
+
+    @Test
+    void aKeyIsCoarsenedToSpansOrClassesAndBack() {
+        String coarsen = "{'edit': 'coarsen-level', 'level': 'region'%s}";
+        Report labelled = Edited.by(
+                Definitions.readReport(Samples.REPORT.replace(
+                        "\"key\": \"region\"", "\"key\": \"ordered_at\", \"label\": \"region\"")),
+                coarsen.formatted(", 'bucket': 'month'"));
+        assertThat(level(labelled, "region").bucket()).contains(Bucket.MONTH);
+        assertThat(level(labelled, "region").label()).isEmpty();
+        Report plain = Edited.by(labelled, coarsen.formatted(""));
+        assertThat(level(plain, "region").bucket()).isEmpty();
+        Report classes = Edited.by(plain, coarsen.formatted(", 'classes': true"));
+        assertThat(level(classes, "region").classes().orElseThrow()).hasSize(2);
+        assertThat(Edited.by(classes, coarsen.formatted(", 'classes': true"))).isEqualTo(classes);
+        assertThatThrownBy(() -> Edited.by(plain, coarsen.formatted(", 'classes': true, 'bucket': 'day'")))
+                .hasMessageContaining("not to both");
+    }
+
+    @Test
+    void whatALevelCanBeIsOffered() {
+        LevelChoices choices =
+                EditOffers.of(Edited.sample(), Edited.scope()).levels().getFirst();
+        assertThat(choices.heading()).isEqualTo(LevelEdit.Heading.HEADING);
+        assertThat(choices.headings()).contains(LevelEdit.Heading.COLUMN);
+        assertThat(choices.buckets()).as("a region is a text").isEmpty();
+        assertThat(choices.classes()).isFalse();
+        Report named = Edited.sample("{'edit': 'name-groups', 'level': 'region', 'heading': 'column'}");
+        assertThat(EditOffers.of(named, Edited.scope()).levels().getFirst().heading())
+                .isEqualTo(LevelEdit.Heading.COLUMN);
+        Report lines = Edited.sample("{'edit': 'show-rows', 'shown': false}");
+        assertThat(EditOffers.of(lines, Edited.scope()).levels().getLast().headings())
+                .as("without rows no name stands beside them")
+                .doesNotContain(LevelEdit.Heading.COLUMN);
     }
 
     @Test

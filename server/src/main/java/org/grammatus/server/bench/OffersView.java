@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.edit.EditOffers;
+import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.edit.rule.BuiltRule;
 import org.grammatus.core.edit.rule.ReadyRules;
 import org.grammatus.core.edit.rule.RuleChoices;
@@ -16,6 +17,7 @@ import org.grammatus.core.value.Kind;
  * @param rules by highlight: what its rule can be about, and what it is compared with
  * @param totals by total or key figure, where its aggregates take the same rows: which those are
  * @param columns by column: the totals that can be made of what it shows
+ * @param levels how each level can name and coarsen its groups
  * @param measures what groups can be compared and ordered by
  */
 record OffersView(
@@ -23,6 +25,7 @@ record OffersView(
         List<Rule> rules,
         List<EditOffers.Filtered> totals,
         List<EditOffers.Column> columns,
+        List<Level> levels,
         List<EditOffers.Measure> measures) {
 
     /** @param part id of the column, total or key figure */
@@ -52,6 +55,15 @@ record OffersView(
     /** @param typed the value that it is compared with, as people write it */
     record Built(String value, String operator, Optional<String> than, Optional<String> typed) {}
 
+    /**
+     * @param level its id
+     * @param heading how its groups say their names, by its word in {@code name-groups}
+     * @param headings how they can
+     * @param buckets the spans of time that its key can be coarsened to, by their words in {@code coarsen-level}
+     * @param classes whether its key can be coarsened to classes of numbers
+     */
+    record Level(String level, String heading, List<String> headings, List<String> buckets, boolean classes) {}
+
     static OffersView of(EditOffers offers) {
         return new OffersView(
                 offers.ready().stream()
@@ -62,7 +74,17 @@ record OffersView(
                 offers.highlights().stream().map(OffersView::rule).toList(),
                 offers.totals(),
                 offers.columns(),
+                offers.levels().stream().map(OffersView::level).toList(),
                 offers.measures());
+    }
+
+    private static Level level(LevelChoices level) {
+        return new Level(
+                level.level(),
+                ChoiceWord.of(level.heading()),
+                level.headings().stream().map(ChoiceWord::of).toList(),
+                level.buckets().stream().map(ChoiceWord::of).toList(),
+                level.classes());
     }
 
     private static ReadyRule ready(ReadyRules.Offer offer) {

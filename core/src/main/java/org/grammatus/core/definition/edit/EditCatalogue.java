@@ -107,7 +107,7 @@ public final class EditCatalogue {
         if (type == String.class) {
             return list ? Shape.TEXTS : Shape.TEXT;
         }
-        if (type == boolean.class) {
+        if (type == boolean.class || type == Boolean.class) {
             return Shape.YES_NO;
         }
         return type.isEnum() ? Shape.WORD : Shape.DOCUMENT;

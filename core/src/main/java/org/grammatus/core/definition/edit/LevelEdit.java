@@ -1,6 +1,7 @@
 package org.grammatus.core.definition.edit;
 
 import java.util.Optional;
+import org.grammatus.core.choice.Bucket;
 
 /** An edit of a table's levels, or of whether its rows are printed. */
 public sealed interface LevelEdit extends ReportEdit {
@@ -36,6 +37,13 @@ public sealed interface LevelEdit extends ReportEdit {
 
     @NamedEdit(value = "name-groups", does = "Prints the names of a level's groups in another way.")
     record NameGroups(String level, Heading heading) implements LevelEdit {}
+
+    /**
+     * @param bucket the span of time that its key is coarsened to
+     * @param classes whether its key is coarsened to classes of numbers; without it and a bucket the key stands as it is
+     */
+    @NamedEdit(value = "coarsen-level", does = "Groups by a span of time or by classes of a level's key.")
+    record CoarsenLevel(String level, Optional<Bucket> bucket, Optional<Boolean> classes) implements LevelEdit {}
 
     /** @param level id of the level; the rows unless given */
     @NamedEdit(value = "add-order-term", does = "Orders a level's groups, or the rows, by one thing more.")
