@@ -27,6 +27,7 @@ import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.edit.LevelEdit;
 import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.edit.part.LevelForm;
 import org.grammatus.core.edit.part.PartIds;
 import org.grammatus.core.edit.part.Parts;
@@ -64,7 +65,11 @@ final class LevelEdits {
                         table, one.level(), level -> level.withOff(one.on() ? Optional.empty() : Optional.of(true))));
             case LevelEdit.NameGroups name -> named(table, name);
             case LevelEdit.CoarsenLevel coarsen ->
-                changed(table, coarsen.level(), level -> LevelCoarsening.of(level, coarsen));
+                changed(
+                        table,
+                        coarsen.level(),
+                        level -> LevelCoarsening.of(
+                                level, coarsen, LevelChoices.of(table, level, scope.dataset(report))));
             case LevelEdit.AddOrderTerm add -> ordered(table, add, scope.dataset(report), new PartIds(report));
             case LevelEdit.AddGroupCondition add -> limited(table, add.level(), report, scope);
             case LevelEdit.AddTypedCondition add ->

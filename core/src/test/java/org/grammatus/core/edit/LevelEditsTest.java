@@ -104,7 +104,12 @@ class LevelEditsTest {
         assertThat(level(labelled, "region").label()).isEmpty();
         Report plain = Edited.by(labelled, coarsen.formatted(""));
         assertThat(level(plain, "region").bucket()).isEmpty();
-        Report classes = Edited.by(plain, coarsen.formatted(", 'classes': true"));
+        assertThatThrownBy(() -> Edited.by(plain, coarsen.formatted(", 'classes': true")))
+                .hasMessageContaining("only a number has classes");
+        Report number = Definitions.readReport(Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"freight\""));
+        assertThatThrownBy(() -> Edited.by(number, coarsen.formatted(", 'bucket': 'day'")))
+                .hasMessageContaining("only a date or timestamp has buckets");
+        Report classes = Edited.by(number, coarsen.formatted(", 'classes': true"));
         assertThat(level(classes, "region").classes().orElseThrow()).hasSize(2);
         assertThat(Edited.by(classes, coarsen.formatted(", 'classes': true"))).isEqualTo(classes);
         assertThatThrownBy(() -> Edited.by(plain, coarsen.formatted(", 'classes': true, 'bucket': 'day'")))

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.grammatus.core.choice.ChoiceWord;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.FiguresBlock;
@@ -86,7 +87,9 @@ final class RandomEdits {
     private Optional<JsonNode> value(Property property, EditKind kind, Report report, EditScope scope) {
         return switch (property.shape()) {
             case YES_NO -> Optional.of(JSON.booleanNode(random.nextBoolean()));
-            case WORD -> Optional.of(JSON.stringNode(one(property.words())));
+            case WORD ->
+                (property.name().equals("rule") ? any(readyRules(report, scope)) : Optional.of(one(property.words())))
+                        .map(JSON::stringNode);
             case DOCUMENT -> Optional.of(document(property, report, scope));
             case TEXTS -> {
                 ArrayNode list = JSON.arrayNode();
@@ -96,6 +99,13 @@ final class RandomEdits {
             }
             case TEXT -> text(property.name(), kind, report, scope).map(JSON::stringNode);
         };
+    }
+
+    /** Of the many rules that there are, few are ready for a part. */
+    private static Stream<String> readyRules(Report report, EditScope scope) {
+        return EditOffers.of(report, scope).ready().stream()
+                .flatMap(ready -> ready.rules().stream())
+                .map(offer -> ChoiceWord.of(offer.rule()));
     }
 
     private JsonNode document(Property property, Report report, EditScope scope) {
