@@ -34,10 +34,19 @@ class DraftEdits {
         return Edits.apply(draft, Definitions.readEdit(edit.toString()), scope(draft, block));
     }
 
-    /** What can be done next with a block of a definition; none where it cannot be read, or its dataset is not there. */
+    /** What can be done next with a block of a definition that is wrong; none where it cannot be read at all. */
     Optional<OffersView> offers(JsonNode definition, Optional<String> block) {
         try {
-            Report draft = Definitions.readDraft(definition.toString());
+            return offers(Definitions.readDraft(definition.toString()), block);
+        } catch (ProblemException e) {
+            // What is wrong is told by the preview.
+            return Optional.empty();
+        }
+    }
+
+    /** What can be done next with a block of a report; none where its dataset is not there. */
+    Optional<OffersView> offers(Report draft, Optional<String> block) {
+        try {
             return Optional.of(OffersView.of(EditOffers.of(draft, scope(draft, block))));
         } catch (ProblemException e) {
             // What is wrong is told by the preview.

@@ -122,7 +122,7 @@ class PreviewController {
             summary = "A page of a definition, or what is wrong with it; empty where a newer edit is there already")
     PreviewView preview(@PathVariable("session") String session, @RequestBody PreviewBody body, Principal principal) {
         if (!body.isChanged()) {
-            return seen(session, body, principal).offering(offers(body, principal));
+            return previewed(session, body, principal);
         }
         PreviewBody changed;
         try (Turns.Permit turn = turns.enter(principal.getName())) {
@@ -131,19 +131,34 @@ class PreviewController {
         } catch (ProblemException e) {
             return PreviewView.wrong(body.edit(), e.problems());
         }
-        return seen(session, changed, principal).of(changed.definition()).offering(offers(changed, principal));
+        return previewed(session, changed, principal).of(changed.definition());
     }
 
-    private Optional<OffersView> offers(PreviewBody body, Principal principal) {
+    /** The definition is read once, for its page and for what can be done next. */
+    private PreviewView previewed(String session, PreviewBody body, Principal principal) {
+        Checked<Report> written;
         try (Turns.Permit turn = turns.enter(principal.getName())) {
-            return edits.offers(body.definition(), body.block());
+            written = Definitions.checkReport(body.definition().toString());
+        } catch (ProblemException e) {
+            return PreviewView.wrong(body.edit(), e.problems());
+        }
+        return seen(session, body, written, principal).offering(offers(body, written, principal));
+    }
+
+    private Optional<OffersView> offers(PreviewBody body, Checked<Report> written, Principal principal) {
+        try (Turns.Permit turn = turns.enter(principal.getName())) {
+            // What is wrong is left out of a document that is checked, but can be worked on.
+            return written.document()
+                    .filter(report -> written.faults().isEmpty())
+                    .map(report -> edits.offers(report, body.block()))
+                    .orElseGet(() -> edits.offers(body.definition(), body.block()));
         }
     }
 
-    private PreviewView seen(String session, PreviewBody body, Principal principal) {
+    private PreviewView seen(String session, PreviewBody body, Checked<Report> written, Principal principal) {
         try {
-            RunRequest request =
-                    plannings.plan(principal.getName(), session, body.edit(), () -> planned(body, principal.getName()));
+            RunRequest request = plannings.plan(
+                    principal.getName(), session, body.edit(), () -> planned(body, written, principal.getName()));
             Optional<Run> run = previews.preview(principal.getName(), session, body.edit(), request);
             return run.map(over -> PreviewView.of(body.edit(), over, body.page()))
                     .orElseGet(() -> PreviewView.outdated(body.edit()));
@@ -159,12 +174,11 @@ class PreviewController {
      *
      * @throws ProblemException with whatever is wrong with the definition and what it says of its dataset
      */
-    private RunRequest planned(PreviewBody body, String author) {
+    private RunRequest planned(PreviewBody body, Checked<Report> written, String author) {
         try (Turns.Permit turn = turns.enter(author)) {
             Optional<HouseStyle> draft = Optional.ofNullable(body.style())
                     .filter(style -> !style.isNull())
                     .map(style -> Definitions.readStyle(style.toString()));
-            Checked<Report> written = Definitions.checkReport(body.definition().toString());
             Checked<Report> checked = draft.map(style -> written.with(all -> all.inStyle(style.id())))
                     .orElse(written);
             Report report = checked.document().orElseGet(checked::require);
