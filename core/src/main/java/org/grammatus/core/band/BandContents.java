@@ -199,7 +199,7 @@ public final class BandContents {
         return pieces.stream()
                 .map(piece -> switch (piece) {
                     case TextPlan.Literal literal -> literal.text();
-                    case TextPlan.Value value -> printed.total(value.total(), GroupTree.ROOT);
+                    case TextPlan.Value value -> printed.total(plan.indexOfTotal(value.total()), GroupTree.ROOT);
                 })
                 .collect(Collectors.joining());
     }

@@ -10,7 +10,6 @@ import org.grammatus.core.columnar.Scalars;
 import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
-import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.value.Scalar;
 import org.grammatus.core.words.Words;
 
@@ -38,11 +37,11 @@ public final class FigureCells {
         shown.beside().ifPresent(beside -> {
             beside.change()
                     .ifPresent(change ->
-                            words.add(new BandCell.Words(Role.CHANGE, id(change), change(change, beside.good()))));
-            String other = printed.total(beside.other(), GroupTree.ROOT);
+                            words.add(new BandCell.Words(Role.CHANGE, change, change(change, beside.good()))));
+            String other = printed.total(index(beside.other()), GroupTree.ROOT);
             words.add(new BandCell.Words(
                     Role.OTHER_FIGURE,
-                    id(beside.other()),
+                    beside.other(),
                     beside.with() + ": " + (other.isEmpty() ? Words.NO_FIGURE : unbroken(other))));
         });
         return words;
@@ -55,46 +54,51 @@ public final class FigureCells {
 
     /** What a figure is called. */
     public String label(int figure) {
-        return printed.columns().get(plan.figures().get(figure).column()).heading();
+        String id = plan.figures().get(figure).id();
+        return printed.columns().stream()
+                .filter(column -> column.id().equals(id))
+                .findFirst()
+                .orElseThrow()
+                .heading();
     }
 
     /** A figure by itself. */
     BandCell.Value value(int figure) {
-        int total = plan.figures().get(figure).value();
-        TotalPlan planned = grouped.plan().totals().get(total);
+        String id = plan.figures().get(figure).value();
+        int total = index(id);
         return new BandCell.Value(
                 printed.columnOf(total),
                 GroupTree.ROOT,
-                planned.id(),
-                isBlank(total) ? Optional.of(Words.NO_FIGURE) : Optional.empty(),
+                id,
+                isBlank(id) ? Optional.of(Words.NO_FIGURE) : Optional.empty(),
                 grouped.figures().totals().get(total),
                 GroupTree.ROOT,
                 printed.totalFormat(total));
     }
 
     /** The exact value of one of its totals. */
-    public Scalar exact(int total) {
-        return Scalars.at(grouped.figures().totals().get(total), GroupTree.ROOT);
+    public Scalar exact(String total) {
+        return Scalars.at(grouped.figures().totals().get(index(total)), GroupTree.ROOT);
     }
 
     private Words words() {
         return Words.of(grouped.plan().locale());
     }
 
-    private boolean isBlank(int total) {
+    private boolean isBlank(String total) {
         return exact(total) instanceof Scalar.Null;
     }
 
-    private String id(int total) {
-        return grouped.plan().totals().get(total).id();
+    private int index(String total) {
+        return grouped.plan().indexOfTotal(total);
     }
 
     /** A change with its sign, and whether it is welcome: a sign alone is easily overlooked. */
-    private String change(int total, Optional<Good> good) {
+    private String change(String total, Optional<Good> good) {
         if (!(exact(total) instanceof Scalar.Number number)) {
             return words().notCompared();
         }
-        String text = printed.total(total, GroupTree.ROOT);
+        String text = printed.total(index(total), GroupTree.ROOT);
         return (number.value().signum() > 0 ? "+" + text : text) + " · " + direction(number.value(), good);
     }
 

@@ -18,21 +18,21 @@ public record FiguresPlan(TablePlan facts, List<Figure> figures) implements Bloc
     /**
      * A figure.
      *
-     * @param column index of the facts' column that says what it is called and how it is printed
-     * @param value index of the total that it is
+     * @param id also that of the facts' column that says what it is called and how it is printed
+     * @param value id of the total that it is
      * @param beside what it is compared with
      */
-    public record Figure(String id, int column, int value, Optional<Beside> beside) {}
+    public record Figure(String id, String value, Optional<Beside> beside) {}
 
     /**
      * What a figure is compared with.
      *
      * @param with what it is, in words: "same time last year"
-     * @param other index of the total that it is compared with
-     * @param change index of the total that says how it has changed; none where only the other is shown
+     * @param other id of the total that it is compared with
+     * @param change id of the total that says how it has changed; none where only the other is shown
      * @param good which change is welcome
      */
-    public record Beside(String with, int other, Optional<Integer> change, Optional<Good> good) {}
+    public record Beside(String with, String other, Optional<String> change, Optional<Good> good) {}
 
     @Override
     public FiguresPlan with(TablePlan other) {

@@ -71,6 +71,14 @@ public record TablePlan(
                 .orElseThrow();
     }
 
+    /** The index of a total in {@link #totals}. */
+    public int indexOfTotal(String id) {
+        return IntStream.range(0, totals().size())
+                .filter(index -> totals().get(index).id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Id of the level of groups of a depth; {@value #REPORT} at depth 0. */
     public String levelAt(int depth) {
         return depth == 0 ? REPORT : levels.get(depth - 1).id();

@@ -49,9 +49,9 @@ public record TextPlan(TablePlan facts, List<Paragraph> paragraphs) implements B
     /**
      * The value of an expression.
      *
-     * @param total index of the total that it is
+     * @param total id of the total that it is
      */
-    public record Value(int total) implements Piece {}
+    public record Value(String total) implements Piece {}
 
     @Override
     public TextPlan with(TablePlan other) {

@@ -76,7 +76,8 @@ final class FiguresPlanning {
         return said;
     }
 
-    private Typed asPrinted(int total) {
+    private Typed asPrinted(String id) {
+        int total = totals.stream().map(TotalPlan::id).toList().indexOf(id);
         return new Typed.Total(total, totals.get(total).type());
     }
 
@@ -92,8 +93,7 @@ final class FiguresPlanning {
                 new ColumnPlan.Format(
                         figure.format().orElse(""), figure.format().isPresent(), figure.unit()),
                 ColumnPlan.Print.PLAIN));
-        int value = total(pointer, figure, figure.id(), Optional.empty(), true);
-        TotalPlan planned = totals.get(value);
+        TotalPlan planned = total(pointer, figure, figure.id(), Optional.empty(), true);
         columns.set(
                 column,
                 columns.get(column)
@@ -103,19 +103,21 @@ final class FiguresPlanning {
                                                 scope.label(planned.value()).orElse(figure.value())),
                                 figure.unit().or(() -> scope.unit(planned.value()))));
         return new FiguresPlan.Figure(
-                figure.id(), column, value, figure.compare().map(compare -> beside(pointer, figure, compare)));
+                figure.id(), planned.id(), figure.compare().map(compare -> beside(pointer, figure, compare)));
     }
 
     private FiguresPlan.Beside beside(String pointer, ReportFigure figure, ReportCompare compare) {
-        int other = total(pointer, figure, figure.id() + ".other", Optional.of(compare.as(Compared.FIGURE)), false);
-        Optional<Integer> change = compare.shown() == Compared.FIGURE
+        String other = total(pointer, figure, figure.id() + ".other", Optional.of(compare.as(Compared.FIGURE)), false)
+                .id();
+        Optional<String> change = compare.shown() == Compared.FIGURE
                 ? Optional.empty()
-                : Optional.of(total(pointer, figure, figure.id() + ".change", Optional.of(compare), false));
+                : Optional.of(total(pointer, figure, figure.id() + ".change", Optional.of(compare), false)
+                        .id());
         return new FiguresPlan.Beside(inWords(compare), other, change, figure.good());
     }
 
-    /** Plans a grand total of a figure and returns its index; what is wrong with the figure is noted with its value alone. */
-    private int total(
+    /** Plans a grand total of a figure; what is wrong with the figure is noted with its value alone. */
+    private TotalPlan total(
             String pointer, ReportFigure figure, String id, Optional<ReportCompare> compare, boolean printed) {
         boolean percent =
                 compare.filter(with -> with.shown() == Compared.PERCENT).isPresent();
@@ -128,7 +130,7 @@ final class FiguresPlanning {
                 percent ? Optional.of(TotalPlanning.PERCENT) : figure.format(),
                 printed ? List.of(new ReportCell(ReportCell.REPORT, Place.FOOTER)) : List.of());
         totals.add(totalPlanning.total(pointer, total, List.of(), columns).orElseThrow());
-        return totals.size() - 1;
+        return totals.getLast();
     }
 
     private String inWords(ReportCompare compare) {

@@ -99,6 +99,6 @@ final class ParagraphPlanning {
                 id,
                 format,
                 Map.of()));
-        return new TextPlan.Value(totals.size() - 1);
+        return new TextPlan.Value(totals.getLast().id());
     }
 }
