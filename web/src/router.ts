@@ -23,7 +23,7 @@ export const router = createRouter({
     {
       path: '/compose/:id?',
       name: 'compose',
-      component: () => import('./data/compose/ComposeScreen.vue'),
+      component: () => import('./data/modelling/ComposeScreen.vue'),
       props: true,
     },
     {

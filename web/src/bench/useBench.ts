@@ -7,10 +7,10 @@ import { addingCommands } from './addingCommands'
 import { cured } from './edits/cure'
 import { partAt, type Part } from './parts'
 import { useBenchEdits } from './useBenchEdits'
-import { useBenchHands } from './hands/useBenchHands'
+import { useBenchGestures } from './page/useBenchGestures'
 import { useEditing } from './saving/useEditing'
 import { useHistory } from './saving/useHistory'
-import { useInPlace } from './hands/useInPlace'
+import { useInPlace } from './page/useInPlace'
 import { usePreview } from './usePreview'
 import { useSaving } from './saving/useSaving'
 import { unmadeEdits, type UnmadeEdit } from './saving/unmadeEdits'
@@ -19,7 +19,7 @@ import { useBlockDatasets } from './useBlockDatasets'
 import { useShownReport } from './useShownReport'
 import { block } from './edits/report'
 import { ASK_EDIT, OFFERS, type AskEdit } from './namedEdits'
-import { blockFromClipboard } from './hands/blockClipboard'
+import { blockFromClipboard } from './page/blockClipboard'
 import type { DatasetView, ProblemView, Report } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
 import { useZoom } from '@/paper/useZoom'
@@ -106,7 +106,7 @@ export function useBench(id: string) {
     toggle: choose,
     clear: chooseNone,
   } = useChosenFigures(computed(() => run.value?.id))
-  const hands = useBenchHands(report, page, zoom, selection, edits, inPlace, {
+  const hands = useBenchGestures(report, page, zoom, selection, edits, inPlace, {
     choose,
     hasRun: () => run.value !== undefined,
     menu: (event) => dialogs.value?.showMenu(event),

@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import type { useLooks } from './hands/useLooks'
+import type { useLooks } from './page/useLooks'
 import type { Part } from './parts'
 import type { Command } from '@/shell/commands'
 import { words } from '@/words'

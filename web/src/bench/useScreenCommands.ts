@@ -2,9 +2,9 @@ import type { Ref } from 'vue'
 import type { Part } from './parts'
 import { benchCommands } from './useBenchCommands'
 import type { useBenchEdits } from './useBenchEdits'
-import type { useBenchHands } from './hands/useBenchHands'
-import { useColumnClipboard } from './hands/useColumnClipboard'
-import { useLooks } from './hands/useLooks'
+import type { useBenchGestures } from './page/useBenchGestures'
+import { useColumnClipboard } from './page/useColumnClipboard'
+import { useLooks } from './page/useLooks'
 import type { useHistory } from './saving/useHistory'
 import type { useSaving } from './saving/useSaving'
 import type { PageView, Report } from '@/api/client'
@@ -18,7 +18,7 @@ export function useScreenCommands(screen: {
   apply: (name: string, change: (report: Report) => Report) => void
   saving: ReturnType<typeof useSaving>
   edits: ReturnType<typeof useBenchEdits>
-  hands: ReturnType<typeof useBenchHands>
+  hands: ReturnType<typeof useBenchGestures>
   selection: Ref<Part[]>
   page: Readonly<Ref<PageView | undefined>>
   number: Ref<number>

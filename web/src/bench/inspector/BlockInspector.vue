@@ -19,7 +19,7 @@ import {
 import { changeBlock } from '../edits/blocks'
 import type { BlockChange } from '../edits/report'
 import { useAskEdit } from '../namedEdits'
-import { blockToClipboard } from '../hands/blockClipboard'
+import { blockToClipboard } from '../page/blockClipboard'
 import OneOf from '@/shell/OneOf.vue'
 import InputNumber from 'primevue/inputnumber'
 import { api, type Block, type DatasetLine, type Report } from '@/api/client'

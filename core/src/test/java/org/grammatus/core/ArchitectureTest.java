@@ -28,7 +28,7 @@ class ArchitectureTest {
             "definition",
             "expression",
             "dataset",
-            "compose",
+            "modelling",
             "columnar",
             "prompt",
             "plan",

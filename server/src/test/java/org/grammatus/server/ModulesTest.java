@@ -11,7 +11,7 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.Architectures;
-import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.rowcache.HeldRows;
 import org.grammatus.server.account.Role;
 import org.grammatus.server.account.RowAccess;
 import org.grammatus.sources.DatasetReader;

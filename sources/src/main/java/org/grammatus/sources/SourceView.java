@@ -3,7 +3,7 @@ package org.grammatus.sources;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.core.value.Scalar;
 
 /** A source as it is at one moment: all that is read belongs together. Used by one thread, closed when done. */

@@ -14,7 +14,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.core.value.Type;
 import org.grammatus.sources.duckdb.DuckDbSource;
 import org.junit.jupiter.api.BeforeEach;

@@ -34,9 +34,9 @@ import org.grammatus.runs.RunEngine;
 import org.grammatus.runs.RunLimits;
 import org.grammatus.runs.RunRequest;
 import org.grammatus.runs.RunResult;
-import org.grammatus.runs.held.HeldRows;
-import org.grammatus.runs.held.SpillFolder;
 import org.grammatus.runs.profile.DayValues;
+import org.grammatus.runs.rowcache.HeldRows;
+import org.grammatus.runs.rowcache.SpillFolder;
 import org.grammatus.sources.DatasetReader;
 import org.junit.jupiter.api.Test;
 

@@ -1,7 +1,7 @@
 package org.grammatus.server.account;
 
 import java.security.Principal;
-import org.grammatus.runs.held.HeldRows;
+import org.grammatus.runs.rowcache.HeldRows;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Person;
 import org.grammatus.sources.Readers;

@@ -2,9 +2,9 @@ package org.grammatus.sources.sql;
 
 import java.util.List;
 import java.util.Optional;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.expression.DatePart;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.LikePattern;
 import org.grammatus.core.value.Scalar;

@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import org.grammatus.core.compose.TableShape;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.sources.FigureQuestion;
 import org.grammatus.sources.PushedRows;
 import org.grammatus.sources.ReadLimits;

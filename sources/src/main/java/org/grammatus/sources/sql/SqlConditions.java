@@ -10,10 +10,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Comparator;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.sources.PushedRows;
 
 /**

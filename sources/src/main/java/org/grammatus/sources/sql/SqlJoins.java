@@ -8,10 +8,10 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.Dataset.Keep;
+import org.grammatus.core.modelling.TableShape;
 
 /** A dataset's tables and joins as SQL; each table goes by its number. */
 public final class SqlJoins {

@@ -7,9 +7,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.core.value.Kind;
 import org.grammatus.core.value.Type;
 

@@ -5,9 +5,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.sources.SourceException;
 
 /** Finds the fields of a dataset that its sources cannot give any more. Used once. */

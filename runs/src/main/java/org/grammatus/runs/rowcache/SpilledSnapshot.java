@@ -1,4 +1,4 @@
-package org.grammatus.runs.held;
+package org.grammatus.runs.rowcache;
 
 import java.lang.ref.WeakReference;
 import java.nio.file.Path;

@@ -1,4 +1,4 @@
-package org.grammatus.core.compose;
+package org.grammatus.core.modelling;
 
 import java.util.ArrayList;
 import java.util.List;

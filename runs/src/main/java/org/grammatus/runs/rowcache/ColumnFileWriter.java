@@ -1,4 +1,4 @@
-package org.grammatus.runs.held;
+package org.grammatus.runs.rowcache;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
@@ -19,10 +19,10 @@ import java.util.function.IntFunction;
 import java.util.zip.CRC32C;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.Star;
-import org.grammatus.runs.held.FileContents.ColumnPart;
-import org.grammatus.runs.held.FileContents.Encoding;
-import org.grammatus.runs.held.FileContents.Span;
-import org.grammatus.runs.held.FileContents.TablePart;
+import org.grammatus.runs.rowcache.FileContents.ColumnPart;
+import org.grammatus.runs.rowcache.FileContents.Encoding;
+import org.grammatus.runs.rowcache.FileContents.Span;
+import org.grammatus.runs.rowcache.FileContents.TablePart;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes rows to a column file, one column after another. Used once. */

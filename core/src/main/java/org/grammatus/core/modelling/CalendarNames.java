@@ -1,4 +1,4 @@
-package org.grammatus.core.compose;
+package org.grammatus.core.modelling;
 
 import java.time.DayOfWeek;
 import java.time.Month;

@@ -1,4 +1,4 @@
-package org.grammatus.runs.compose;
+package org.grammatus.runs.modelling;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.grammatus.core.compose.ColumnSample;
-import org.grammatus.core.compose.Draft;
-import org.grammatus.core.compose.JoinSuggestion;
-import org.grammatus.core.compose.TableShape;
 import org.grammatus.core.definition.Dataset;
+import org.grammatus.core.modelling.ColumnSample;
+import org.grammatus.core.modelling.Draft;
+import org.grammatus.core.modelling.JoinSuggestion;
+import org.grammatus.core.modelling.TableShape;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;

@@ -8,7 +8,7 @@ import { firstCellOf } from '@/paper/geometry'
 import type { Hit } from '@/paper/hit'
 
 /** What an author's hands do on a page: every part is selected where it is met, texts are edited where they stand. */
-export function useBenchHands(
+export function useBenchGestures(
   report: Readonly<Ref<Report | undefined>>,
   page: Readonly<Ref<PageView | undefined>>,
   zoom: Readonly<Ref<number>>,

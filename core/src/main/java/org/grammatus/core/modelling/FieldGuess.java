@@ -1,4 +1,4 @@
-package org.grammatus.core.compose;
+package org.grammatus.core.modelling;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -1,4 +1,4 @@
-package org.grammatus.runs.held;
+package org.grammatus.runs.rowcache;
 
 import java.time.Instant;
 import java.time.ZoneId;

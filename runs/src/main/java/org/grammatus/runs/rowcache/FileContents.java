@@ -1,4 +1,4 @@
-package org.grammatus.runs.held;
+package org.grammatus.runs.rowcache;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;

@@ -1,4 +1,4 @@
-package org.grammatus.runs.held;
+package org.grammatus.runs.rowcache;
 
 import java.io.IOException;
 import java.nio.file.DirectoryStream;

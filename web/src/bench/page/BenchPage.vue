@@ -9,7 +9,7 @@ import InPlaceText from './InPlaceText.vue'
 import type { Part } from '../parts'
 import type { useBenchEdits } from '../useBenchEdits'
 import { isTable } from '@/api/documents'
-import type { useBenchHands } from './useBenchHands'
+import type { useBenchGestures } from './useBenchGestures'
 import type { useInPlace } from './useInPlace'
 import { api, type PageView, type PreviewView, type Report } from '@/api/client'
 import PaperPage from '@/paper/PaperPage.vue'
@@ -26,7 +26,7 @@ const props = defineProps<{
   preview?: PreviewView
   selection: Part[]
   chosen: string[]
-  hands: ReturnType<typeof useBenchHands>
+  hands: ReturnType<typeof useBenchGestures>
   edits: ReturnType<typeof useBenchEdits>
   inPlace: ReturnType<typeof useInPlace>
 }>()

@@ -1,4 +1,4 @@
-package org.grammatus.core.compose;
+package org.grammatus.core.modelling;
 
 import java.util.Comparator;
 import java.util.List;
