@@ -120,13 +120,14 @@ export interface View {
   markedOnly?: boolean
 }
 
-/** Whose part of the server it is. */
+/** The path of one report, dataset, run or the like. */
 const of = (id: string) => ({ params: { path: { id } } })
 
-/** The same with questions. */
+/** The same with parameters in the query. */
 const asking = <Q>(id: string, query: Q) => ({ params: { path: { id }, query } })
 
-const composing = <Q>(query: Q) => ({ params: { query } })
+/** Parameters in the query alone. */
+const queried = <Q>(query: Q) => ({ params: { query } })
 
 /** The server's interface. */
 export const api = {
@@ -253,9 +254,9 @@ export const api = {
     source
       ? answer(http.POST('/api/sources/{id}/trial', { ...of(source), body }))
       : answer(http.POST('/api/sources/trial', { body })),
-  sourceTables: (source: string) => answer(http.GET('/api/composing/tables', composing({ source }))),
+  sourceTables: (source: string) => answer(http.GET('/api/composing/tables', queried({ source }))),
   tableColumns: (source: string, table: string) =>
-    answer(http.GET('/api/composing/columns', composing({ source, table }))),
+    answer(http.GET('/api/composing/columns', queried({ source, table }))),
   startDataset: (body: components['schemas']['GrainBody']) =>
     answer(http.POST('/api/composing/start', { body })) as Promise<DatasetDocument>,
   suggestJoins: (definition: DatasetDefinition, source: string) =>
@@ -288,10 +289,7 @@ export const api = {
   calendar: () => answer(http.GET('/api/calendar')),
   calendarSample: (calendar: CalendarBody) =>
     answer(
-      http.GET(
-        '/api/calendar/sample',
-        composing({ start: calendar.fiscalYearStart, name: calendar.yearName }),
-      ),
+      http.GET('/api/calendar/sample', queried({ start: calendar.fiscalYearStart, name: calendar.yearName })),
     ),
   holidays: () => answer(http.GET('/api/calendar/holidays')),
   setHolidays: (days: string[]) => answer(http.PUT('/api/calendar/holidays', { body: { days } })),

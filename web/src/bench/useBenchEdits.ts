@@ -9,12 +9,10 @@ import { parts } from './edits/report'
 import type { AskEdit } from './namedEdits'
 import { partName, type Part } from './parts'
 import type { DatasetView, FieldView, Order, PageView, Paragraph, Report, ReportEdit } from '@/api/client'
+import { allowedWidth } from '@/paper/columnWidth'
 import { words } from '@/words'
 
 type Apply = (name: string, change: (report: Report) => Report, key?: string) => void
-
-const LEAST_POINTS = 10
-const MOST_POINTS = 1000
 
 /** The bench's changes, each under the name by which it is undone. */
 export function useBenchEdits(
@@ -196,7 +194,7 @@ export function useBenchEdits(
   }
 
   function setWidth(id: string, points: number) {
-    const width = Math.min(MOST_POINTS, Math.max(LEAST_POINTS, points))
+    const width = allowedWidth(points)
     apply(
       edits.width(nameOf({ kind: 'column', id })),
       (r) => columns.changeColumn(r, id, { width }),
