@@ -10,6 +10,7 @@ import {
   type Offers,
   type ProblemView,
   type Report,
+  type RunView,
   type ReportEdit,
 } from '@/api/client'
 import { randomId } from '@/shell/randomId'
@@ -47,6 +48,10 @@ export function usePreview() {
   let abort: AbortController | undefined
   /** Why the newest request that failed did. */
   let fault: Error | undefined
+  /** Number of the page that was turned to, until it is shown and no edit's page is waited for. */
+  let turnedTo: number | undefined
+  /** Number of the edit whose page is waited for. */
+  let outstanding: number | undefined
 
   /**
    * @param downTo the innermost level that is shown; none shows all
@@ -73,18 +78,19 @@ export function usePreview() {
     const waited = new Promise<'slow'>((resolve) => setTimeout(resolve, EDIT_MILLISECONDS, 'slow'))
     const shown = request(asked)
     const first = await Promise.race([shown, waited])
-    const view = first === 'slow' ? undefined : first
-    if (view?.definition) {
-      return view.definition
+    if (first === undefined) {
+      return unanswered(fault!)
     }
-    if (view && view.problems.length) {
-      failure.value = view.problems.map((problem) => problem.message).join('; ')
+    if (first !== 'slow' && first.problems.length && !first.definition) {
+      failure.value = first.problems.map((problem) => problem.message).join('; ')
       return undefined
     }
-    if (first !== undefined) {
-      return api.edit(asked.definition, asked.change, asked.block).catch(unanswered)
+    if (first !== 'slow' && first.definition) {
+      return first.definition
     }
-    return unanswered(fault!)
+    const alone = api.edit(asked.definition, asked.change, asked.block).catch(unanswered)
+    // The page may still be first. Its definition is taken then, or the same page would be asked for again.
+    return Promise.race([alone, shown.then((view) => view?.definition ?? alone)])
   }
 
   /** Says why no answer came; an answer that is no is one, too. */
@@ -99,6 +105,7 @@ export function usePreview() {
   /** Asks for a page; of none that came, the answer is nothing. */
   async function request(body: PreviewAsked): Promise<PreviewView | undefined> {
     const mine = ++asked.value
+    outstanding = mine
     abort?.abort()
     abort = new AbortController()
     const begun = performance.now()
@@ -108,15 +115,20 @@ export function usePreview() {
       if (mine !== asked.value || (body.change && !view.definition)) {
         return view
       }
+      const shown = view.page && view.run && (await turned(view.page, view.run))
+      if (mine !== asked.value) {
+        return view
+      }
       failure.value = ''
       problems.value = view.problems
       offers.value = view.offers ?? offers.value
       seen.value = view.definition ?? body.definition
-      stale.value = view.page === undefined
-      if (view.page) {
-        page.value = view.page
+      stale.value = shown === undefined
+      if (shown) {
+        page.value = shown
         preview.value = view
       }
+      turnedTo = undefined
       took.value = performance.now() - begun
       return view
     } catch (e) {
@@ -130,6 +142,7 @@ export function usePreview() {
       clearTimeout(slow)
       if (mine === asked.value) {
         waiting.value = false
+        outstanding = undefined
       }
     }
   }
@@ -143,18 +156,34 @@ export function usePreview() {
     }
   }
 
-  /** Another page of the same definition. */
+  /** Another page of the same definition; where an edit's page is waited for, that edit's, too. */
   async function turn(number: number): Promise<void> {
     const run = preview.value?.run
-    if (!run) {
+    if (!run || page.value?.number === number) {
+      turnedTo = undefined
       return
     }
+    // The last page stays the last one, however many pages an edit makes.
+    const wanted = number >= run.pages ? Infinity : number
+    turnedTo = wanted
     const mine = asked.value
-    const found = await api.page(run.id, Math.min(Math.max(1, number), run.pages)).catch(() => undefined)
-    if (found && mine === asked.value) {
+    const found = await pageOf(run, number)
+    if (found && mine === asked.value && turnedTo === wanted) {
       page.value = found
+      turnedTo = outstanding === undefined ? undefined : wanted
     }
   }
+
+  /** The page that was turned to while a definition's page was on its way; that page unless one was. */
+  async function turned(first: PageView, run: RunView): Promise<PageView> {
+    const wanted = turnedTo === undefined ? first.number : existing(run, turnedTo)
+    return wanted === first.number ? first : ((await pageOf(run, wanted)) ?? first)
+  }
+
+  const existing = (run: RunView, number: number) => Math.min(Math.max(1, number), run.pages)
+
+  const pageOf = (run: RunView, number: number) =>
+    api.page(run.id, existing(run, number)).catch(() => undefined)
 
   onScopeDispose(() => {
     asked.value++
