@@ -23,8 +23,7 @@ import org.grammatus.sources.FigureQuestion;
 import org.grammatus.sources.SourceFigure;
 
 /**
- * A figure of a run that its source was asked for again, in one plain statement of SQL: nothing is shared with the way in which the
- * report came by it but the report's definition.
+ * A figure of a run, computed once more by its source in one plain statement of SQL. It shares the definition with the run, and no code that computes figures.
  *
  * @param source what the source is called
  * @param statement that it was asked

@@ -21,8 +21,7 @@ import org.grammatus.sources.ReadProgress;
 import org.grammatus.sources.Reading;
 
 /**
- * What a run's reader may tick of a field: its values among the rows that all other conditions keep, so that each count says what ticking
- * it would keep.
+ * The values of a field to which a reader can narrow a run, among the rows that all other conditions keep: each count says how many rows the choice would keep.
  */
 public final class NarrowedValues {
 

@@ -20,7 +20,7 @@ import org.grammatus.runs.profile.UnknownAnswers;
 import org.grammatus.sources.DatasetReader;
 import org.grammatus.sources.Reading;
 
-/** The way of a run, step by step: definition and answers, plan, rows, groups, bands, pages. What one run made of rows serves others that need the same. Thread-safe. */
+/** Carries out a run step by step: definition and answers, plan, rows, groups, bands, pages. What one run made of rows serves others that need the same. Thread-safe. */
 public final class RunEngine {
 
     private final RunLimits limits;

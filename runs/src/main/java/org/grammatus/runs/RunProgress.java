@@ -4,7 +4,7 @@ import java.util.List;
 import org.grammatus.core.problem.Problem;
 
 /**
- * A moment of a run.
+ * The progress of a run at one moment.
  *
  * @param rowsRead rows read so far, over all tables; once done, the rows of the dataset
  * @param rowsKept rows that passed the filters; 0 until known

@@ -1,6 +1,6 @@
 package org.grammatus.runs;
 
-/** How far a run is. */
+/** The states of a run. */
 public enum RunState {
     WAITING,
     READING,

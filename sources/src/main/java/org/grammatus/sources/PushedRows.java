@@ -6,7 +6,7 @@ import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.expression.Typed;
 
 /**
- * Which rows of a dataset's grain are wanted. A source may leave out rows that fail a condition for certain; it need not, since the
+ * The rows of a dataset's grain that a source is asked for. A source may leave out rows that fail a condition for certain; it need not, since the
  * engine applies every condition again. It must not leave out any other.
  *
  * @param others the datasets that conditions look into, by id

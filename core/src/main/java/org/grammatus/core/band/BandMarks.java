@@ -12,7 +12,7 @@ import org.grammatus.core.group.tree.GroupTree;
 import org.grammatus.core.plan.FiguresPlan;
 import org.grammatus.core.plan.HighlightPlan;
 
-/** What highlights mark of what is printed, by how far they reach. Immutable. */
+/** The marks of highlights on printed rows, lines, headings, totals and whole groups. Immutable. */
 public final class BandMarks {
 
     private final TableResult grouped;

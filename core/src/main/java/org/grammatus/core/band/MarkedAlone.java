@@ -5,7 +5,7 @@ import org.grammatus.core.group.Marks;
 import org.grammatus.core.group.TableResult;
 import org.grammatus.core.group.tree.GroupTree;
 
-/** What of a table is printed: everything, or, where only what is marked is, marked rows and the groups in which something is. Immutable. */
+/** What is printed of a table where a reader asked for marked parts alone: marked rows, and the groups that contain something marked. Immutable. */
 public final class MarkedAlone {
 
     private final TableResult grouped;

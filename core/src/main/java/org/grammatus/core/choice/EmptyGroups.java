@@ -1,6 +1,6 @@
 package org.grammatus.core.choice;
 
-/** What stands beside a key without rows: sums of zero, or nothing. */
+/** What is printed for a group without rows: zeros, or blanks. */
 public enum EmptyGroups {
     ZERO,
     BLANK

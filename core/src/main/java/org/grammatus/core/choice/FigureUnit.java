@@ -1,6 +1,6 @@
 package org.grammatus.core.choice;
 
-/** What figures are counted in. */
+/** The unit in which figures are printed: ones, thousands or millions. */
 public enum FigureUnit {
     THOUSANDS(3),
     MILLIONS(6);

@@ -1,6 +1,6 @@
 package org.grammatus.core.choice;
 
-/** Which change of a figure is welcome. */
+/** Whether a rise or a fall of a key figure is good news. */
 public enum Good {
     MORE,
     LESS

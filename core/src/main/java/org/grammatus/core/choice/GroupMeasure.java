@@ -1,6 +1,6 @@
 package org.grammatus.core.choice;
 
-/** What of a group a condition compares. */
+/** The measure of a group that a condition compares. */
 public enum GroupMeasure {
     /** Its own figure, of the rows that are left of it. */
     VALUE,

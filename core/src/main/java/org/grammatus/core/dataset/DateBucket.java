@@ -16,7 +16,7 @@ import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.value.Type;
 
 /**
- * A date coarsened. A span of time, such as a month of one year, is known by its first day; a place in a cycle, such as the month of any
+ * A date coarsened to a span of time, or to a place in a cycle. A span of time, such as a month of one year, is known by its first day; a place in a cycle, such as the month of any
  * year, by its number from 1. Either way keys stand in the order of time, a cycle's from where it begins.
  *
  * @param bucket the span or cycle

@@ -1,6 +1,6 @@
 package org.grammatus.core.definition;
 
-/** What a filter is. */
+/** The kinds of filter. */
 public enum FilterKind {
     PERIOD,
     CONDITION,

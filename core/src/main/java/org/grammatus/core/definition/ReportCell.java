@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonPropertyOrder;
 import org.grammatus.core.choice.Place;
 
 /**
- * A place of a total.
+ * Where a total is printed: the level, and above or below its groups.
  *
  * @param at a level's id, or {@value #REPORT} for the grand total
  */

@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.LimitEnd;
 
 /**
- * How many siblings are shown.
+ * A limit on how many groups of a level are shown inside one parent.
  *
  * @param keep which end of the order by {@code by} is kept
  * @param by aggregate that is compared

@@ -13,7 +13,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Suggestion;
 
-/** With what the rows behind a figure can be shown: the fields and calculated fields of their dataset. */
+/** The fields and calculated fields with which the rows behind a figure can be shown. */
 public final class RowFields {
 
     /**

@@ -8,7 +8,7 @@ import java.util.Map;
 import org.grammatus.core.plan.HighlightPlan;
 
 /**
- * What highlights mark. Rules stand in order; of those that mark the same place the first that holds does, and besides it those that mark
+ * The result of highlights: which rule marks which row and group. Rules stand in order; of those that mark the same place the first that holds does, and besides it those that mark
  * what others have marked, too.
  *
  * @param rows by highlight: marked rows, by number at the grain

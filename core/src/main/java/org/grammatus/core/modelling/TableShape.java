@@ -5,7 +5,7 @@ import java.util.Optional;
 import org.grammatus.core.value.Type;
 
 /**
- * A table as its source describes it.
+ * The columns and keys of a table as its source describes them.
  *
  * @param name by which it is read
  * @param key columns of its primary key; empty where it declares none

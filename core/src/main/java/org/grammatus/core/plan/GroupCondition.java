@@ -6,7 +6,7 @@ import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.expression.Typed;
 
 /**
- * What a group's figure must be.
+ * A condition that a group's figure must meet for the group to be shown.
  *
  * @param by the figure, over the group's rows
  * @param bound what it is compared with; of shares, of a hundred

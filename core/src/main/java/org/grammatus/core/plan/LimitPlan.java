@@ -4,7 +4,7 @@ import java.util.Optional;
 import org.grammatus.core.choice.LimitEnd;
 
 /**
- * How many groups of one parent are shown.
+ * A limit on how many groups are shown inside one parent.
  *
  * @param by what is compared; the groups that come first are kept
  * @param keep which end of what is compared is kept

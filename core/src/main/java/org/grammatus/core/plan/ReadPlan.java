@@ -7,7 +7,7 @@ import java.util.TreeSet;
 import org.grammatus.core.dataset.DatasetModel;
 
 /**
- * What a block reads.
+ * What a block reads: the rows of a dataset that it needs, and how they are restricted.
  *
  * @param filters the conditions that are left once unanswered prompts are removed, in their order
  * @param fields ids of the fields that must be read

@@ -3,7 +3,7 @@ package org.grammatus.core.problem;
 import java.util.List;
 
 /**
- * What would put a problem right in one step.
+ * A change that fixes a problem in one step.
  *
  * @param label what it does, in words
  * @param changes texts of the document that it sets

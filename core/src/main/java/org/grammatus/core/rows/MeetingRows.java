@@ -8,7 +8,7 @@ import org.grammatus.core.columnar.Star;
 import org.grammatus.core.expression.Typed;
 
 /**
- * Which of some rows meet conditions. What was asked of late is remembered, so that whoever changes one condition of many waits for that one
+ * Evaluates conditions over a set of rows. What was asked of late is remembered, so that whoever changes one condition of many waits for that one
  * alone. Thread-safe.
  */
 public final class MeetingRows {

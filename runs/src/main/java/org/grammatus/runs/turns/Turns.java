@@ -4,8 +4,7 @@ import java.time.Duration;
 import java.util.concurrent.CancellationException;
 
 /**
- * Lets a bounded number of pieces of work go on at once, people taking turns: one person never has all of them, so that whoever comes
- * next waits for a short piece of work at most, not for all that somebody else has asked for. Thread-safe.
+ * Limits how many pieces of work run at once, and lets people take turns: one person never occupies all of them, so others wait for one short piece of work at most. Thread-safe.
  */
 public final class Turns {
 

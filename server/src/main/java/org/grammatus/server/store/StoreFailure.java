@@ -2,7 +2,7 @@ package org.grammatus.server.store;
 
 import java.sql.SQLException;
 
-/** What kept the records from being written. */
+/** The reason why the records could not be written. */
 public final class StoreFailure {
 
     private static final int FULL = 13;

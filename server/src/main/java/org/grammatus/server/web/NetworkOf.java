@@ -6,7 +6,7 @@ import java.net.UnknownHostException;
 import java.util.Arrays;
 import java.util.HexFormat;
 
-/** By what senders are told apart: an IPv4 address, or the network of an IPv6 one, of which one sender has as many addresses as wanted. */
+/** The address or network that a sender counts as: an IPv4 address, or the /64 network of an IPv6 one, in which one sender can have any address. */
 public final class NetworkOf {
 
     /** The part of an IPv6 address that names a network (RFC 4291): 64 bits. */

@@ -6,7 +6,7 @@ import java.math.BigDecimal;
 import java.util.Optional;
 
 /**
- * Room between things.
+ * The room between the parts of a page.
  *
  * @param lines from one line to the next, in percent of the size of its type
  * @param rows below every row, in points

@@ -16,7 +16,7 @@ import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 
 /**
- * What an edit is made in.
+ * The context of an edit: the block that is worked on, the datasets, and the business date.
  *
  * @param block id of the block that is worked on; the first that is switched on unless given
  * @param datasets whose fields are meant

@@ -18,7 +18,7 @@ import org.grammatus.core.edit.part.Parts;
 import org.grammatus.core.edit.part.PrintedFields;
 import org.grammatus.core.expression.AggregateText;
 
-/** A condition to begin a highlight with: about what is in hand, else about the first figure that there is. */
+/** A condition to begin a highlight with: about the selected part, else about the first figure of the block. */
 public final class FirstRule {
 
     private FirstRule() {}

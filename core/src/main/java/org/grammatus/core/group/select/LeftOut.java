@@ -3,7 +3,7 @@ package org.grammatus.core.group.select;
 import org.grammatus.core.problem.Problem;
 
 /**
- * Groups of a level, or rows, that are not shown by themselves.
+ * The groups of a level, or the rows, that a condition or a limit leaves out.
  *
  * @param level what the level or the rows are called
  * @param pointer where it stands in the definition

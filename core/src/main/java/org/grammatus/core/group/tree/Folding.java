@@ -9,7 +9,7 @@ import java.util.Set;
 import org.grammatus.core.value.Scalar;
 
 /**
- * Which groups of a tree do not stand by themselves: by depth, the visibility of each row of the depth's table, and the paths without rows
+ * The groups of a tree that are not shown by themselves: by depth, the visibility of each row of the depth's table, and the paths without rows
  * that are not to be filled in. Immutable by convention.
  */
 public final class Folding {

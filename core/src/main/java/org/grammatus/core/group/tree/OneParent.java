@@ -6,8 +6,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.columnar.ThreadChunks;
 
 /**
- * The parents of a level's groups where no key stands under two of them, as is usual deep in a hierarchy: there a key's code alone
- * tells its group, and rows need not be looked at one after the other.
+ * A shortcut for levels of which no key has two parents, as is usual deep in a hierarchy: there the code of a key alone identifies its group, and no row has to be looked at.
  */
 public final class OneParent {
 

@@ -1,6 +1,6 @@
 package org.grammatus.core.group.tree;
 
-/** What becomes of a group when groups are chosen. Held as bytes, one for a row or a node. */
+/** Whether a group is shown, is left out, or is folded into others. Held as bytes, one for a row or a node. */
 public final class Visibility {
 
     /** It stands by itself. */

@@ -5,7 +5,7 @@ import java.util.stream.IntStream;
 import org.grammatus.core.band.PrintedColumn;
 
 /**
- * Columns that stand below one another in one place: a line each of every row.
+ * Columns that are printed below one another: each is one line of every row.
  *
  * @param host by column, the first of those that it stands with; itself where it stands alone
  * @param slot by column, how many stand above it

@@ -8,7 +8,7 @@ import org.grammatus.core.choice.TextStyle;
 import org.grammatus.core.dataset.Patterns;
 
 /**
- * How pages look, all of it said. Lengths are hundredths of a point, inks {@code #rrggbb}. Immutable.
+ * The complete look of pages, with nothing left to a default. Lengths are hundredths of a point, inks {@code #rrggbb}. Immutable.
  *
  * @param face the name of what texts are set in
  * @param texts by what they are
