@@ -223,6 +223,9 @@ export const words = {
     },
     chooseFind: 'Find a value',
     edit: 'Edit',
+    clearAll: 'Clear all',
+    clearAllHint: 'Empties every answer: nothing is limited by them',
+    defaults: 'Back to defaults',
     help: 'Keys and gestures',
     column: {
       ascending: 'Order, smallest first',

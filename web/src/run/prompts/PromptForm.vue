@@ -11,7 +11,7 @@ import type { Answers, AnswerView, PromptView, ReportView } from '@/api/client'
 import { words } from '@/words'
 
 /** A report's prompts, with what their answers stand for, and the button that runs it. */
-defineProps<{
+const props = defineProps<{
   source: PromptSource
   prompts: PromptView[]
   /** Id of the report whose answers are kept under names; none where they are not. */
@@ -27,6 +27,11 @@ defineProps<{
 }>()
 const emit = defineEmits<{ run: []; cancel: [] }>()
 const asked = defineModel<Answers>({ required: true })
+
+/** Every answer anew. */
+const answerAll = (answer: (prompt: PromptView) => string) => {
+  asked.value = Object.fromEntries(props.prompts.map((prompt) => [prompt.name, answer(prompt)]))
+}
 
 /** What asks for an answer of a type. */
 function asking(type: PromptView['type']) {
@@ -79,6 +84,21 @@ function asking(type: PromptView['type']) {
         outlined
         @click="emit('cancel')"
       />
+      <template v-if="prompts.length">
+        <Button
+          :label="words.run.clearAll"
+          :title="words.run.clearAllHint"
+          text
+          severity="secondary"
+          @click="answerAll(() => '')"
+        />
+        <Button
+          :label="words.run.defaults"
+          text
+          severity="secondary"
+          @click="answerAll((prompt) => prompt.asked)"
+        />
+      </template>
     </div>
   </form>
 </template>
@@ -86,6 +106,7 @@ function asking(type: PromptView['type']) {
 <style scoped>
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 0.5rem;
   margin: 0.9rem 0 0;
 }

@@ -57,6 +57,25 @@ class PromptsTest {
     }
 
     @Test
+    void allAnswersAreClearedOrPutBackToTheirDefaults() {
+        Page page = PRODUCT.signedIn("reader", "/reports/large-orders");
+        Locator least = page.getByLabel("At least", new Page.GetByLabelOptions().setExact(true));
+        String usual = least.inputValue();
+        assertThat(least).hasValue(Pattern.compile("2.?500"));
+        Locator paper = page.locator(".paper").first();
+        assertThat(paper).containsText("At least: 2,500");
+        page.getByLabel("Regions", new Page.GetByLabelOptions().setExact(true)).fill("Coast");
+        page.getByLabel("Regions", new Page.GetByLabelOptions().setExact(true)).press("Enter");
+        assertThat(page.getByLabel("Remove Coast")).isVisible();
+        Bench.button(page, "Clear all").press("Enter");
+        assertThat(least).hasValue("");
+        assertThat(page.getByLabel("Remove Coast")).hasCount(0);
+        Bench.button(page, "Back to defaults").press("Enter");
+        assertThat(least).hasValue(usual);
+        Accessibility.check(page);
+    }
+
+    @Test
     void aSheetOpensOnTheLatestDayInTheDataAndOffersTheOthersNewestFirst() {
         Page page = PRODUCT.signedIn("reader", "/reports/latest-day");
         Locator paper = page.locator(".paper").first();
