@@ -1,4 +1,4 @@
-import type { components } from './schema'
+import type { components, paths } from './schema'
 import type { GrammatusDatasetDefinitionFormatVersion1 as DatasetDefinition } from './dataset-definition'
 import type {
   GrammatusHouseStyleFormatVersion1 as HouseStyle,
@@ -19,6 +19,8 @@ export type ReportView = components['schemas']['ReportView']
 export type PromptView = components['schemas']['PromptView']
 export type AnswerView = components['schemas']['AnswerView']
 export type RunView = components['schemas']['RunView']
+/** The formats that a run can be had in as a file. */
+export type FileFormat = paths['/api/runs/{id}/file']['get']['parameters']['query']['format']
 export type PageView = components['schemas']['PageView']
 export type FlatList = components['schemas']['FlatList']
 export type OutlineEntry = components['schemas']['Entry']
@@ -353,7 +355,7 @@ export const api = {
   outline: (run: string, below?: string) =>
     answer(http.GET('/api/runs/{id}/outline', asking(run, { below }))),
   /** @param protect whether what a spreadsheet would run as a formula gets an apostrophe */
-  file: (run: string, format: string, protect: boolean) =>
+  file: (run: string, format: FileFormat, protect: boolean) =>
     file(http.GET('/api/runs/{id}/file', { ...asking(run, { format, protect }), parseAs: 'blob' })),
   figureAtSource: (run: string, figure: string) =>
     answer(http.GET('/api/runs/{id}/figure/at-source', asking(run, { figure }))),

@@ -21,10 +21,15 @@ export function filterInWords(filter: Filter, report: Report, dataset: DatasetVi
   }
   const comparison = filter.comparison ? words.bench.comparisons[filter.comparison] : ''
   const other = dataset.fields.find((f) => f.id === filter.other)?.label ?? filter.other
-  const values = other
-    ? other
-    : prompt
-      ? `⟨${prompt.label}⟩`
-      : (filter.values ?? []).join(filter.comparison === 'between' ? ` ${words.bench.inspector.and} ` : ', ')
+  const values = other ? other : prompt ? `⟨${prompt.label}⟩` : written(filter)
   return `${field} ${comparison} ${values}`.trim()
+}
+
+/** The values that a condition compares with; dots where one is to be written. */
+function written({ comparison, values = [] }: Filter): string {
+  if (comparison === 'blank' || comparison === 'not-blank') {
+    return ''
+  }
+  const between = comparison === 'between' ? ` ${words.bench.inspector.and} ` : ', '
+  return values.length ? values.map((value) => value || '…').join(between) : '…'
 }

@@ -1,4 +1,5 @@
 import type { Ref } from 'vue'
+import type { FileFormat } from '@/api/client'
 import type { Command } from '@/shell/commands'
 import { words } from '@/words'
 
@@ -26,7 +27,7 @@ export interface RunActions {
   canRun: () => boolean
   whole: () => void
   isWhole: () => boolean
-  download: (format: 'pdf' | 'csv') => void
+  download: (format: FileFormat) => void
   edit: () => void
   canEdit: () => boolean
   library: () => void

@@ -1,5 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
-import { api, type RunView } from '@/api/client'
+import { api, type FileFormat, type RunView } from '@/api/client'
 import { saveFile } from '@/shell/saveFile'
 import { words } from '@/words'
 
@@ -13,7 +13,7 @@ export function useDownloads(
   const exporting = ref(false)
   const announcement = ref('')
 
-  async function download(format: 'pdf' | 'csv', protect = true) {
+  async function download(format: FileFormat, protect = true) {
     if (!run.value) {
       return
     }

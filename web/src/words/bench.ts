@@ -660,6 +660,7 @@ export const bench = {
     withValue: 'values',
     withField: 'another field',
     otherField: 'The other field',
+    noValue: 'Without a value it keeps every row.',
     ignoreCase: 'Capitals and small letters are the same',
     dayHint: 'A day, such as 2026-01-31, today or 5 days before today.',
     topRows: 'Rows kept',

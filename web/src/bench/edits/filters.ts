@@ -3,22 +3,6 @@ import type { Filter, Report } from '@/api/client'
 
 export type Comparison = NonNullable<Filter['comparison']>
 
-/** How many values a comparison takes: none, one, two, or any number. */
-export function valueCount(comparison: Comparison): 0 | 1 | 2 | 'many' {
-  switch (comparison) {
-    case 'blank':
-    case 'not-blank':
-      return 0
-    case 'between':
-      return 2
-    case 'is':
-    case 'is-not':
-      return 'many'
-    default:
-      return 1
-  }
-}
-
 /** The filters of the block that is worked on alone. */
 export const ownFilters = (report: Report): Filter[] => block(report).filters ?? []
 

@@ -2,12 +2,14 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
-import { widened, type NumberClass } from '../edits/classes'
+import type { Level } from '@/api/client'
 import { words } from '@/words'
+
+type NumberClass = NonNullable<Level['classes']>[number]
 
 /** Classes of a number, lowest first; the last takes what is above all others. */
 const props = defineProps<{ classes: NumberClass[]; problem: (path: string) => string | undefined }>()
-const emit = defineEmits<{ change: [classes: NumberClass[]] }>()
+const emit = defineEmits<{ change: [classes: NumberClass[]]; add: [] }>()
 
 const text = words.bench.inspector.classes
 const wrong = computed(() =>
@@ -61,7 +63,7 @@ function set(index: number, change: Partial<NumberClass>) {
       />
     </div>
     <small v-if="wrong" class="problem" role="alert">{{ wrong }}</small>
-    <Button :label="text.add" icon="pi pi-plus" text size="small" @click="emit('change', widened(classes))" />
+    <Button :label="text.add" icon="pi pi-plus" text size="small" @click="emit('add')" />
   </fieldset>
 </template>
 

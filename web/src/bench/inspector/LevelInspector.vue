@@ -49,6 +49,9 @@ const coarsen = (to: string) =>
     classes: to === CLASSES || undefined,
   })
 
+const addClass = () =>
+  void ask(words.bench.edits.level(props.level.name), { edit: 'add-class', level: props.level.id })
+
 type Heading = Extract<ReportEdit, { edit: 'name-groups' }>['heading']
 const headings = computed(() =>
   options({ ...text.headers, column: text.inColumn }).filter(({ value }) =>
@@ -102,6 +105,7 @@ function change(what: Partial<Level>, key: string) {
     :classes="level.classes"
     :problem="problem"
     @change="(classes) => change({ classes }, 'classes')"
+    @add="addClass"
   />
   <InspectorField :label="text.groupLabel" :problem="problem('label')">
     <ExpressionField

@@ -5,8 +5,8 @@ import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
 import ValuePicker from '../ValuePicker.vue'
-import { valueCount, type Comparison } from '../../edits/filters'
-import { perRow } from '../../edits/perRow'
+import type { Comparison } from '../../edits/filters'
+import { useAskEdit, useOffers } from '../../namedEdits'
 import type { DatasetView, FieldView, Filter } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
@@ -22,60 +22,48 @@ const emit = defineEmits<{ change: [what: Partial<Filter>, key: string] }>()
 
 const text = words.bench.inspector
 const own = words.bench.filters
+const comparisons = computed(() => props.field?.offers.comparisons ?? [])
 const offered = computed(() =>
-  ((props.field?.offers.comparisons ?? []) as Comparison[]).map((value) => ({
-    value,
-    label: words.bench.comparisons[value],
+  comparisons.value.map(({ comparison }) => ({
+    value: comparison,
+    label: words.bench.comparisons[comparison as Comparison],
   })),
 )
-const count = computed(() => valueCount(props.filter.comparison ?? 'is'))
-const isText = computed(() => props.field?.type === 'TEXT')
-const others = computed(() =>
-  props.dataset.fields.filter((f) => perRow(f) && f.id !== props.field?.id && fits(f.type)),
+/** How many values the comparison takes: none, one, two or many. */
+const takes = computed(
+  () => comparisons.value.find((one) => one.comparison === props.filter.comparison)?.takes ?? 'many',
 )
+/** As many boxes as values, where these are one or two. */
+const boxes = computed(() => ({ one: 1, two: 2 })[takes.value as string] ?? 0)
+const isText = computed(() => props.field?.type === 'TEXT')
+const offers = useOffers()
+const others = computed(() => {
+  const ids = offers.value?.filters.find((one) => one.filter === props.filter.id)?.others ?? []
+  return props.dataset.fields.filter((field) => ids.includes(field.id))
+})
 const sources = [
   { value: 'values', label: own.withValue },
   { value: 'other', label: own.withField },
 ]
 
-const isNumber = (type?: string) => type === 'INTEGER' || type === 'DECIMAL'
-const isTime = (type?: string) => type === 'DATE' || type === 'TIMESTAMP'
+const ask = useAskEdit()
+const compareWith = (source: string) =>
+  void ask(words.bench.edits.filter, {
+    edit: 'compare-filter-with',
+    filter: props.filter.id,
+    ...(source === 'other' ? { field: others.value[0]?.id } : {}),
+  })
+const compare = (comparison: Comparison) =>
+  void ask(words.bench.edits.filter, { edit: 'compare-filter', filter: props.filter.id, comparison })
 
-/** Whether values of a type can be compared with the field's. */
-function fits(type: string) {
-  const ours = props.field?.type
-  return type === ours || (isNumber(type) && isNumber(ours)) || (isTime(type) && isTime(ours))
-}
+const isTime = (type: string) => type === 'DATE' || type === 'TIMESTAMP'
 
-function compareWith(source: string) {
-  const first = others.value[0]?.id
-  change(
-    source === 'other'
-      ? { other: first, values: undefined }
-      : {
-          other: undefined,
-          values: count.value === 0 ? undefined : Array(count.value === 2 ? 2 : 1).fill(''),
-        },
-    'source',
-  )
-}
-
-function compare(comparison: Comparison) {
-  const takes = valueCount(comparison)
-  const values = props.filter.values ?? []
-  const fitting = takes === 0 ? [] : takes === 'many' ? values : values.slice(0, takes)
-  while (takes !== 'many' && fitting.length < takes) {
-    fitting.push('')
-  }
-  const compared = fitting.length ? fitting : takes === 'many' ? [''] : undefined
-  const keepsOther = props.filter.other !== undefined && takes !== 0 && takes !== 2
-  change(keepsOther ? { comparison } : { comparison, other: undefined, values: compared }, 'comparison')
-}
-
+/** Values that are all empty are not written yet. */
 function setValue(index: number, value: string) {
-  const values = [...(props.filter.values ?? [])]
-  values[index] = value
-  change({ values }, `value ${index}`)
+  const values = Array.from({ length: boxes.value }, (_, i) =>
+    i === index ? value : (props.filter.values?.[i] ?? ''),
+  )
+  change({ values: values.some((one) => one !== '') ? values : undefined }, `value ${index}`)
 }
 
 const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
@@ -95,7 +83,7 @@ const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
     />
   </InspectorField>
   <InspectorField
-    v-if="!filter.prompt && count !== 0 && count !== 2 && others.length"
+    v-if="!filter.prompt && (takes === 'one' || takes === 'many') && others.length"
     :label="own.compareWith"
   >
     <OneOf
@@ -119,7 +107,7 @@ const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
     />
   </InspectorField>
   <template v-else-if="!filter.prompt && field">
-    <div v-if="count === 'many'" class="block">
+    <div v-if="takes === 'many'" class="block">
       <span>{{ text.values }}</span>
       <ValuePicker
         :model-value="(filter.values ?? []).filter((v) => v !== '')"
@@ -127,13 +115,13 @@ const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
         :field="field"
         :label="text.values"
         many
-        @update:model-value="(values) => change({ values: values.length ? values : [''] }, 'values')"
+        @update:model-value="(values) => change({ values: values.length ? values : undefined }, 'values')"
         @namesake="(by, code) => change({ field: by, values: [code] }, 'field')"
       />
     </div>
-    <template v-else-if="count > 0">
+    <template v-else>
       <InspectorField
-        v-for="i in count"
+        v-for="i in boxes"
         :key="i"
         :label="i === 1 ? text.valueOf : text.and"
         :hint="isTime(field.type) ? own.dayHint : undefined"
@@ -145,8 +133,9 @@ const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
       </InspectorField>
     </template>
     <small v-if="problem('values')" class="problem" role="alert">{{ problem('values') }}</small>
+    <small v-else-if="takes !== 'none' && !filter.values?.length" class="quiet">{{ own.noValue }}</small>
   </template>
-  <label v-if="isText && count !== 0" class="switch">
+  <label v-if="isText && takes !== 'none'" class="switch">
     <ToggleSwitch
       :model-value="filter.ignoreCase ?? false"
       @update:model-value="(on: boolean) => change({ ignoreCase: on || undefined }, 'case')"
@@ -164,6 +153,9 @@ const change = (what: Partial<Filter>, key: string) => emit('change', what, key)
 .block {
   display: grid;
   gap: 0.2rem;
+}
+.quiet {
+  color: var(--quiet);
 }
 .problem {
   color: var(--danger);

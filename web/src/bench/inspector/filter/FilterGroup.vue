@@ -2,22 +2,22 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import InspectorField from '../InspectorField.vue'
-import { changeFilter } from '../../edits/filters'
 import { perRow } from '../../edits/perRow'
 import { useAskEdit } from '../../namedEdits'
 import FieldButton from '../../FieldButton.vue'
-import type { DatasetView, FieldView, Filter, Report } from '@/api/client'
+import type { DatasetView, FieldView, Filter } from '@/api/client'
 import OneOf from '@/shell/OneOf.vue'
 import { words } from '@/words'
 
 /** A filter that is made of others: how they are joined, and one more. */
 const props = defineProps<{ dataset: DatasetView; filter: Filter }>()
-const emit = defineEmits<{ apply: [name: string, change: (report: Report) => Report] }>()
 
 const text = words.bench.filters
 const kinds = (['all', 'any', 'none'] as const).map((value) => ({ value, label: text.kinds[value] }))
 
 const ask = useAskEdit()
+const join = (of: 'all' | 'any' | 'none') =>
+  void ask(words.bench.edits.filter, { edit: 'join-filters', filter: props.filter.id, of })
 const within = computed(() => props.filter.id)
 const addField = (field: FieldView) =>
   void ask(words.bench.edits.addFilter, { edit: 'add-filter', field: field.id, within: within.value })
@@ -32,10 +32,7 @@ const make = (kind: 'expression' | 'any') =>
       :model-value="filter.kind"
       :options="kinds"
       fluid
-      @update:model-value="
-        (kind: Filter['kind']) =>
-          emit('apply', words.bench.edits.filter, (report) => changeFilter(report, filter.id, { kind }))
-      "
+      @update:model-value="join"
     />
   </InspectorField>
   <p v-if="!filter.filters?.length" class="quiet">{{ text.noParts }}</p>

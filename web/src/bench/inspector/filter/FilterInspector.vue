@@ -84,12 +84,7 @@ const turnInto = (edit: 'type-filter' | 'build-filter') =>
       @click="turnInto('build-filter')"
     />
   </template>
-  <FilterGroup
-    v-else-if="hasParts(filter)"
-    :dataset="dataset"
-    :filter="filter"
-    @apply="(name, edit) => emit('apply', name, edit)"
-  />
+  <FilterGroup v-else-if="hasParts(filter)" :dataset="dataset" :filter="filter" />
   <TopRows
     v-else-if="filter.kind === 'top'"
     :dataset="dataset"

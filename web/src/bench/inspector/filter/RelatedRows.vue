@@ -72,6 +72,7 @@ function setInside(filters: Filter[]) {
 }
 
 const ask = useAskEdit()
+const negate = () => void ask(words.bench.edits.filter, { edit: 'negate-filter', filter: props.filter.id })
 const addTyped = () =>
   void ask(words.bench.edits.addFilter, { edit: 'make-filter', kind: 'expression', within: props.filter.id })
 const addPeriod = (field: string, prompt: string) =>
@@ -84,7 +85,7 @@ const addPeriod = (field: string, prompt: string) =>
     :model-value="filter.kind"
     :options="kinds"
     fluid
-    @update:model-value="(kind: Filter['kind']) => emit('change', { kind }, 'kind')"
+    @update:model-value="(kind) => kind !== filter.kind && negate()"
   />
   <InspectorField :label="text.rowsOf" :problem="problem('dataset')">
     <Select

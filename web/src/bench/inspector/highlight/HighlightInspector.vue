@@ -9,7 +9,7 @@ import InspectorField from '../InspectorField.vue'
 import TextInput from '../TextInput.vue'
 import { changeHighlight } from '../../edits/marks/highlights'
 import { useAskEdit, useOffers } from '../../namedEdits'
-import { keyOf, reachedColumns, reaches, reachOf } from '../../edits/marks/reach'
+import { keyOf, markedColumns, reachLabel, type Reach } from './markedParts'
 import type { DatasetView, Highlight, Report } from '@/api/client'
 import { useStyles } from '@/styles/useStyles'
 import { words } from '@/words'
@@ -33,7 +33,7 @@ const looks = computed(() => {
   const { look } = props.highlight
   return offered.some((one) => one.value === look) ? offered : [...offered, { value: look, label: look }]
 })
-const columns = computed(() => [{ key: ALL, label: text.reachAll }, ...reachedColumns(props.report)])
+const columns = computed(() => [{ key: ALL, label: text.reachAll }, ...markedColumns(props.report)])
 
 const ask = useAskEdit()
 const offers = useOffers()
@@ -50,7 +50,32 @@ function change(what: Partial<Highlight>, key: string) {
   )
 }
 
-const setReach = (key: string, column?: string) => change({ reach: reachOf(key, column) }, 'reach')
+const reaches = computed(() =>
+  (offers.value?.reaches ?? []).map((reach) => ({
+    key: keyOf(reach),
+    label: reachLabel(reach, props.report, props.dataset),
+    reach,
+  })),
+)
+
+const mark = (reach: Reach, column?: string) =>
+  void ask(words.bench.edits.highlight, {
+    edit: 'reach-with-highlight',
+    highlight: props.highlight.id,
+    ...reach,
+    of: reach.of as NonNullable<Highlight['reach']>['of'],
+    ...(column ? { column } : {}),
+  })
+function markPart(key: string) {
+  const chosen = reaches.value.find((one) => one.key === key)
+  if (chosen) {
+    mark(chosen.reach, props.highlight.reach?.column)
+  }
+}
+function markColumn(column: string) {
+  const { of, level, figure } = props.highlight.reach ?? { of: 'row' }
+  mark({ of, level, figure }, column === ALL ? undefined : column)
+}
 </script>
 
 <template>
@@ -76,12 +101,12 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
     <Select
       :aria-label="text.reach"
       :model-value="keyOf(highlight.reach)"
-      :options="reaches(report, dataset)"
+      :options="reaches"
       option-label="label"
       option-value="key"
       size="small"
       fluid
-      @update:model-value="(key: string) => setReach(key, highlight.reach?.column)"
+      @update:model-value="markPart"
     />
   </InspectorField>
   <InspectorField v-if="!highlight.reach?.figure" :label="text.reachColumn">
@@ -93,9 +118,7 @@ const setReach = (key: string, column?: string) => change({ reach: reachOf(key, 
       option-value="key"
       size="small"
       fluid
-      @update:model-value="
-        (column: string) => setReach(keyOf(highlight.reach), column === ALL ? undefined : column)
-      "
+      @update:model-value="markColumn"
     />
   </InspectorField>
   <InspectorField :label="text.look" :problem="problem('look')">

@@ -12,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import org.grammatus.export.Format;
 import org.grammatus.server.RunningServer.Browser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -41,6 +42,20 @@ class MutationsTest {
     static final RunningServer SERVER = new RunningServer();
 
     private final Map<String, SoundRequests.Sound> sound = new LinkedHashMap<>();
+
+    /** The web code takes the formats of files from the description. */
+    @Test
+    void theFormatsOfFilesAreDescribed() throws Exception {
+        JsonNode file = Browser.JSON
+                .readTree(SERVER.signedIn("reader").get("/api/openapi").body())
+                .at("/paths/~1api~1runs~1{id}~1file/get");
+        assertThat(file.path("parameters").valueStream())
+                .filteredOn(parameter -> parameter.path("name").asString().equals("format"))
+                .singleElement()
+                .satisfies(parameter -> assertThat(parameter.at("/schema/enum").valueStream())
+                        .extracting(JsonNode::asString)
+                        .containsExactlyElementsOf(Format.words()));
+    }
 
     @Test
     void theDescriptionInTheRepositoryIsTheServersOwn() throws Exception {

@@ -48,8 +48,8 @@ public interface EvaluationContext {
         throw new IllegalStateException("Nothing is printed before or behind these");
     }
 
-    /** The values of a total, by its index among the plan's; only groups whose totals are made have them. */
-    default Column total(int index) {
+    /** The values of a total, by its id; only groups whose totals are made have them. */
+    default Column total(String id) {
         throw new IllegalStateException("No totals are made of these yet");
     }
 

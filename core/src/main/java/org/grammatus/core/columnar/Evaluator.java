@@ -37,7 +37,7 @@ public final class Evaluator {
             case Typed.Aggregate a -> frame.aggregate(a);
             case Typed.Over o -> frame.over(o);
             case Typed.WindowFunction s -> frame.standing(s, visit(s.value()));
-            case Typed.Total t -> frame.total(t.index());
+            case Typed.Total t -> frame.total(t.id());
             case Typed.Negate n -> Arithmetic.negate(visit(n.operand()));
             case Typed.Arithmetic a ->
                 Arithmetic.apply(a.operator(), visit(a.left()), visit(a.right()), a.type(), faults);

@@ -67,6 +67,11 @@ public sealed interface ReportFilter
     /** Whether the filter is kept but does not apply. */
     Optional<Boolean> off();
 
+    /** Whether it can drop a row: one that is switched off, or has no value to compare with yet, cannot. */
+    default boolean restricts() {
+        return !isOff();
+    }
+
     default boolean isOff() {
         return off().orElse(false);
     }
@@ -178,6 +183,26 @@ public sealed interface ReportFilter
         @Override
         public FilterKind kind() {
             return FilterKind.CONDITION;
+        }
+
+        /** Whether there is something to compare with, where the comparison takes something. */
+        public boolean hasOperand() {
+            return comparison.operands() == FilterComparison.Operands.NONE
+                    || prompt.isPresent()
+                    || other.isPresent()
+                    || comparison.operands() == FilterComparison.Operands.TWO && !isOpen()
+                    || comparison.operands() != FilterComparison.Operands.TWO
+                            && !values.orElse(List.of()).isEmpty();
+        }
+
+        /** Whether both ends of a range are left empty. */
+        private boolean isOpen() {
+            return values.orElse(List.of()).stream().allMatch(String::isBlank);
+        }
+
+        @Override
+        public boolean restricts() {
+            return hasOperand() && !isOff();
         }
 
         @Override

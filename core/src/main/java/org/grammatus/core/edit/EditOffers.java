@@ -15,6 +15,7 @@ import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportColumn;
 import org.grammatus.core.definition.ReportFigure;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.definition.ReportTotal;
 import org.grammatus.core.definition.TableBlock;
@@ -39,6 +40,8 @@ import org.grammatus.core.edit.rule.RuleChoices;
  * @param totals by total or key figure: its aggregate and the condition on its rows, where it has one
  * @param columns by column: the totals that can be made of what it shows
  * @param levels how each level can name and coarsen its groups
+ * @param reaches what its highlights can mark
+ * @param filters by filter over a field: the fields that it can be compared with
  * @param measures what groups can be compared and ordered by: the table's totals first, then the measures of its dataset
  */
 public record EditOffers(
@@ -47,6 +50,8 @@ public record EditOffers(
         List<Filtered> totals,
         List<Column> columns,
         List<LevelChoices> levels,
+        List<ReportHighlight.Place> reaches,
+        List<Compared> filters,
         List<Measure> measures) {
 
     private static final String COUNT = "COUNT(*)";
@@ -78,6 +83,12 @@ public record EditOffers(
     public record Column(String column, List<Proposals.Total> totals) {}
 
     /**
+     * @param filter its id
+     * @param others ids of the fields that its own can be compared with
+     */
+    public record Compared(String filter, List<String> others) {}
+
+    /**
      * @param value an aggregate
      * @param label of the column or measure
      * @param printed whether it is a total of the table
@@ -101,6 +112,8 @@ public record EditOffers(
                 filtered(block, dataset),
                 block instanceof TableBlock table ? columns(report, table, dataset) : List.of(),
                 block instanceof TableBlock table ? levels(table, dataset) : List.of(),
+                HighlightReach.choices(block),
+                compared(report, block, dataset),
                 block instanceof TableBlock table ? measures(report, table, dataset) : List.of());
     }
 
@@ -123,6 +136,15 @@ public record EditOffers(
                 built,
                 built.map(one -> choices.comparedWith(one.value())).orElse(List.of()),
                 CountableRule.isCountable(rule, dataset));
+    }
+
+    private static List<Compared> compared(Report report, ReportBlock block, DatasetModel dataset) {
+        return Stream.concat(report.filters().stream(), block.ownFilters().stream())
+                .flatMap(ReportFilter::withParts)
+                .flatMap(filter -> filter instanceof ReportFilter.Condition condition
+                        ? Stream.of(new Compared(condition.id(), ComparedFilter.others(condition, dataset)))
+                        : Stream.empty())
+                .toList();
     }
 
     private static List<Filtered> filtered(ReportBlock block, DatasetModel dataset) {

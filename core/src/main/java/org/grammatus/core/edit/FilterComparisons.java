@@ -1,6 +1,8 @@
 package org.grammatus.core.edit;
 
 import java.util.List;
+import org.grammatus.core.dataset.Proposals;
+import org.grammatus.core.definition.Dataset;
 import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.value.Kind;
 
@@ -8,6 +10,12 @@ import org.grammatus.core.value.Kind;
 public final class FilterComparisons {
 
     private FilterComparisons() {}
+
+    /** How a field is mostly compared: numbers and days by a range, texts and numbers that name something by their values. */
+    static FilterComparison usual(Proposals.Subject field) {
+        boolean isMeasured = field.type().isNumber() && field.role() != Dataset.Role.IDENTIFIER;
+        return isMeasured || field.type().isTime() ? FilterComparison.BETWEEN : FilterComparison.IS;
+    }
 
     /** What fits a kind of field. */
     public static List<FilterComparison> of(Kind kind) {

@@ -74,6 +74,14 @@ final class HighlightEdits {
                 EditScope.part(rules, ReportHighlight::id, set.highlight());
                 yield with(report, block, Parts.changed(rules, ReportHighlight::id, set.highlight(), change));
             }
+            case HighlightEdit.ReachWithHighlight reach -> {
+                EditScope.part(rules, ReportHighlight::id, reach.highlight());
+                Optional<ReportHighlight.Place> place = HighlightReach.of(reach, block);
+                yield with(
+                        report,
+                        block,
+                        Parts.changed(rules, ReportHighlight::id, reach.highlight(), rule -> rule.withReach(place)));
+            }
         };
     }
 

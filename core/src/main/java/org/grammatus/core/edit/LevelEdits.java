@@ -70,6 +70,12 @@ final class LevelEdits {
                         coarsen.level(),
                         level -> LevelCoarsening.of(
                                 level, coarsen, LevelChoices.of(table, level, scope.dataset(report))));
+            case LevelEdit.AddClass add ->
+                changed(
+                        table,
+                        add.level(),
+                        level -> LevelCoarsening.withClassMore(
+                                level, LevelChoices.of(table, level, scope.dataset(report))));
             case LevelEdit.AddOrderTerm add -> ordered(table, add, scope.dataset(report), new PartIds(report));
             case LevelEdit.AddGroupCondition add -> limited(table, add.level(), report, scope);
             case LevelEdit.AddTypedCondition add ->

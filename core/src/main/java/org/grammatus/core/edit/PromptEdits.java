@@ -146,6 +146,7 @@ final class PromptEdits {
                         .field(field)
                         .comparison(comparison)
                         .prompt(Optional.of(prompt))
+                        .ignoreCase(comparison.seeksText() ? Optional.of(true) : Optional.empty())
                         .build())
                 .orElseGet(() -> ReportFilterOfPeriodBuilder.builder()
                         .id(id)

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.DateBucket;
+import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
@@ -89,14 +90,14 @@ public final class InWords {
                         + o.steps()
                                 .map(steps -> " up to here, in printed order of " + steps.name())
                                 .orElse("")
-                        + around(o.depth(), o.level());
-            case Typed.WindowFunction s -> standing(s) + around(s.depth(), s.level());
+                        + around(o.around());
+            case Typed.WindowFunction s -> standing(s) + around(s.around());
             case Typed.Total t -> "the figure as it is printed";
         };
     }
 
-    private static String around(int depth, String level) {
-        return depth == 0 ? " in the whole report" : " in its “" + level + "” group";
+    private static String around(Optional<Names.Level> around) {
+        return around.map(level -> " in its “" + level.name() + "” group").orElse(" in the whole report");
     }
 
     private String standing(Typed.WindowFunction s) {

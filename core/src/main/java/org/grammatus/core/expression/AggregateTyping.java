@@ -23,17 +23,12 @@ final class AggregateTyping {
         if (isCountOfAlike(o)) {
             return standings.alike(o);
         }
-        List<Names.Level> levels = typing.names().levels();
         int depth = depth(o.partition());
-        Place around = typing.place();
-        typing.stand(around == Place.CELL ? Place.SCOPE : around);
+        Place place = typing.place();
+        typing.stand(place == Place.CELL ? Place.SCOPE : place);
         Typed.Aggregate aggregate = aggregate(o.aggregate());
-        typing.stand(around);
-        return new Typed.Over(
-                aggregate,
-                depth,
-                depth == 0 ? "" : levels.get(depth - 1).name(),
-                o.stepped().map(stepped -> steps(o.partition(), stepped)));
+        typing.stand(place);
+        return new Typed.Over(aggregate, around(depth), o.stepped().map(stepped -> steps(o.partition(), stepped)));
     }
 
     Typed standing(Expression.Standing s) {
@@ -72,6 +67,13 @@ final class AggregateTyping {
         return partition.size();
     }
 
+    /** The level at a depth; none for the whole report. */
+    Optional<Names.Level> around(int depth) {
+        return depth == 0
+                ? Optional.empty()
+                : Optional.of(typing.names().levels().get(depth - 1));
+    }
+
     /** What is stepped over: in a row's cell the rows, elsewhere the groups of a level inside the partition. */
     Typed.Steps steps(List<Expression.Name> partition, Expression.Name stepped) {
         List<Names.Level> levels = typing.names().levels();
@@ -83,8 +85,8 @@ final class AggregateTyping {
         }
         for (Names.Level level : allowed) {
             if (isCalled(level, stepped)) {
-                int depth = typing.place() == Place.CELL ? levels.size() + 1 : levels.indexOf(level) + 1;
-                return new Typed.Steps(depth, level.name());
+                return new Typed.Steps(
+                        typing.place() == Place.CELL ? Optional.empty() : Optional.of(level.id()), level.name());
             }
         }
         throw Typing.fault(

@@ -35,7 +35,7 @@ final class StandingTyping {
         if (s.function() != StandingFunction.LAG && value.type().equals(Type.TEXT)) {
             throw Typing.fault(s.value().position(), "found a text, expected a number or a date for " + s.function());
         }
-        return new Typed.WindowFunction(s.function(), value, depth, level(depth), steps, s.descending(), type);
+        return new Typed.WindowFunction(s.function(), value, aggregates.around(depth), steps, s.descending(), type);
     }
 
     /** How many rows of the group have what the last name stands for. */
@@ -44,11 +44,7 @@ final class StandingTyping {
         int depth = aggregates.depth(levels);
         Typed value = typing.visit(o.partition().getLast());
         return new Typed.WindowFunction(
-                StandingFunction.ALIKE, value, depth, level(depth), rows(), false, Type.INTEGER);
-    }
-
-    private String level(int depth) {
-        return depth == 0 ? "" : typing.names().levels().get(depth - 1).name();
+                StandingFunction.ALIKE, value, aggregates.around(depth), rows(), false, Type.INTEGER);
     }
 
     /** In a row's cell rows are ranked, elsewhere the groups of the level that comes next. */
@@ -69,12 +65,12 @@ final class StandingTyping {
                     s.position(),
                     s.function() + " ranks the groups inside a group, and there are none inside this one");
         }
-        return new Typed.Steps(depth + 1, levels.get(depth).name());
+        return new Typed.Steps(
+                Optional.of(levels.get(depth).id()), levels.get(depth).name());
     }
 
     private Typed.Steps rows() {
-        int depth = typing.names().levels().size() + 1;
         return new Typed.Steps(
-                depth, typing.names().rows().map(Names.Level::name).orElse(""));
+                Optional.empty(), typing.names().rows().map(Names.Level::name).orElse(""));
     }
 }

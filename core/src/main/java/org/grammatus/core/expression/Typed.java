@@ -274,11 +274,10 @@ public sealed interface Typed {
     /**
      * An aggregate over the group of a level around the place where it stands.
      *
-     * @param depth of the level: 0 for the whole report, 1 for the outermost
-     * @param level what the level is called; empty for the report
+     * @param around the level; none for the whole report
      * @param steps what is stepped over in printed order, up to the place where it stands; none takes all of the group
      */
-    record Over(Aggregate aggregate, int depth, String level, Optional<Steps> steps) implements Typed {
+    record Over(Aggregate aggregate, Optional<Names.Level> around, Optional<Steps> steps) implements Typed {
         @Override
         public Type type() {
             return aggregate.type();
@@ -289,29 +288,33 @@ public sealed interface Typed {
      * Where a row or a group stands among the others of the group of a level around it.
      *
      * @param value what they are told apart by; of LAG, what the one before has
-     * @param depth of the level: 0 for the whole report, 1 for the outermost
-     * @param level what the level is called; empty for the report
+     * @param around the level; none for the whole report
      * @param steps what stands there: rows, or the groups of a level
      * @param descending of a rank, whether the largest comes first
      */
     record WindowFunction(
-            StandingFunction function, Typed value, int depth, String level, Steps steps, boolean descending, Type type)
+            StandingFunction function,
+            Typed value,
+            Optional<Names.Level> around,
+            Steps steps,
+            boolean descending,
+            Type type)
             implements Typed {}
 
     /**
      * A total as it is printed, among those of its block.
      *
-     * @param index of it among the plan's
+     * @param id of it
      */
-    record Total(int index, Type type) implements Typed {}
+    record Total(String id, Type type) implements Typed {}
 
     /**
      * What an aggregate steps over.
      *
-     * @param depth of the groups; one more than that of the last level for rows
+     * @param level id of the level whose groups are stepped over; none for rows
      * @param name what they are called
      */
-    record Steps(int depth, String name) {}
+    record Steps(Optional<String> level, String name) {}
 
     /** What aggregates in it step over. */
     default Stream<Steps> stepping() {
@@ -346,15 +349,23 @@ public sealed interface Typed {
                 || anyOperand(Typed::aggregates);
     }
 
-    /** Depth of the deepest level that an aggregate in it is over; 0 where there is none. */
-    default int deepestOver() {
+    /** The levels around that an aggregate in it is over; the whole report is none of them. */
+    default Stream<Names.Level> levelsAround() {
+        List<Names.Level> found = new ArrayList<>();
+        noteLevels(found);
+        return found.stream();
+    }
+
+    private void noteLevels(List<Names.Level> found) {
         if (this instanceof Over over) {
-            return over.depth();
+            over.around().ifPresent(found::add);
+        } else {
+            if (this instanceof WindowFunction standing) {
+                standing.around().ifPresent(found::add);
+            }
+            for (Typed operand : operands()) {
+                operand.noteLevels(found);
+            }
         }
-        int deepest = this instanceof WindowFunction standing ? standing.depth() : 0;
-        for (Typed operand : operands()) {
-            deepest = Math.max(deepest, operand.deepestOver());
-        }
-        return deepest;
     }
 }

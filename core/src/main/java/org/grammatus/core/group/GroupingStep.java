@@ -3,7 +3,9 @@ package org.grammatus.core.group;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntFunction;
@@ -96,7 +98,7 @@ public final class GroupingStep {
         int[] rows = plan.printsRows() ? inGroups.inOrder(starts) : new int[0];
         EvaluationContext amongGroups = new RowsAmongGroups(figures, tree, rows, starts);
         DrillDown drillDown = new DrillDown(figures, kept, amongGroups);
-        PrintedGroupScope printedGroups = new PrintedGroupScope(figures.aggregates(), stepping, totals, faults);
+        PrintedGroupScope printedGroups = new PrintedGroupScope(figures.aggregates(), stepping, byId(totals), faults);
         Marking marking = new Marking(plan, figures, faults, beside, amongGroups, printedGroups);
         GroupFigures groupFigures = new GroupFigures(
                 totals,
@@ -266,5 +268,14 @@ public final class GroupingStep {
                 .forEach((why, places) -> notices.add(Problem.notice(
                         pointer, what + " " + why.words() + " and is blank, " + places.cardinality() + " times")));
         return notices;
+    }
+
+    /** Totals by the ids that the plan gives them. */
+    private Map<String, Column> byId(List<Column> totals) {
+        Map<String, Column> found = new HashMap<>();
+        for (int i = 0; i < totals.size(); i++) {
+            found.put(plan.totals().get(i).id(), totals.get(i));
+        }
+        return found;
     }
 }

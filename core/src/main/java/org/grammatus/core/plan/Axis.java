@@ -2,7 +2,9 @@ package org.grammatus.core.plan;
 
 import com.ibm.icu.util.ULocale;
 import java.util.List;
+import java.util.Optional;
 import org.grammatus.core.dataset.DatasetModel;
+import org.grammatus.core.expression.Names;
 
 /**
  * What rows are divided by in one direction of a table: its levels with their keys, orders and limits, and the rows inside the innermost
@@ -28,6 +30,21 @@ public record Axis(String pointer, DatasetModel dataset, List<LevelPlan> levels,
     /** The level of the groups of a depth from 1. */
     public LevelPlan level(int depth) {
         return levels.get(depth - 1);
+    }
+
+    /** The depth of a level's groups: 1 for the outermost. */
+    public int depthOf(String level) {
+        for (int depth = 1; depth < depths(); depth++) {
+            if (level(depth).id().equals(level)) {
+                return depth;
+            }
+        }
+        throw new IllegalArgumentException("There is no level " + level);
+    }
+
+    /** The depth of the groups of a level around; 0 for the whole report. */
+    public int depthOf(Optional<Names.Level> around) {
+        return around.map(level -> depthOf(level.id())).orElse(0);
     }
 
     /** One level by itself, whatever stands around it. */

@@ -1,10 +1,13 @@
 package org.grammatus.core.edit;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.Samples;
 import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.edit.part.EditScope;
@@ -34,6 +37,13 @@ final class Edited {
     /** The sample report with edits made to it. */
     static Report sample(String... edits) {
         return by(Samples.report(), edits);
+    }
+
+    /** A report whose last filter is another one. */
+    static Report withFilter(Report report, ReportFilter last) {
+        List<ReportFilter> filters = new ArrayList<>(report.filters());
+        filters.set(filters.size() - 1, last);
+        return report.withFilters(filters);
     }
 
     static TableBlock table(Report report) {

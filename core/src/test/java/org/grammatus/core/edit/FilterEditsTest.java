@@ -11,6 +11,8 @@ import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class FilterEditsTest {
 
@@ -39,7 +41,7 @@ class FilterEditsTest {
         assertThat(report.filters().getLast())
                 .isInstanceOfSatisfying(
                         ReportFilter.Condition.class,
-                        condition -> assertThat(condition.comparison()).isEqualTo(FilterComparison.BLANK));
+                        condition -> assertThat(condition.comparison()).isEqualTo(FilterComparison.IS_NOT));
         Report period = Edited.sample("{'edit': 'negate-filter', 'filter': 'f-period'}");
         assertThat(period.filters().getFirst().kind()).isEqualTo(FilterKind.NONE);
         Report typed = Edited.sample(
@@ -76,10 +78,11 @@ class FilterEditsTest {
 
     @Test
     void aFilterIsTypedAndBuiltAgain() {
-        Report typed = Edited.sample(CATEGORY, "{'edit': 'type-filter', 'filter': 'f-category'}");
+        Report before = Edited.sample(CATEGORY, compare("f-category", "not-blank"));
+        Report typed = Edited.by(before, "{'edit': 'type-filter', 'filter': 'f-category'}");
         assertThat(typed.filters().getLast()).isInstanceOf(ReportFilter.Typed.class);
         Report built = Edited.by(typed, "{'edit': 'build-filter', 'filter': 'f-category'}");
-        assertThat(built).isEqualTo(Edited.sample(CATEGORY));
+        assertThat(built).isEqualTo(before);
     }
 
     @Test
@@ -128,5 +131,101 @@ class FilterEditsTest {
     void aMeasureFiltersNoRows() {
         assertThatThrownBy(() -> Edited.sample("{'edit': 'add-filter', 'field': 'mean_price'}"))
                 .hasMessageContaining("measure");
+    }
+
+    private static ReportFilter.Condition condition(Report report) {
+        return (ReportFilter.Condition) report.filters().getLast();
+    }
+
+    private static String compare(String filter, String comparison) {
+        return "{'edit': 'compare-filter', 'filter': '" + filter + "', 'comparison': '" + comparison + "'}";
+    }
+
+    @Test
+    void whatAFilterComparesWithStaysWhereItFitsTheComparison() {
+        String net = "{'edit': 'add-filter', 'field': 'net'}";
+        Report between = Edited.sample(net, compare("f-net", "between"));
+        assertThat(condition(between).hasOperand()).isFalse();
+        Report written = Edited.withFilter(between, condition(between).withValues(Optional.of(List.of("3", "5"))));
+        assertThat(condition(Edited.by(written, compare("f-net", "more"))).values())
+                .contains(List.of("3"));
+        assertThat(condition(Edited.by(written, compare("f-net", "is"))).values())
+                .contains(List.of("3", "5"));
+        assertThat(condition(Edited.by(written, compare("f-net", "blank"))).values())
+                .isEmpty();
+        assertThatThrownBy(() -> Edited.by(written, compare("f-net", "contains")))
+                .hasMessageContaining("cannot be compared in that way");
+        assertThatThrownBy(() -> Edited.by(written, compare("f-period", "is")))
+                .hasMessageContaining("compares no field");
+    }
+
+    @Test
+    void aFilterComparesWithAFieldOfItsKindWhereItTakesOneValue() {
+        Report net = Edited.sample("{'edit': 'add-filter', 'field': 'net'}", compare("f-net", "more"));
+        List<String> others =
+                EditOffers.of(net, Edited.scope()).filters().getLast().others();
+        assertThat(others).contains("freight").doesNotContain("net", "category");
+        Report other = Edited.by(net, with("'freight'"));
+        assertThat(condition(other).other()).contains("freight");
+        assertThat(condition(other).values()).isEmpty();
+        assertThat(condition(Edited.by(other, compare("f-net", "less"))).other())
+                .contains("freight");
+        assertThat(condition(Edited.by(other, compare("f-net", "between"))).other())
+                .isEmpty();
+        assertThat(condition(Edited.by(other, "{'edit': 'compare-filter-with', 'filter': 'f-net'}"))
+                        .values())
+                .isEmpty();
+        assertThatThrownBy(() -> Edited.by(net, with("'category'"))).hasMessageContaining("cannot be compared with");
+        assertThatThrownBy(() -> Edited.by(net, compare("f-net", "between"), with("'freight'")))
+                .hasMessageContaining("takes no other field");
+    }
+
+    private static String with(String field) {
+        return "{'edit': 'compare-filter-with', 'filter': 'f-net', 'field': " + field + "}";
+    }
+
+    @Test
+    void anAnswerThatFitsTheComparisonIsKept() {
+        Report asked =
+                Edited.sample("{'edit': 'add-filter', 'field': 'net'}", "{'edit': 'add-prompt', 'field': 'net'}");
+        String prompt = asked.prompts().getLast().name();
+        Report reading = Edited.by(asked, "{'edit': 'add-filter', 'field': 'net', 'prompt': '" + prompt + "'}");
+        String id = reading.filters().getLast().id();
+        assertThat(condition(Edited.by(reading, compare(id, "between"))).prompt())
+                .contains(prompt);
+        assertThat(condition(Edited.by(reading, compare(id, "less"))).prompt()).isEmpty();
+    }
+
+    @Test
+    void aGroupOfFiltersIsJoinedInAnotherWay() {
+        String group = "{'edit': 'group-filter', 'filter': 'f-category', 'of': 'any'}";
+        Report joined = Edited.sample(CATEGORY, group, "{'edit': 'join-filters', 'filter': 'f-any', 'of': 'none'}");
+        assertThat(joined.filters().getLast().kind()).isEqualTo(FilterKind.NONE);
+        assertThat(ids(joined.filters())).containsExactly("f-period", "f-any", "f-category");
+        assertThatThrownBy(() -> Edited.sample("{'edit': 'join-filters', 'filter': 'f-period', 'of': 'all'}"))
+                .hasMessageContaining("no group of filters");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"category, IS", "order_number, IS", "late, IS", "net, BETWEEN", "ordered_at, BETWEEN"})
+    void aFilterBeginsWithTheUsualComparisonAndNoValue(String field, FilterComparison usual) {
+        Report report = Edited.sample("{'edit': 'add-filter', 'field': '" + field + "'}");
+        assertThat(condition(report).comparison()).isEqualTo(usual);
+        assertThat(condition(report).restricts()).isFalse();
+    }
+
+    @Test
+    void aPartOfATextIsSoughtWhateverItsCaseUnlessItsAuthorChoosesOtherwise() {
+        Report sought = Edited.sample(CATEGORY, compare("f-category", "contains"));
+        assertThat(condition(sought).ignoreCase()).contains(true);
+        assertThat(condition(Edited.by(sought, compare("f-category", "starts-with")))
+                        .ignoreCase())
+                .contains(true);
+        Report exact = Edited.withFilter(sought, condition(sought).withIgnoreCase(Optional.empty()));
+        assertThat(condition(Edited.by(exact, compare("f-category", "does-not-contain")))
+                        .ignoreCase())
+                .isEmpty();
+        assertThat(condition(Edited.by(sought, compare("f-category", "is"))).ignoreCase())
+                .isEmpty();
     }
 }

@@ -15,11 +15,13 @@ import org.grammatus.core.edit.rule.BuiltRule;
 import org.grammatus.core.edit.rule.ReadyRules;
 import org.grammatus.core.edit.rule.RuleChoices;
 import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class HighlightEditsTest {
 
@@ -135,5 +137,42 @@ class HighlightEditsTest {
         Report report = Edited.sample(
                 "{'edit': 'add-highlight', 'label': 'Large'}", "{'edit': 'remove-highlight', 'highlight': 'h-large'}");
         assertThat(table(report).highlights()).extracting(ReportHighlight::id).isEmpty();
+    }
+
+    private static String reach(String what) {
+        return "{'edit': 'reach-with-highlight', 'highlight': 'h-mark', " + what + "}";
+    }
+
+    @Test
+    void aHighlightMarksWhatItsBlockHas() {
+        Report marked = Edited.sample("{'edit': 'add-highlight', 'label': 'Mark', 'about': 'c-net'}");
+        String level = table(marked).levels().getFirst().id();
+        Report group = Edited.by(marked, reach("'of': 'group', 'level': '" + level + "'"));
+        assertThat(table(group).highlights().getLast().reach())
+                .hasValueSatisfying(place -> assertThat(place.level()).contains(level));
+        Report cell = Edited.by(marked, reach("'of': 'totals', 'level': 'report', 'column': 'c-net'"));
+        assertThat(table(cell).highlights().getLast().reach())
+                .hasValueSatisfying(place -> assertThat(place.column()).contains("c-net"));
+        assertThat(table(Edited.by(cell, reach("'of': 'row'")))
+                        .highlights()
+                        .getLast()
+                        .reach())
+                .isEmpty();
+        assertThat(EditOffers.of(marked, Edited.scope()).reaches())
+                .hasSize(2 + 3 * table(marked).levels().size());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "'of': 'group', 'level': 'gone'",
+                "'of': 'heading', 'level': 'report'",
+                "'of': 'row', 'level': 'report'",
+                "'of': 'figure', 'figure': 'net'",
+                "'of': 'row', 'column': 'gone'"
+            })
+    void aHighlightMarksNothingThatIsNotThere(String what) {
+        Report marked = Edited.sample("{'edit': 'add-highlight', 'label': 'Mark', 'about': 'c-net'}");
+        assertThatThrownBy(() -> Edited.by(marked, reach(what))).isInstanceOf(ProblemException.class);
     }
 }

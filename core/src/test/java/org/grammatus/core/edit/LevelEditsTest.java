@@ -117,6 +117,21 @@ class LevelEditsTest {
     }
 
     @Test
+    void aClassMoreIsAsWideAsTheOneBeforeIt() {
+        Report number = Definitions.readReport(Samples.REPORT.replace("\"key\": \"region\"", "\"key\": \"freight\""));
+        String more = "{'edit': 'add-class', 'level': 'region'}";
+        assertThat(edges(Edited.by(number, more))).containsExactly("10", "rest");
+        assertThat(edges(Edited.by(number, more, more, more))).containsExactly("10", "20", "30", "rest");
+        assertThatThrownBy(() -> Edited.sample(more)).hasMessageContaining("only a number has classes");
+    }
+
+    private static List<String> edges(Report report) {
+        return level(report, "region").classes().orElseThrow().stream()
+                .map(entry -> entry.upTo().orElse("rest"))
+                .toList();
+    }
+
+    @Test
     void whatALevelCanBeIsOffered() {
         LevelChoices choices =
                 EditOffers.of(Edited.sample(), Edited.scope()).levels().getFirst();

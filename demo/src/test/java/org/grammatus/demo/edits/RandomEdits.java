@@ -29,6 +29,7 @@ import org.grammatus.core.definition.edit.EditCatalogue.Property;
 import org.grammatus.core.definition.edit.ReportEdit;
 import org.grammatus.core.edit.EditOffers;
 import org.grammatus.core.edit.part.EditScope;
+import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.value.Kind;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -146,7 +147,7 @@ final class RandomEdits {
                                         dataset.measures().stream().map(DatasetModel.NamedValue::id)));
             case "column" -> any(columns(table));
             case "after" -> any(columns(table));
-            case "level" -> any(levels(table));
+            case "level" -> any(kind.name().equals("add-class") ? levelsOfNumbers(report, scope) : levels(table));
             case "before" -> any(kind.name().equals("move-filter") ? filters(report, block) : levels(table));
             case "at" -> any(Stream.concat(levels(table), Stream.of("report")));
             case "total" -> any(totals(table));
@@ -215,6 +216,12 @@ final class RandomEdits {
 
     private static Stream<String> levels(TableBlock table) {
         return table == null ? Stream.empty() : table.levels().stream().map(ReportLevel::id);
+    }
+
+    private static Stream<String> levelsOfNumbers(Report report, EditScope scope) {
+        return EditOffers.of(report, scope).levels().stream()
+                .filter(LevelChoices::classes)
+                .map(LevelChoices::level);
     }
 
     private static Stream<String> totals(TableBlock table) {

@@ -3,6 +3,7 @@ package org.grammatus.server.bench;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.choice.ChoiceWord;
+import org.grammatus.core.definition.ReportHighlight;
 import org.grammatus.core.edit.EditOffers;
 import org.grammatus.core.edit.part.LevelChoices;
 import org.grammatus.core.edit.rule.BuiltRule;
@@ -18,6 +19,8 @@ import org.grammatus.core.value.Kind;
  * @param totals by total or key figure, where its aggregates take the same rows: which those are
  * @param columns by column: the totals that can be made of what it shows
  * @param levels how each level can name and coarsen its groups
+ * @param reaches what its highlights can mark
+ * @param filters by filter over a field: the fields that it can be compared with
  * @param measures what groups can be compared and ordered by
  */
 record OffersView(
@@ -26,6 +29,8 @@ record OffersView(
         List<EditOffers.Filtered> totals,
         List<EditOffers.Column> columns,
         List<Level> levels,
+        List<MarkedPart> reaches,
+        List<EditOffers.Compared> filters,
         List<EditOffers.Measure> measures) {
 
     /** @param part id of the column, total or key figure */
@@ -64,6 +69,13 @@ record OffersView(
      */
     record Level(String level, String heading, List<String> headings, List<String> buckets, boolean classes) {}
 
+    /**
+     * @param of its word in {@code reach-with-highlight}
+     * @param level id of the level whose groups are marked, or {@code report}
+     * @param figure id of the key figure that is marked
+     */
+    record MarkedPart(String of, Optional<String> level, Optional<String> figure) {}
+
     static OffersView of(EditOffers offers) {
         return new OffersView(
                 offers.ready().stream()
@@ -75,6 +87,8 @@ record OffersView(
                 offers.totals(),
                 offers.columns(),
                 offers.levels().stream().map(OffersView::level).toList(),
+                offers.reaches().stream().map(OffersView::markedPart).toList(),
+                offers.filters(),
                 offers.measures());
     }
 
@@ -85,6 +99,10 @@ record OffersView(
                 level.headings().stream().map(ChoiceWord::of).toList(),
                 level.buckets().stream().map(ChoiceWord::of).toList(),
                 level.classes());
+    }
+
+    private static MarkedPart markedPart(ReportHighlight.Place place) {
+        return new MarkedPart(ChoiceWord.of(place.of()), place.level(), place.figure());
     }
 
     private static ReadyRule ready(ReadyRules.Offer offer) {

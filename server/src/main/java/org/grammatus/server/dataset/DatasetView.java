@@ -94,19 +94,27 @@ record DatasetView(
     /**
      * What can be made of a field.
      *
-     * @param comparisons how a filter can compare it, as definitions write it; none of a measure
+     * @param comparisons how a filter can compare it; none of a measure
      * @param asks what a prompt about it can ask for, the usual first; none of a measure
      * @param value expression of its column
      * @param usual the total its column gets by itself
      * @param totals every total, by name
      */
     record FieldOffersView(
-            List<String> comparisons,
+            List<ComparisonView> comparisons,
             List<String> asks,
             String value,
             Optional<LevelView> level,
             Optional<String> usual,
             List<Proposals.Total> totals) {}
+
+    /**
+     * A comparison.
+     *
+     * @param comparison as definitions write it
+     * @param takes how many values: {@code none}, {@code one}, {@code two} or {@code many}
+     */
+    record ComparisonView(String comparison, String takes) {}
 
     /**
      * A level of the field.
@@ -197,7 +205,7 @@ record DatasetView(
     private static FieldOffersView offers(Proposals.Subject subject, DatasetModel dataset) {
         Kind kind = subject.type().kind();
         return new FieldOffersView(
-                subject.measure() ? List.of() : words(FilterComparisons.of(kind)),
+                subject.measure() ? List.of() : comparisons(kind),
                 subject.measure() ? List.of() : words(PromptTypes.of(kind)),
                 Proposals.column(subject),
                 Proposals.level(subject, dataset)
@@ -205,6 +213,12 @@ record DatasetView(
                                 level.key(), level.label(), level.bucket().map(ChoiceWord::of))),
                 Proposals.usual(subject).map(Proposals.Total::value),
                 Proposals.totals(subject));
+    }
+
+    private static List<ComparisonView> comparisons(Kind kind) {
+        return FilterComparisons.of(kind).stream()
+                .map(one -> new ComparisonView(ChoiceWord.of(one), ChoiceWord.of(one.operands())))
+                .toList();
     }
 
     private static List<String> words(List<? extends Enum<?>> choices) {

@@ -2,27 +2,23 @@ package org.grammatus.server.run;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.Principal;
-import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.stream.Collectors;
-import org.grammatus.core.address.GroupAddress;
 import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
-import org.grammatus.core.page.ContinuousView;
 import org.grammatus.core.prompt.Answers;
 import org.grammatus.core.prompt.RunContext;
 import org.grammatus.export.Cells;
 import org.grammatus.export.Format;
 import org.grammatus.export.ReportWriter;
 import org.grammatus.runs.FileNames;
-import org.grammatus.runs.MarkedPlaces;
-import org.grammatus.runs.Outline;
 import org.grammatus.runs.ReportFile;
 import org.grammatus.runs.RowsBeforehand;
 import org.grammatus.runs.Run;
@@ -202,66 +198,12 @@ class RunController {
         run(id, principal).cancel();
     }
 
-    @GetMapping("/{id}/pages/{number}")
-    @Operation(operationId = "page", summary = "A page of a run that is done")
-    PageView page(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
-        RunResult result = result(run(id, principal));
-        if (number < 1 || number > result.pages().count()) {
-            throw new NotFoundException("There is no page " + number + "; the run has "
-                    + result.pages().count());
-        }
-        return PageView.of(result.pages().page(number));
-    }
-
-    /**
-     * The report as one continuous list.
-     *
-     * @param heights of its strips, in hundredths of a point
-     * @param headings the column headings, to be kept in sight
-     */
-    record StripsView(int width, int[] heights, PageView headings) {}
-
-    @GetMapping("/{id}/strips")
-    @Operation(operationId = "strips", summary = "A run as one continuous list: its strips' heights and its headings")
-    StripsView strips(@PathVariable("id") String id, Principal principal) {
-        ContinuousView strips = result(run(id, principal)).pages().strips();
-        PageView headings = PageView.of(strips.headings());
-        return new StripsView(headings.width(), strips.heights(), headings);
-    }
-
-    @GetMapping("/{id}/strips/{number}")
-    @Operation(operationId = "strip", summary = "A strip of the continuous list")
-    PageView strip(@PathVariable("id") String id, @PathVariable("number") int number, Principal principal) {
-        ContinuousView strips = result(run(id, principal)).pages().strips();
-        if (number < 1 || number > strips.count()) {
-            throw new NotFoundException("There is no strip " + number + "; the run has " + strips.count());
-        }
-        return PageView.of(strips.strip(number));
-    }
-
-    @GetMapping("/{id}/outline")
-    @Operation(operationId = "outline", summary = "The headed groups right below a group, with the pages they begin on")
-    List<Outline.Entry> outline(
-            @PathVariable("id") String id,
-            @Parameter(description = "The group's address; none for the whole report")
-                    @RequestParam(name = "below", required = false)
-                    Optional<String> below,
-            Principal principal) {
-        Optional<GroupAddress> parent = below.map(text -> Addresses.group("below", text));
-        return Outline.below(result(run(id, principal)), parent);
-    }
-
-    @GetMapping("/{id}/marks")
-    @Operation(operationId = "marks", summary = "What a run marks, with counts, and where it stands")
-    MarkedPlaces marks(@PathVariable("id") String id, Principal principal) {
-        return MarkedPlaces.of(result(run(id, principal)));
-    }
-
     @GetMapping("/{id}/file")
     @Operation(operationId = "file", summary = "A run as a file of the given format")
     void file(
             @PathVariable("id") String id,
-            @RequestParam("format") String format,
+            @Parameter(schema = @Schema(allowableValues = {"pdf", "csv", "json"})) @RequestParam("format")
+                    String format,
             @RequestParam(name = "protect", defaultValue = "true") boolean protect,
             Principal principal,
             @Parameter(hidden = true) HttpServletRequest request,

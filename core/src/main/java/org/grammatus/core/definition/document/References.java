@@ -1,7 +1,6 @@
 package org.grammatus.core.definition.document;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -297,7 +296,10 @@ final class References {
                             condition.also(),
                             "a filter that compares two fields stays in its dataset");
                 }
-                condition.prompt().ifPresent(name -> prompt(pointer, name, answering(condition.comparison()), prompts));
+                condition
+                        .prompt()
+                        .ifPresent(name ->
+                                prompt(pointer, name, condition.comparison().answeredBy(), prompts));
             }
             case ReportFilter.Typed typed -> {}
             case ReportFilter.Top top -> {}
@@ -332,13 +334,8 @@ final class References {
         int found = values
                 + (filter.prompt().isPresent() ? ofPrompt : 0)
                 + (filter.other().isPresent() ? 1 : 0);
-        int most = switch (filter.comparison()) {
-            case BLANK, NOT_BLANK -> 0;
-            case BETWEEN -> 2;
-            case IS, IS_NOT -> Integer.MAX_VALUE;
-            default -> 1;
-        };
-        int least = Math.min(most, filter.comparison() == FilterComparison.BETWEEN ? 2 : 1);
+        int most = filter.comparison().operands().most();
+        int least = filter.comparison().operands().least();
         long compared = Stream.of(filter.prompt(), filter.other(), filter.values())
                 .filter(Optional::isPresent)
                 .count();
@@ -346,24 +343,12 @@ final class References {
             problems.error(
                     pointer + (values > 0 ? "/values" : "/other"),
                     "a condition compares with values, with another field or with a prompt; leave one of them");
-        } else if (found < least || found > most) {
+        } else if (filter.hasOperand() && (found < least || found > most)) {
             String expected = most == 0 ? "none" : least == most ? String.valueOf(most) : "at least " + least;
             problems.error(
                     pointer + "/values",
                     "found " + found + (found == 1 ? " value" : " values") + " to compare with, expected " + expected);
         }
-    }
-
-    /** The prompts whose answers a comparison can compare with. */
-    private static Set<PromptType> answering(FilterComparison comparison) {
-        return switch (comparison) {
-            case BETWEEN -> EnumSet.of(PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE);
-            case IS, IS_NOT ->
-                EnumSet.complementOf(EnumSet.of(PromptType.PERIOD, PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE));
-            default ->
-                EnumSet.complementOf(EnumSet.of(
-                        PromptType.PERIOD, PromptType.CHOICES, PromptType.NUMBER_RANGE, PromptType.TEXT_RANGE));
-        };
     }
 
     private void prompt(String pointer, String name, Set<PromptType> types, List<ReportPrompt> prompts) {

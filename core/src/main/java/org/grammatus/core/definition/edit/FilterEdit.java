@@ -2,6 +2,7 @@ package org.grammatus.core.definition.edit;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.definition.FilterComparison;
 
 /** An edit of a report's filters, or of those of the block that is worked on. */
 public sealed interface FilterEdit extends ReportEdit {
@@ -84,4 +85,15 @@ public sealed interface FilterEdit extends ReportEdit {
             value = "filter-elsewhere",
             does = "Names the field that stands for a filter's own in blocks of another dataset.")
     record FilterElsewhere(String filter, String dataset, Optional<String> field) implements FilterEdit {}
+
+    /** What it compares with stays where it fits the comparison; what is missing is to be written. */
+    @NamedEdit(value = "compare-filter", does = "Compares a filter's field in another way.")
+    record CompareFilter(String filter, FilterComparison comparison) implements FilterEdit {}
+
+    /** @param field id of the field that it is compared with; values that are to be written unless given */
+    @NamedEdit(value = "compare-filter-with", does = "Compares a filter's field with another field, or with values.")
+    record CompareFilterWith(String filter, Optional<String> field) implements FilterEdit {}
+
+    @NamedEdit(value = "join-filters", does = "Joins the parts of a group of filters in another way.")
+    record JoinFilters(String filter, Group of) implements FilterEdit {}
 }

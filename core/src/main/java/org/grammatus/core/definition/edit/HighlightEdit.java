@@ -1,6 +1,7 @@
 package org.grammatus.core.definition.edit;
 
 import java.util.Optional;
+import org.grammatus.core.choice.Reach;
 
 /** An edit of a block's highlights. */
 public sealed interface HighlightEdit extends ReportEdit {
@@ -68,5 +69,16 @@ public sealed interface HighlightEdit extends ReportEdit {
     @NamedEdit(value = "set-rule", does = "Makes the condition of a highlight of one comparison.")
     record SetRule(
             String highlight, String value, Optional<String> operator, Optional<String> than, Optional<String> typed)
+            implements HighlightEdit {}
+
+    /**
+     * @param of how much it marks
+     * @param level id of the level whose groups it marks, or {@code report}; none for rows and key figures
+     * @param figure id of the key figure that it marks
+     * @param column id of the column whose cell alone it marks; the whole line unless given
+     */
+    @NamedEdit(value = "reach-with-highlight", does = "Lets a highlight mark rows, a part of groups, or a key figure.")
+    record ReachWithHighlight(
+            String highlight, Reach of, Optional<String> level, Optional<String> figure, Optional<String> column)
             implements HighlightEdit {}
 }

@@ -45,6 +45,9 @@ public sealed interface LevelEdit extends ReportEdit {
     @NamedEdit(value = "coarsen-level", does = "Groups by a span of time or by classes of a level's key.")
     record CoarsenLevel(String level, Optional<Bucket> bucket, Optional<Boolean> classes) implements LevelEdit {}
 
+    @NamedEdit(value = "add-class", does = "Adds a class of numbers, as wide as the one before it.")
+    record AddClass(String level) implements LevelEdit {}
+
     /** @param level id of the level; the rows unless given */
     @NamedEdit(value = "add-order-term", does = "Orders a level's groups, or the rows, by one thing more.")
     record AddOrderTerm(Optional<String> level, String by) implements LevelEdit {}

@@ -99,7 +99,8 @@ public final class Aggregates implements EvaluationContext {
     /** Each node takes its ancestor's value; one above the level has none. */
     @Override
     public Column over(Typed.Over over) {
-        return Gathering.orNull(aggregate(over.aggregate()), nodes.ancestors(over.depth()));
+        return Gathering.orNull(
+                aggregate(over.aggregate()), nodes.ancestors(nodes.axis().depthOf(over.around())));
     }
 
     /** What an aggregate comes to step by step, over the rows of all steps so far in the scope of each. */

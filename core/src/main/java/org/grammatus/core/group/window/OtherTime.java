@@ -139,7 +139,9 @@ final class OtherTime {
 
         @Override
         public Column over(Typed.Over over) {
-            return Gathering.orNull(aggregate(over.aggregate()), ours.nodes().ancestors(over.depth()));
+            return Gathering.orNull(
+                    aggregate(over.aggregate()),
+                    ours.nodes().ancestors(ours.nodes().axis().depthOf(over.around())));
         }
     }
 }

@@ -1,6 +1,6 @@
 package org.grammatus.core.group.window;
 
-import java.util.List;
+import java.util.Map;
 import org.grammatus.core.columnar.Column;
 import org.grammatus.core.columnar.EvaluationContext;
 import org.grammatus.core.columnar.Evaluator;
@@ -9,11 +9,11 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Aggregates;
 
 /**
- * The groups once their printed order is known: an aggregate can step over them.
+ * The evaluation scope of groups in printed order: aggregates can step over them.
  *
- * @param totals of the plan as they are printed, by node; none while they are being made
+ * @param totals of the plan as they are printed, by id, each by node; none while they are being made
  */
-public record PrintedGroupScope(Aggregates aggregates, RunningFrame stepping, List<Column> totals, Faults faults)
+public record PrintedGroupScope(Aggregates aggregates, RunningFrame stepping, Map<String, Column> totals, Faults faults)
         implements EvaluationContext {
 
     /** An expression's values by node. */
@@ -42,14 +42,14 @@ public record PrintedGroupScope(Aggregates aggregates, RunningFrame stepping, Li
     }
 
     @Override
-    public Column total(int index) {
-        return totals.get(index);
+    public Column total(String id) {
+        return totals.get(id);
     }
 
     @Override
     public Column over(Typed.Over over) {
         return over.steps()
-                .map(steps -> stepping.at(over.aggregate(), steps.depth(), over.depth(), faults))
+                .map(steps -> stepping.at(over.aggregate(), steps, over.around(), faults))
                 .orElseGet(() -> aggregates.over(over));
     }
 }

@@ -12,7 +12,7 @@ import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.tree.GroupIndex;
 import org.grammatus.core.group.tree.GroupTree;
 
-/** The grain's rows with the groups around them: an aggregate in a row's cell is over one of these, or steps from row to row. */
+/** The evaluation scope of rows: an aggregate in a row's cell is over a group around the row, or steps from row to row. */
 public final class RowsAmongGroups implements EvaluationContext {
 
     private final Figures figures;
@@ -57,13 +57,15 @@ public final class RowsAmongGroups implements EvaluationContext {
         int[] those = standing.function() == StandingFunction.LAG
                 ? rows
                 : nodes.kept().rows();
-        return new RankFunctions(values, those, nodes.nodes(standing.depth(), DatasetModel.GRAIN, those)).of(standing);
+        return new RankFunctions(
+                        values, those, nodes.nodes(nodes.axis().depthOf(standing.around()), DatasetModel.GRAIN, those))
+                .of(standing);
     }
 
     /** By row, what the group around it comes to; nothing for rows that were filtered away. */
     private Column around(Typed.Over over) {
         int[] kept = nodes.kept().rows();
-        int[] nodeOf = nodes.nodes(over.depth(), DatasetModel.GRAIN, kept);
+        int[] nodeOf = nodes.nodes(nodes.axis().depthOf(over.around()), DatasetModel.GRAIN, kept);
         int[] nodeOfRow = new int[size()];
         Arrays.fill(nodeOfRow, -1);
         for (int i = 0; i < kept.length; i++) {
@@ -73,6 +75,7 @@ public final class RowsAmongGroups implements EvaluationContext {
     }
 
     private Column stepping(Typed.Over over) {
-        return new RowsUpTo(figures, tree, rows, rowStart, over.depth()).aggregate(over.aggregate());
+        return new RowsUpTo(figures, tree, rows, rowStart, nodes.axis().depthOf(over.around()))
+                .aggregate(over.aggregate());
     }
 }

@@ -2,6 +2,7 @@ package org.grammatus.core.group.window;
 
 import java.math.BigInteger;
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
 import org.grammatus.core.columnar.Arithmetic;
@@ -12,6 +13,7 @@ import org.grammatus.core.columnar.Faults;
 import org.grammatus.core.columnar.Gathering;
 import org.grammatus.core.dataset.Homes;
 import org.grammatus.core.expression.AggregateFunction;
+import org.grammatus.core.expression.Names;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.group.figure.Figures;
 import org.grammatus.core.group.tree.GroupIndex;
@@ -34,17 +36,20 @@ public final class RunningFrame {
     }
 
     /**
-     * What an aggregate comes to at the groups of a depth, over those printed so far inside the group around: by node, NULL
+     * What an aggregate comes to at the groups that it steps over, over those printed so far inside the group around: by node, NULL
      * elsewhere.
-     *
-     * @param scopeDepth of the groups around
      */
-    public Column at(Typed.Aggregate aggregate, int depth, int scopeDepth, Faults faults) {
-        GroupSteps steps = new GroupSteps(nodes, tree, depth, scopeDepth, isOthers);
+    public Column at(Typed.Aggregate aggregate, Typed.Steps over, Optional<Names.Level> around, Faults faults) {
+        int depth = depthOf(over);
+        GroupSteps steps = new GroupSteps(nodes, tree, depth, nodes.axis().depthOf(around), isOthers);
         int[] stepOfNode = new int[nodes.nodeCount()];
         Arrays.fill(stepOfNode, -1);
         note(steps, depth, 0, stepOfNode);
         return Gathering.orNull(byStep(aggregate, steps, depth, faults), stepOfNode);
+    }
+
+    private int depthOf(Typed.Steps steps) {
+        return nodes.axis().depthOf(steps.level().orElseThrow());
     }
 
     /**
@@ -81,12 +86,12 @@ public final class RunningFrame {
 
     /** Where the groups of a depth stand inside the group around them; what stands for several groups stands nowhere. */
     Column standing(Typed.WindowFunction standing, Column values) {
-        int[] printed = new GroupSteps(nodes, tree, standing.steps().depth(), standing.depth(), isOthers).nodes();
+        int depth = nodes.axis().depthOf(standing.around());
+        int[] printed = new GroupSteps(nodes, tree, depthOf(standing.steps()), depth, isOthers).nodes();
         int[] groups =
                 Arrays.stream(printed).filter(node -> !isOthers.test(node)).toArray();
-        int[] around = Arrays.stream(groups)
-                .map(node -> tree.ancestor(node, standing.depth()))
-                .toArray();
+        int[] around =
+                Arrays.stream(groups).map(node -> tree.ancestor(node, depth)).toArray();
         return new RankFunctions(values, groups, around).of(standing);
     }
 

@@ -1,6 +1,6 @@
 package org.grammatus.core.group.window;
 
-import java.util.List;
+import java.util.Map;
 import org.grammatus.core.choice.Compared;
 import org.grammatus.core.choice.Shown;
 import org.grammatus.core.columnar.Arithmetic;
@@ -45,7 +45,7 @@ public final class TotalFigures {
      * @param index of the total among the plan's
      */
     public Column of(int index, TotalPlan total, Faults faults) {
-        Column exact = new PrintedGroupScope(figures.aggregates(), stepping, List.of(), faults).of(total.value());
+        Column exact = new PrintedGroupScope(figures.aggregates(), stepping, Map.of(), faults).of(total.value());
         // Shares, like averages, are of exact figures.
         Column values = total.isAmount() ? RoundedLines.of(total, exact, plan, figures) : exact;
         return total.comparison()

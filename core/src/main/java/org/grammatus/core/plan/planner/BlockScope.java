@@ -15,6 +15,7 @@ import org.grammatus.core.dataset.Lookups;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportBlock;
 import org.grammatus.core.definition.ReportField;
+import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Checked;
 import org.grammatus.core.expression.AggregateFunction;
@@ -32,6 +33,7 @@ import org.grammatus.core.plan.RunInputs;
 import org.grammatus.core.plan.TablePlan;
 import org.grammatus.core.plan.TotalPlan;
 import org.grammatus.core.plan.TotalsPlan;
+import org.grammatus.core.plan.planner.condition.FilterScope;
 import org.grammatus.core.problem.Problems;
 import org.grammatus.core.words.Words;
 
@@ -214,7 +216,7 @@ final class BlockScope {
         List<String> words = new ArrayList<>();
         String only = reached.beyond().stream()
                 .map(i -> reached.filters().get(i).filter())
-                .filter(filter -> !filter.isOff())
+                .filter(ReportFilter::restricts)
                 .map(filter -> FilterWords.of(filter, dataset, inputs))
                 .collect(Collectors.joining(" · "));
         if (!only.isEmpty()) {

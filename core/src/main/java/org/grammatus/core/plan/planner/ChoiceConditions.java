@@ -12,6 +12,8 @@ import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Expression;
 import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
+import org.grammatus.core.plan.planner.condition.FilterCondition;
+import org.grammatus.core.plan.planner.condition.FilterScope;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.NamedAnswers;
 import org.grammatus.core.prompt.ResolvedPrompt;
@@ -47,7 +49,7 @@ public final class ChoiceConditions {
             Report report, DatasetModel dataset, DatasetModel main, List<ResolvedPrompt> above, RunContext context) {
         ChoiceConditions conditions = new ChoiceConditions(report, dataset, above, context);
         return report.filters().stream()
-                .filter(filter -> !filter.isOff() && filter.blocks().isEmpty())
+                .filter(filter -> filter.restricts() && filter.blocks().isEmpty())
                 .flatMap(filter -> dataset.includes(main) ? Stream.of(filter) : filter.elsewhere(dataset.id()).stream())
                 .flatMap(filter -> conditions.of(filter).stream())
                 .toList();

@@ -77,8 +77,11 @@ final class FiguresPlanning {
     }
 
     private Typed asPrinted(String id) {
-        int total = totals.stream().map(TotalPlan::id).toList().indexOf(id);
-        return new Typed.Total(total, totals.get(total).type());
+        return totals.stream()
+                .filter(total -> total.id().equals(id))
+                .map(total -> new Typed.Total(id, total.type()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private FiguresPlan.Figure figure(String pointer, ReportFigure figure) {

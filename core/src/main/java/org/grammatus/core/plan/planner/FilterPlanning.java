@@ -14,6 +14,8 @@ import org.grammatus.core.expression.Typed;
 import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.RunInputs;
+import org.grammatus.core.plan.planner.condition.FilterCondition;
+import org.grammatus.core.plan.planner.condition.FilterScope;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;
@@ -51,7 +53,7 @@ final class FilterPlanning {
         List<FilterPlan> plans = new ArrayList<>();
         requireOneTop();
         for (ReachedFilters.Reached each : reached.filters()) {
-            if (!each.filter().isOff() && isSound(each.pointer(), each.filter())) {
+            if (isSound(each.pointer(), each.filter()) && each.filter().restricts()) {
                 plan(each.filter()).ifPresent(plans::add);
             }
         }
@@ -128,6 +130,11 @@ final class FilterPlanning {
         boolean whole = !checked.isWrong(at) && (typed || !checked.isWrongInside(at));
         if (!knownFields(at, filter, scope.dataset()) || !whole) {
             return false;
+        }
+        if (filter instanceof ReportFilter.Condition condition && !condition.hasOperand()) {
+            problems.add(Problem.advice(
+                    at + "/values", "there is no value to compare with yet, so every row is kept; write one"));
+            return true;
         }
         String place = switch (filter) {
             case ReportFilter.Typed t -> at + "/where";
@@ -216,7 +223,7 @@ final class FilterPlanning {
                 ? Optional.of(new FilterPlan.Parts(
                         FilterPlan.Join.valueOf(several.kind().name()),
                         several.filters().stream()
-                                .filter(part -> !part.isOff())
+                                .filter(ReportFilter::restricts)
                                 .flatMap(part -> part(part).stream())
                                 .toList()))
                 : Optional.empty();

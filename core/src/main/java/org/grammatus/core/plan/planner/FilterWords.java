@@ -40,7 +40,7 @@ final class FilterWords {
 
     private static String several(FilterKind kind, List<ReportFilter> filters, DatasetModel dataset, RunInputs inputs) {
         List<String> parts = filters.stream()
-                .filter(part -> !part.isOff())
+                .filter(ReportFilter::restricts)
                 .map(part -> part instanceof ReportFilter.Several
                         ? "(" + of(part, dataset, inputs) + ")"
                         : of(part, dataset, inputs))
@@ -66,7 +66,7 @@ final class FilterWords {
                 ? words.filter(none ? "has-none" : "has-some", rows)
                 : words.filter(none ? "has-fewer" : "has-least", Integer.toString(least), counted);
         List<ReportFilter> filters = related.filters().orElse(List.of());
-        return filters.stream().allMatch(ReportFilter::isOff)
+        return filters.stream().noneMatch(ReportFilter::restricts)
                 ? many
                 : words.filter(
                         "with",

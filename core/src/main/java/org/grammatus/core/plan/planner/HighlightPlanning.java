@@ -41,11 +41,40 @@ final class HighlightPlanning {
             Names names,
             boolean printsRows,
             Problems problems) {
-        return target(rule, levels, columns).map(target -> {
-            Supplier<HighlightPlan> typed =
-                    () -> typed(untyped(rule, pointer, target, parsed(rule, names)), names, printsRows);
-            return problems.collect(pointer + "/when", typed, untyped(rule, pointer, target, WRONG));
+        return target(rule, levels, columns).flatMap(target -> {
+            HighlightPlan wrong = untyped(rule, pointer, target, WRONG);
+            Optional<HighlightPlan> read = problems.collect(
+                    pointer + "/when",
+                    () -> Optional.of(untyped(rule, pointer, target, parsed(rule, names))),
+                    Optional.empty());
+            if (read.isEmpty()) {
+                return Optional.of(wrong);
+            }
+            if (!printsRows && isAboutRowsAlone(read.get(), names)) {
+                problems.add(Problem.advice(pointer, "the rule is about rows, and none are printed; it marks nothing"));
+                return Optional.empty();
+            }
+            return Optional.of(problems.collect(pointer + "/when", () -> typed(read.get(), names, printsRows), wrong));
         });
+    }
+
+    /** A rule of a table that prints no rows; none where only rows can meet it. */
+    static Optional<HighlightPlan> withoutRows(HighlightPlan rule, Names names) {
+        return isAboutRowsAlone(rule, names) ? Optional.empty() : Optional.of(typed(rule, names, false));
+    }
+
+    /** Whether a rule of rows could be about no group: it looks at rows alike, or at rows before it. */
+    private static boolean isAboutRowsAlone(HighlightPlan rule, Names names) {
+        return rule.target().of() == Reach.ROW && !isSound(rule, names, false) && isSound(rule, names, true);
+    }
+
+    private static boolean isSound(HighlightPlan rule, Names names, boolean printsRows) {
+        try {
+            typed(rule, names, printsRows);
+            return true;
+        } catch (ProblemException e) {
+            return false;
+        }
     }
 
     /**

@@ -22,6 +22,8 @@ import org.grammatus.core.expression.Typing;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.LevelPlan;
 import org.grammatus.core.plan.TablePlan;
+import org.grammatus.core.plan.planner.condition.FilterCondition;
+import org.grammatus.core.plan.planner.condition.FilterScope;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.problem.Problems;

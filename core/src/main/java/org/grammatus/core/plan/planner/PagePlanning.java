@@ -115,7 +115,8 @@ final class PagePlanning {
             throw new ProblemException(PageText.unknown(slot));
         }
         Typed value = TextPlanning.typed(slot, scope.names, Typing.Place.SCOPE);
-        if (value.stepping().findAny().isPresent() || value.deepestOver() > 0) {
+        if (value.stepping().findAny().isPresent()
+                || value.levelsAround().findAny().isPresent()) {
             throw fault(
                     slot, "a page stands in no group; of what is around it OVER () alone is known, the whole report");
         }

@@ -113,14 +113,16 @@ final class PlanExpressions {
      * @param depth of the place
      */
     void requireAround(String pointer, Typed value, int depth) {
-        if (value.deepestOver() > depth) {
+        List<Names.Level> around = names.levels().subList(0, depth);
+        if (!value.levelsAround().allMatch(around::contains)) {
             problems.error(
                     pointer,
-                    "an aggregate in it is over groups inside this one; allowed here: "
-                            + Typing.overs(names.levels().subList(0, depth)));
+                    "an aggregate in it is over groups inside this one; allowed here: " + Typing.overs(around));
         }
+        Optional<String> own =
+                depth == 0 ? Optional.empty() : Optional.of(around.getLast().id());
         value.stepping()
-                .filter(steps -> steps.depth() != depth)
+                .filter(steps -> own.isEmpty() || !steps.level().equals(own))
                 .findFirst()
                 .ifPresent(steps -> problems.error(
                         pointer,

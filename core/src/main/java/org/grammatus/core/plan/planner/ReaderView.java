@@ -202,7 +202,7 @@ public record ReaderView(
         List<HighlightPlan> highlights = shown == table.rows().shown()
                 ? table.highlights()
                 : table.highlights().stream()
-                        .map(rule -> HighlightPlanning.typed(rule, names, false))
+                        .flatMap(rule -> HighlightPlanning.withoutRows(rule, names).stream())
                         .toList();
         TablePlan narrowed = Narrowing.applied(
                 Stream.concat(

@@ -18,6 +18,8 @@ import org.grammatus.core.expression.ExpressionParser;
 import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.plan.FilterPlan;
 import org.grammatus.core.plan.Plan;
+import org.grammatus.core.plan.planner.condition.FilterCondition;
+import org.grammatus.core.plan.planner.condition.FilterScope;
 import org.grammatus.core.problem.Problem;
 import org.grammatus.core.problem.ProblemException;
 import org.grammatus.core.prompt.Answers;

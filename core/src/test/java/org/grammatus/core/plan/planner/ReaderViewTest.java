@@ -13,12 +13,14 @@ import org.grammatus.core.band.BandTexts;
 import org.grammatus.core.band.Bands;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.definition.Report;
+import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.TableResult;
 import org.grammatus.core.plan.Plan;
 import org.grammatus.core.plan.planner.ReaderView.Only;
 import org.grammatus.core.plan.planner.ReaderView.Sort;
 import org.grammatus.core.plan.planner.ReaderView.Width;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -169,6 +171,25 @@ class ReaderViewTest {
                         "Upland total 25.00",
                         "(none) total 1.00",
                         "Grand total 56.00");
+    }
+
+    /** Rows that are alike are no groups: without rows there is nothing that the rule could mark. */
+    @Test
+    void aRuleAboutRowsAloneMarksNothingWhereNoRowsArePrinted() {
+        Report marked = Definitions.readReport(Samples.REPORT.replace(
+                "\"highlights\": []",
+                "\"highlights\": [{\"id\": \"h\", \"label\": \"Alike\", \"look\": \"alert\","
+                        + " \"when\": \"COUNT(*) OVER (PARTITION BY freight) > 1\"}]"));
+        ReaderView folded = new ReaderView(List.of(), List.of(), List.of(), List.of(), Optional.of("region"));
+        Plan plan = Planner.plan(marked, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        assertThat(plan.blocks().getFirst().facts().highlights()).hasSize(1);
+        assertThat(folded.applied(plan).blocks().getFirst().facts().highlights())
+                .isEmpty();
+        TableBlock table = (TableBlock) marked.blocks().getFirst();
+        Report lines = marked.withBlocks(List.of(table.withRows(table.rows().withShown(false))));
+        Plan ofLines = Planner.plan(lines, Samples.dataset(), Answers.NONE, Samples.CONTEXT);
+        assertThat(ofLines.blocks().getFirst().facts().highlights()).isEmpty();
+        assertThat(ofLines.notices()).extracting(Problem::message).anyMatch(said -> said.contains("marks nothing"));
     }
 
     /** Orders that are left out stay so where orders are folded away: a fold changes no figure. */

@@ -1,4 +1,4 @@
-package org.grammatus.core.plan.planner;
+package org.grammatus.core.plan.planner.condition;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -12,7 +12,7 @@ import org.grammatus.core.definition.ReportPrompt;
 import org.grammatus.core.value.Type;
 
 /**
- * What filters are about.
+ * The context of filters: the dataset that they are about, the prompts, and the other datasets that they look into.
  *
  * @param dataset whose rows they keep
  * @param prompts with whose answers they compare

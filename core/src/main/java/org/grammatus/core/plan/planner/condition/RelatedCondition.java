@@ -1,4 +1,4 @@
-package org.grammatus.core.plan.planner;
+package org.grammatus.core.plan.planner.condition;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +36,7 @@ final class RelatedCondition {
                     new Expression.Qualified(rows, Expressions.field(key.of()), Expressions.NOWHERE)));
         }
         for (ReportFilter part : related.filters().orElse(List.of())) {
-            if (!part.isOff()) {
+            if (part.restricts()) {
                 where.add(FilterCondition.of(part, there));
             }
         }

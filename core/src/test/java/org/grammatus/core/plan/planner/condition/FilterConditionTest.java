@@ -1,4 +1,4 @@
-package org.grammatus.core.plan.planner;
+package org.grammatus.core.plan.planner.condition;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -10,6 +10,8 @@ import org.grammatus.core.dataset.ReportDatasets;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.document.Definitions;
 import org.grammatus.core.group.TableResult;
+import org.grammatus.core.plan.planner.Planner;
+import org.grammatus.core.problem.Problem;
 import org.grammatus.core.prompt.Answers;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -128,5 +130,38 @@ class FilterConditionTest {
     void aFilterThatIsSwitchedOffKeepsEverything() {
         assertThat(kept(with("`field`: `region`, `comparison`: `blank`, `off`: true")))
                 .isEqualTo(4);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '~',
+            value = {
+                "`kind`: `condition`, `field`: `region`, `comparison`: `is` | 4",
+                "`kind`: `condition`, `field`: `region`, `comparison`: `is-not` | 4",
+                "`kind`: `condition`, `field`: `net`, `comparison`: `between`, `values`: [``, ``] | 4",
+                "`kind`: `condition`, `field`: `net`, `comparison`: `between`, `values`: [`15`, ``] | 2",
+                "`kind`: `condition`, `field`: `net`, `comparison`: `between`, `values`: [``, `15`] | 2",
+                "`kind`: `condition`, `field`: `ordered_at`, `comparison`: `between`, `values`: [`2026-03-31`, ``] | 2",
+                "`kind`: `none`, `filters`: [{`id`: `f-1`, `kind`: `condition`, `field`: `region`, `comparison`: `is`}] | 4",
+                "`kind`: `none`, `filters`: [{`id`: `f-1`, `kind`: `condition`, `field`: `net`, `comparison`: `between`,"
+                        + " `values`: [`15`, ``]}] | 2",
+                "`kind`: `any`, `filters`: [{`id`: `f-1`, `kind`: `condition`, `field`: `region`, `comparison`: `is`},"
+                        + " {`id`: `f-2`, `kind`: `condition`, `field`: `net`, `comparison`: `more`, `values`: [`20`]}] | 1",
+            })
+    void whatIsNotWrittenYetDropsNoRow(String filter, int kept) {
+        Report report = Definitions.readReport(Samples.REPORT.replace(
+                "{\"id\": \"f-period\", \"kind\": \"period\", \"field\": \"ordered_at\", \"prompt\": \"period\"}",
+                "{\"id\": \"f-own\", " + filter.replace('`', '"') + "}"));
+        assertThat(kept(report)).isEqualTo(kept);
+    }
+
+    @Test
+    void aMissingValueIsSaidToTheAuthor() {
+        Report report = with("`field`: `region`, `comparison`: `is`");
+        assertThat(Planner.plan(report, Samples.dataset(), Answers.NONE, Samples.CONTEXT)
+                        .notices())
+                .extracting(Problem::pointer)
+                .contains("/filters/0/values");
     }
 }

@@ -1,4 +1,4 @@
-package org.grammatus.core.plan.planner;
+package org.grammatus.core.plan.planner.condition;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,4 +1,4 @@
-package org.grammatus.core.plan.planner;
+package org.grammatus.core.plan.planner.condition;
 
 import static org.grammatus.core.expression.Expressions.and;
 import static org.grammatus.core.expression.Expressions.compare;
@@ -9,16 +9,13 @@ import static org.grammatus.core.expression.Expressions.isNull;
 import static org.grammatus.core.expression.Expressions.not;
 import static org.grammatus.core.expression.Expressions.or;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.grammatus.core.definition.FilterComparison;
-import org.grammatus.core.definition.FilterKind;
-import org.grammatus.core.definition.RelatedFilter;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.expression.Comparator;
 import org.grammatus.core.expression.Expression;
-import org.grammatus.core.expression.ExpressionParser;
-import org.grammatus.core.expression.ExpressionPrinter;
 import org.grammatus.core.expression.Expressions;
 import org.grammatus.core.expression.ScalarFunction;
 import org.grammatus.core.problem.Problem;
@@ -29,16 +26,13 @@ import org.grammatus.core.value.ScalarText;
 import org.grammatus.core.value.Type;
 
 /**
- * The condition that a filter stands for. A built filter becomes an expression without being written down; what is wrong with it has a
- * JSON pointer into the filter. On timestamps a date stands for its whole day; built exclusions keep rows in which the field is blank.
+ * The condition of a built filter, which compares a field with values, an answer or another field. On timestamps a date stands for its
+ * whole day; exclusions keep rows in which the field is blank.
  */
-public final class FilterCondition {
+final class ComparisonCondition {
 
     /** Of a day as it is written: 2026-01-31. */
     private static final int DAY_LENGTH = 10;
-
-    private static final String FROM = "_from";
-    private static final String TO = "_to";
 
     private final ReportFilter.Condition filter;
     private final Expression field;
@@ -51,7 +45,7 @@ public final class FilterCondition {
     /** Whether small letters are taken for capitals. */
     private final boolean folded;
 
-    private FilterCondition(ReportFilter.Condition filter, FilterScope scope) {
+    private ComparisonCondition(ReportFilter.Condition filter, FilterScope scope) {
         this.filter = filter;
         this.type = scope.typeOf(filter.field());
         this.asksForDay = scope.asksForDay(filter);
@@ -65,83 +59,17 @@ public final class FilterCondition {
     }
 
     /**
-     * The condition of a filter.
+     * The condition of a filter that compares.
      *
-     * @throws ProblemException if a value does not fit the field, or a typed one cannot be parsed
+     * @throws ProblemException if a value does not fit the field; it points into the filter
      */
-    public static Expression of(ReportFilter filter, FilterScope scope) {
-        return switch (filter) {
-            case ReportFilter.Typed typed -> parsed(typed, scope);
-            case ReportFilter.OfPeriod asked -> period(asked);
-            case ReportFilter.Condition built -> new FilterCondition(built, scope).condition(built.comparison());
-            case ReportFilter.Several several -> several(several, scope, false);
-            case ReportFilter.Top top -> Expressions.truth(true);
-            case RelatedFilter related -> RelatedCondition.of(related, scope);
-        };
+    static Expression of(ReportFilter.Condition built, FilterScope scope) {
+        return new ComparisonCondition(built, scope).condition(built.comparison());
     }
 
-    /**
-     * The condition of a filter as people read it; of a typed one, as it was written.
-     *
-     * @throws ProblemException likewise
-     */
-    public static String text(ReportFilter filter, FilterScope scope) {
-        return filter instanceof ReportFilter.Typed typed ? typed.where() : ExpressionPrinter.print(of(filter, scope));
-    }
-
-    /**
-     * The condition of the rows that a filter drops. A built filter drops whatever does not meet it, blanks among it, so that its exclusion
-     * keeps them; what is typed keeps the logic of SQL.
-     */
-    static Expression excluded(ReportFilter filter, FilterScope scope) {
-        return switch (filter) {
-            case ReportFilter.Typed typed -> not(parsed(typed, scope));
-            case ReportFilter.OfPeriod asked -> {
-                // One condition, of which an open end stays unbounded where it is turned round.
-                Expression field = Expressions.field(asked.field());
-                Expression day = scope.typeOf(asked.field()).kind() == Kind.TIMESTAMP
-                        ? new Expression.Cast(field, Type.DATE, Expressions.NOWHERE)
-                        : field;
-                yield or(between(true, day, asked.prompt()), isNull(field));
-            }
-            case ReportFilter.Condition built -> new FilterCondition(built, scope).excluded();
-            case ReportFilter.Several several -> several(several, scope, true);
-            case ReportFilter.Top top -> Expressions.truth(true);
-            case RelatedFilter related -> not(RelatedCondition.of(related, scope));
-        };
-    }
-
-    /** Faults keep their position in the text that was typed. */
-    private static Expression parsed(ReportFilter.Typed typed, FilterScope scope) {
-        return ExpressionParser.parse(typed.where(), scope.fieldLabels());
-    }
-
-    /** All, any or none of the parts that are switched on; without any, nothing is restricted. */
-    private static Expression several(ReportFilter.Several several, FilterScope scope, boolean excluded) {
-        boolean eachExcluded = several.kind() == FilterKind.NONE != excluded;
-        boolean all = several.kind() != FilterKind.ANY != excluded;
-        List<Expression> parts = several.filters().stream()
-                .filter(part -> !part.isOff())
-                .map(part -> eachExcluded ? excluded(part, scope) : of(part, scope))
-                .toList();
-        return all ? Expressions.all(parts) : Expressions.any(parts);
-    }
-
-    /** A period reaches from its first day 00:00 up to, not including, the day after its last: the last day counts whole. */
-    private static Expression period(ReportFilter.OfPeriod asked) {
-        Expression field = Expressions.field(asked.field());
-        return and(
-                compare(field, Comparator.GREATER_OR_EQUAL, Expressions.prompt(asked.prompt() + FROM)),
-                compare(field, Comparator.LESS, dayAfter(Expressions.prompt(asked.prompt() + TO))));
-    }
-
-    private static Expression between(boolean negated, Expression value, String prompt) {
-        return new Expression.Between(
-                negated,
-                value,
-                Expressions.prompt(prompt + FROM),
-                Expressions.prompt(prompt + TO),
-                Expressions.NOWHERE);
+    /** The condition of the rows that it drops. */
+    static Expression excluded(ReportFilter.Condition built, FilterScope scope) {
+        return new ComparisonCondition(built, scope).excluded();
     }
 
     private Expression excluded() {
@@ -168,14 +96,14 @@ public final class FilterCondition {
 
     private Expression condition(FilterComparison comparison) {
         if (comparison == FilterComparison.BETWEEN && filter.prompt().isPresent()) {
-            return between(false, field, filter.prompt().get());
+            return AskedPeriod.between(false, field, filter.prompt().get());
         }
         Optional<Expression> reference = reference();
         List<String> written = filter.values().orElse(List.of());
         List<Expression> values =
-                reference.map(List::of).orElseGet(() -> isSought(comparison) ? List.of() : literals(written));
+                reference.map(List::of).orElseGet(() -> readsTexts(comparison) ? List.of() : literals(written));
         boolean days = type.kind() == Kind.TIMESTAMP
-                && (asksForDay || reference.isEmpty() && written.stream().allMatch(FilterCondition::isDay));
+                && (asksForDay || reference.isEmpty() && written.stream().allMatch(ComparisonCondition::isDay));
         return switch (comparison) {
             case IS -> days ? anyDay(values) : in(false, field, values);
             case IS_NOT ->
@@ -187,7 +115,7 @@ public final class FilterCondition {
                         ? compare(field, Comparator.GREATER_OR_EQUAL, dayAfter(values.getFirst()))
                         : compare(field, Comparator.GREATER, values.getFirst());
             case AT_LEAST -> atLeast(values.getFirst());
-            case BETWEEN -> and(atLeast(values.getFirst()), atMost(values.getLast(), days));
+            case BETWEEN -> range(written, days);
             case CONTAINS -> contains(false);
             case DOES_NOT_CONTAIN -> orBlank(contains(true));
             case STARTS_WITH -> startsWith();
@@ -204,9 +132,10 @@ public final class FilterCondition {
                 .map(this::folded);
     }
 
-    private static boolean isSought(FilterComparison comparison) {
+    /** Whether what is written is not read as values of the field, one by one. */
+    private static boolean readsTexts(FilterComparison comparison) {
         return switch (comparison) {
-            case CONTAINS, DOES_NOT_CONTAIN, STARTS_WITH, BLANK, NOT_BLANK -> true;
+            case CONTAINS, DOES_NOT_CONTAIN, STARTS_WITH, BETWEEN, BLANK, NOT_BLANK -> true;
             default -> false;
         };
     }
@@ -219,6 +148,18 @@ public final class FilterCondition {
         return days
                 ? compare(field, Comparator.LESS, dayAfter(value))
                 : compare(field, Comparator.LESS_OR_EQUAL, value);
+    }
+
+    /** From one value to another; an end that is left empty is open, but of texts, where it is a value. */
+    private Expression range(List<String> ends, boolean days) {
+        List<Expression> bounds = new ArrayList<>();
+        if (type.kind() == Kind.TEXT || !ends.getFirst().isBlank()) {
+            bounds.add(atLeast(literal(ends.getFirst())));
+        }
+        if (type.kind() == Kind.TEXT || !ends.getLast().isBlank()) {
+            bounds.add(atMost(literal(ends.getLast()), days));
+        }
+        return Expressions.all(bounds);
     }
 
     private Expression anyDay(List<Expression> values) {
