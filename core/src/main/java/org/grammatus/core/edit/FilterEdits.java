@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.grammatus.core.choice.LimitEnd;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.dataset.Proposals;
 import org.grammatus.core.definition.FilterComparison;
 import org.grammatus.core.definition.FilterKind;
@@ -64,9 +65,9 @@ final class FilterEdits {
                                 : EditScope.refused("\"" + filter.id() + "\" is no group of filters"));
             case FilterEdit.NegateFilter negate -> edits.negated(filters.find(negate.filter()));
             case FilterEdit.TypeFilter type ->
-                filters.within(type.filter(), filter -> List.of(typed(filter, edits.filterScope())));
+                filters.within(type.filter(), filter -> List.of(typed(filter, edits.scopeOf(filter))));
             case FilterEdit.BuildFilter build -> filters.within(build.filter(), filter -> List.of(edits.built(filter)));
-            case FilterEdit.ReachWithFilter reach -> FilterMoves.reaching(filters, reach);
+            case FilterEdit.ReachWithFilter reach -> FilterMoves.reaching(filters, reach, scope);
             case FilterEdit.FilterElsewhere there ->
                 filters.within(there.filter(), filter -> List.of(edits.elsewhere(filter, there)));
             case FilterEdit.CompareFilter compare ->
@@ -91,11 +92,18 @@ final class FilterEdits {
     }
 
     private ComparedFilter comparing(ReportFilter filter) {
-        return ComparedFilter.of(filter, scope.dataset(report), report.prompts());
+        return ComparedFilter.of(filter, datasetOf(filter), report.prompts());
     }
 
-    private FilterScope filterScope() {
-        return new FilterScope(scope.dataset(report), report.prompts(), scope.datasets());
+    private FilterScope scopeOf(ReportFilter filter) {
+        return new FilterScope(datasetOf(filter), report.prompts(), scope.datasets());
+    }
+
+    /** The dataset whose fields a filter names: the report's, unless it is of the block or reaches named blocks alone. */
+    private DatasetModel datasetOf(ReportFilter filter) {
+        return filters.isOwn(filter.id()) || filter.blocks().isPresent()
+                ? scope.dataset(report)
+                : scope.datasets().main();
     }
 
     /** Rows can be the first of all that the other filters keep in one way only: a copy of such a filter is switched off. */
@@ -153,7 +161,7 @@ final class FilterEdits {
 
     private ReportFilter built(ReportFilter filter) {
         return filter instanceof ReportFilter.Typed typed
-                ? BuiltForm.of(typed, filterScope(), () -> ids.free("f-" + typed.id()))
+                ? BuiltForm.of(typed, scopeOf(typed), () -> ids.free("f-" + typed.id()))
                         .map(built -> FilterParts.switched(FilterParts.reaching(built, typed.blocks()), !typed.isOff()))
                         .orElseGet(() -> EditScope.refused("no built filter means the same as this condition"))
                 : EditScope.refused("\"" + filter.id() + "\" is built already");

@@ -2,6 +2,7 @@ package org.grammatus.core.edit;
 
 import java.util.List;
 import java.util.Optional;
+import org.grammatus.core.dataset.DatasetModel;
 import org.grammatus.core.definition.Report;
 import org.grammatus.core.definition.ReportFilter;
 import org.grammatus.core.definition.edit.FilterEdit;
@@ -47,12 +48,13 @@ final class FilterMoves {
                         rest.blocks(), block -> block.id(), filters.block().id()));
     }
 
-    static Report reaching(ReportFilters filters, FilterEdit.ReachWithFilter reach) {
+    static Report reaching(ReportFilters filters, FilterEdit.ReachWithFilter reach, EditScope scope) {
         ReportFilter filter = filters.find(reach.filter());
         ReportFilter plain = FilterParts.reaching(filter, Optional.empty());
         ReportFilters rest = without(filters, filter);
         if (reach.reach() == FilterEdit.Reach.BLOCK) {
-            ReportFilter own = FilterParts.elsewhere(plain, Optional.empty());
+            ReportFilter own = FilterParts.elsewhere(
+                    FilterParts.reaching(inBlock(filters, filter, scope), Optional.empty()), Optional.empty());
             return rest.withOwn(Parts.appended(rest.own(), List.of(own)));
         }
         ReportFilter placed =
@@ -61,6 +63,21 @@ final class FilterMoves {
         int at = Parts.index(filters.report().filters(), ReportFilter::id, filter.id())
                 .orElse(before.size());
         return rest.report().withFilters(Parts.inserted(before, at, List.of(placed)));
+    }
+
+    /** A filter as it is about the rows of the block that is worked on, which may be of another dataset than the report's. */
+    private static ReportFilter inBlock(ReportFilters filters, ReportFilter filter, EditScope scope) {
+        DatasetModel dataset = scope.dataset(filters.report());
+        if (filters.isOwn(filter.id()) || dataset.includes(scope.datasets().main())) {
+            return filter;
+        }
+        boolean named = filter.blocks()
+                .filter(blocks -> blocks.contains(filters.block().id()))
+                .isPresent();
+        return filter.elsewhere(dataset.id())
+                .or(() -> named ? Optional.of(filter) : Optional.empty())
+                .orElseGet(() -> EditScope.refused(
+                        "\"" + filter.id() + "\" is about rows of another dataset than the block is"));
     }
 
     /** Rows can be the first of all that the other filters keep in one way only: the report with those before switched off. */

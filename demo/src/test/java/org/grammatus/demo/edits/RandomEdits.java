@@ -138,13 +138,7 @@ final class RandomEdits {
         TableBlock table = block instanceof TableBlock found ? found : null;
         DatasetModel dataset = dataset(report, scope);
         return switch (name) {
-            case "field" ->
-                any(
-                        kind.name().equals("add-prompt")
-                                ? scope.datasets().main().rowNames().stream()
-                                : Stream.concat(
-                                        dataset.rowNames().stream(),
-                                        dataset.measures().stream().map(DatasetModel.NamedValue::id)));
+            case "field" -> field(kind, dataset, scope);
             case "column" -> any(columns(table));
             case "after" -> any(columns(table));
             case "level" -> any(kind.name().equals("add-class") ? levelsOfNumbers(report, scope) : levels(table));
@@ -171,6 +165,17 @@ final class RandomEdits {
             case "label", "title", "name", "message" -> Optional.of("Called otherwise");
             default -> throw new IllegalArgumentException("No sample of " + name);
         };
+    }
+
+    private Optional<String> field(EditKind kind, DatasetModel dataset, EditScope scope) {
+        if (kind.name().equals("add-prompt")) {
+            return any(scope.datasets().main().rowNames().stream());
+        }
+        // Only levels of numbers have classes, and few fields are numbers.
+        return kind.name().equals("add-level") && random.nextBoolean()
+                ? any(numbers(dataset))
+                : any(Stream.concat(
+                        dataset.rowNames().stream(), dataset.measures().stream().map(DatasetModel.NamedValue::id)));
     }
 
     private Optional<String> expression(EditKind kind, Report report, EditScope scope) {
@@ -222,6 +227,11 @@ final class RandomEdits {
         return EditOffers.of(report, scope).levels().stream()
                 .filter(LevelChoices::classes)
                 .map(LevelChoices::level);
+    }
+
+    private static Stream<String> numbers(DatasetModel dataset) {
+        return dataset.rowNames().stream()
+                .filter(id -> dataset.typeOf(id).orElseThrow().isNumber());
     }
 
     private static Stream<String> totals(TableBlock table) {
