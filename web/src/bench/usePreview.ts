@@ -166,9 +166,9 @@ export function usePreview() {
     // The last page stays the last one, however many pages an edit makes.
     const wanted = number >= run.pages ? Infinity : number
     turnedTo = wanted
-    const mine = asked.value
     const found = await pageOf(run, number)
-    if (found && mine === asked.value && turnedTo === wanted) {
+    // An edit may have been asked for meanwhile: until its page is there, this run's pages are shown.
+    if (found && preview.value?.run?.id === run.id && turnedTo === wanted) {
       page.value = found
       turnedTo = outstanding === undefined ? undefined : wanted
     }
