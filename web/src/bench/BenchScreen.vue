@@ -121,6 +121,7 @@ const {
           @add-filter="edits.addFilter"
           @make-filter="edits.makeFilter"
           @add-prompt="edits.addPrompt"
+          @make-prompt="edits.makePrompt"
           @add-highlight="edits.addHighlight"
           @rows="edits.setRows"
           @add-figure="edits.addFigure"

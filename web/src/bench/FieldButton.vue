@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { nextTick, ref, useTemplateRef } from 'vue'
 import FieldPicker from './FieldPicker.vue'
+import type { FoundField } from './findFields'
 import type { DatasetView, FieldView } from '@/api/client'
 
 defineProps<{
@@ -12,7 +13,7 @@ defineProps<{
   /** Whether spans of dates are offered, too. */
   withSpans?: boolean
 }>()
-const emit = defineEmits<{ pick: [field: FieldView] }>()
+const emit = defineEmits<{ pick: [field: FoundField] }>()
 
 const HEIGHT_PIXELS = 400
 const MARGIN_PIXELS = 8
@@ -37,7 +38,7 @@ function hide() {
   panel.value?.hidePopover()
 }
 
-function pick(field: FieldView) {
+function pick(field: FoundField) {
   hide()
   emit('pick', field)
 }

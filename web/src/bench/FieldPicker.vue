@@ -2,7 +2,8 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { offered, perRow } from './edits/perRow'
-import { ranked, spans } from './ranked'
+import { found, type FoundField } from './findFields'
+import { useFieldNames } from './useFieldNames'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
 
@@ -11,16 +12,14 @@ const props = defineProps<{
   accept?: (field: FieldView) => boolean
   withSpans?: boolean
 }>()
-const emit = defineEmits<{ pick: [field: FieldView] }>()
+const emit = defineEmits<{ pick: [field: FoundField] }>()
 
 const sought = ref('')
 const accepted = computed(() =>
   offered(props.dataset.fields).filter((field) => props.accept?.(field) ?? true),
 )
-const shown = computed(() => [
-  ...ranked(accepted.value, sought.value),
-  ...(props.withSpans ? spans(accepted.value, sought.value) : []),
-])
+const names = useFieldNames(() => props.dataset)
+const shown = computed(() => found(accepted.value, sought.value, names, props.withSpans))
 
 function move(event: KeyboardEvent, step: number) {
   const list = (event.currentTarget as HTMLElement).closest('.picker')!

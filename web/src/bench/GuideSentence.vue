@@ -5,7 +5,8 @@ import { columnLabel, figureLabel } from './edits/fieldNames'
 import { block, parts } from './edits/report'
 import FieldButton from './FieldButton.vue'
 import { perRow } from './edits/perRow'
-import type { DatasetView, FieldView, Report } from '@/api/client'
+import type { FoundField } from './findFields'
+import type { DatasetView, FieldView, Level, Report } from '@/api/client'
 import { isTable } from '@/api/documents'
 import { words } from '@/words'
 
@@ -19,7 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   addColumn: [field: FieldView]
   removeColumn: [id: string]
-  addLevel: [field: FieldView]
+  addLevel: [field: FoundField]
   removeLevel: [id: string]
   addFigure: [field: FieldView]
   removeFigure: [id: string]
@@ -40,6 +41,12 @@ const kind = computed(() => {
 const figures = computed(() => parts(props.report).figures.filter((figure) => !figure.off))
 const said = computed(() => parts(props.report).paragraphs.find((paragraph) => paragraph.text)?.text ?? '…')
 const levels = computed(() => parts(props.report).levels.filter((level) => !level.off))
+/** What a level is called; of a date, by which of its spans it groups. */
+function levelInWords(level: Level): string {
+  const field = props.dataset.fields.find((one) => one.offers.value === level.key)
+  const bucket = level.bucket && words.bench.inspector.buckets[level.bucket]
+  return bucket && field?.label === level.name ? text.spanOf(bucket, level.name) : level.name
+}
 const summary = computed(() => {
   const names = shown.value.map(
     (column) => columnLabel(props.report, column, props.dataset) || column.value || column.id,
@@ -63,7 +70,7 @@ const options = computed(() =>
   <div class="sentence" data-skip="sentence" role="group" :aria-label="text.label">
     <span>{{ kind === 'text' ? text.say : text.show }}</span>
     <template v-if="kind === 'figures'">
-      <span v-for="figure in figures" :key="figure.id" class="chip">
+      <span v-for="figure in figures" :key="figure.id" class="word">
         <span class="name" :title="figure.value">{{ figureLabel(report, figure, dataset) }}</span>
         <button
           type="button"
@@ -84,7 +91,7 @@ const options = computed(() =>
     <span v-else-if="kind === 'text'" class="said">{{ said }}</span>
     <template v-else>
       <template v-for="(column, i) in shown.slice(0, summary.length > 3 ? 3 : undefined)" :key="column.id">
-        <span class="chip">
+        <span class="word">
           <span class="name" :title="summary[i]">{{ summary[i] }}</span>
           <button
             type="button"
@@ -104,8 +111,8 @@ const options = computed(() =>
       />
       <template v-for="(level, i) in levels" :key="level.id">
         <span>{{ i === 0 ? text.by : text.then }}</span>
-        <span class="chip" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
-          <span class="name" :title="level.name">{{ level.name }}</span>
+        <span class="word" :style="{ '--level': `var(--level-${Math.min(i + 1, 4)})` }">
+          <span class="name" :title="levelInWords(level)">{{ levelInWords(level) }}</span>
           <button type="button" :aria-label="text.remove(level.name)" @click="emit('removeLevel', level.id)">
             ×
           </button>
@@ -147,27 +154,25 @@ const options = computed(() =>
   background: var(--panel);
   border-bottom: 1px solid var(--line);
 }
-.chip {
+.word {
   display: inline-flex;
   align-items: center;
-  gap: 0.2rem;
-  padding: 0 0.15rem 0 0.5rem;
-  height: 25px;
-  border-radius: 13px;
-  background: var(--accent-soft);
-  border-left: 4px solid var(--level, var(--accent));
   max-width: 12rem;
   white-space: nowrap;
 }
 .name {
   overflow: hidden;
   text-overflow: ellipsis;
+  color: var(--level, var(--accent));
+  text-decoration: underline 2px;
+  text-underline-offset: 0.25em;
+  padding-bottom: 0.2em;
 }
-.chip button {
+.word button {
   flex: none;
   border: 0;
   background: none;
-  color: inherit;
+  color: var(--quiet);
   font: inherit;
   cursor: pointer;
   width: 24px;

@@ -2,11 +2,12 @@ import { offered, perRow } from './edits/perRow'
 import type { DatasetView, FieldView } from '@/api/client'
 import type { Command } from '@/shell/commands'
 import { words } from '@/words'
+import { spansOf, type FoundField } from './findFields'
 
 /** What the palette can do with each field of a dataset. */
 export interface Adding {
   addColumn: (field: FieldView) => void
-  addLevel: (field: FieldView) => void
+  addLevel: (field: FoundField) => void
   addFilter: (field: FieldView) => void
   addPrompt: (field: FieldView) => void
 }
@@ -28,6 +29,9 @@ export function addingCommands(dataset: DatasetView, act: Adding): Command[] {
       ? [
           column,
           command('level', field, text.level(field.label), () => act.addLevel(field)),
+          ...spansOf(field).map((span) =>
+            command(`level-${span.bucket}`, span, text.level(span.label), () => act.addLevel(span)),
+          ),
           command('filter', field, text.filter(field.label), () => act.addFilter(field)),
           command('prompt', field, text.prompt(field.label), () => act.addPrompt(field)),
         ]

@@ -12,6 +12,9 @@ export type AskEdit = (name: string, edit: ReportEdit, key?: string) => Promise<
 export const ASK_EDIT: InjectionKey<AskEdit> = Symbol('named edits')
 export const OFFERS: InjectionKey<Readonly<Ref<Offers | undefined>>> = Symbol('what can be done next')
 
+/** What the report at hand calls a field, in whichever of its places. */
+export const IN_REPORT: InjectionKey<(field: string) => string[]> = Symbol('names of fields in the report')
+
 export const useAskEdit = (): AskEdit => inject(ASK_EDIT)!
 
 /** What can be done next with the block that is worked on, as the server says with every preview. */

@@ -4,6 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, provide, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { addingCommands } from './addingCommands'
+import { makingCommands } from './makingCommands'
 import { cured } from './edits/cure'
 import { partAt, type Part } from './parts'
 import { useBenchEdits } from './useBenchEdits'
@@ -11,6 +12,7 @@ import { useBenchGestures } from './page/useBenchGestures'
 import { useEditing } from './saving/useEditing'
 import { useHistory } from './saving/useHistory'
 import { useInPlace } from './page/useInPlace'
+import { onBenchCellKey } from './page/benchCellKeys'
 import { usePreview } from './usePreview'
 import { useSaving } from './saving/useSaving'
 import { unmadeEdits, type UnmadeEdit } from './saving/unmadeEdits'
@@ -18,7 +20,8 @@ import { useScreenCommands } from './useScreenCommands'
 import { useBlockDatasets } from './useBlockDatasets'
 import { useShownReport } from './useShownReport'
 import { block } from './edits/report'
-import { ASK_EDIT, OFFERS, type AskEdit } from './namedEdits'
+import { ASK_EDIT, IN_REPORT, OFFERS, type AskEdit } from './namedEdits'
+import { namesOf } from './edits/fieldNames'
 import { blockFromClipboard } from './page/blockClipboard'
 import type { DatasetView, ProblemView, Report } from '@/api/client'
 import { useFolds } from '@/desk/useFolds'
@@ -98,6 +101,7 @@ export function useBench(id: string) {
   })
   provide(ASK_EDIT, ask)
   provide(OFFERS, seeing.offers)
+  provide(IN_REPORT, (field) => (report.value ? namesOf(report.value, field) : []))
   const edits = useBenchEdits(report, main, selection, apply, ask)
   const run = computed(() => preview.value?.run)
   const {
@@ -228,9 +232,16 @@ export function useBench(id: string) {
   })
 
   /** What the palette adds to the report. */
-  const fieldCommands = computed(() => (dataset.value ? addingCommands(dataset.value, edits) : []))
+  const fieldCommands = computed(() =>
+    dataset.value
+      ? [...makingCommands(edits, (kind) => void ofBlocks.add(kind)), ...addingCommands(dataset.value, edits)]
+      : [],
+  )
 
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    if (onBenchCellKey(event, sheet.value?.desk, commands)) {
+      return
+    }
     if (event.key === 'F10' && event.shiftKey && selection.value.length) {
       event.preventDefault()
       const box = sheet.value!.desk!.getBoundingClientRect()

@@ -9,6 +9,8 @@ import { parts } from './edits/report'
 import type { AskEdit } from './namedEdits'
 import { partName, type Part } from './parts'
 import type { DatasetView, FieldView, Order, PageView, Paragraph, Report, ReportEdit } from '@/api/client'
+import type { Prompt } from '@/api/definition'
+import type { FoundField } from './findFields'
 import { allowedWidth } from '@/paper/columnWidth'
 import { words } from '@/words'
 
@@ -55,8 +57,12 @@ export function useBenchEdits(
       text: words.bench.paragraphs.first[kind],
     })
 
-  const addLevel = (field: FieldView) =>
-    void bringIn('level', edits.addLevel(field.label), { edit: 'add-level', field: field.id })
+  const addLevel = (field: FoundField) =>
+    void bringIn('level', edits.addLevel(field.label), {
+      edit: 'add-level',
+      field: field.id,
+      bucket: field.bucket,
+    })
 
   const addFilter = (field: FieldView) =>
     void bringIn('filter', edits.addFilter, { edit: 'add-filter', field: field.id })
@@ -67,6 +73,14 @@ export function useBenchEdits(
 
   const addPrompt = (field: FieldView) =>
     void bringIn('prompt', edits.addPrompt(field.label), { edit: 'add-prompt', field: field.id })
+
+  /** A prompt that no field is about. */
+  const makePrompt = (type: Prompt['type']) =>
+    void bringIn('prompt', edits.addPrompt(words.bench.prompts.made[type]!), {
+      edit: 'make-prompt',
+      type,
+      label: words.bench.prompts.label[type]!,
+    })
 
   function addHighlight() {
     const part = last()
@@ -272,6 +286,7 @@ export function useBenchEdits(
     addFilter,
     makeFilter,
     addPrompt,
+    makePrompt,
     addHighlight,
     setPeriod,
     remove,

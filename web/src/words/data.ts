@@ -14,11 +14,11 @@ type Role = FieldView['role']
 
 const kinds: Record<Kind, string> = {
   TEXT: 'text',
-  INTEGER: 'whole number',
-  DECIMAL: 'decimal',
-  DATE: 'date',
-  TIMESTAMP: 'date and time',
-  BOOLEAN: 'yes or no',
+  INTEGER: 'number',
+  DECIMAL: 'number with decimals',
+  DATE: 'day',
+  TIMESTAMP: 'day and time',
+  BOOLEAN: 'yes/no',
 }
 const roles: Record<Role, string> = {
   ADDITIVE: 'adds up',
@@ -39,7 +39,7 @@ export const data = {
     `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} none; ` +
     'fields from there are blank for them.',
   leftOut: (count: number, grain: string, to: string) =>
-    `${whole.format(count)} ${grain} that ${count === 1 ? 'finds' : 'find'} no ${to} ${count === 1 ? 'is' : 'are'} left out.`,
+    `${whole.format(count)} ${grain} without a matching ${to} ${count === 1 ? 'is' : 'are'} left out.`,
   unused: (count: number, all: number, other: string, from: string, grain: string) =>
     `${whole.format(count)} of ${whole.format(all)} ${other} ${count === 1 ? 'has' : 'have'} no ${from}; ` +
     `a report over ${grain} never shows ${count === 1 ? 'it' : 'them'}.`,
@@ -55,7 +55,7 @@ export const data = {
     kind: 'Kind',
     samples: 'Most frequent',
     blank: 'Blank',
-    distinct: 'Different',
+    distinct: 'Distinct',
   },
   kind: ({
     type,
@@ -74,7 +74,7 @@ export const data = {
   number: (count: number) => whole.format(count),
   filter: 'Fields whose name contains',
   noField: (text: string) => `No field has “${text}” in its name.`,
-  pick: 'Choose a field to see what its values are like.',
+  pick: 'Choose a field to see its values.',
   profile: {
     title: (label: string) => `${label}: its values`,
     name: 'In expressions',
@@ -83,15 +83,15 @@ export const data = {
     rows: 'Rows',
     blank: 'Blank',
     empty: 'Empty texts',
-    distinct: 'Different values',
+    distinct: 'Distinct values',
     smallest: 'Smallest',
     largest: 'Largest',
     format: 'Format',
     shownAs: 'Shown as',
-    order: 'In the order',
+    order: 'Order',
     onlyBlank: 'Every row is blank.',
     frequent: 'Most frequent values',
-    spread: 'How they spread',
+    spread: 'Distribution',
     bar: (from: string, below: string, rows: string) => `${from} to below ${below}: ${rows}`,
     rowsWith: (label: string) => `Rows with ${label}`,
     emptyText: '(empty text)',
@@ -99,7 +99,7 @@ export const data = {
   },
   find: {
     label: 'Find a value',
-    hint: 'A name, a number, part of a text: wherever it stands',
+    hint: 'A name, a number or part of a text, in any field',
     none: (text: string) => `No text of this dataset contains “${text}”.`,
     some: (shown: number, all: number) =>
       shown < all
@@ -120,7 +120,7 @@ export const data = {
     `${counted(count, 'field is', 'fields are')} not in the source any more. What needs them does not run; the rest does.`,
   unusable: 'Cannot be used until it is fixed',
   readAt: (when: string) => `Read at ${time.format(new Date(when))}.`,
-  readAgain: 'Read again',
+  readAgain: 'Refresh',
   report: 'New report on it',
   edit: {
     field: (label: string) => `Edit ${label}`,
@@ -133,27 +133,27 @@ export const data = {
       CALCULATED: 'An expression over fields, one value for each row: quantity * unit_price',
       MEASURE: 'An expression with aggregates, one value for a group: SUM(net_amount) / COUNT(order_number)',
     },
-    role: 'Adding up',
+    role: 'Role',
     roles: {
       additive: 'Adds up',
       'not-additive': 'Does not add up, such as prices and rates',
       identifier: 'Identifier: tells things apart',
-      descriptive: 'Describes',
+      descriptive: 'Label',
     },
     order: 'Order of its values',
     orderHint:
-      'One value a line, the first on top; what is not listed stands after them. Empty orders by name.',
-    orderFrom: 'Start from the values there are',
+      'One value per line, the first on top. Values that are not listed come after them. Empty orders by name.',
+    orderFrom: 'Use the values in the data',
     lookup: 'Shown by its name',
     lookupHint:
       'For a key or a code: the field that has its name. Groups are made by the key, and show the name.',
     itself: 'no, as it is',
     nameOf: (label: string) => `${label} name`,
-    nameValues: 'Write names for its values',
+    nameValues: 'Name its values',
     tooManyToName: (most: number) =>
-      `It has more than ${most} different values. Names of so many are better kept in a table that it leads to.`,
+      `It has more than ${most} different values. Keep names of so many in a table and join it.`,
     format: 'Format',
-    formatHint: 'A CLDR pattern, such as #,##0.00 or d MMM y',
+    formatHint: 'Number or date format, such as #,##0.00 or d MMM y',
     unit: 'Unit or currency',
     nameHint: 'Changed here, it changes in every report and dataset that uses it',
     direction: 'Groups ordered by it',
@@ -168,17 +168,17 @@ export const data = {
       `${counted(count, 'private report', 'private reports')} of other people will follow, too.`,
     renameAll: 'Rename everywhere',
     many: (count: number) => `${whole.format(count)} fields at once`,
-    manyHint: 'What you leave empty stays as each field has it.',
+    manyHint: 'What you leave empty is not changed.',
     asIs: 'as it is',
     hide: { true: 'not offered', false: 'offered' },
     hiding: 'When reports are made',
     tick: (label: string) => `Choose ${label} to change several at once`,
     save: 'Save for all reports',
-    saveAnyway: 'Save all the same',
+    saveAnyway: 'Save anyway',
     cancel: 'Cancel',
     remove: 'Delete',
-    removeUsed: (label: string) => `“${label}” is used. Delete it all the same?`,
-    removeAnyway: 'Delete it all the same',
+    removeUsed: (label: string) => `“${label}” is used. Delete it anyway?`,
+    removeAnyway: 'Delete it anyway',
     keepIt: 'Keep it',
     unlabelled: 'Give it a label.',
     changed: (label: string) =>
@@ -189,7 +189,7 @@ export const data = {
       `${counted(count, 'dataset', 'datasets')} built on this one could no longer be used until fixed:`,
     others: (count: number) =>
       `${counted(count, 'private report', 'private reports')} of other people would not either.`,
-    suggestions: 'What fits here',
+    suggestions: 'Suggestions',
     perRow: (type: Kind, home: string) => `${capital(kinds[type])}, one value for each ${home}`,
     perGroup: (type: Kind) => `${capital(kinds[type])}, one value for a group`,
     samples: 'Most frequent',

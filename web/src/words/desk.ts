@@ -1,8 +1,8 @@
 /** What stands around the work on a desk. */
 export const desk = {
-  parts: 'What the report is made of',
-  selected: 'What is selected',
-  fold: (panel: string) => `Fold away: ${panel}`,
-  open: (panel: string) => `Open: ${panel}`,
+  parts: 'Parts of the report',
+  selected: 'Settings of the selection',
+  fold: (panel: string) => `Hide: ${panel}`,
+  open: (panel: string) => `Show: ${panel}`,
   width: (panel: string) => `Width of: ${panel}`,
 }

@@ -6,9 +6,9 @@ export const narrow = {
   in: (label: string, block: string) => `${label}, in ${block}`,
   find: (label: string) => `Find ${label.toLowerCase()}`,
   all: 'All',
-  turn: 'Turn round',
-  turnHint: 'Tick those that are not ticked, and no others',
-  stop: (label: string) => `Narrow by ${label} no longer`,
-  nothing: 'No value has this in it.',
+  turn: 'Reverse',
+  turnHint: 'Tick the values that are not ticked, and untick the others',
+  stop: (label: string) => `Remove: ${label}`,
+  nothing: 'No match',
   rows: (label: string, rows: number) => `${label}, ${rows.toLocaleString('en-GB')}`,
 }

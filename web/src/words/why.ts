@@ -4,17 +4,17 @@ export const why = {
   order: 'Why this order',
   close: 'Close the explanation',
   blank: 'blank',
-  askSource: 'Ask the source again',
+  askSource: 'Check in the database',
   sourceSays: (source: string, figure: string, same: boolean) =>
     same
-      ? `Asked again, ${source} says ${figure || 'nothing'}: the same.`
-      : `Asked again, ${source} now says ${figure || 'nothing'}, which is not the same: its rows may have changed since they were read.`,
-  statement: 'What it was asked',
-  notAsked: 'The source cannot be asked for this figure in one statement that it surely understands alike.',
+      ? `${source} now gives ${figure || 'nothing'}: the same.`
+      : `${source} now gives ${figure || 'nothing'}, which is different: its rows may have changed since they were read.`,
+  statement: 'The query',
+  notAsked: 'The database cannot check this figure.',
   formula: 'Formula',
-  exact: 'All its digits',
+  exact: 'All digits',
   scope: 'Over the rows of',
-  conditions: 'That meet',
+  conditions: 'Conditions',
   counted: 'Counting',
   notCounted: 'nothing is counted beside totals',
   ordered: (rule: string) => `Ordered ${rule}.`,
@@ -35,7 +35,7 @@ export const why = {
   usualFields: 'Show the usual fields',
   changed:
     'The data have changed since this run, so only the fields that it read can be shown. Run it again to see the others.',
-  saveRows: 'Save them all as CSV',
+  saveRows: 'Download all as CSV',
   earlier: 'Earlier rows',
   later: 'Later rows',
   onlyPath: (path: string) => `Only ${path}`,
@@ -43,10 +43,10 @@ export const why = {
   showAll: (level: string) => `Show every ${level} here and elsewhere`,
   showAllRows: 'Show every row here and elsewhere',
   row: 'row',
-  fold: (level: string) => `Nothing inside ${level}`,
-  unfold: 'Everything inside again',
-  foldedTo: 'Nothing is shown inside',
-  wholeOf: 'Every group is shown of',
+  fold: (level: string) => `Hide what is inside ${level}`,
+  unfold: 'Show what is inside again',
+  foldedTo: 'Hidden: what is inside',
+  wholeOf: 'All groups shown of',
   rowsDroppedBy: (scope: string, count: number, noun: string) =>
     `${count.toLocaleString('en-GB')} ${noun} dropped: ${scope}`,
   absent: {
@@ -54,15 +54,14 @@ export const why = {
     field: 'Where',
     value: 'is',
     look: 'Look',
-    nowhere: 'The data have none.',
+    nowhere: 'It is not in the data.',
     kept: (kept: number, found: number) =>
       kept === found
         ? 'All of it is here.'
         : `${kept.toLocaleString('en-GB')} of ${found.toLocaleString('en-GB')} are here.`,
     found: (rows: string) => `The data have ${rows} of it.`,
     drops: (rows: number, words: string) => `${rows.toLocaleString('en-GB')} dropped by: ${words}`,
-    notCounted:
-      'The source left rows out before they could be looked at, so that it is not known which condition drops it.',
+    notCounted: 'The database left rows out, so it is not known which condition drops it.',
   },
   allBut: (value: string) => `All but ${value}`,
   reaches: { block: ', in this block', report: ', in the whole report' },
@@ -70,6 +69,6 @@ export const why = {
   without: 'Without',
   noValue: '(none)',
   narrowedTo: 'Narrowed to',
-  wholeAgain: 'Show everything again',
+  wholeAgain: 'Reset view',
   orderedBy: 'Ordered by',
 }

@@ -40,6 +40,17 @@ export function columnLabel(report: Report, column: Column, dataset?: DatasetVie
   )
 }
 
+/** All that the block that is worked on, or its report, calls a field. */
+export function namesOf(report: Report, field: string): string[] {
+  const worked = block(report)
+  const { columns } = partsOf(worked)
+  return [
+    saidOf(report, field)?.label,
+    worked.fields?.find((said) => said.id === field)?.label,
+    ...columns.filter((column) => fieldOfColumn(worked, column) === field).map((column) => column.label),
+  ].filter((name) => name !== undefined)
+}
+
 /** What a key figure is called, likewise. */
 export function figureLabel(report: Report, figure: Figure, dataset?: DatasetView): string {
   return figure.label ?? labelOfField(report, fieldIn(figure.value), dataset) ?? figure.value

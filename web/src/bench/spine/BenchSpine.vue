@@ -15,7 +15,9 @@ import type { Part, PartKind } from '../parts'
 import { perRow } from '../edits/perRow'
 import AddBlock from './AddBlock.vue'
 import WhyNotHere from '@/explain/WhyNotHere.vue'
+import type { FoundField } from '../findFields'
 import type { DatasetView, FieldView, Paragraph, PreviewView, Report } from '@/api/client'
+import type { Prompt } from '@/api/definition'
 import { isTable } from '@/api/documents'
 import { words } from '@/words'
 
@@ -36,10 +38,11 @@ const emit = defineEmits<{
   toggle: [part: Part]
   move: [part: Part, before: number]
   addColumn: [field: FieldView]
-  addLevel: [field: FieldView]
+  addLevel: [field: FoundField]
   addFilter: [field: FieldView]
   makeFilter: [kind: 'expression' | 'any' | 'top' | 'has']
   addPrompt: [field: FieldView]
+  makePrompt: [type: Prompt['type']]
   addHighlight: [field?: FieldView]
   rows: [shown: boolean]
   addBlock: [kind: Addable]
@@ -224,11 +227,22 @@ const of = (kind: PartKind) => ({
     <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">
       <template #add>
         <FieldButton
+          v-slot="{ hide }"
           :dataset="main"
           :name="text.add(text.prompts)"
           :accept="perRow"
           @pick="(field) => emit('addPrompt', field)"
-        />
+        >
+          <p class="without">{{ words.bench.prompts.without }}</p>
+          <Button
+            v-for="(label, type) in words.bench.prompts.made"
+            :key="type"
+            :label="label"
+            text
+            size="small"
+            @click="(hide(), emit('makePrompt', type))"
+          />
+        </FieldButton>
       </template>
     </SpineSection>
     <SpineSection :title="text.filters" :items="filters" :empty="text.noFilters" v-bind="of('filter')">
@@ -386,6 +400,10 @@ const of = (kind: PartKind) => ({
 </template>
 
 <style scoped>
+.without {
+  margin: 0.5rem 0 0;
+  color: var(--quiet);
+}
 .spine {
   padding: 0.6rem 0.5rem 1.5rem 0.8rem;
   overflow-y: auto;

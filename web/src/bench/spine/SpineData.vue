@@ -3,16 +3,18 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { offered, perRow } from '../edits/perRow'
-import { ranked } from '../ranked'
+import { found, type FoundField } from '../findFields'
+import { useFieldNames } from '../useFieldNames'
 import type { DatasetView, FieldView } from '@/api/client'
 import { words } from '@/words'
 
 const props = defineProps<{ dataset: DatasetView; open: boolean }>()
-const emit = defineEmits<{ column: [field: FieldView]; level: [field: FieldView] }>()
+const emit = defineEmits<{ column: [field: FieldView]; level: [field: FoundField] }>()
 
 const isOpen = ref(props.open)
 const sought = ref('')
-const shown = computed(() => ranked(offered(props.dataset.fields), sought.value))
+const names = useFieldNames(() => props.dataset)
+const shown = computed(() => found(offered(props.dataset.fields), sought.value, names))
 const noun = (table: string) => props.dataset.tables.find((t) => t.id === table)?.noun ?? table
 </script>
 

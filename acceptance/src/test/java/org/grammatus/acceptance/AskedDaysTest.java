@@ -111,8 +111,7 @@ class AskedDaysTest {
                 .getByText("With amounts", new Locator.GetByTextOptions().setExact(true))
                 .first()
                 .click();
-        Locator asked =
-                inspector.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("What a reader is asked"));
+        Locator asked = inspector.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Try the prompts"));
         asked.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("With amounts"))
                 .getByText("no")
                 .click();
@@ -126,7 +125,7 @@ class AskedDaysTest {
         Bench.button(page, "Run").click();
         assertThat(paper).containsText("Depots: Kiln Yard");
         Accessibility.check(page);
-        Bench.button(page, "Back to the defaults").click();
+        Bench.button(page, "Back to defaults").click();
         assertThat(paper).containsText("Net amount");
         assertThat(paper).containsText("Depots: all");
     }
@@ -140,12 +139,11 @@ class AskedDaysTest {
                 .first()
                 .click();
         inspector
-                .getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Offers values of"))
+                .getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Values from"))
                 .click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Apiaries"))
                 .click();
-        Locator asked =
-                inspector.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("What a reader is asked"));
+        Locator asked = inspector.getByRole(AriaRole.REGION, new Locator.GetByRoleOptions().setName("Try the prompts"));
         Locator depots = asked.getByLabel("Depots", new Locator.GetByLabelOptions().setExact(true));
         depots.fill("AP-1");
         assertThat(page.getByRole(AriaRole.OPTION).first()).containsText("AP-1");
@@ -196,7 +194,7 @@ class AskedDaysTest {
         Accessibility.check(page);
         page.getByLabel("is", new Page.GetByLabelOptions().setExact(true)).fill("No such thing");
         Bench.button(page, "Look").click();
-        assertThat(page.getByText("The data have none.")).isVisible();
+        assertThat(page.getByText("It is not in the data.")).isVisible();
     }
 
     @Test

@@ -36,12 +36,15 @@ class AuthorTest {
         int clicks = 2;
         Bench bench = Bench.make(page, "Sales order lines");
         for (String[] choice : new String[][] {
-            {"Add a measure or field", "Net sales"}, {"Add a group", "Region"}, {"Add a group", "Apiary"}
+            {"Add a measure or field", "Net sales"},
+            {"Group by another field", "Region"},
+            {"Group by another field", "Apiary"}
         }) {
             Bench.button(page, choice[0]).click();
             Locator option = page.locator(".picker .option")
                     .filter(new Locator.FilterOptions()
-                            .setHasText(java.util.regex.Pattern.compile("^" + choice[1] + "\\s*(text|decimal)$")));
+                            .setHasText(java.util.regex.Pattern.compile(
+                                    "^" + choice[1] + "\\s*(text|number with decimals)$")));
             bench.edit(() -> option.first().click());
             clicks += 2;
         }
@@ -66,7 +69,7 @@ class AuthorTest {
         bench.edit(() -> Bench.button(page, "Type a condition").click());
         bench.edit(() -> bench.field("Condition").fill(NOT_CANCELLED));
         bench.group("Ordered");
-        bench.choose(bench.field("Coarsened to"), "fiscal year");
+        bench.choose(bench.field("Group values by"), "fiscal year");
         bench.edit(() -> bench.field("Label").fill("Fiscal year"));
         bench.group("Region");
         bench.group("Apiary");
@@ -113,7 +116,7 @@ class AuthorTest {
         page.keyboard().press("Control+A");
         bench.edit(() -> page.keyboard().type(NOT_CANCELLED));
         pickByKeys(bench, "Add to groups", "Ordered");
-        bench.tabTo("Coarsened to");
+        bench.tabTo("Group values by");
         page.keyboard().press("ArrowDown");
         page.getByRole(AriaRole.OPTION).first().waitFor();
         page.keyboard().press("End");
@@ -159,7 +162,7 @@ class AuthorTest {
                 "CASE WHEN expected_date < CURRENT_DATE THEN CURRENT_DATE - expected_date END");
         addTyped(bench, "Line number", "Arrived", "''");
         bench.group("Expected");
-        bench.choose(bench.field("Coarsened to"), "day");
+        bench.choose(bench.field("Group values by"), "day");
         bench.edit(() -> bench.field("Label").fill("Expected day"));
         bench.group("Depot");
         setOrder(bench);

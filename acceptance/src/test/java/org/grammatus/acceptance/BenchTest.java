@@ -394,8 +394,8 @@ class BenchTest {
         page.keyboard().type("Hives sent to towns");
         bench.edit(() -> page.keyboard().press("Enter"));
         page.getByText("Paper, margins, texts").click();
-        bench.edit(() -> page.getByText("Marked as a draft until it is offered to others")
-                .click());
+        bench.edit(() ->
+                page.getByText("Mark as a draft until it is offered to others").click());
         Locator draft = page.locator(".paper [data-role=WATERMARK]").first();
         assertThat(draft).containsText("Draft");
         page.keyboard().press("Control+S");
@@ -407,7 +407,7 @@ class BenchTest {
         assertThat(found).hasCount(1);
         assertThat(found).containsText("Private");
         found.getByLabel("More for Hives sent to towns").click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Rename, describe, file"))
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Rename or move"))
                 .click();
         page.getByLabel("Folder").fill("Depots");
         Bench.button(page, "Save").click();

@@ -50,7 +50,7 @@ class BlocksTest {
         assertThat(bench.columns()).contains("Net sales").doesNotContain("Quantity");
         second.click();
         bench.edit(() -> bench.field("Title").fill("Pieces by depot"));
-        bench.edit(() -> page.getByText("Beside the block before it").click());
+        bench.edit(() -> page.getByText("Beside the previous block").click());
         Locator headings = page.locator(".paper [data-role=COLUMN_HEADINGS]");
         assertThat(headings).hasCount(2);
         assertThat(page.locator(".paper [data-role=BLOCK_TITLE]")).containsText("Pieces by depot");
@@ -92,7 +92,7 @@ class BlocksTest {
         page.keyboard().press("Escape");
 
         Download archive = page.waitForDownload(() -> {
-            Bench.button(page, "Take it away").click();
+            Bench.button(page, "Export").click();
             page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(Pattern.compile("CSV")))
                     .first()
                     .click();

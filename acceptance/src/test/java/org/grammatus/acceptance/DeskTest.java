@@ -33,7 +33,7 @@ class DeskTest {
         Accessibility.check(page);
 
         // What is asked lies over the list, and gives way to it once it runs.
-        Bench.button(page, "Open: What to show").click();
+        Bench.button(page, "Show: What to show").click();
         assertThat(answers).isVisible();
         Accessibility.check(page);
         answers.getByLabel("Days", new Locator.GetByLabelOptions().setExact(true))
@@ -61,7 +61,7 @@ class DeskTest {
         assertThat(page).hasURL(Pattern.compile("only=region:Upland"));
         assertThat(list.locator("[data-role=HEADING]").nth(1)).containsText("Upland");
 
-        Bench.button(page, "Take it away").click();
+        Bench.button(page, "Export").click();
         Download file = page.waitForDownload(
                 () -> page.getByText("Download CSV").first().click());
         assertThat(file.suggestedFilename()).endsWith(".csv");
@@ -80,18 +80,18 @@ class DeskTest {
     void foldedPanelsLeaveTheirRoomToThePageInARunAndOnTheBench() {
         Page run = at(1280, 800, "author", "/reports/sales-by-fiscal-year?period=");
         assertThat(run.locator(".paper")).isVisible();
-        Bench.button(run, "Fold away: What to show").click();
+        Bench.button(run, "Hide: What to show").click();
         assertWide(run);
         run.reload();
         assertWide(run);
-        Bench.button(run, "Open: What to show").click();
+        Bench.button(run, "Show: What to show").click();
         assertThat(run.getByLabel("What to show", new Page.GetByLabelOptions().setExact(true)))
                 .isVisible();
 
         Page bench = at(1280, 800, "author", "/bench/sales-by-fiscal-year");
         assertThat(bench.locator(".paper")).isVisible();
-        Bench.button(bench, "Fold away: What the report is made of").click();
-        Bench.button(bench, "Fold away: What is selected").click();
+        Bench.button(bench, "Hide: Parts of the report").click();
+        Bench.button(bench, "Hide: Settings of the selection").click();
         assertWide(bench);
         Accessibility.check(bench);
     }
@@ -104,7 +104,7 @@ class DeskTest {
     @Test
     void aPanelIsWidenedByKeyboardAndStaysSo() {
         Page page = at(1280, 800, "author", "/bench/sales-by-fiscal-year");
-        Locator edge = page.getByLabel("Width of: What is selected");
+        Locator edge = page.getByLabel("Width of: Settings of the selection");
         assertThat(edge).hasAttribute("aria-valuenow", "284");
         edge.focus();
         page.keyboard().press("ArrowLeft");

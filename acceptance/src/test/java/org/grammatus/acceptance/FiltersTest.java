@@ -35,7 +35,7 @@ class FiltersTest {
         values.fill("shipped");
         values.press("Enter");
         // Before its value is read, it holds for none.
-        assertThat(inspector.getByText(Pattern.compile("By itself it holds for [1-9][\\d,]* rows")))
+        assertThat(inspector.getByText(Pattern.compile("By itself it keeps [1-9][\\d,]* rows")))
                 .isVisible();
         String shipped = inspector.locator(".keeps").textContent();
 
@@ -57,12 +57,12 @@ class FiltersTest {
                 .click();
         assertThat(listed(page, "Shipped is not blank").locator("small")).containsText("+");
         listed(page, "Any of these").click();
-        Bench.button(page, "Turn it round").click();
+        Bench.button(page, "Reverse").click();
         assertThat(listed(page, "None of these")).isVisible();
         assertThat(inspector.getByText("NOT (")).isVisible();
         Accessibility.check(page);
 
-        Bench.button(page, "Take the group apart").click();
+        Bench.button(page, "Ungroup").click();
         assertThat(listed(page, "None of these")).hasCount(0);
         listed(page, "Status is shipped").click();
         assertThat(inspector.locator(".keeps")).hasText(shipped);
@@ -84,7 +84,7 @@ class FiltersTest {
         page.getByLabel("Add to filters").click();
         Bench.button(page, "Rows of another dataset").click();
         inspector
-                .getByLabel("Rows of", new Locator.GetByLabelOptions().setExact(true))
+                .getByLabel("In dataset", new Locator.GetByLabelOptions().setExact(true))
                 .click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Sales order lines"))
                 .click();
@@ -94,7 +94,7 @@ class FiltersTest {
         where.fill("category = 'Hives' AND quantity > 1");
         where.press("Tab");
         assertThat(inspector.getByText("category = 'Hives'").first()).isVisible();
-        assertThat(inspector.getByText(Pattern.compile("By itself it holds for [\\d,]+ rows")))
+        assertThat(inspector.getByText(Pattern.compile("By itself it keeps [\\d,]+ rows")))
                 .isVisible();
         Bench.button(page, "Turn into an expression").click();
         assertThat(listed(page, "EXISTS (SELECT")).isVisible();
@@ -122,7 +122,7 @@ class FiltersTest {
         assertThat(listed(page, "Open quantity is more than 0")).hasAttribute("aria-pressed", "true");
         value.fill("S9999999");
         value.press("Enter");
-        assertThat(answer).hasText("The data have none.");
+        assertThat(answer).hasText("It is not in the data.");
         Accessibility.check(page);
     }
 }

@@ -76,7 +76,7 @@ class GroupOrderTotalTest {
         assertThat(page.locator(".paper")).containsText("not shown, nor in the totals");
         // Nor is one typed where a share is asked for: of all groups, those left out by then among them.
         String above = page.locator(".paper").textContent();
-        bench.choose(bench.field("What of a group"), "its share of the report");
+        bench.choose(bench.field("Figure of a group"), "its share of the report");
         bench.edit(() -> {
             bench.field("Number").fill("0.05");
             page.keyboard().press("Tab");
@@ -85,7 +85,7 @@ class GroupOrderTotalTest {
         assertThat(page.locator(".paper")).not().hasText(above);
         Bench.button(page, "Type a condition on groups").click();
         // A rank, or anything else of other groups, chooses none: said at its place.
-        bench.field("Only groups for which").fill("SUM(net_amount) > 0.1 * SUM(net_amount) OVER ()");
+        bench.field("Only groups where").fill("SUM(net_amount) > 0.1 * SUM(net_amount) OVER ()");
         assertThat(bench.inspector()).containsText("only known once the groups are chosen");
         Accessibility.check(page);
     }
@@ -95,10 +95,10 @@ class GroupOrderTotalTest {
         Bench bench = summary("Ordered");
         Page page = bench.page();
         select(bench, 1);
-        bench.choose(bench.field("Coarsened to"), "fiscal year");
+        bench.choose(bench.field("Group values by"), "fiscal year");
         bench.group("Ordered");
         select(bench, 2);
-        bench.choose(bench.field("Coarsened to"), "month, any year, in fiscal order");
+        bench.choose(bench.field("Group values by"), "month, any year, in fiscal order");
         bench.choose(bench.field("Groups without rows"), "are shown with zero");
         List<String> months = page.locator("[data-role=ROW]").allInnerTexts();
         assertThat(months.get(0)).contains("October");
@@ -107,9 +107,9 @@ class GroupOrderTotalTest {
 
         page.getByText("Open the totals grid").click();
         Locator beside = page.getByLabel("Beside Net sales …");
-        bench.pickFrom(beside, "share of its group");
+        bench.pickFrom(beside, "percent of its group");
         bench.pickFrom(beside, "same time last year");
-        assertThat(bench.columns()).contains("Net sales, share of group", "Net sales, last year");
+        assertThat(bench.columns()).contains("Net sales, % of group", "Net sales, last year");
         assertThat(page.locator("[data-role=ROW]").first()).containsText("%");
 
         // What is printed beside a month is what the year before printed for it.
@@ -156,7 +156,7 @@ class GroupOrderTotalTest {
         assertThat(page.locator("[data-role=ROW]").nth(1)).containsText("Islands");
         bench.edit(() -> Bench.button(page, "Move Islands up").press("Enter"));
         assertThat(page.locator("[data-role=ROW]").first()).containsText("Islands");
-        bench.edit(() -> Bench.button(page, "Back to the natural order").press("Enter"));
+        bench.edit(() -> Bench.button(page, "Back to the default order").press("Enter"));
         assertThat(page.locator("[data-role=ROW]").first()).containsText("Coast");
     }
 
@@ -171,9 +171,9 @@ class GroupOrderTotalTest {
         page.locator("[data-role=GRAND_TOTAL] [data-id=t-open]").click();
         assertThat(page.locator(".why")).containsText("the same");
         // The source, asked for it in one statement, agrees.
-        Bench.button(page, "Ask the source again").click();
-        assertThat(page.locator(".why")).containsText(Pattern.compile("Asked again, .*says [0-9]+: the same"));
-        page.getByText("What it was asked").click();
+        Bench.button(page, "Check in the database").click();
+        assertThat(page.locator(".why")).containsText(Pattern.compile(" now gives [0-9]+: the same"));
+        page.getByText("The query").click();
         assertThat(page.locator(".why details code")).containsText("SELECT COUNT(");
         Accessibility.check(page);
     }
@@ -187,17 +187,17 @@ class GroupOrderTotalTest {
         BigDecimal sum = number(first.innerText()).add(number(second.innerText()));
         first.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
         second.click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
-        Locator foot = page.getByLabel("Chosen figures");
+        Locator foot = page.getByLabel("Selected figures");
         assertThat(foot).containsText("2 figures");
         assertThat(number(foot.locator("strong").first().innerText())).isEqualByComparingTo(sum);
 
         page.locator("[data-role=HEADING]").first().locator("span").first().click();
-        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Nothing inside Region"))
+        page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Hide what is inside Region"))
                 .click();
         assertThat(page).hasURL(Pattern.compile("down=region"));
         assertThat(page.locator("[data-role=ROW]")).hasCount(0);
         assertThat(page.locator("[data-role=TOTALS]").first()).isVisible();
-        Bench.button(page, "Show everything again").click();
+        Bench.button(page, "Reset view").click();
         assertThat(page.locator("[data-role=ROW]").first()).isVisible();
     }
 
@@ -228,7 +228,7 @@ class GroupOrderTotalTest {
         Locator figures = page.locator("[data-role=ROW] [data-id=c-quantity]");
         figures.nth(0).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
         figures.nth(1).click(new Locator.ClickOptions().setModifiers(List.of(KeyboardModifier.CONTROL)));
-        assertThat(page.getByLabel("Chosen figures")).containsText("2 figures");
+        assertThat(page.getByLabel("Selected figures")).containsText("2 figures");
 
         page.locator("[data-role=HEADING]").first().click();
         bench.edit(() -> page.keyboard().press("-"));
@@ -236,7 +236,7 @@ class GroupOrderTotalTest {
         assertThat(page.locator("[data-role=TOTALS] [data-id=t-quantity]").first())
                 .hasText(total);
         Accessibility.check(page);
-        bench.edit(() -> Bench.button(page, "Everything inside again").click());
+        bench.edit(() -> Bench.button(page, "Show what is inside again").click());
         assertThat(page.locator("[data-role=ROW]").first()).isVisible();
 
         // The rows behind a total are saved, all of them.
@@ -249,7 +249,7 @@ class GroupOrderTotalTest {
         behind.getByLabel("Town").check();
         assertThat(town).isVisible();
         Download file = page.waitForDownload(
-                () -> Bench.button(page, "Save them all as CSV").click());
+                () -> Bench.button(page, "Download all as CSV").click());
         assertThat(file.suggestedFilename()).isEqualTo("Rows behind Lakeside, Untitled report.csv");
     }
 

@@ -109,7 +109,7 @@ class HandsTest {
         when.click();
         when.press("Control+a");
         bench.page().keyboard().type("net sal");
-        Locator offers = bench.page().getByLabel("What fits here");
+        Locator offers = bench.page().getByLabel("Suggestions");
         assertThat(offers).containsText("net_amount");
         assertThat(offers).containsText("Net sales");
         when.press("ArrowDown");
@@ -156,7 +156,7 @@ class HandsTest {
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Reports").setExact(true))
                 .click();
-        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("What you changed is not saved");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Your changes are not saved");
         Accessibility.check(page);
         Bench.button(page, "Stay here").click();
         assertThat(label).hasValue("Carriage");
@@ -223,7 +223,7 @@ class HandsTest {
         assertThat(page.locator(".paper [aria-current=true]")).hasText(figure.textContent());
         Accessibility.check(page);
         Download download = page.waitForDownload(() -> {
-            Bench.button(page, "Take it away").click();
+            Bench.button(page, "Export").click();
             page.getByRole(
                             AriaRole.MENUITEM,
                             new Page.GetByRoleOptions().setName("Download CSV").setExact(true))
@@ -236,7 +236,7 @@ class HandsTest {
     @Test
     void addressesThatLeadNowhereSaySoAndReadersAreToldOfTheBench() {
         Page page = PRODUCT.signedIn("reader", "/nowhere/at/all");
-        assertThat(page.getByRole(AriaRole.HEADING)).hasText("Nothing stands at this address");
+        assertThat(page.getByRole(AriaRole.HEADING)).hasText("Page not found");
         page.navigate(PRODUCT.address() + "/bench/sales-by-fiscal-year");
         assertThat(page.getByRole(AriaRole.HEADING)).hasText("This screen is for authors");
         Accessibility.check(page);

@@ -52,7 +52,7 @@ class HouseStylesTest {
         allAre(reader, DARK);
         Page author = PRODUCT.signedIn("author", "/styles");
         assertThat(title(author)).hasCSS("color", DARK);
-        section(author, "Inks").click();
+        section(author, "Colours").click();
         author.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("#123456");
         assertThat(title(author)).hasCSS("color", BLUE);
         assertThat(author.getByText("Not saved yet")).isVisible();
@@ -63,7 +63,7 @@ class HouseStylesTest {
         Bench.button(author, "Save for all reports").click();
         assertThat(author.getByText("“Standard” is saved")).isVisible();
         allAre(reader, BLUE);
-        Bench.button(author, "Take up: As it comes along").click();
+        Bench.button(author, "Restore: As supplied").click();
         assertThat(title(author)).hasCSS("color", DARK);
         Bench.button(author, "Save for all reports").click();
         assertThat(author.getByText("Revision 2")).isVisible();
@@ -73,7 +73,7 @@ class HouseStylesTest {
     @Test
     void whatNobodyCouldReadIsNotSaved() {
         Page page = PRODUCT.signedIn("author", "/styles/ledger");
-        section(page, "Inks").click();
+        section(page, "Colours").click();
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("#dddddd");
         Bench.button(page, "Save for all reports").click();
         assertThat(page.getByRole(AriaRole.ALERT).first()).containsText("contrast");
@@ -112,7 +112,7 @@ class HouseStylesTest {
     void whatStandsBelowPagesIsSaidOnceForAllReports() {
         Page author = PRODUCT.signedIn("author", "/styles/black-on-white");
         assertThat(title(author)).isVisible();
-        section(author, "Lines at the edges").click();
+        section(author, "Headers and footers").click();
         Locator centre = author.getByLabel("Below every page: centre");
         centre.fill("Merrowdale {pagina}");
         centre.press("Tab");
@@ -152,22 +152,22 @@ class HouseStylesTest {
         assertThat(title(page)).isVisible();
         Bench.button(page, "New style like this").click();
         page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)).fill("Set in ours");
-        section(page, "Face").click();
-        Bench.button(page, "Add a face…").click();
-        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a face…"));
-        Bench.button(page, "Add the face").click();
+        section(page, "Font").click();
+        Bench.button(page, "Add a font…").click();
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a font…"));
+        Bench.button(page, "Add the font").click();
         assertThat(form.getByRole(AriaRole.ALERT)).hasCount(3);
         form.getByLabel("Name").fill("House face");
         form.getByLabel("Licence, and who may use it").fill("Open Font License 1.1");
         form.getByLabel("Regular", new Locator.GetByLabelOptions().setExact(true))
                 .setInputFiles(forbidden);
-        Bench.button(page, "Add the face").click();
+        Bench.button(page, "Add the font").click();
         assertThat(form.getByRole(AriaRole.ALERT)).containsText("forbid");
         form.getByLabel("Regular", new Locator.GetByLabelOptions().setExact(true))
                 .setInputFiles(regular);
         form.getByLabel("Semibold or bold").setInputFiles(semibold);
         Accessibility.check(page);
-        Bench.button(page, "Add the face").click();
+        Bench.button(page, "Add the font").click();
         assertThat(form).hasCount(0);
         assertThat(page.getByText("Licence: Open Font License 1.1")).isVisible();
         assertThat(title(page)).hasCSS("font-family", Pattern.compile("Report house-face.*"));
@@ -184,7 +184,7 @@ class HouseStylesTest {
                         .isLessThan(1.5));
         Bench.button(page, "Save for all reports").click();
         assertThat(styles(page)).containsText("Set in ours");
-        section(page, "Face").click();
+        section(page, "Font").click();
         Bench.button(page, "Remove House face").click();
         assertThat(page.getByText("choose another one there first")).isVisible();
     }
@@ -204,7 +204,7 @@ class HouseStylesTest {
         section(page, "Logo").click();
         Locator file = page.getByLabel("A PNG or SVG file");
         file.setInputFiles(unsafe);
-        assertThat(page.getByAltText("The logo as it is")).isVisible();
+        assertThat(page.getByAltText("Current logo")).isVisible();
         Bench.button(page, "Save for all reports").click();
         assertThat(page.getByText("<script> is not drawn").first()).isVisible();
         assertThat(page.locator(".paper img")).hasCount(0);

@@ -49,8 +49,8 @@ class KnowTheDataTest {
 
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Unit price"))
                 .click();
-        assertThat(page.locator(".panel")).containsText("decimal · EUR · does not add up");
-        assertThat(fact(page, "Different values"))
+        assertThat(page.locator(".panel")).containsText("number with decimals · EUR · does not add up");
+        assertThat(fact(page, "Distinct values"))
                 .hasText(sql("SELECT COUNT(DISTINCT unit_price) FROM sales_order_line"));
         assertThat(page.locator(".panel svg .bar").first()).isAttached();
         assertThat(page).hasURL(Pattern.compile("field=unit_price"));

@@ -48,7 +48,7 @@ class MarksTest {
         assertThat(paper.locator("[data-role=ROW]:not([data-look])")).hasCount(0);
         assertThat(paper.locator("[data-role=ROW][data-look]").first()).isVisible();
         assertThat(totals).hasText(before);
-        Bench.button(page, "Show everything again").click();
+        Bench.button(page, "Reset view").click();
         assertThat(paper).not().containsText("Only what is marked is printed");
     }
 

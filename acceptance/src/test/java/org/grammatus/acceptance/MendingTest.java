@@ -55,15 +55,15 @@ class MendingTest {
             Page page = PRODUCT.openAt(server.address() + "/sources");
             Product.signIn(page, "admin");
             Locator unreadable = page.getByRole(AriaRole.REGION)
-                    .filter(new Locator.FilterOptions().setHasText("What cannot be read"));
+                    .filter(new Locator.FilterOptions().setHasText("Documents that cannot be read"));
             unreadable.getByRole(AriaRole.BUTTON).first().click();
             Accessibility.check(page);
             Locator document = unreadable.getByLabel("The document");
             document.fill("{}");
-            unreadable.getByText("Put it back").click();
+            unreadable.getByText("Save").click();
             assertThat(unreadable.getByRole(AriaRole.ALERT)).containsText("is missing");
             document.fill(whole);
-            unreadable.getByText("Put it back").click();
+            unreadable.getByText("Save").click();
             assertThat(unreadable).hasCount(0);
             Page owners = PRODUCT.openAt(server.address() + "/reports/" + id);
             Product.signIn(owners, "author");
@@ -76,7 +76,7 @@ class MendingTest {
     @Test
     void theDarkShellIsAsReadableAsTheLightOne() {
         Page page = PRODUCT.signedIn("author", "/reports");
-        Bench.button(page, "Use the dark shell").click();
+        Bench.button(page, "Dark mode").click();
         for (String path : new String[] {
             "/reports",
             "/reports/sales-by-fiscal-year?period=",

@@ -65,7 +65,7 @@ class NameItOnceTest {
         Bench bench = Bench.make(page, "Sales order lines");
         bench.pick("Add a measure or field", "Discount for each order");
         bench.pick("Add a measure or field", "Discount given");
-        bench.pick("Add a group", "Region");
+        bench.pick("Group by another field", "Region");
         String given = sum("SELECT SUM(quantity * unit_price - net_amount) FROM sales_order_line");
         assertThat(page.getByLabel("Grand total")).containsText(given);
         assertThat(page.locator("[data-role=ROW]").first()).containsText("Lakeside");
@@ -94,8 +94,8 @@ class NameItOnceTest {
         Locator effect = page.locator(".effect");
         assertThat(effect).containsText("1 report would no longer run until fixed");
         assertThat(effect).containsText("Expected deliveries");
-        assertThat(page.locator("form")).containsText("“Days late” is used. Delete it all the same?");
-        assertThat(button(page, "Delete it all the same")).isVisible();
+        assertThat(page.locator("form")).containsText("“Days late” is used. Delete it anyway?");
+        assertThat(button(page, "Delete it anyway")).isVisible();
         assertThat(Bench.button(page, "Delete")).hasCount(0);
         Accessibility.check(page);
         button(page, "Keep it").click();
@@ -161,7 +161,7 @@ class NameItOnceTest {
 
         button(page, "New report on it").click();
         Bench bench = Bench.opened(page);
-        bench.pick("Add a group", "Product code");
+        bench.pick("Group by another field", "Product code");
         bench.pick("Add a measure or field", "Ordered");
         // By name, though the codes would stand in another order.
         assertThat(page.locator(".paper [data-role=ROW]").first()).containsText("Ankle straps");
@@ -171,7 +171,7 @@ class NameItOnceTest {
     void whatCodesMeanIsWrittenOnce() {
         Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=status");
         button(page, "Edit Status").click();
-        button(page, "Write names for its values").click();
+        button(page, "Name its values").click();
         assertThat(field(page, "Label")).hasValue("Status name");
         Locator names = field(page, "Computed as");
         assertThat(names).hasValue(Pattern.compile("^CASE status\\s+WHEN '[\\s\\S]+END$"));
@@ -184,7 +184,7 @@ class NameItOnceTest {
         assertThat(fact(page, "Shown as")).hasText("Status name");
         button(page, "New report on it").click();
         Bench bench = Bench.opened(page);
-        bench.pick("Add a group", "Status");
+        bench.pick("Group by another field", "Status");
         bench.pick("Add a measure or field", "Ordered");
         // By its name, the first of the three.
         assertThat(page.locator(".paper [data-role=ROW]").first()).containsText("Awaited");
@@ -194,7 +194,7 @@ class NameItOnceTest {
     void valuesArePutInAnOrderOfTheirOwnForAllReports() {
         Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines?field=branch");
         button(page, "Edit Branch").click();
-        button(page, "Start from the values there are").click();
+        button(page, "Use the values in the data").click();
         Locator order = field(page, "Order of its values");
         assertThat(order).hasValue(Pattern.compile(".+\\n.+"));
         List<String> turned = new ArrayList<>(List.of(order.inputValue().split("\n")));
@@ -203,11 +203,11 @@ class NameItOnceTest {
         order.fill(String.join("\n", turned) + "\n");
         Accessibility.check(page);
         save(page);
-        assertThat(fact(page, "In the order")).hasText(String.join(", ", turned));
+        assertThat(fact(page, "Order")).hasText(String.join(", ", turned));
 
         page.navigate(PRODUCT.address() + "/reports");
         Bench bench = Bench.make(page, "Purchase order lines");
-        bench.pick("Add a group", "Branch");
+        bench.pick("Group by another field", "Branch");
         bench.pick("Add a measure or field", "Product");
         List<String> headings = page.locator("[data-role=HEADING]").allInnerTexts();
         assertThat(headings.getFirst()).contains(turned.getFirst());
@@ -232,7 +232,7 @@ class NameItOnceTest {
         Page admin = PRODUCT.signedIn("admin", "/sources");
         choose(admin, "Fiscal years start in", "April");
         choose(admin, "They are called by", "the year they end in");
-        assertThat(admin.getByText("The present one is 2027 and began on 1 April 2026."))
+        assertThat(admin.getByText("The current one is 2027 and began on 1 April 2026."))
                 .isVisible();
         button(admin, "Save the calendar").click();
         assertThat(admin.getByText("Saved.")).isVisible();
@@ -242,12 +242,12 @@ class NameItOnceTest {
         Page page = PRODUCT.signedIn("author", "/data/purchase-order-lines");
         assertThat(page.getByText("Fiscal years start in October, here.")).isVisible();
         button(page, "Change the calendar").click();
-        page.getByText("A calendar of its own").click();
+        page.getByText("Own calendar").click();
         button(page, "Save the calendar").click();
         assertThat(page.getByText("Fiscal years start in April, as everywhere."))
                 .isVisible();
         button(page, "Change the calendar").click();
-        page.getByText("A calendar of its own").click();
+        page.getByText("Own calendar").click();
         choose(page, "Fiscal years start in", "October");
         Accessibility.check(page);
         button(page, "Save the calendar").click();

@@ -58,11 +58,11 @@ class NarrowTest {
 
         page.reload();
         assertThat(tick(field(page, "Depot"), "Finch Lane")).isChecked();
-        Bench.button(page, "Turn round").click();
+        Bench.button(page, "Reverse").click();
         assertThat(paper).containsText("Only Depot: all but Finch Lane, (none)");
         assertThat(tick(field(page, "Depot"), "Finch Lane")).not().isChecked();
         assertThat(tick(field(page, "Depot"), "Kiln Yard")).isChecked();
-        Bench.button(page, "Narrow by Depot no longer").click();
+        Bench.button(page, "Remove: Depot").click();
         assertThat(paper).not().containsText("Only Depot");
         assertThat(page).not().hasURL(Pattern.compile("narrow="));
     }
@@ -102,7 +102,7 @@ class NarrowTest {
         Page page = PRODUCT.signedIn("reader", "/reports/order-book");
         page.setViewportSize(390, 844);
         page.reload();
-        Bench.button(page, "Open: What to show").click();
+        Bench.button(page, "Show: What to show").click();
         Locator region = field(page, "Region");
         tick(region, "Islands").click();
         assertThat(page).hasURL(Pattern.compile("narrow=region:Islands"));

@@ -86,29 +86,29 @@ class NewDataTest {
         button(page, "harvest").click();
         assertThat(page.locator(".grain")).containsText("One row is one harvest.");
         Locator suggested = page.locator(".suggested li");
-        assertThat(suggested.first()).containsText("Each harvest has its yard. 1 of 11 harvests finds none.");
+        assertThat(suggested.first()).containsText("Each harvest has its yard. 1 of 11 harvests has no match.");
         button(page, "Join yard to harvest").click();
         assertThat(page.locator(".joins").first()).containsText("yard_id → yard.yard_id");
 
         // No name says who looks after a yard; a wrong pair of columns is refused, the right one joins.
         choose(page, "Joins to", "yard");
         choose(page, "Source", "Hive records");
-        choose(page, "Table that joins", "keeper");
+        choose(page, "Table to join", "keeper");
         choose(page, "Column of yard", "founded_by");
         choose(page, "Column of keeper", "keeper_id");
-        button(page, "Measure it").click();
+        button(page, "Check the match").click();
         assertThat(page.locator(".otherwise .match")).containsText("1 of 2 keeper is never reached");
         choose(page, "Column of yard", "looked_after_by");
-        button(page, "Measure it").click();
-        assertThat(page.locator(".otherwise .match")).containsText("All 2 yards find theirs.");
+        button(page, "Check the match").click();
+        assertThat(page.locator(".otherwise .match")).containsText("All 2 yards have a match.");
         Accessibility.check(page);
         page.locator(".otherwise")
                 .getByText("Join", new Locator.GetByTextOptions().setExact(true))
                 .click();
-        assertThat(page.locator(".joins").first()).containsText("Each yard has its keeper. All 2 yards find theirs.");
+        assertThat(page.locator(".joins").first()).containsText("Each yard has its keeper. All 2 yards have a match.");
 
         field(page, "Name").fill("Harvests of ours");
-        button(page, "Keep this dataset").click();
+        button(page, "Save dataset").click();
         assertThat(page.locator("h1")).hasText("Harvests of ours");
         assertThat(page.locator(".dictionary")).containsText("does not add up");
 
@@ -127,7 +127,7 @@ class NewDataTest {
         page.navigate(PRODUCT.address() + "/reports");
         Bench bench = Bench.make(page, "Harvests of ours");
         bench.pick("Add a measure or field", "Takings");
-        bench.pick("Add a group", "Keeper name");
+        bench.pick("Group by another field", "Keeper name");
         assertThat(page.getByLabel("Grand total")).containsText("747.50");
         Locator rows = page.locator("[data-role=ROW]");
         assertThat(rows.nth(0)).containsText("(none)");
@@ -139,13 +139,13 @@ class NewDataTest {
         Page page = PRODUCT.signedIn("author", "/compose");
         button(page, "supplier").click();
         field(page, "Name").fill("Suppliers alone");
-        button(page, "Keep this dataset").click();
+        button(page, "Save dataset").click();
         assertThat(page.locator("h1")).hasText("Suppliers alone");
         String data = page.url();
         for (int i = 0; i < 2; i++) {
             page.navigate(PRODUCT.address() + "/reports");
             Bench bench = Bench.make(page, "Suppliers alone");
-            bench.pick("Add a group", "Supplier contact");
+            bench.pick("Group by another field", "Supplier contact");
             button(page, "Save").click();
             assertThat(page.getByText("Saved as revision 2")).isVisible();
         }

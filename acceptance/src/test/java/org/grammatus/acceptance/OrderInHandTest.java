@@ -39,7 +39,7 @@ class OrderInHandTest {
 
         // A key that no column shows stands there, too.
         spine(page).click();
-        bench.edit(() -> Bench.button(page, "Add a key").click());
+        bench.edit(() -> Bench.button(page, "Then by").click());
         bench.choose(bench.inspector().getByLabel("By 2"), "Depot");
         bench.heading("Order").click();
         assertThat(spine(page)).containsText("Net sales ▲, Depot ▲");
@@ -69,13 +69,13 @@ class OrderInHandTest {
         bench.addColumn("Order");
         bench.group("Region");
         page.locator("[data-role=HEADING]").first().click();
-        bench.edit(() -> Bench.button(page, "Add a key").click());
+        bench.edit(() -> Bench.button(page, "Then by").click());
         Locator own = bench.inspector()
                 .getByRole(AriaRole.GROUP)
-                .filter(new Locator.FilterOptions().setHasText("Order of its own"));
-        bench.edit(() -> Bench.button(page, "Take the values of the data").click());
+                .filter(new Locator.FilterOptions().setHasText("Custom order"));
+        bench.edit(() -> Bench.button(page, "Use the values in the data").click());
         assertThat(own).containsText("this order decides only among those that are equal there");
-        bench.edit(() -> Bench.button(page, "Let this order decide").click());
+        bench.edit(() -> Bench.button(page, "Order by this first").click());
         assertThat(own).not().containsText("decides only among");
 
         Locator headings = page.locator("[data-role=HEADING]");

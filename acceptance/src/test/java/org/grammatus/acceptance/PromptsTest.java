@@ -35,7 +35,7 @@ class PromptsTest {
 
         Bench.button(page, "Paste a list").click();
         page.getByLabel("Codes or names").fill("Kiln Yard\nNowhere");
-        Bench.button(page, "Choose them").click();
+        Bench.button(page, "Select these").click();
         assertThat(page.getByText("One is not in the data")).isVisible();
         assertThat(page.getByLabel("Remove Kiln Yard")).isVisible();
         page.getByLabel("Depots", new Page.GetByLabelOptions().setExact(true)).fill("finch");
@@ -103,12 +103,12 @@ class PromptsTest {
         bench.addColumn("Net sales");
         bench.group("Region");
         bench.pick("Add to prompts", "Region");
-        bench.choose(bench.field("Asks for"), "any number of values");
+        bench.choose(bench.field("Answer"), "any number of values");
         bench.edit(() -> bench.field("Default answer").fill("all but Lakeside"));
         assertThat(page.locator(".paper")).containsText("Region: all but Lakeside");
         assertThat(page.locator(".paper [data-role=ROW]").filter(new Locator.FilterOptions().setHasText("Lakeside")))
                 .hasCount(0);
-        bench.choose(bench.field("Asks for"), "a text");
+        bench.choose(bench.field("Answer"), "text");
         assertThat(page.getByLabel("Parts of the report")).containsText("Region contains");
         bench.edit(() -> bench.field("Default answer").fill("Coa"));
         assertThat(page.locator(".paper [data-role=ROW]")).hasCount(1);
@@ -172,26 +172,27 @@ class PromptsTest {
         page.keyboard().press("Enter");
         // Nobody presses Run: a report that is quick follows.
         assertThat(paper).containsText("Region: Islands");
-        Bench.button(page, "Keep these answers").focus();
+        Bench.button(page, "Save these answers").focus();
         page.keyboard().press("Enter");
-        assertThat(page.getByLabel("Under the name")).isFocused();
+        assertThat(page.getByLabel("Name", new Page.GetByLabelOptions().setExact(true)))
+                .isFocused();
         page.keyboard().type("The islands");
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers")))
+        assertThat(page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Saved answers")))
                 .isVisible();
         Accessibility.check(page);
 
         page.navigate(page.url().replaceAll("\\?.*", ""));
         assertThat(paper).containsText("Region: all");
         assertThat(page.locator(".outline").getByText("Tobin Ashgrove")).isVisible();
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept answers"))
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Saved answers"))
                 .focus();
         page.keyboard().press("ArrowDown");
         page.getByRole(AriaRole.OPTION).click();
         Bench.button(page, "Run").click();
         assertThat(paper).containsText("Region: Islands");
-        Bench.button(page, "Discard “The islands”").click();
-        assertThat(Bench.button(page, "Discard “The islands”")).hasCount(0);
+        Bench.button(page, "Delete “The islands”").click();
+        assertThat(Bench.button(page, "Delete “The islands”")).hasCount(0);
     }
 
     @Test
@@ -199,7 +200,7 @@ class PromptsTest {
         Page page = PRODUCT.signedIn("reader", "/reports/open-orders");
         page.setViewportSize(390, 844);
         page.reload();
-        Bench.button(page, "Open: What to show").click();
+        Bench.button(page, "Show: What to show").click();
         Locator asked = page.getByLabel("What to show", new Page.GetByLabelOptions().setExact(true));
         asked.getByLabel("Product").fill("jar");
         asked.getByLabel("Lines worth at least").fill("100");

@@ -74,7 +74,7 @@ class ReaderTest {
         assertThat(page).hasURL(java.util.regex.Pattern.compile(".*period=2026-01-01/2026-03-31&page=\\d+$"));
 
         Download download = page.waitForDownload(() -> {
-            button(page, "Take it away").click();
+            button(page, "Export").click();
             page.getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName("Download PDF"))
                     .click();
         });
@@ -243,7 +243,7 @@ class ReaderTest {
         library.getByText("Sales by fiscal year, region and apiary").click();
         assertThat(library.locator(".paper")).isVisible();
         Accessibility.check(library);
-        button(library, "Use the dark shell").click();
+        button(library, "Dark mode").click();
         Accessibility.check(library);
         library.getByRole(
                         AriaRole.LINK,

@@ -94,7 +94,7 @@ class ReadingGesturesTest {
         assertThat(page.locator("[data-role=HEADING]").nth(1)).containsText(name);
         String shared = page.url();
         String grand = page.getByLabel("Grand total").innerText();
-        again(page, () -> page.getByText("Show everything again").click());
+        again(page, () -> page.getByText("Reset view").click());
         assertThat(page.getByLabel("Grand total")).not().hasText(grand);
         Page colleague = run(shared.substring(shared.indexOf("/reports")));
         assertThat(colleague.getByLabel("Grand total").innerText()).isEqualTo(grand);
@@ -161,7 +161,7 @@ class ReadingGesturesTest {
         assertThat(page.locator(".paper")).containsText("Depot: Kiln Yard");
         assertThat(page.locator("[data-role=HEADING]").getByText("Tarn Street")).hasCount(0);
         Download download = page.waitForDownload(() -> {
-            Bench.button(page, "Take it away").click();
+            Bench.button(page, "Export").click();
             page.getByRole(
                             AriaRole.MENUITEM,
                             new Page.GetByRoleOptions().setName("Download CSV").setExact(true))
@@ -191,7 +191,7 @@ class ReadingGesturesTest {
                 before);
         again(page, edge::dblclick);
         assertThat(page).hasURL(Pattern.compile("width=c-order:fit"));
-        again(page, () -> page.getByText("Show everything again").click());
+        again(page, () -> page.getByText("Reset view").click());
         assertThat(page).not().hasURL(Pattern.compile("width="));
         Page wrong = PRODUCT.signedIn("reader", REPORT + "&width=c-order:9999");
         assertThat(wrong.getByRole(AriaRole.ALERT)).containsText("from 10 to 1000 points wide, not 9999");
@@ -211,11 +211,11 @@ class ReadingGesturesTest {
         assertThat(page.locator("[data-id=c-order]:focus")).hasText("Order");
         page.keyboard().press("Shift+F10");
         Locator menu = page.locator(".p-contextmenu");
-        assertThat(menu).containsText("Order, smallest first");
+        assertThat(menu).containsText("Order, ascending");
         Accessibility.check(page);
         Locator first = page.locator("[data-role=ROW] [data-id=c-order]").first();
         String before = first.textContent();
-        again(page, () -> menu.getByText("Order, largest first").click());
+        again(page, () -> menu.getByText("Order, descending").click());
         assertThat(page).hasURL(Pattern.compile("order=c-order:descending"));
         // The run is done before its page is there, and a page that comes leaves what was pointed at.
         assertThat(first).not().hasText(before);

@@ -39,7 +39,7 @@ class RulesTest {
         assertThat(item(bench, "Orders worse than last year")).containsText("0 marked");
         item(bench, "Orders worse than last year").click();
         assertThat(typed(bench)).hasValue("figure < other");
-        choose(bench, "Where it is", "more than");
+        choose(bench, "Comparison", "more than");
         assertThat(typed(bench)).hasValue("figure > other");
         assertThat(item(bench, "Orders worse than last year")).containsText("1 marked");
         Locator paper = bench.page().locator(".paper").first();
@@ -57,7 +57,7 @@ class RulesTest {
         assertThat(paper).not().containsText("▲ Orders");
         Accessibility.check(bench.page());
         // The mark on the page is the rule: it is selected where it stands.
-        choose(bench, "Where it is", "at most");
+        choose(bench, "Comparison", "at most");
         item(bench, "^Net sales$").click();
         paper.getByText("▲ Orders worse").first().click();
         assertThat(typed(bench)).hasValue("figure <= 100000");
@@ -75,7 +75,7 @@ class RulesTest {
         bench.edit(() -> bench.pickFrom(Bench.button(page, "Mark it"), "Orders before today"));
         item(bench, "Orders before today").click();
         assertThat(typed(bench)).hasValue("figure < CURRENT_DATE");
-        choose(bench, "Where it is", "more than");
+        choose(bench, "Comparison", "more than");
         choose(bench, "Compared with", "a value");
         bench.edit(() -> bench.field("Value").fill("2020-01-31"));
         assertThat(typed(bench)).hasValue("figure > DATE '2020-01-31'");
@@ -97,15 +97,15 @@ class RulesTest {
         assertThat(typed(bench)).hasValue("net_amount > AVG(net_amount) OVER ()");
         choose(bench, "Marked by", "Promised");
         assertThat(typed(bench)).hasValue("promised_date > CURRENT_DATE");
-        choose(bench, "Where it is", "less than");
+        choose(bench, "Comparison", "less than");
         choose(bench, "Compared with", "a value");
         bench.edit(() -> bench.inspector().locator("input[type=date]").fill("2026-11-01"));
         assertThat(typed(bench)).hasValue("promised_date < DATE '2026-11-01'");
-        choose(bench, "Where it is", "blank");
+        choose(bench, "Comparison", "blank");
         assertThat(typed(bench)).hasValue("promised_date IS NULL");
         bench.edit(() -> typed(bench).fill("promised_date IS NULL OR net_amount > 5"));
         assertThat(bench.inspector().getByText("The condition below was typed")).isVisible();
-        assertThat(bench.inspector().getByLabel("Where it is")).hasCount(0);
+        assertThat(bench.inspector().getByLabel("Comparison")).hasCount(0);
         assertThat(bench.page().getByRole(AriaRole.ALERT)).hasCount(0);
     }
 

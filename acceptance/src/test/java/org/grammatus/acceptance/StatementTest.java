@@ -41,16 +41,15 @@ class StatementTest {
                 .first();
         String before = pages.textContent();
         bench.edit(() ->
-                bench.inspector().getByText("Each group begins a new page").click());
+                bench.inspector().getByText("Start each group on a new page").click());
         assertThat(pages).not().hasText(before);
         bench.edit(() -> {
             Locator name = bench.field("Footer text");
             name.fill("{group}, in total");
             name.press("Tab");
         });
-        bench.edit(() -> bench.inspector()
-                .getByText("Keep a group on one page where it fits")
-                .click());
+        bench.edit(() ->
+                bench.inspector().getByText("Do not split groups over pages").click());
         page.locator(".spine .ordered").click();
         bench.edit(() -> bench.inspector()
                 .getByText("Carry totals forward from page to page")
@@ -99,7 +98,7 @@ class StatementTest {
         double town = bench.heading("Town").boundingBox().x;
         bench.heading("Town").click();
         bench.edit(() -> bench.inspector()
-                .getByText("Below the column before it, in the same place")
+                .getByText("Below the previous column, in the same place")
                 .click());
         assertThat(bench.heading("Town").boundingBox().x)
                 .isLessThan(town)
@@ -109,7 +108,7 @@ class StatementTest {
         assertThat(bench.heading("Region")).hasAttribute("aria-pressed", "true");
         bench.heading("Customer type").click();
         double width = bench.heading("Customer type").boundingBox().width;
-        bench.edit(() -> bench.inspector().getByText("Turn its heading upright").click());
+        bench.edit(() -> bench.inspector().getByText("Vertical heading").click());
         assertThat(bench.page().locator("[style*='rotate(-90deg)']")).hasText("Customer type");
         assertThat(bench.heading("Customer type").boundingBox().width).isLessThanOrEqualTo(width);
         bench.edit(() -> bench.page().keyboard().press("Control+z"));

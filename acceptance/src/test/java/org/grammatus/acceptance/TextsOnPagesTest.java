@@ -41,8 +41,8 @@ class TextsOnPagesTest {
         Bench bench = Bench.opened(PRODUCT.signedIn("author", "/bench/large-orders"));
         Page page = bench.page();
         page.getByText("Paper, margins, texts").click();
-        bench.edit(() ->
-                Bench.button(page, "Below every page: Say it in three parts").click());
+        bench.edit(
+                () -> Bench.button(page, "Below every page: Set in three parts").click());
         Locator start = footer(page, "left");
         Locator end = footer(page, "right");
         assertThat(start).isVisible();
@@ -81,7 +81,7 @@ class TextsOnPagesTest {
         note.click();
         bench.edit(() -> page.keyboard().insertText("{COUNT(*)} apiaries in {COUNT(DISTINCT region)} regions"));
         assertThat(page.locator(".paper [data-role=BLOCK_TITLE]")).hasText("17 apiaries in 5 regions");
-        bench.field("What the grand total is called").click();
+        bench.field("Label of the grand total").click();
         bench.edit(() -> page.keyboard().insertText("All {COUNT(*)}"));
         assertThat(page.locator(".paper [data-role=GRAND_TOTAL]")).containsText("All 17");
         undo(bench, 2);
@@ -96,7 +96,7 @@ class TextsOnPagesTest {
                 .click();
         Locator totals = page.locator("dl[aria-label='Grand total']");
         assertThat(totals).containsText("Grand total");
-        bench.field("What the grand total is called").click();
+        bench.field("Label of the grand total").click();
         bench.edit(() -> page.keyboard().insertText("Sold in all"));
         assertThat(totals).containsText("Sold in all");
         assertThat(totals).not().containsText("Grand total");

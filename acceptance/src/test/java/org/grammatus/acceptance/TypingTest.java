@@ -134,7 +134,7 @@ class TypingTest {
         Page page = bench("sales-by-fiscal-year");
         Bench bench = Bench.of(page);
         page.locator(".paper [data-id='t-net']").first().click();
-        Locator box = bench.field("Only rows for which");
+        Locator box = bench.field("Only rows where");
         box.click();
         String condition = "status = 'closed' AND \"depot\" IN ('Kiln Yard', 'Finch Lane')";
         for (int end = 1; end <= condition.length(); end++) {
@@ -149,6 +149,6 @@ class TypingTest {
         assertThat(box).hasValue(open);
         page.locator(".spine button.item").first().click();
         page.locator(".paper [data-id='t-net']").first().click();
-        assertThat(bench.field("Only rows for which")).hasValue(open);
+        assertThat(bench.field("Only rows where")).hasValue(open);
     }
 }

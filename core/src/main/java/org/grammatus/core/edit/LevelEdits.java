@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import org.grammatus.core.choice.Bucket;
 import org.grammatus.core.choice.Direction;
 import org.grammatus.core.choice.Footer;
 import org.grammatus.core.choice.GroupMeasure;
@@ -53,7 +54,7 @@ final class LevelEdits {
                         table,
                         field.id(),
                         field.label(),
-                        levelOf(field, scope.dataset(report)),
+                        levelOf(field, add.bucket(), scope.dataset(report)),
                         Parts.before(table.levels(), ReportLevel::id, add.before()),
                         new PartIds(report));
             }
@@ -87,8 +88,12 @@ final class LevelEdits {
         };
     }
 
-    private static Proposals.Level levelOf(Proposals.Subject field, DatasetModel dataset) {
+    private static Proposals.Level levelOf(Proposals.Subject field, Optional<Bucket> bucket, DatasetModel dataset) {
+        if (bucket.isPresent() && !field.type().isTime()) {
+            return EditScope.refused("only a date has spans of time, and \"" + field.label() + "\" is none");
+        }
         return Proposals.level(field, dataset)
+                .map(usual -> bucket.isPresent() ? new Proposals.Level(usual.key(), Optional.empty(), bucket) : usual)
                 .orElseGet(() -> EditScope.refused(
                         "\"" + field.label() + "\" is a measure; a level groups by something that rows have"));
     }

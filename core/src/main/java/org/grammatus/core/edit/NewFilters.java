@@ -42,7 +42,7 @@ final class NewFilters {
     Report added(FilterEdit.AddFilter add) {
         Proposals.Subject field = EditScope.field(datasetOf(add.within()), add.field());
         if (add.prompt().filter(prompt -> !asksFor(prompt, field)).isPresent()) {
-            return EditScope.refused("what is asked for is no value of \"" + field.label() + "\"");
+            return EditScope.refused("the prompt does not ask for a value of \"" + field.label() + "\"");
         }
         if (field.measure()) {
             return EditScope.refused("\"" + field.label() + "\" is a measure; rows are filtered by what they have");

@@ -1,6 +1,7 @@
 package org.grammatus.core.edit;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -17,10 +18,7 @@ import org.grammatus.core.definition.ReportFilterConditionBuilder;
 import org.grammatus.core.definition.ReportFilterOfPeriodBuilder;
 import org.grammatus.core.definition.ReportLevel;
 import org.grammatus.core.definition.ReportPrompt;
-import org.grammatus.core.definition.ReportPromptChoiceBuilder;
 import org.grammatus.core.definition.ReportPromptOfPeriodBuilder;
-import org.grammatus.core.definition.ReportPromptRangeBuilder;
-import org.grammatus.core.definition.ReportPromptValueBuilder;
 import org.grammatus.core.definition.TableBlock;
 import org.grammatus.core.definition.TextBlock;
 import org.grammatus.core.definition.edit.PromptEdit;
@@ -31,12 +29,15 @@ import org.grammatus.core.edit.part.Parts;
 /** Edits of prompts: the filters that read an answer go along with its prompt. */
 final class PromptEdits {
 
+    private static final int LONGEST_STEM = 40;
+
     private PromptEdits() {}
 
     static Report apply(Report report, PromptEdit edit, EditScope scope) {
         return switch (edit) {
             case PromptEdit.AddPrompt add ->
                 added(report, EditScope.field(scope.datasets().main(), add.field()), add.answer());
+            case PromptEdit.MakePrompt make -> made(report, make.type(), make.label());
             case PromptEdit.RemovePrompt remove -> {
                 ReportPrompt prompt = prompt(report, remove.prompt());
                 yield withoutComparisons(eachReading(report, prompt, filter -> List.of()), prompt.name())
@@ -108,9 +109,29 @@ final class PromptEdits {
                 .defaultAnswer(answer)
                 .build();
         ReportFilter reading = reading(ids.free("f-" + field.id()), field.id(), name, type);
-        return report.withPrompts(
-                        Parts.appended(report.prompts(), List.of(of(plain, type, Optional.of(field.id()), answer))))
+        return report.withPrompts(Parts.appended(
+                        report.prompts(), List.of(PromptOfType.of(plain, type, Optional.of(field.id()), answer))))
                 .withFilters(Parts.appended(report.filters(), List.of(reading)));
+    }
+
+    /** A prompt that nothing reads yet. What is chosen from a list needs a field that has the values. */
+    private static Report made(Report report, PromptType type, String label) {
+        if (type == PromptType.CHOICE || type == PromptType.CHOICES) {
+            return EditScope.refused("a choice offers the values of a field; ask for that field");
+        }
+        String stem = label.strip()
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "_")
+                .replaceAll("_$", "");
+        String name = freeName(
+                report, stem.matches("[a-z].*") ? stem.substring(0, Math.min(LONGEST_STEM, stem.length())) : "prompt");
+        ReportPrompt plain = ReportPromptOfPeriodBuilder.builder()
+                .id(new PartIds(report).free("p-" + name))
+                .name(name)
+                .label(label)
+                .build();
+        return report.withPrompts(Parts.appended(
+                report.prompts(), List.of(PromptOfType.of(plain, type, Optional.empty(), Optional.empty()))));
     }
 
     /** At first of the ends of a range, or of there being an answer. */
@@ -171,7 +192,7 @@ final class PromptEdits {
         if (!fits) {
             return EditScope.refused("the values of \"" + field.orElseThrow() + "\" cannot be asked for like that");
         }
-        ReportPrompt changed = of(prompt, type, field, Optional.empty());
+        ReportPrompt changed = PromptOfType.of(prompt, type, field, Optional.empty());
         Report asking =
                 report.withPrompts(Parts.changed(report.prompts(), ReportPrompt::id, prompt.id(), before -> changed));
         return eachReading(asking, prompt, filter -> List.of(readingAs(filter, type)));
@@ -196,72 +217,6 @@ final class PromptEdits {
             case ReportPrompt.Choice choice -> choice.field();
             case ReportPrompt.Value value -> value.field();
             default -> Optional.empty();
-        };
-    }
-
-    /** The same prompt, asking for something else. */
-    private static ReportPrompt of(
-            ReportPrompt prompt, PromptType type, Optional<String> field, Optional<String> answer) {
-        return switch (type) {
-            case PERIOD ->
-                ReportPromptOfPeriodBuilder.builder()
-                        .id(prompt.id())
-                        .name(prompt.name())
-                        .label(prompt.label())
-                        .help(prompt.help())
-                        .required(prompt.required())
-                        .appears(prompt.appears())
-                        .defaultAnswer(answer)
-                        .checks(prompt.checks())
-                        .build();
-            case CHOICE, CHOICES -> {
-                Optional<ReportPrompt.Choice> before =
-                        prompt instanceof ReportPrompt.Choice choice ? Optional.of(choice) : Optional.empty();
-                yield ReportPromptChoiceBuilder.builder()
-                        .id(prompt.id())
-                        .name(prompt.name())
-                        .type(type)
-                        .label(prompt.label())
-                        .help(prompt.help())
-                        .required(prompt.required())
-                        .appears(prompt.appears())
-                        .dataset(before.flatMap(ReportPrompt.Choice::dataset))
-                        .field(field)
-                        .listed(before.flatMap(ReportPrompt.Choice::listed))
-                        .order(before.flatMap(ReportPrompt.Choice::order))
-                        .defaultAnswer(answer)
-                        .checks(prompt.checks())
-                        .build();
-            }
-            case TEXT, WHOLE_NUMBER, DECIMAL, DATE, YES_NO ->
-                ReportPromptValueBuilder.builder()
-                        .id(prompt.id())
-                        .name(prompt.name())
-                        .type(type)
-                        .label(prompt.label())
-                        .help(prompt.help())
-                        .required(prompt.required())
-                        .appears(prompt.appears())
-                        .field(type == PromptType.DATE ? field : Optional.empty())
-                        .pattern(
-                                type == PromptType.TEXT && prompt instanceof ReportPrompt.Value value
-                                        ? value.pattern()
-                                        : Optional.empty())
-                        .defaultAnswer(answer)
-                        .checks(prompt.checks())
-                        .build();
-            case NUMBER_RANGE, TEXT_RANGE ->
-                ReportPromptRangeBuilder.builder()
-                        .id(prompt.id())
-                        .name(prompt.name())
-                        .type(type)
-                        .label(prompt.label())
-                        .help(prompt.help())
-                        .required(prompt.required())
-                        .appears(prompt.appears())
-                        .defaultAnswer(answer)
-                        .checks(prompt.checks())
-                        .build();
         };
     }
 

@@ -255,7 +255,7 @@ public final class InWords {
             boolean down = term.direction() == Direction.DESCENDING;
             terms.add("by " + bucket(term) + term(term.by(), totals) + ", "
                     + (natural
-                            ? down ? "in its own order turned round" : "in its own order"
+                            ? down ? "in its own order reversed" : "in its own order"
                             : direction(term.by().type(), term.direction()))
                     + (term.acrossReport() ? ", across the whole report" : ""));
         }

@@ -111,7 +111,7 @@ class FilterEditsTest {
                 .containsExactly("f-period", "f-any", "f-category", "f-expression", "f-any-2", "f-ordered-at");
         assertThat(grouped.filters()).hasSize(2);
         assertThatThrownBy(() -> Edited.sample("{'edit': 'add-filter', 'field': 'net', 'prompt': 'period'}"))
-                .hasMessageContaining("no value of \"Net\"");
+                .hasMessageContaining("not ask for a value of \"Net\"");
     }
 
     @Test

@@ -189,4 +189,13 @@ class LevelEditsTest {
                         .highlights())
                 .isEmpty();
     }
+
+    @Test
+    void aDateIsGroupedByTheSpanThatIsChosen() {
+        Report report = Edited.sample("{'edit': 'add-level', 'field': 'ordered_at', 'bucket': 'fiscal-quarter'}");
+        TableBlock table = (TableBlock) report.blocks().getFirst();
+        assertThat(table.levels().getLast().bucket()).contains(Bucket.FISCAL_QUARTER);
+        assertThatThrownBy(() -> Edited.sample("{'edit': 'add-level', 'field': 'region', 'bucket': 'month'}"))
+                .hasMessageContaining("only a date");
+    }
 }

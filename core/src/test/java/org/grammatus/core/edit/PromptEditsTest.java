@@ -65,4 +65,21 @@ class PromptEditsTest {
         assertThat(Edited.by(off, "{'edit': 'switch-prompt', 'prompt': 'p-period', 'on': true}"))
                 .isEqualTo(Edited.sample());
     }
+
+    @Test
+    void aPromptMayBeAboutNoField() {
+        Report report = Edited.sample(
+                "{'edit': 'make-prompt', 'type': 'yes-no', 'label': 'With amounts?'}",
+                "{'edit': 'make-prompt', 'type': 'text', 'label': 'With amounts?'}",
+                "{'edit': 'make-prompt', 'type': 'date', 'label': '2027'}");
+        assertThat(report.prompts())
+                .extracting(ReportPrompt::name)
+                .containsExactly("period", "with_amounts", "with_amounts_2", "prompt");
+        assertThat(report.prompts())
+                .extracting(ReportPrompt::type)
+                .containsExactly(PromptType.PERIOD, PromptType.YES_NO, PromptType.TEXT, PromptType.DATE);
+        assertThat(report.filters()).isEqualTo(Edited.sample().filters());
+        assertThatThrownBy(() -> Edited.sample("{'edit': 'make-prompt', 'type': 'choice', 'label': 'Depot'}"))
+                .hasMessageContaining("field");
+    }
 }

@@ -173,7 +173,7 @@ class ComposeController {
     }
 
     @PostMapping("/removal")
-    @Operation(operationId = "removeTable", summary = "A document without a table and all that hangs on it")
+    @Operation(operationId = "removeTable", summary = "A document without a table and all tables joined through it")
     DocumentView remove(@RequestBody TakenBody body) {
         Dataset dataset = definition(body.definition());
         if (dataset.grain().equals(body.table())) {

@@ -191,7 +191,7 @@ public class Datasets {
                     "/dataset",
                     "the dataset \"" + id + "\" was set aside, because its document cannot be read: "
                             + unreadable.get(id).problems().getFirst()
-                            + ". An administrator can mend it under Sources"));
+                            + ". An administrator can fix it under Sources"));
         }
         if (saved == null) {
             throw new ProblemException(Problem.error(

@@ -96,7 +96,7 @@ class UnreadableController {
 
     @PutMapping(path = "/{kind}/{id}", consumes = MediaType.TEXT_PLAIN_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Operation(operationId = "repair", summary = "Puts a mended document in the place of one that cannot be read")
+    @Operation(operationId = "repair", summary = "Puts a fixed document in the place of one that cannot be read")
     void repair(
             @PathVariable("kind") Kind kind,
             @PathVariable("id") String id,

@@ -30,7 +30,7 @@ public class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     /** What readers hear of a source that cannot be read. */
     public static final String SOURCE_FOR_READERS =
-            "The data cannot be read at the moment. Try again later, and tell whoever looks after the report if it stays so";
+            "The data cannot be read at the moment. Try again later, and contact the report's author if it stays so";
 
     private static final System.Logger LOG = System.getLogger(ProblemAdvice.class.getName());
 

@@ -38,7 +38,7 @@ class HostFilter extends OncePerRequestFilter {
             ProblemAnswer.write(
                     response,
                     HttpStatus.MISDIRECTED_REQUEST,
-                    "This server does not go by the name it was asked for; whoever starts it allows more names with --host");
+                    "This server does not accept requests under this name; start it with --host to allow more names");
             return;
         }
         chain.doFilter(request, response);

@@ -203,7 +203,7 @@ public final class PostgresSource implements Source {
                 "a statement took longer than " + words(limits.longestStatement())
                         + "; read fewer rows, or ask for an index or a view";
             case "42P01", "42703" ->
-                "a table or column is no longer there (" + said + "); mend the dataset, or bring it back";
+                "a table or column is no longer there (" + said + "); fix the dataset, or bring it back";
             case "42501" -> said + "; ask for the right to read it";
             case "57P01", "57P02", "57P03" -> "the server shut down or is starting (" + said + "); try again later";
             default ->

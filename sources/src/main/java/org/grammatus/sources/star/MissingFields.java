@@ -56,7 +56,7 @@ public final class MissingFields {
         String reason = before != null ? before : lost.isEmpty() ? null : String.join("; ", lost);
         if (grain && reason != null) {
             throw new SourceException(reason + ", by which the rows of the dataset \""
-                    + dataset.definition().label() + "\" are read; mend the dataset, or bring it back");
+                    + dataset.definition().label() + "\" are read; fix the dataset, or bring it back");
         }
         unreadable.add(reason);
         dataset.fields().forEach((id, field) -> {

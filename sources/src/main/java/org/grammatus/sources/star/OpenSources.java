@@ -42,7 +42,7 @@ public final class OpenSources implements AutoCloseable {
         }
     }
 
-    private static final String MEND = "; take a source of the same shape, or mend the dataset";
+    private static final String MEND = "; take a source of the same shape, or fix the dataset";
 
     /** @param zone in which moments with a zone are told */
     public OpenSources(Function<Optional<String>, Source> sources, ZoneId zone) {

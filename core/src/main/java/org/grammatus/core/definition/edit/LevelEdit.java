@@ -18,9 +18,10 @@ public sealed interface LevelEdit extends ReportEdit {
     /**
      * @param field id of a field or calculated field of the block's dataset
      * @param before id of the level that it is put around; the innermost unless given
+     * @param bucket the span of time, of a date; the usual one of the field unless given
      */
     @NamedEdit(value = "add-level", does = "Groups by a field, with every total at the new level.")
-    record AddLevel(String field, Optional<String> before) implements LevelEdit {}
+    record AddLevel(String field, Optional<String> before, Optional<Bucket> bucket) implements LevelEdit {}
 
     @NamedEdit(value = "group-by-column", does = "Groups by what a column shows, and removes it unless it is totalled.")
     record GroupByColumn(String column) implements LevelEdit {}

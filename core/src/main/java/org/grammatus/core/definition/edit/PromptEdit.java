@@ -13,6 +13,12 @@ public sealed interface PromptEdit extends ReportEdit {
     @NamedEdit(value = "add-prompt", does = "Asks for values of a field, with the filter that reads the answer.")
     record AddPrompt(String field, Optional<String> answer) implements PromptEdit {}
 
+    /** @param label what readers see; its name in expressions is made of it */
+    @NamedEdit(
+            value = "make-prompt",
+            does = "Asks for something that no field is about, such as a yes or no; conditions may compare with it.")
+    record MakePrompt(PromptType type, String label) implements PromptEdit {}
+
     @NamedEdit(value = "remove-prompt", does = "Removes a prompt and the filters that read it.")
     record RemovePrompt(String prompt) implements PromptEdit {}
 
