@@ -483,7 +483,7 @@ export const bench = {
       others: 'The other rows as one line',
     },
     key: 'Groups by',
-    groupLabel: 'Label',
+    groupLabel: 'Label of a group',
     bucket: 'Group values by',
     buckets: {
       none: 'as it is',

@@ -1,6 +1,6 @@
 /** What stands around the work on a desk. */
 export const desk = {
-  parts: 'Parts of the report',
+  parts: 'Contents of the report',
   selected: 'Settings of the selection',
   fold: (panel: string) => `Hide: ${panel}`,
   open: (panel: string) => `Show: ${panel}`,

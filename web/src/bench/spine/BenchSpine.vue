@@ -14,6 +14,7 @@ import { filterInWords } from '../filterInWords'
 import type { Part, PartKind } from '../parts'
 import { perRow } from '../edits/perRow'
 import AddBlock from './AddBlock.vue'
+import AddPrompt from './AddPrompt.vue'
 import WhyNotHere from '@/explain/WhyNotHere.vue'
 import type { FoundField } from '../findFields'
 import type { DatasetView, FieldView, Paragraph, PreviewView, Report } from '@/api/client'
@@ -226,23 +227,11 @@ const of = (kind: PartKind) => ({
 
     <SpineSection :title="text.prompts" :items="prompts" :empty="text.noPrompts" v-bind="of('prompt')">
       <template #add>
-        <FieldButton
-          v-slot="{ hide }"
+        <AddPrompt
           :dataset="main"
-          :name="text.add(text.prompts)"
-          :accept="perRow"
-          @pick="(field) => emit('addPrompt', field)"
-        >
-          <p class="without">{{ words.bench.prompts.without }}</p>
-          <Button
-            v-for="(label, type) in words.bench.prompts.made"
-            :key="type"
-            :label="label"
-            text
-            size="small"
-            @click="(hide(), emit('makePrompt', type))"
-          />
-        </FieldButton>
+          @field="(field) => emit('addPrompt', field)"
+          @make="(type) => emit('makePrompt', type)"
+        />
       </template>
     </SpineSection>
     <SpineSection :title="text.filters" :items="filters" :empty="text.noFilters" v-bind="of('filter')">
@@ -400,10 +389,6 @@ const of = (kind: PartKind) => ({
 </template>
 
 <style scoped>
-.without {
-  margin: 0.5rem 0 0;
-  color: var(--quiet);
-}
 .spine {
   padding: 0.6rem 0.5rem 1.5rem 0.8rem;
   overflow-y: auto;

@@ -277,7 +277,7 @@ class BenchTest {
         assertThat(page.locator(".desk.stale .paper")).containsText("Unit");
         bench.field("Shows").fill("unit_price");
         assertThat(page.locator(".desk.stale")).hasCount(0);
-        page.getByText("Nothing is totalled").click();
+        page.getByText("No totals").click();
         page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Add a total"))
                 .click();
         bench.edit(() -> page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("Unit price"))

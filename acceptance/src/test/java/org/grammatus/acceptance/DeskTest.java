@@ -90,7 +90,7 @@ class DeskTest {
 
         Page bench = at(1280, 800, "author", "/bench/sales-by-fiscal-year");
         assertThat(bench.locator(".paper")).isVisible();
-        Bench.button(bench, "Hide: Parts of the report").click();
+        Bench.button(bench, "Hide: Contents of the report").click();
         Bench.button(bench, "Hide: Settings of the selection").click();
         assertWide(bench);
         Accessibility.check(bench);

@@ -49,7 +49,7 @@ class NameItOnceTest {
         page.keyboard().press("ArrowDown");
         page.keyboard().press("Enter");
         assertThat(field(page, "Computed as")).hasValue("list_amount - net_amount");
-        assertThat(page.locator(".result")).containsText("Decimal, one value for each line");
+        assertThat(page.locator(".result")).containsText("Number with decimals, one value for each line");
         save(page);
         assertThat(page.locator(".panel h2")).hasText("Discount given");
 
@@ -123,7 +123,7 @@ class NameItOnceTest {
         button(two, "New calculated field").click();
         field(two, "Label").fill("Short");
         field(two, "Computed as").fill("needed_quantity > open_quantity");
-        assertThat(two.locator(".result")).containsText("Yes or no, one value for each line");
+        assertThat(two.locator(".result")).containsText("Yes/no, one value for each line");
         save(two);
         assertThat(two.locator(".panel h2")).hasText("Short");
         assertThat(two.locator(".dictionary")).containsText("Deliveries");

@@ -74,9 +74,9 @@ class OrderInHandTest {
                 .getByRole(AriaRole.GROUP)
                 .filter(new Locator.FilterOptions().setHasText("Custom order"));
         bench.edit(() -> Bench.button(page, "Use the values in the data").click());
-        assertThat(own).containsText("this order decides only among those that are equal there");
+        assertThat(own).containsText("This order applies only where those are equal");
         bench.edit(() -> Bench.button(page, "Order by this first").click());
-        assertThat(own).not().containsText("decides only among");
+        assertThat(own).not().containsText("applies only where");
 
         Locator headings = page.locator("[data-role=HEADING]");
         String first = own.getByRole(AriaRole.LISTITEM).nth(0).innerText().strip();
