@@ -556,7 +556,7 @@ export const bench = {
       add: 'Add a check',
       remove: 'Remove this check',
     },
-    tried: { title: 'Try the prompts', reset: 'Back to defaults' },
+    tried: { title: 'Try the prompts', reset: 'Stop trying answers' },
     offered: {
       dataset: 'Values from',
       field: 'Field of the values',

@@ -125,7 +125,7 @@ class AskedDaysTest {
         Bench.button(page, "Run").click();
         assertThat(paper).containsText("Depots: Kiln Yard");
         Accessibility.check(page);
-        Bench.button(page, "Back to defaults").click();
+        Bench.button(page, "Stop trying answers").click();
         assertThat(paper).containsText("Net amount");
         assertThat(paper).containsText("Depots: all");
     }

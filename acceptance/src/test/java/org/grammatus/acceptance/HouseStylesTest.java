@@ -73,6 +73,7 @@ class HouseStylesTest {
     @Test
     void whatNobodyCouldReadIsNotSaved() {
         Page page = PRODUCT.signedIn("author", "/styles/ledger");
+        assertThat(title(page)).isVisible();
         section(page, "Colours").click();
         page.getByLabel("Text", new Page.GetByLabelOptions().setExact(true)).fill("#dddddd");
         Bench.button(page, "Save for all reports").click();
