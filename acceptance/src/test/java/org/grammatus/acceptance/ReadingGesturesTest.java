@@ -245,6 +245,7 @@ class ReadingGesturesTest {
     @Test
     void theLibraryTakesCommandsToo() {
         Page page = PRODUCT.signedIn("reader", "/reports");
+        assertThat(page.getByText("Expected deliveries").first()).isVisible();
         page.keyboard().press("Control+.");
         Locator find = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Find a command"));
         assertThat(find).isFocused();
