@@ -355,7 +355,7 @@ export const bench = {
     aligns: { auto: 'as its type', start: 'left', centre: 'centre', end: 'right', decimal: 'by decimals' },
     width: 'Width in points',
     widthHint: 'Empty fits the width to the content.',
-    once: 'Print repeated values',
+    once: 'Values that repeat',
     everyRow: 'in every row',
     oncePer: (level: string) => `once per ${level}`,
     totalsAlone: 'Totals only, no values in rows',
